@@ -1,0 +1,31 @@
+import { formatMass } from '../units/format.ts';
+import { removePot } from '../edit/pots.ts';
+import type { Warning } from './warning.ts';
+import type { Facts } from './facts.ts';
+
+export function potWarnings({ plan, weights }: Facts): Warning[] {
+  const used = new Set([
+    ...plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.pot] : [])),
+    ...plan.fill.top.filter((t) => t.massG > 0).map((t) => t.pot),
+  ]);
+  const warnings: Warning[] = plan.pots
+    .filter((p) => !used.has(p.id))
+    .map((p) => ({
+      code: 'pot-unused',
+      level: 'note',
+      station: 'pots',
+      pot: p.id,
+      message: `Pot ${p.letter} (${p.name}) is not poured anywhere.`,
+      ...(plan.pots.length > 1
+        ? { remedies: [{ label: `Remove pot ${p.letter}`, apply: (q: typeof plan) => removePot(q, p.id) }] }
+        : {}),
+    }));
+  if (weights && weights.spareG > 0)
+    warnings.push({
+      code: 'batter-spare',
+      level: 'warn',
+      station: 'design',
+      message: `${formatMass(weights.spareG, plan.units.mass, plan.units.scaleStepG)} of the batch goes into no pour.`,
+    });
+  return warnings;
+}

@@ -1,0 +1,34 @@
+import { libraryOil } from './oilLibrary.ts';
+import { midSv, type Oil } from './oil.ts';
+import type { Batter, RecipeOil } from './schema.ts';
+
+/** One oil of a recipe with everything settled: its record, its share of all oils, the value used. */
+export interface UsedOil {
+  readonly oil: Oil;
+  /** 0..1, shares of all oils add up to 1 */
+  readonly share: number;
+  /** mg KOH/g */
+  readonly svMgG: number;
+}
+
+/** The record behind a recipe line; undefined when the id is not in the library and not described. */
+export const oilOf = (line: RecipeOil): Oil | undefined =>
+  line.custom
+    ? { id: line.oil, ...line.custom, origin: 'entered for this plan' }
+    : libraryOil(line.oil);
+
+export const percentSum = (batter: Batter): number =>
+  batter.oils.reduce((sum, line) => sum + line.percent, 0);
+
+/**
+ * The oils in use, their shares scaled to add up to 1 (a recipe at 97 % is still drawn and weighed in
+ * proportion; the warning is made elsewhere). Empty when there is nothing to weigh.
+ */
+export function usedOils(batter: Batter): readonly UsedOil[] {
+  const sum = percentSum(batter);
+  if (sum <= 0) return [];
+  return batter.oils.flatMap((line) => {
+    const oil = oilOf(line);
+    return oil && line.percent > 0 ? [{ oil, share: line.percent / sum, svMgG: line.svMgG ?? midSv(oil) }] : [];
+  });
+}

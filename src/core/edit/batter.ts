@@ -1,0 +1,55 @@
+import { recipeOf } from '../batter/recipe.ts';
+import { superfatOf } from '../batter/lye.ts';
+import { percentSum } from '../batter/usedOils.ts';
+import { fail, ok, type Result } from '../result/result.ts';
+import { formatNumber, formatPercent } from '../units/format.ts';
+import type { Water } from '../batter/schema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+
+/** The oils in the same proportion, adding up to 100 %. The last oil takes the rounding of the others. */
+export function scaleOilsTo100(plan: Plan): Plan {
+  const sum = percentSum(plan.batter);
+  if (sum <= 0) return plan;
+  const scaled = plan.batter.oils.map((o) => Math.round((o.percent / sum) * 10000) / 100);
+  const others = scaled.slice(0, -1).reduce((a, b) => a + b, 0);
+  const oils = plan.batter.oils.map((o, i) => ({
+    ...o,
+    percent: i === scaled.length - 1 ? Math.round((100 - others) * 100) / 100 : (scaled[i] ?? 0),
+  }));
+  return { ...plan, batter: { ...plan.batter, oils } };
+}
+
+/** The same solution said in another school, to two decimals. */
+export function switchWaterSchool(plan: Plan, school: Water['school']): Plan {
+  const schools = recipeOf(plan.batter)?.schools;
+  if (!schools || school === plan.batter.water.school) return plan;
+  const round = (x: number): number => Math.round(x * 100) / 100;
+  const water: Water =
+    school === 'percent-of-oils'
+      ? { school, value: round(schools.percentOfOils) }
+      : school === 'lye-concentration'
+        ? { school, value: round(schools.lyeConcentrationPercent) }
+        : { school, value: round(schools.waterToLye) };
+  return { ...plan, batter: { ...plan.batter, water } };
+}
+
+/**
+ * Take the lye that a written recipe gives for `oilsG` of these oils and set the superfat it leaves.
+ * Refused, with the number, when there is more lye than the oils can use ('superfat-negative') or so
+ * little that more than 30 % of the oils stay as they are ('superfat-high').
+ */
+export function adoptLye(plan: Plan, lyeG: number, oilsG: number): Result<Plan> {
+  const recipe = recipeOf(plan.batter);
+  if (!recipe) return fail('no-oils', 'Enter the oils first');
+  const superfat = superfatOf(recipe.fullNeed, lyeG / oilsG, plan.batter.purityPercent);
+  if (superfat < 0) {
+    const tooMuch = lyeG - (recipe.fullNeed * oilsG * 100) / plan.batter.purityPercent;
+    return fail(
+      'superfat-negative',
+      `Refused: ${formatNumber(lyeG, 1)} g is ${formatNumber(tooMuch, 1)} g more lye than these oils can use (superfat ${formatPercent(superfat)}). Unspent lye burns skin.`,
+    );
+  }
+  if (superfat > 30)
+    return fail('superfat-high', `${formatNumber(lyeG, 1)} g of lye would leave ${formatPercent(superfat)} of the oils unsaponified`);
+  return ok({ ...plan, batter: { ...plan.batter, superfatPercent: Math.round(superfat * 100) / 100 } });
+}

@@ -1,0 +1,98 @@
+import { fail, ok, type Result } from '../result/result.ts';
+import type { Plan, Pot } from '../plan/planSchema.ts';
+import { freshId } from './freshId.ts';
+
+/** Colours for new pots, in the order they are offered: upland stone and moor. */
+export const POT_COLOURS: readonly { readonly name: string; readonly colour: string }[] = [
+  { name: 'Chalk', colour: '#ece4d2' },
+  { name: 'Slate', colour: '#5f6c78' },
+  { name: 'Weir copper', colour: '#b5663a' },
+  { name: 'Moss', colour: '#77854f' },
+  { name: 'Heather', colour: '#94719c' },
+  { name: 'Peat', colour: '#4b3a30' },
+  { name: 'Bracken', colour: '#b98b3e' },
+  { name: 'Pool green', colour: '#5f8f81' },
+  { name: 'Lichen', colour: '#cdc48d' },
+  { name: 'Granite', colour: '#a9a39b' },
+];
+
+function freeLetter(pots: readonly Pot[]): string {
+  const taken = new Set(pots.map((p) => p.letter));
+  for (const digit of ['', '2', '3'])
+    for (let code = 65; code < 91; code += 1) {
+      const letter = String.fromCharCode(code) + digit;
+      if (!taken.has(letter)) return letter;
+    }
+  return 'Z9';
+}
+
+export function addPot(plan: Plan): { readonly plan: Plan; readonly potId: string } {
+  const potId = freshId('p', plan.pots);
+  const names = new Set(plan.pots.map((p) => p.name));
+  const look = POT_COLOURS.find((c) => !names.has(c.name)) ?? { name: 'New pot', colour: '#c9c0b2' };
+  const pot: Pot = { id: potId, letter: freeLetter(plan.pots), ...look, colorants: [] };
+  return { plan: { ...plan, pots: [...plan.pots, pot] }, potId };
+}
+
+export const updatePot = (plan: Plan, potId: string, change: Partial<Omit<Pot, 'id'>>): Plan => ({
+  ...plan,
+  pots: plan.pots.map((p) => (p.id === potId ? { ...p, ...change } : p)),
+});
+
+export const isPoured = (plan: Plan, potId: string): boolean =>
+  plan.steps.some((s) => s.kind === 'pour' && s.pot === potId);
+
+/** Take out a pot that nothing is poured from; with it goes what it held back. Otherwise the plan as it was. */
+export function removePot(plan: Plan, potId: string): Plan {
+  if (isPoured(plan, potId) || plan.pots.length === 1) return plan;
+  return {
+    ...plan,
+    pots: plan.pots.filter((p) => p.id !== potId),
+    fill: { ...plan.fill, top: plan.fill.top.filter((t) => t.pot !== potId) },
+  };
+}
+
+/** Hold back `massG` of one pot for the top; 0 takes the entry out. */
+export function holdBack(plan: Plan, potId: string, massG: number): Plan {
+  const others = plan.fill.top.filter((t) => t.pot !== potId);
+  const top = massG > 0 ? [...others, { pot: potId, massG }] : others;
+  return { ...plan, fill: { ...plan.fill, top } };
+}
+
+/**
+ * Set the whole top allowance, g: what is held back already keeps its proportions; with nothing held back yet
+ * it comes from the pot poured last.
+ */
+export function setTopAllowance(plan: Plan, totalG: number): Plan {
+  const held = plan.fill.top.reduce((s, t) => s + t.massG, 0);
+  if (totalG <= 0) return { ...plan, fill: { ...plan.fill, top: [] } };
+  const lastPot = plan.steps.findLast((s) => s.kind === 'pour')?.pot ?? plan.pots.at(-1)?.id;
+  if (held <= 0) return lastPot === undefined ? plan : holdBack(plan, lastPot, totalG);
+  const top = plan.fill.top.map((t) => ({ ...t, massG: (t.massG * totalG) / held }));
+  return { ...plan, fill: { ...plan.fill, top } };
+}
+
+/**
+ * Make a pot's pours add up to `percent` of the batter in the mould, in the proportion they have now
+ * (`volumes`: ml of each pour by step id). The pours become `percent` pours.
+ */
+export function setPotShare(
+  plan: Plan,
+  potId: string,
+  percent: number,
+  volumes: ReadonlyMap<string, number>,
+): Result<Plan> {
+  const own = plan.steps.flatMap((s) => (s.kind === 'pour' && s.pot === potId ? [s.id] : []));
+  const total = own.reduce((s, id) => s + (volumes.get(id) ?? 0), 0);
+  if (own.length === 0 || total <= 0) return fail('pot-not-poured', 'This pot is not poured anywhere yet');
+  if (percent < 0.1 || percent > 100)
+    return fail('share-out-of-range', `${percent} % is outside 0.1 to 100 %`);
+  return ok({
+    ...plan,
+    steps: plan.steps.map((s) =>
+      s.kind === 'pour' && s.pot === potId
+        ? { ...s, amount: { kind: 'percent', percent: (percent * (volumes.get(s.id) ?? 0)) / total } }
+        : s,
+    ),
+  });
+}

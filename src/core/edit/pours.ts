@@ -1,0 +1,75 @@
+import type { Plan } from '../plan/planSchema.ts';
+import type { Amount, Landing, Pour, Step } from '../plan/stepSchema.ts';
+import { freshId } from './freshId.ts';
+
+export const mapPour = (plan: Plan, stepId: string, change: (pour: Pour) => Pour): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) => (s.kind === 'pour' && s.id === stepId ? change(s) : s)),
+});
+
+export const setAmount = (plan: Plan, stepId: string, amount: Amount): Plan =>
+  mapPour(plan, stepId, (pour) => ({ ...pour, amount }));
+
+export const setLanding = (plan: Plan, stepId: string, landing: Landing): Plan =>
+  mapPour(plan, stepId, (pour) => ({ ...pour, landing }));
+
+export const setPourPot = (plan: Plan, stepId: string, pot: string): Plan =>
+  mapPour(plan, stepId, (pour) => ({ ...pour, pot }));
+
+/** Effective falls in mm for the ways a pour can land (models: common practice, no source). */
+export const LANDING_FALL_MM = { stream: 50, low: 20, spatula: 7, spoon: 3 } as const;
+
+/** Put a step after another; at the very start when `afterId` is not there. */
+export function insertAfter(plan: Plan, afterId: string | undefined, step: Step): Plan {
+  const at = plan.steps.findIndex((s) => s.id === afterId) + 1;
+  return { ...plan, steps: plan.steps.toSpliced(at, 0, step) };
+}
+
+const meanParts = (plan: Plan): number => {
+  const parts = plan.steps.flatMap((s) => (s.kind === 'pour' && s.amount.kind === 'rest' ? [s.amount.parts] : []));
+  return parts.length === 0 ? 1 : parts.reduce((a, b) => a + b, 0) / parts.length;
+};
+
+/** A new pour of `pot` on top of all others, taking an average part of what is left. */
+export function addPour(plan: Plan, pot: string): { readonly plan: Plan; readonly stepId: string } {
+  const lastPour = plan.steps.findLast((s) => s.kind === 'pour');
+  const stepId = freshId('s', plan.steps);
+  const pour: Pour = {
+    id: stepId,
+    kind: 'pour',
+    pot,
+    amount: { kind: 'rest', parts: meanParts(plan) },
+    locked: false,
+    landing: { how: 'spatula', fallMm: LANDING_FALL_MM.spatula },
+  };
+  const afterId = lastPour?.id ?? plan.steps.findLast((s) => s.kind !== 'finish')?.id;
+  return { plan: insertAfter(plan, afterId, pour), stepId };
+}
+
+export function duplicatePour(plan: Plan, stepId: string): { readonly plan: Plan; readonly stepId: string } {
+  const source = plan.steps.find((s) => s.id === stepId);
+  if (source?.kind !== 'pour') return { plan, stepId };
+  const id = freshId('s', plan.steps);
+  return { plan: insertAfter(plan, stepId, { ...source, id, locked: false }), stepId: id };
+}
+
+export const removeStep = (plan: Plan, stepId: string): Plan => ({
+  ...plan,
+  steps: plan.steps.filter((s) => s.id !== stepId),
+});
+
+/** Move a step so that it stands where `targetId` stands now; the others close up. */
+export function moveStep(plan: Plan, stepId: string, targetId: string): Plan {
+  const from = plan.steps.findIndex((s) => s.id === stepId);
+  const to = plan.steps.findIndex((s) => s.id === targetId);
+  const step = plan.steps[from];
+  if (!step || to < 0 || from === to) return plan;
+  return { ...plan, steps: plan.steps.toSpliced(from, 1).toSpliced(to, 0, step) };
+}
+
+/** Move a pour one place up (+1, poured later) or down (-1) among the pours. */
+export function shiftPour(plan: Plan, stepId: string, by: 1 | -1): Plan {
+  const pours = plan.steps.filter((s) => s.kind === 'pour');
+  const target = pours[pours.findIndex((s) => s.id === stepId) + by];
+  return target ? moveStep(plan, stepId, target.id) : plan;
+}

@@ -1,0 +1,120 @@
+import { clip } from '../geometry/clip.ts';
+import { fillProfile } from '../geometry/fillProfile.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
+import type { Vec3 } from '../geometry/vec.ts';
+import { findRoot } from '../numeric/findRoot.ts';
+import type { Millilitres, Millimetres } from '../units/quantity.ts';
+import { MM3_PER_ML, type MouldGeometry } from './geometry.ts';
+import { upOf, type Tilt } from './tilt.ts';
+
+/** What a pour asks for, once masses and percents are volumes. */
+export type Wish =
+  | { readonly kind: 'volume'; readonly volumeMl: Millilitres }
+  | { readonly kind: 'height'; readonly heightMm: Millimetres }
+  | { readonly kind: 'rest'; readonly parts: number };
+
+export interface WishedPour {
+  readonly tilt: Tilt;
+  readonly wish: Wish;
+}
+
+/** One pour as it lies in the mould. */
+export interface Layer {
+  readonly tilt: Tilt;
+  /** unit normal of the surface and its offset: the surface is `up . x = offset`, mm */
+  readonly up: Vec3;
+  readonly offset: number;
+  readonly volumeMl: Millilitres;
+  /** rise of the surface over the lowest point that was open, square to the surface */
+  readonly riseMm: Millimetres;
+  readonly solid: Polyhedron;
+}
+
+export interface StackFault {
+  readonly kind: 'overfull' | 'nothing-left';
+  /** position among the pours */
+  readonly pour: number;
+  /** batter that finds no room, or that is missing before anything is left */
+  readonly shortfallMl: Millilitres;
+}
+
+export interface Stack {
+  readonly layers: readonly Layer[];
+  readonly filledMl: Millilitres;
+  readonly fault?: StackFault;
+}
+
+/** Relative slack when a wanted volume meets the room left: the rounding of a dozen sums of volumes. */
+const ROOM_SLACK = 1e-9;
+
+function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: Millilitres): Stack {
+  const layers: Layer[] = [];
+  let space = geometry.solid;
+  let filled = 0;
+  let fault: StackFault | undefined;
+  for (const [index, { tilt, wish }] of pours.entries()) {
+    const up = upOf(tilt);
+    const profile = fillProfile(space, up);
+    const wanted =
+      wish.kind === 'volume'
+        ? wish.volumeMl * MM3_PER_ML
+        : wish.kind === 'rest'
+          ? wish.parts * unitMl * MM3_PER_ML
+          : profile.volumeBelow(profile.lowest + wish.heightMm);
+    const tooHigh = wish.kind === 'height' && profile.lowest + wish.heightMm > profile.highest + 1e-6;
+    const room = profile.total;
+    if (!fault && (wanted > room + ROOM_SLACK * geometry.level.total || tooHigh)) {
+      const missing = tooHigh ? overTheTop(geometry, profile.lowest + wish.heightMm, profile.highest) : wanted - room;
+      fault = { kind: 'overfull', pour: index, shortfallMl: missing / MM3_PER_ML };
+    }
+    const volume = Math.min(wanted, room);
+    const offset = profile.levelOf(volume);
+    const parts = clip(space, { normal: up, offset });
+    layers.push({
+      tilt,
+      up,
+      offset,
+      volumeMl: volume / MM3_PER_ML,
+      riseMm: offset - profile.lowest,
+      solid: parts.below,
+    });
+    space = parts.above;
+    filled += volume;
+  }
+  const stack = { layers, filledMl: filled / MM3_PER_ML };
+  return fault ? { ...stack, fault } : stack;
+}
+
+/** Batter that a height above the rim would take, mm^3, as if the rim's section went on upwards. */
+function overTheTop(geometry: MouldGeometry, wantedLevel: number, highest: number): number {
+  const { rim } = geometry.inside;
+  return (wantedLevel - highest) * rim.width * rim.length;
+}
+
+/**
+ * Lay the pours one on another: pour k fills `mould ∩ {up_k . x <= d_k} ∩ {up_j . x >= d_j, j < k}`, which
+ * stays convex. `rest` pours share, by parts, what is left of `fillMl` after all the others.
+ * A pour that finds no room is cut off at the room there is, and the fault says by how much.
+ */
+export function stackPours(
+  geometry: MouldGeometry,
+  pours: readonly WishedPour[],
+  fillMl: Millilitres,
+): Stack {
+  const rest = pours.flatMap((p, i) => (p.wish.kind === 'rest' ? [{ i, parts: p.wish.parts }] : []));
+  const parts = rest.reduce((s, r) => s + r.parts, 0);
+  if (parts === 0) return pourAll(geometry, pours, 0);
+  const without = pourAll(geometry, pours, 0);
+  const left = fillMl - without.filledMl;
+  const first = rest[0]?.i ?? 0;
+  if (without.fault) return without;
+  if (left <= fillMl * ROOM_SLACK)
+    return { ...without, fault: { kind: 'nothing-left', pour: first, shortfallMl: -left } };
+  const heightAfterRest = pours.some((p, i) => i > first && p.wish.kind === 'height');
+  if (!heightAfterRest) return pourAll(geometry, pours, left / parts);
+  // a height above a rest pour takes a volume that depends on where it lies: solve for the unit
+  const excess = (unit: number): number => pourAll(geometry, pours, unit).filledMl - fillMl;
+  const most = fillMl / parts;
+  const unit = excess(most) <= 0 ? most : findRoot(excess, 0, most, fillMl * 1e-13);
+  return pourAll(geometry, pours, unit);
+}

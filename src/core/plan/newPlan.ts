@@ -1,0 +1,53 @@
+import { STARTER_MOULDS } from '../mould/starterMoulds.ts';
+import type { Plan } from './planSchema.ts';
+
+/** A fresh plan: a wooden loaf, a plain slow recipe, two pots and two even layers. */
+export const newPlan = (id: string, now: string): Plan => ({
+  id,
+  name: 'New plan',
+  notes: '',
+  created: now,
+  changed: now,
+  units: { length: 'mm', mass: 'g', temperature: 'C', scaleStepG: 1, fineStepG: 0.1 },
+  mould: STARTER_MOULDS[0] as Plan['mould'],
+  fill: { to: { kind: 'headspace', headspaceMm: 8 }, overagePercent: 3, top: [] },
+  batter: {
+    oils: [
+      { oil: 'olive', percent: 45 },
+      { oil: 'coconut', percent: 25 },
+      { oil: 'shea', percent: 10 },
+      { oil: 'sunflower-high-oleic', percent: 20 },
+    ],
+    superfatPercent: 5,
+    alkali: 'naoh',
+    purityPercent: 99,
+    water: { school: 'lye-concentration', value: 30 },
+    partLiquids: [],
+    additives: [],
+    temperatures: { oilsC: 32, lyeC: 32, waterC: 18 },
+  },
+  divide: { kind: 'after-emulsion' },
+  pots: [
+    { id: 'p1', letter: 'A', name: 'Chalk', colour: '#ece4d2', colorants: [] },
+    { id: 'p2', letter: 'B', name: 'Slate', colour: '#5f6c78', colorants: [] },
+  ],
+  steps: [
+    {
+      id: 's1',
+      kind: 'pour',
+      pot: 'p2',
+      amount: { kind: 'rest', parts: 1 },
+      locked: false,
+      landing: { how: 'low', fallMm: 20 },
+    },
+    {
+      id: 's2',
+      kind: 'pour',
+      pot: 'p1',
+      amount: { kind: 'rest', parts: 1 },
+      locked: false,
+      landing: { how: 'spatula', fallMm: 7 },
+    },
+  ],
+  cut: { thicknessMm: 25, kerfMm: 0, trimStartMm: 5, trimEndMm: 5 },
+});

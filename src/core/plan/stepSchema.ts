@@ -1,0 +1,49 @@
+import * as v from 'valibot';
+import { degrees, id, lengthMm, massG, minutes, parts, percent } from '../validate/fields.ts';
+
+/**
+ * How much a pour takes. `height` is the rise of the batter surface above the lowest point still open,
+ * measured square to the surface (for level layers: the layer's thickness). `percent` is of the batter
+ * that goes into the mould. `rest` pours share what is left by parts.
+ */
+const amount = v.variant('kind', [
+  v.strictObject({ kind: v.literal('height'), heightMm: lengthMm(0.1, 600) }),
+  v.strictObject({ kind: v.literal('mass'), massG: massG(0.1, 200000) }),
+  v.strictObject({ kind: v.literal('percent'), percent: percent(0.01, 100) }),
+  v.strictObject({ kind: v.literal('rest'), parts }),
+]);
+
+const pour = v.strictObject({
+  id,
+  kind: v.literal('pour'),
+  pot: id,
+  amount,
+  /** a locked pour keeps its amount when others are evened or its neighbour's line is dragged */
+  locked: v.boolean(),
+  landing: v.strictObject({ how: v.picklist(['stream', 'low', 'spatula', 'spoon']), fallMm: lengthMm(1, 500) }),
+});
+
+/** From here on the mould stands at this tilt: roll lifts the +x (right) long edge, pitch the +y end. */
+const tilt = v.strictObject({
+  id,
+  kind: v.literal('tilt'),
+  rollDeg: degrees(-60, 60),
+  pitchDeg: degrees(-60, 60),
+});
+
+const wait = v.strictObject({ id, kind: v.literal('wait'), minutes: minutes(0.1, 2880) });
+
+const finish = v.strictObject({
+  id,
+  kind: v.literal('finish'),
+  what: v.picklist(['mist', 'insulate', 'warm-oven', 'leave-cool']),
+});
+
+export const stepSchema = v.variant('kind', [pour, tilt, wait, finish]);
+
+export type Amount = v.InferOutput<typeof amount>;
+export type Pour = v.InferOutput<typeof pour>;
+export type Landing = Pour['landing'];
+export type TiltStep = v.InferOutput<typeof tilt>;
+export type Finish = v.InferOutput<typeof finish>;
+export type Step = v.InferOutput<typeof stepSchema>;

@@ -1,0 +1,45 @@
+import { G_PER_OUNCE, ML_PER_CUBIC_INCH, MM_PER_INCH } from './factors.ts';
+import { decimalsOf } from './scaleStep.ts';
+import type { Celsius, Grams, Millilitres, Millimetres } from './quantity.ts';
+
+const THIN_SPACE = '\u202f';
+
+/** A figure with a narrow space between thousands and a true minus sign: -1506.25 -> "−1 506.3". */
+export function formatNumber(value: number, decimals: number): string {
+  const fixed = Math.abs(value).toFixed(decimals);
+  const [whole = '0', fraction] = fixed.split('.');
+  const grouped = whole.replaceAll(/\B(?=(\d{3})+(?!\d))/g, THIN_SPACE);
+  const sign = value < 0 && Number(fixed) !== 0 ? '−' : '';
+  return sign + grouped + (fraction === undefined ? '' : `.${fraction}`);
+}
+
+export type MassUnit = 'g' | 'oz';
+export type LengthUnit = 'mm' | 'in';
+export type TemperatureUnit = 'C' | 'F';
+
+/** A mass at the scale's step. In ounces the step is turned into the decimals that keep it visible. */
+export function massFigure(massG: Grams, unit: MassUnit, stepG: Grams): string {
+  if (unit === 'g') return formatNumber(massG, decimalsOf(stepG));
+  return formatNumber(massG / G_PER_OUNCE, stepG >= 1 ? 2 : 3);
+}
+
+export const formatMass = (massG: Grams, unit: MassUnit, stepG: Grams): string =>
+  `${massFigure(massG, unit, stepG)} ${unit}`;
+
+/** A length in mm to 0.1, or in inches to 0.01. */
+export const lengthFigure = (lengthMm: Millimetres, unit: LengthUnit): string =>
+  unit === 'mm' ? formatNumber(lengthMm, 1).replace(/\.0$/, '') : formatNumber(lengthMm / MM_PER_INCH, 2);
+
+export const formatLength = (lengthMm: Millimetres, unit: LengthUnit): string =>
+  `${lengthFigure(lengthMm, unit)} ${unit}`;
+
+export const formatVolume = (volumeMl: Millilitres, unit: LengthUnit): string =>
+  unit === 'mm'
+    ? `${formatNumber(volumeMl, 0)} ml`
+    : `${formatNumber(volumeMl / ML_PER_CUBIC_INCH, 1)} in³`;
+
+export const formatPercent = (percent: number, decimals = 1): string =>
+  `${formatNumber(percent, decimals).replace(/\.0+$/, '')} %`;
+
+export const formatTemperature = (celsius: Celsius, unit: TemperatureUnit): string =>
+  `${formatNumber(unit === 'C' ? celsius : celsius * 1.8 + 32, 0)} °${unit}`;

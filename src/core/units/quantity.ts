@@ -1,0 +1,14 @@
+/**
+ * Base units inside the core: g, mm, ml, degrees Celsius, minutes.
+ *
+ * A flavoured number accepts a plain number, but a mass handed to a function that wants a length is a
+ * type error. Names of plain-number fields carry the unit as a suffix (`massG`, `heightMm`).
+ */
+type Flavour<U extends string> = number & { readonly __unit?: U };
+
+export type Grams = Flavour<'g'>;
+export type Millimetres = Flavour<'mm'>;
+export type Millilitres = Flavour<'ml'>;
+export type Degrees = Flavour<'deg'>;
+export type Percent = Flavour<'%'>;
+export type Celsius = Flavour<'C'>;

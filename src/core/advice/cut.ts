@@ -9,7 +9,7 @@ const thickness =
 
 export function cutWarnings({ plan, cut }: Facts): Warning[] {
   const { length } = plan.units;
-  if (cut.bars.length === 0)
+  if (cut.count === 0)
     return [
       {
         code: 'no-bars',
@@ -26,7 +26,7 @@ export function cutWarnings({ plan, cut }: Facts): Warning[] {
   ].flatMap(({ count, mm }) => {
     const tenth = mm === undefined ? 0 : Math.floor(mm * 10) / 10;
     return tenth >= 5 && tenth <= 300
-      ? [{ label: `${count} bars of ${formatLength(tenth, length)}`, apply: thickness(tenth) }]
+      ? [{ label: `${count * plan.cut.strips} bars of ${formatLength(tenth, length)}`, apply: thickness(tenth) }]
       : [];
   });
   return [
@@ -34,7 +34,7 @@ export function cutWarnings({ plan, cut }: Facts): Warning[] {
       code: 'cut-remainder',
       level: 'note',
       station: 'cut',
-      message: `${formatLength(cut.remainderMm, length)} is left over after ${cut.bars.length} bars.`,
+      message: `${formatLength(cut.remainderMm, length)} is left over after ${cut.count} bars.`,
       remedies: offers,
     },
   ];

@@ -53,8 +53,9 @@ const divide = v.variant('kind', [
   v.strictObject({ kind: v.literal('before-lye'), lye: v.picklist(['together', 'jug-by-jug']) }),
 ]);
 
-/** Straight across the loaf; lengths along y in mm. */
+/** Straight across the loaf, lengths along y in mm; a slab is also cut into strips across its width. */
 const cut = v.strictObject({
+  strips: v.pipe(v.number(), v.integer('whole strips are wanted'), v.minValue(1), v.maxValue(20)),
   thicknessMm: lengthMm(5, 300),
   kerfMm: lengthMm(0, 10),
   trimStartMm: lengthMm(0, 200),

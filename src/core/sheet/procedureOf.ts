@@ -295,7 +295,8 @@ function finishing({ plan }: Computed): Draft[] {
 
 function cutting({ plan, cut }: Computed): Draft[] {
   const { length } = plan.units;
-  const bars = cut.bars.length;
+  const bars = cut.count;
+  const strips = plan.cut.strips > 1 ? `, in ${plan.cut.strips} strips across` : '';
   return [
     {
       chapter: 'cut',
@@ -306,7 +307,7 @@ function cutting({ plan, cut }: Computed): Draft[] {
       ? [
           {
             chapter: 'cut' as const,
-            text: `Cut ${bars} bars of ${formatLength(plan.cut.thicknessMm, length)}, ${formatLength(plan.cut.trimStartMm, length)} trimmed at the near end and ${formatLength(plan.cut.trimEndMm, length)} at the far end. Cure 4 to 6 weeks.`,
+            text: `Cut ${bars} bars of ${formatLength(plan.cut.thicknessMm, length)}, ${formatLength(plan.cut.trimStartMm, length)} trimmed at the near end and ${formatLength(plan.cut.trimEndMm, length)} at the far end${strips}. Cure 4 to 6 weeks.`,
           },
         ]
       : []),

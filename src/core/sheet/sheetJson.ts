@@ -92,10 +92,10 @@ export function sheetJson(computed: Computed): object {
       };
     }),
     cut: {
-      bars: cut.bars.length,
+      bars: cut.count,
       thickness_mm: plan.cut.thicknessMm,
       remainder_mm: cut.remainderMm,
-      bar_mass_g: cut.bars.map((b) => barMassG(b, cut.loafMm, densityGMl, totalHeldBack(plan))),
+      bar_mass_g: cut.bars.map((b) => barMassG(b, cut, densityGMl, totalHeldBack(plan), plan.cut.strips)),
     },
     procedure: procedureOf(computed).map((t) => ({
       chapter: t.chapter,

@@ -1,0 +1,124 @@
+import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import type { KeyboardEvent } from 'react';
+import { moveStep, shiftPour } from '../../core/edit/pours.ts';
+import type { Finish, Step } from '../../core/plan/stepSchema.ts';
+import { formatNumber } from '../../core/units/format.ts';
+import { pourChosen } from '../../store/deskSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { usePlan } from '../parts/usePlan.ts';
+import { Drop } from './Drop.tsx';
+
+const FINISH: Readonly<Record<Finish['what'], string>> = {
+  mist: 'mist',
+  insulate: 'insulate',
+  'warm-oven': 'warm oven',
+  'leave-cool': 'leave cool',
+};
+
+function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
+  if (step.kind === 'wait')
+    return (
+      <span className="grid justify-items-center gap-1">
+        <span className="-mt-[3px] h-1.5 w-14 rounded-full bg-warning" />
+        <span className="text-xs">wait {formatNumber(step.minutes, 1).replace(/\.0$/, '')} min</span>
+      </span>
+    );
+  if (step.kind === 'tilt')
+    return (
+      <span className="grid justify-items-center gap-1">
+        <svg width="34" height="26" viewBox="-17 -13 34 26" className="-mt-[13px]" aria-hidden="true">
+          <rect
+            x="-12"
+            y="-8"
+            width="24"
+            height="16"
+            fill="var(--color-base-100)"
+            stroke="var(--color-base-content)"
+            transform={`rotate(${-step.rollDeg})`}
+          />
+        </svg>
+        <span className="text-xs">
+          {step.rollDeg === 0 && step.pitchDeg === 0
+            ? 'level'
+            : `${formatNumber(step.rollDeg || step.pitchDeg, 1).replace(/\.0$/, '')}°`}
+        </span>
+      </span>
+    );
+  return (
+    <span className="grid justify-items-center gap-1">
+      <span className="-mt-[5px] size-2.5 rotate-45 border border-base-content bg-base-100" />
+      <span className="text-xs">{FINISH[step.what]}</span>
+    </span>
+  );
+}
+
+function DropButton({ step, nth }: { readonly step: Extract<Step, { kind: 'pour' }>; readonly nth: number }) {
+  const { plan, computed, show, edit } = usePlan();
+  const dispatch = useAppDispatch();
+  const chosen = useAppSelector((s) => s.desk.chosen) === step.id;
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: step.id });
+  const pot = plan.pots.find((p) => p.id === step.pot);
+  const layer = computed.stack.layers.find((l) => l.pour.id === step.id);
+  if (!pot) return null;
+  const move = (event: KeyboardEvent): void => {
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key] as 1 | -1 | undefined;
+    if (!event.altKey || !by) return;
+    event.preventDefault();
+    edit((p) => shiftPour(p, step.id, by));
+  };
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      {...listeners}
+      className={`grid touch-none justify-items-center rounded-b-box px-1 pb-1 ${isDragging ? 'z-10 cursor-grabbing' : 'cursor-pointer'}`}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      aria-pressed={chosen}
+      aria-label={`Pour ${nth}: ${pot.letter}, ${pot.name}, ${show.mass(layer?.massG ?? 0)}`}
+      aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
+      onClick={() => {
+        dispatch(pourChosen(chosen ? null : step.id));
+      }}
+      onKeyDown={move}
+    >
+      <Drop pot={pot} chosen={chosen} />
+      <span className={`text-xs whitespace-nowrap ${chosen ? 'font-bold' : 'quiet'}`}>
+        {show.mass(layer?.massG ?? 0)}
+      </span>
+    </button>
+  );
+}
+
+/** The order of work along the foot of the window: a drop for each pour, marks for what is between. */
+export function DripLine() {
+  const { plan, edit } = usePlan();
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const dropped = ({ active, over }: DragEndEvent): void => {
+    if (over && over.id !== active.id) edit((p) => moveStep(p, String(active.id), String(over.id)));
+  };
+  const pours = plan.steps.filter((s) => s.kind === 'pour').map((s) => s.id);
+  return (
+    <nav
+      aria-label="Drip line: the pours in order"
+      className="no-print rule overflow-x-auto overflow-y-hidden border-t bg-base-100 px-6 pt-5"
+    >
+      <DndContext sensors={sensors} onDragEnd={dropped} accessibility={{ screenReaderInstructions: { draggable: '' } }}>
+        <SortableContext items={pours} strategy={horizontalListSortingStrategy}>
+          <ol className="flex min-h-26 min-w-max items-start justify-start gap-6 border-t-2 border-base-content">
+            {plan.steps.map((step) => (
+              <li key={step.id} className="flex min-w-12 justify-center">
+                {step.kind === 'pour' ? (
+                  <DropButton step={step} nth={pours.indexOf(step.id) + 1} />
+                ) : (
+                  <Mark step={step} />
+                )}
+              </li>
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+    </nav>
+  );
+}

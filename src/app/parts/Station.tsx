@@ -1,0 +1,29 @@
+import type { ReactNode } from 'react';
+import type { Station as StationName } from '../../core/advice/warning.ts';
+import { WarningCards } from './WarningCards.tsx';
+import { usePlan } from './usePlan.ts';
+
+/** The frame of a station: its title, what to warn of here, its contents. */
+export function Station({ station, title, children }: { readonly station: StationName; readonly title: string; readonly children: ReactNode }) {
+  const { computed } = usePlan();
+  return (
+    <div className="grid gap-5 p-5">
+      <h2 className="text-xl">{title}</h2>
+      <WarningCards warnings={computed.warnings.filter((w) => w.station === station)} />
+      {children}
+    </div>
+  );
+}
+
+/** A titled group inside a station. */
+export function Group({ title, children, aside }: { readonly title: string; readonly children: ReactNode; readonly aside?: ReactNode }) {
+  return (
+    <section className="grid gap-3" aria-label={title}>
+      <div className="flex items-baseline justify-between gap-3">
+        <h3 className="text-base">{title}</h3>
+        {aside}
+      </div>
+      {children}
+    </section>
+  );
+}

@@ -1,0 +1,55 @@
+import { useEffect } from 'react';
+import { database } from '../../store/database.ts';
+import { restorePlan } from '../../store/planRecords.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { toastGone, type Toast } from '../../store/toastSlice.ts';
+
+/** How long a message stays, ms; one with something to undo stays longer. */
+const STAY_MS = { plain: 6000, undo: 15000 };
+
+function ToastCard({ toast }: { readonly toast: Toast }) {
+  const dispatch = useAppDispatch();
+  const { restore } = toast;
+  useEffect(() => {
+    const timer = setTimeout(() => dispatch(toastGone(toast.id)), restore ? STAY_MS.undo : STAY_MS.plain);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [dispatch, toast.id, restore]);
+  return (
+    <li className="flex max-w-md items-center gap-4 rounded-box bg-neutral px-4 py-3 text-neutral-content shadow-lg">
+      <span className="whitespace-pre-line">{toast.text}</span>
+      {restore && (
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            void restorePlan(database, restore).then(() => dispatch(toastGone(toast.id)));
+          }}
+        >
+          Undo
+        </button>
+      )}
+      <button
+        type="button"
+        className="cursor-pointer px-1 text-lg leading-none"
+        aria-label="Dismiss"
+        onClick={() => dispatch(toastGone(toast.id))}
+      >
+        ×
+      </button>
+    </li>
+  );
+}
+
+/** Short messages at the foot of the window, read out by screen readers. */
+export function Toasts() {
+  const toasts = useAppSelector((s) => s.toasts);
+  return (
+    <ul aria-live="polite" className="no-print fixed bottom-5 left-1/2 z-50 grid -translate-x-1/2 gap-2">
+      {toasts.map((t) => (
+        <ToastCard key={t.id} toast={t} />
+      ))}
+    </ul>
+  );
+}

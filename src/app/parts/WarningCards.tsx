@@ -1,0 +1,44 @@
+import type { Warning } from '../../core/advice/warning.ts';
+import { usePlan } from './usePlan.ts';
+
+const TONES = {
+  refuse: { edge: 'border-error', word: 'Refused' },
+  warn: { edge: 'border-warning', word: 'Take care' },
+  note: { edge: 'border-info', word: 'Note' },
+} as const;
+
+/** What to know at this place, worst first, each with its one-press remedies. */
+export function WarningCards({ warnings }: { readonly warnings: readonly Warning[] }) {
+  const { edit } = usePlan();
+  const order = ['refuse', 'warn', 'note'];
+  const sorted = warnings.toSorted((a, b) => order.indexOf(a.level) - order.indexOf(b.level));
+  if (sorted.length === 0) return null;
+  return (
+    <ul className="grid gap-2" aria-label="Warnings">
+      {sorted.map((w) => (
+        <li
+          key={`${w.code}-${w.step ?? ''}-${w.pot ?? ''}-${w.message}`}
+          className={`grid gap-2 rounded-r-box border-l-4 bg-base-100 px-3 py-2.5 ${TONES[w.level].edge}`}
+        >
+          <p className="text-sm leading-snug">
+            <strong>{TONES[w.level].word}.</strong> {w.message}
+          </p>
+          {w.remedies && w.remedies.length > 0 && (
+            <p className="flex flex-wrap gap-2">
+              {w.remedies.map((r) => (
+                <button
+                  key={r.label}
+                  type="button"
+                  className="btn btn-primary btn-sm h-auto min-h-8 py-1 whitespace-normal"
+                  onClick={() => edit(r.apply)}
+                >
+                  {r.label}
+                </button>
+              ))}
+            </p>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,73 @@
+import type { Fault, Result } from '../../core/result/result.ts';
+import { fail } from '../../core/result/result.ts';
+import { unitWritten, type UnitRecord } from '../../core/units/factors.ts';
+import { formatNumber } from '../../core/units/format.ts';
+import { parseAs } from '../../core/units/parseQuantity.ts';
+import { QuantityField } from './QuantityField.tsx';
+import { usePlan } from './usePlan.ts';
+
+interface FieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly onValue: (value: number, gesture: string) => Fault | undefined;
+  readonly hideLabel?: boolean;
+  readonly hint?: string;
+  readonly disabled?: boolean;
+  readonly className?: string;
+}
+
+const unit = (written: string): UnitRecord => {
+  const record = unitWritten(written);
+  if (!record) throw new RangeError(`no unit ${written}`);
+  return record;
+};
+
+/** A length in the plan's unit; any other length unit and fractions are understood. */
+export function LengthField({ value, ...rest }: FieldProps) {
+  const { plan, show } = usePlan();
+  return (
+    <QuantityField {...rest} shown={show.length(value)} parse={(t) => parseAs(t, unit(plan.units.length))} />
+  );
+}
+
+/** A mass in the plan's unit; any other mass unit is understood. */
+export function MassField({ value, fine, ...rest }: FieldProps & { readonly fine?: boolean }) {
+  const { plan, show } = usePlan();
+  return (
+    <QuantityField
+      {...rest}
+      shown={fine ? show.fine(value) : show.mass(value)}
+      parse={(t) => parseAs(t, unit(plan.units.mass))}
+    />
+  );
+}
+
+const trimmed = (value: number, decimals: number): string => {
+  const text = formatNumber(value, decimals);
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+};
+
+export function PercentField({ value, decimals = 2, ...rest }: FieldProps & { readonly decimals?: number }) {
+  return <QuantityField {...rest} shown={`${trimmed(value, decimals)} %`} parse={(t) => parseAs(t, unit('%'))} />;
+}
+
+/** A plain figure with a unit of its own written after it ("g/kg", ": 1", "min"). */
+export function FigureField({ value, suffix, ...rest }: FieldProps & { readonly suffix: string }) {
+  const parse = (text: string): Result<number> => {
+    const bare = text.toLowerCase().replace(suffix.toLowerCase(), '');
+    return parseAs(bare, unit('%'));
+  };
+  return <QuantityField {...rest} shown={`${trimmed(value, 3)} ${suffix}`.trim()} parse={parse} />;
+}
+
+/** A temperature in the plan's unit; "90 F" and "32 C" are both understood. Base unit: degrees Celsius. */
+export function TemperatureField({ value, ...rest }: FieldProps) {
+  const { plan, show } = usePlan();
+  const parse = (text: string): Result<number> => {
+    const match = /^\s*(-?\d+(?:[.,]\d+)?)\s*°?\s*([cf])?\s*$/i.exec(text.replace('−', '-'));
+    if (!match?.[1]) return fail('not-a-temperature', `"${text.trim()}" is not a temperature`);
+    const figure = Number(match[1].replace(',', '.'));
+    return { ok: true, value: (match[2] ?? plan.units.temperature).toUpperCase() === 'F' ? (figure - 32) / 1.8 : figure };
+  };
+  return <QuantityField {...rest} shown={show.temperature(value)} parse={parse} />;
+}

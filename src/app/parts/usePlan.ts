@@ -1,0 +1,60 @@
+import { useMemo } from 'react';
+import type { Plan } from '../../core/plan/planSchema.ts';
+import type { Computed } from '../../core/sheet/compute.ts';
+import {
+  formatLength,
+  formatMass,
+  formatTemperature,
+  formatVolume,
+  massFigure,
+} from '../../core/units/format.ts';
+import { selectComputed } from '../../store/computed.ts';
+import { editPlan } from '../../store/editPlan.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import type { Fault } from '../../core/result/result.ts';
+
+export interface Show {
+  readonly mass: (g: number) => string;
+  readonly massFigure: (g: number) => string;
+  /** on the fine scale */
+  readonly fine: (g: number) => string;
+  readonly length: (mm: number) => string;
+  readonly volume: (ml: number) => string;
+  readonly temperature: (c: number) => string;
+}
+
+export type Edit = (edit: (plan: Plan) => Plan, gesture?: string) => Fault | undefined;
+
+interface OpenPlan {
+  readonly plan: Plan;
+  readonly computed: Computed;
+  readonly show: Show;
+  readonly edit: Edit;
+}
+
+/** The open plan, what is computed from it, and how its units are shown. Only inside the workbench. */
+export function usePlan(): OpenPlan {
+  const dispatch = useAppDispatch();
+  const computed = useAppSelector(selectComputed);
+  if (!computed) throw new Error('no plan is open');
+  const { plan } = computed;
+  const { units } = plan;
+  const show = useMemo(
+    (): Show => ({
+      mass: (g) => formatMass(g, units.mass, units.scaleStepG),
+      massFigure: (g) => massFigure(g, units.mass, units.scaleStepG),
+      fine: (g) => formatMass(g, units.mass, units.fineStepG),
+      length: (mm) => formatLength(mm, units.length),
+      volume: (ml) => formatVolume(ml, units.length),
+      temperature: (c) => formatTemperature(c, units.temperature),
+    }),
+    [units],
+  );
+  const edit = useMemo(
+    (): Edit =>
+      (change, gesture) =>
+        dispatch(editPlan(change, gesture ?? null)),
+    [dispatch],
+  );
+  return { plan, computed, show, edit };
+}

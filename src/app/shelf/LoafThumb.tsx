@@ -1,0 +1,29 @@
+import { useMemo } from 'react';
+import { viewPolygon } from '../../core/mould/sectionView.ts';
+import type { Plan } from '../../core/plan/planSchema.ts';
+import { computePlan } from '../../core/sheet/compute.ts';
+import { fitFrame, pathOf, WALL_MM } from '../section/frame.ts';
+import { Walls } from '../section/Walls.tsx';
+
+const MARGINS = { left: 10, right: 10, top: 14, bottom: 8 };
+
+/** A plan drawn as its little loaf section. */
+export function LoafThumb({ plan, width, height }: { readonly plan: Plan; readonly width: number; readonly height: number }) {
+  const computed = useMemo(() => computePlan(plan), [plan]);
+  const { inside } = computed.geometry;
+  const frame = fitFrame(inside, WALL_MM[plan.mould.material], width, height, MARGINS);
+  return (
+    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
+      <Walls mould={plan.mould} inside={inside} frame={frame} />
+      {computed.stack.layers.map((layer) => (
+        <path
+          key={layer.pour.id}
+          d={pathOf(viewPolygon(layer.solid, 'section'), frame)}
+          fill={plan.pots.find((p) => p.id === layer.pour.pot)?.colour}
+          stroke="#1c272766"
+          strokeWidth="0.7"
+        />
+      ))}
+    </svg>
+  );
+}

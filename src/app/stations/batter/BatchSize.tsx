@@ -1,0 +1,55 @@
+import type { FillTo } from '../../../core/plan/planSchema.ts';
+import { Choice } from '../../parts/Choice.tsx';
+import { Fact } from '../../parts/Fact.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { MassField, PercentField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+/** The batch scaled to the mould, or a batch of given size and how high it fills. */
+export function BatchSize() {
+  const { plan, computed, edit, show } = usePlan();
+  const { to } = plan.fill;
+  const { weights, fill, geometry } = computed;
+  const put = (next: FillTo, gesture?: string) => edit((p) => ({ ...p, fill: { ...p.fill, to: next } }), gesture);
+  return (
+    <Group title="Batch size">
+      <Choice
+        legend="Sized by"
+        hideLegend
+        value={to.kind === 'batter' || to.kind === 'oils' ? to.kind : 'mould'}
+        options={[
+          { value: 'mould', label: 'to fill the mould' },
+          { value: 'batter', label: 'given batter' },
+          { value: 'oils', label: 'given oils' },
+        ]}
+        onChoose={(kind) => {
+          if (kind === 'batter') put({ kind, massG: Math.max(20, weights?.batterG ?? 1000) });
+          else if (kind === 'oils') put({ kind, massG: Math.max(10, weights?.oilsG ?? 700) });
+          else
+            put({
+              kind: 'headspace',
+              headspaceMm: Math.round((geometry.inside.heightMm - fill.heightMm) * 10) / 10,
+            });
+        }}
+      />
+      <div className="grid grid-cols-3 items-end gap-3">
+        {to.kind === 'batter' && (
+          <MassField label="Batter in all" value={to.massG} onValue={(massG, g) => put({ kind: 'batter', massG }, g)} />
+        )}
+        {to.kind === 'oils' && (
+          <MassField label="Oils in all" value={to.massG} onValue={(massG, g) => put({ kind: 'oils', massG }, g)} />
+        )}
+        <PercentField
+          label="Overage for jugs and blender"
+          value={plan.fill.overagePercent}
+          onValue={(overagePercent, g) => edit((p) => ({ ...p, fill: { ...p.fill, overagePercent } }), g)}
+        />
+        <dl className="col-span-2">
+          <Fact name={`Fills the mould to ${show.length(fill.heightMm)}`} strong>
+            {weights ? show.mass(weights.batterG) : '–'}
+          </Fact>
+        </dl>
+      </div>
+    </Group>
+  );
+}

@@ -1,0 +1,30 @@
+import { Caution } from '../../parts/Caution.tsx';
+import { Station } from '../../parts/Station.tsx';
+import { Additives } from './Additives.tsx';
+import { BatchSize } from './BatchSize.tsx';
+import { FragranceFields } from './FragranceFields.tsx';
+import { LyeAndWater } from './LyeAndWater.tsx';
+import { Oils } from './Oils.tsx';
+import { PartLiquids } from './PartLiquids.tsx';
+import { Temperatures } from './Temperatures.tsx';
+
+export function BatterStation() {
+  return (
+    <Station station="batter" title="Batter">
+      <BatchSize />
+      <Oils />
+      <LyeAndWater />
+      <Caution>
+        Sodium hydroxide burns skin and eyes. Goggles and gloves on, room aired. Lye into water, never water into lye. No
+        aluminium.
+      </Caution>
+      <Temperatures />
+      <PartLiquids />
+      <Additives />
+      <FragranceFields />
+      <p className="quiet text-sm">
+        Drip Line is a planning aid. Your suppliers’ data sheets, local rules and licensed practice come first.
+      </p>
+    </Station>
+  );
+}

@@ -1,0 +1,101 @@
+import { adoptLye, switchWaterSchool } from '../../../core/edit/batter.ts';
+import type { Water } from '../../../core/batter/schema.ts';
+import { formatNumber, formatPercent } from '../../../core/units/format.ts';
+import { Choice } from '../../parts/Choice.tsx';
+import { Fact } from '../../parts/Fact.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { FigureField, MassField, PercentField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+const SCHOOLS: readonly { readonly value: Water['school']; readonly label: string }[] = [
+  { value: 'percent-of-oils', label: '% of oils' },
+  { value: 'lye-concentration', label: 'lye concentration' },
+  { value: 'water-to-lye', label: 'water : lye' },
+];
+
+function WaterValue() {
+  const { plan, edit } = usePlan();
+  const { water } = plan.batter;
+  const put = (value: number, gesture: string) =>
+    edit((p) => ({ ...p, batter: { ...p.batter, water: { ...p.batter.water, value } } }), gesture);
+  if (water.school === 'water-to-lye')
+    return <FigureField label="Water to one of lye" suffix=": 1" value={water.value} onValue={put} />;
+  return (
+    <PercentField
+      label={water.school === 'percent-of-oils' ? 'Water, of the oils' : 'Lye, of the solution'}
+      value={water.value}
+      onValue={put}
+    />
+  );
+}
+
+export function LyeAndWater() {
+  const { plan, computed, edit, show } = usePlan();
+  const { batter } = plan;
+  const { recipe, weights } = computed;
+  const oilsG = weights?.oilsG ?? 1000;
+  return (
+    <Group title="Lye and water">
+      <div className="grid grid-cols-3 gap-3">
+        <PercentField
+          label="Superfat"
+          value={batter.superfatPercent}
+          onValue={(superfatPercent, g) => edit((p) => ({ ...p, batter: { ...p.batter, superfatPercent } }), g)}
+        />
+        <PercentField
+          label="Purity of the lye"
+          value={batter.purityPercent}
+          onValue={(purityPercent, g) => edit((p) => ({ ...p, batter: { ...p.batter, purityPercent } }), g)}
+        />
+        <MassField
+          label={`Lye for ${show.mass(oilsG)} oils`}
+          value={weights?.lyeG ?? (recipe?.lye ?? 0) * oilsG}
+          onValue={(lyeG, g) => {
+            const adopted = adoptLye(plan, lyeG, oilsG);
+            return adopted.ok ? edit(() => adopted.value, g) : adopted.fault;
+          }}
+        />
+      </div>
+      <p className="quiet text-sm">
+        From a written recipe? Type the lye it gives for these oils: the superfat it leaves is set, and a recipe with more
+        lye than the oils can use is refused.
+      </p>
+      <Choice
+        legend="Water said as"
+        value={batter.water.school}
+        options={SCHOOLS}
+        onChoose={(school) => {
+          edit((p) => switchWaterSchool(p, school));
+        }}
+      />
+      <div className="grid grid-cols-3 items-end gap-3">
+        <WaterValue />
+        {recipe && (
+          <dl className="col-span-2">
+            {batter.water.school !== 'percent-of-oils' && (
+              <Fact name="as % of oils">{formatPercent(recipe.schools.percentOfOils)}</Fact>
+            )}
+            {batter.water.school !== 'lye-concentration' && (
+              <Fact name="as lye concentration">{formatPercent(recipe.schools.lyeConcentrationPercent)}</Fact>
+            )}
+            {batter.water.school !== 'water-to-lye' && (
+              <Fact name="as water : lye">{formatNumber(recipe.schools.waterToLye, 2)} : 1</Fact>
+            )}
+          </dl>
+        )}
+      </div>
+      {weights && (
+        <dl className="grid grid-cols-2 gap-x-6">
+          <Fact name="Sodium hydroxide, rounded down" strong>
+            {show.mass(weights.lyeG)}
+          </Fact>
+          <Fact name="Water" strong>
+            {show.mass(weights.waterG)}
+          </Fact>
+          <Fact name="Superfat as weighed">{formatPercent(weights.superfatPercent, 2)}</Fact>
+          <Fact name="Oils at the low end of their ranges">{formatPercent(recipe?.superfatAtLowEnd ?? 0, 2)}</Fact>
+        </dl>
+      )}
+    </Group>
+  );
+}

@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import * as v from 'valibot';
+import { batterSchema, type RecipeOil } from '../../../core/batter/schema.ts';
+
+type Custom = NonNullable<RecipeOil['custom']>;
+
+const customSchema = batterSchema.entries.oils.pipe[0].item.entries.custom.wrapped;
+
+const FIELDS = [
+  { key: 'name', label: 'Name' },
+  { key: 'svLow', label: 'Lowest, mg KOH/g' },
+  { key: 'svHigh', label: 'Highest, mg KOH/g' },
+  { key: 'densityGMl', label: 'Density, g/ml' },
+] as const;
+
+/** An oil that is not in the library, from the supplier's sheet: its saponification range and density. */
+export function OwnOil({ onDone }: { readonly onDone: (custom: Custom | undefined) => void }) {
+  const [draft, setDraft] = useState({ name: '', svLow: '', svHigh: '', densityGMl: '0.915' });
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const take = (): void => {
+    const read = v.safeParse(customSchema, {
+      name: draft.name,
+      svLow: Number(draft.svLow || 'none'),
+      svHigh: Number(draft.svHigh || 'none'),
+      densityGMl: Number(draft.densityGMl || 'none'),
+    });
+    if (!read.success)
+      setFaults(Object.fromEntries(read.issues.map((i) => [String(i.path?.[0].key ?? ''), i.message])));
+    else if (read.output.svLow > read.output.svHigh) setFaults({ svHigh: 'lower than the lowest' });
+    else onDone(read.output);
+  };
+  return (
+    <form
+      className="grid gap-3 rounded-box border border-base-300 p-3"
+      aria-label="An oil of your own"
+      onSubmit={(event) => {
+        event.preventDefault();
+        take();
+      }}
+    >
+      <div className="grid grid-cols-4 gap-3">
+        {FIELDS.map(({ key, label }) => (
+          <label key={key} className="grid content-start gap-0.5 text-sm">
+            <span className="quiet">{label}</span>
+            <input
+              className="field text-base"
+              value={draft[key]}
+              aria-invalid={faults[key] !== undefined}
+              onChange={(event) => {
+                setDraft({ ...draft, [key]: event.target.value });
+              }}
+            />
+            {faults[key] !== undefined && (
+              <span role="alert" className="text-error">
+                {faults[key]}
+              </span>
+            )}
+          </label>
+        ))}
+      </div>
+      <p className="flex gap-2">
+        <button type="submit" className="btn btn-primary btn-sm">
+          Add this oil
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            onDone(undefined);
+          }}
+        >
+          Leave it
+        </button>
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,36 @@
+import { peakLyeTemperature } from '../../../core/batter/lyeHeat.ts';
+import type { Batter } from '../../../core/batter/schema.ts';
+import { Group } from '../../parts/Station.tsx';
+import { TemperatureField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+/** Temperatures at mixing, and how hot the lye solution will get. */
+export function Temperatures() {
+  const { plan, computed, edit, show } = usePlan();
+  const { temperatures } = plan.batter;
+  const { weights } = computed;
+  const put = (change: Partial<Batter['temperatures']>, gesture: string) =>
+    edit(
+      (p) => ({ ...p, batter: { ...p.batter, temperatures: { ...p.batter.temperatures, ...change } } }),
+      gesture,
+    );
+  return (
+    <Group title="Temperatures">
+      <div className="grid grid-cols-3 gap-3">
+        <TemperatureField label="Oils at mixing" value={temperatures.oilsC} onValue={(oilsC, g) => put({ oilsC }, g)} />
+        <TemperatureField label="Lye at mixing" value={temperatures.lyeC} onValue={(lyeC, g) => put({ lyeC }, g)} />
+        <TemperatureField
+          label="Water before the lye"
+          value={temperatures.waterC}
+          onValue={(waterC, g) => put({ waterC }, g)}
+        />
+      </div>
+      {weights && weights.waterG > 0 && weights.lyeG > 0 && (
+        <p className="text-sm">
+          The solution heats to <em>≈ {show.temperature(peakLyeTemperature(weights.lyeG, weights.waterG, temperatures.waterC))}</em>{' '}
+          <span className="quiet">(estimate: all the lye at once, 15 % of the heat lost). Use a heat-safe jug with room.</span>
+        </p>
+      )}
+    </Group>
+  );
+}

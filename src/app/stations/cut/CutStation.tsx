@@ -1,0 +1,78 @@
+import { WATER_LOST_IN_CURE } from '../../../core/batter/fragranceLimit.ts';
+import { barMassG } from '../../../core/cut/bars.ts';
+import { totalHeldBack } from '../../../core/plan/pours.ts';
+import type { CutSettings } from '../../../core/plan/planSchema.ts';
+import { formatNumber } from '../../../core/units/format.ts';
+import { Fact } from '../../parts/Fact.tsx';
+import { Group, Station } from '../../parts/Station.tsx';
+import { FigureField, LengthField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { LoafLength } from './LoafLength.tsx';
+
+export function CutStation() {
+  const { plan, computed, edit, show } = usePlan();
+  const { cut, densityGMl, recipe } = computed;
+  const put = (change: Partial<CutSettings>, gesture: string) =>
+    edit((p) => ({ ...p, cut: { ...p.cut, ...change } }), gesture);
+  const masses = cut.bars.map((b) => barMassG(b, cut, densityGMl, totalHeldBack(plan), plan.cut.strips));
+  const least = Math.min(...masses);
+  const most = Math.max(...masses);
+  const range = (f: number): string =>
+    most - least < 0.5 ? show.mass(least * f) : `${show.massFigure(least * f)} to ${show.mass(most * f)}`;
+  const cured = recipe ? 1 - (recipe.water * WATER_LOST_IN_CURE) / recipe.batterPerOil : 1;
+  return (
+    <Station station="cut" title="Cut, straight across">
+      <LoafLength />
+      <Group title="Bars">
+        <div className="grid grid-cols-3 gap-3">
+          <LengthField
+            label="Thickness"
+            value={plan.cut.thicknessMm}
+            onValue={(thicknessMm, g) => put({ thicknessMm }, g)}
+          />
+          <LengthField label="Kerf of the cutter" value={plan.cut.kerfMm} onValue={(kerfMm, g) => put({ kerfMm }, g)} />
+          <FigureField
+            label="Strips across"
+            suffix=""
+            value={plan.cut.strips}
+            onValue={(strips, g) => put({ strips }, g)}
+          />
+          <LengthField
+            label="Trim, near end"
+            value={plan.cut.trimStartMm}
+            onValue={(trimStartMm, g) => put({ trimStartMm }, g)}
+          />
+          <LengthField
+            label="Trim, far end"
+            value={plan.cut.trimEndMm}
+            onValue={(trimEndMm, g) => put({ trimEndMm }, g)}
+          />
+        </div>
+      </Group>
+      <dl>
+        <Fact name="Bars" strong>
+          {cut.count}
+        </Fact>
+        <Fact name="Loaf, inside length at the floor">{show.length(cut.loafMm)}</Fact>
+        <Fact name="Left over">{show.length(cut.remainderMm)}</Fact>
+        {masses.length > 0 && (
+          <>
+            <Fact name="A bar at the cut" origin="estimated" strong>
+              {range(1)}
+            </Fact>
+            <Fact name="A bar after cure" origin="estimated">
+              {range(cured)}
+            </Fact>
+            <Fact name="Face of a bar">
+              {show.length(cut.stripMm)} × {show.length(computed.fill.heightMm)}
+            </Fact>
+          </>
+        )}
+      </dl>
+      <p className="quiet text-sm">
+        Mass at the cut is from the bar’s own volume, with its share of the top. After cure supposes that{' '}
+        {formatNumber(WATER_LOST_IN_CURE * 100, 0)} % of the water has gone; weigh a bar to know.
+      </p>
+    </Station>
+  );
+}

@@ -1,0 +1,103 @@
+import { X } from 'lucide-react';
+import { freshId } from '../../../core/edit/freshId.ts';
+import { insertAfter, removeStep } from '../../../core/edit/pours.ts';
+import type { Finish } from '../../../core/plan/stepSchema.ts';
+import { useAppSelector } from '../../../store/store.ts';
+import { Group } from '../../parts/Station.tsx';
+import { FigureField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+const FINISHES: readonly { readonly what: Finish['what']; readonly label: string }[] = [
+  { what: 'mist', label: 'Alcohol mist' },
+  { what: 'insulate', label: 'Insulate' },
+  { what: 'warm-oven', label: 'Warm oven, off' },
+  { what: 'leave-cool', label: 'Leave cool' },
+];
+
+/** Waits between pours, and what happens once the last one is in. */
+export function BetweenAndAfter() {
+  const { plan, edit } = usePlan();
+  const chosen = useAppSelector((s) => s.desk.chosen);
+  const waits = plan.steps.flatMap((s, i) => (s.kind === 'wait' ? [{ step: s, before: plan.steps[i - 1] }] : []));
+  const pours = plan.steps.filter((s) => s.kind === 'pour');
+  const nth = (id: string | undefined): string => {
+    const n = pours.findIndex((s) => s.id === id) + 1;
+    return n > 0 ? `After pour ${n}` : 'Wait';
+  };
+  const addWait = (): void => {
+    edit((p) =>
+      insertAfter(p, chosen ?? pours.at(-2)?.id ?? pours.at(-1)?.id, {
+        id: freshId('w', p.steps),
+        kind: 'wait',
+        minutes: 5,
+      }),
+    );
+  };
+  return (
+    <>
+      <Group
+        title="Waits"
+        aside={
+          <button type="button" className="btn btn-xs" onClick={addWait} disabled={pours.length === 0}>
+            Add a wait {chosen === null ? '' : 'after this pour'}
+          </button>
+        }
+      >
+        {waits.length === 0 && <p className="quiet text-sm">None: each pour follows the one before.</p>}
+        {waits.map(({ step, before }) => (
+          <div key={step.id} className="flex items-center gap-2">
+            <span className="flex-1">{nth(before?.id)}</span>
+            <FigureField
+              label="Wait"
+              hideLabel
+              className="w-24"
+              suffix="min"
+              value={step.minutes}
+              onValue={(minutes, g) =>
+                edit(
+                  (p) => ({
+                    ...p,
+                    steps: p.steps.map((s) => (s.id === step.id && s.kind === 'wait' ? { ...s, minutes } : s)),
+                  }),
+                  g,
+                )
+              }
+            />
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm px-1.5"
+              aria-label="Remove this wait"
+              onClick={() => edit((p) => removeStep(p, step.id))}
+            >
+              <X className="size-4" aria-hidden="true" />
+            </button>
+          </div>
+        ))}
+      </Group>
+      <Group title="Finish">
+        <div className="grid grid-cols-2 gap-1.5">
+          {FINISHES.map(({ what, label }) => {
+            const step = plan.steps.find((s) => s.kind === 'finish' && s.what === what);
+            return (
+              <label key={what} className="flex cursor-pointer items-center gap-2 text-sm">
+                <input
+                  type="checkbox"
+                  className="size-4 accent-(--color-primary)"
+                  checked={step !== undefined}
+                  onChange={() => {
+                    edit((p) =>
+                      step
+                        ? removeStep(p, step.id)
+                        : insertAfter(p, p.steps.at(-1)?.id, { id: freshId('f', p.steps), kind: 'finish', what }),
+                    );
+                  }}
+                />
+                {label}
+              </label>
+            );
+          })}
+        </div>
+      </Group>
+    </>
+  );
+}

@@ -1,0 +1,54 @@
+import { Plus } from 'lucide-react';
+import { evenAll } from '../../../core/edit/even.ts';
+import { addPot } from '../../../core/edit/pots.ts';
+import { addPour } from '../../../core/edit/pours.ts';
+import { pourChosen } from '../../../store/deskSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
+import { Group, Station } from '../../parts/Station.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { BetweenAndAfter } from './BetweenAndAfter.tsx';
+import { HeldBack } from './HeldBack.tsx';
+import { LayerList } from './LayerList.tsx';
+import { PourPanel } from './PourPanel.tsx';
+
+export function DesignStation() {
+  const { computed, edit } = usePlan();
+  const dispatch = useAppDispatch();
+  const chosen = useAppSelector((s) => s.desk.chosen);
+  const layer = computed.stack.layers.find((l) => l.pour.id === chosen);
+  const add = (): void => {
+    let stepId: string | undefined;
+    edit((p) => {
+      const pot = addPot(p);
+      const pour = addPour(pot.plan, pot.potId);
+      stepId = pour.stepId;
+      return pour.plan;
+    });
+    if (stepId !== undefined) dispatch(pourChosen(stepId));
+  };
+  return (
+    <Station station="design" title="Design">
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-sm btn-primary" onClick={add}>
+          <Plus className="size-4" aria-hidden="true" />
+          Layer
+        </button>
+        <button type="button" className="btn btn-sm" onClick={() => edit(evenAll)}>
+          Even all
+        </button>
+      </div>
+      {layer ? (
+        <PourPanel key={layer.pour.id} layer={layer} />
+      ) : (
+        <>
+          <LayerList />
+          <p className="quiet text-sm">Choose a layer or a drop to change it. Drag a line in the section to move it.</p>
+        </>
+      )}
+      <Group title="Held back for the top">
+        <HeldBack />
+      </Group>
+      <BetweenAndAfter />
+    </Station>
+  );
+}

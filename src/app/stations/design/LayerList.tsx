@@ -1,0 +1,34 @@
+import { formatPercent } from '../../../core/units/format.ts';
+import { pourChosen } from '../../../store/deskSlice.ts';
+import { useAppDispatch } from '../../../store/store.ts';
+import { PotBadge } from '../../parts/PotBadge.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+/** The layers from the top down, as they lie. */
+export function LayerList() {
+  const { plan, computed, show } = usePlan();
+  const dispatch = useAppDispatch();
+  return (
+    <ol aria-label="Layers, top first">
+      {computed.stack.layers.toReversed().map((layer) => {
+        const pot = plan.pots.find((p) => p.id === layer.pour.pot);
+        return (
+          pot && (
+            <li key={layer.pour.id} className="rule border-b">
+              <button
+                type="button"
+                className="flex w-full cursor-pointer items-center gap-2 py-1.5 text-left hover:bg-base-200"
+                onClick={() => dispatch(pourChosen(layer.pour.id))}
+              >
+                <PotBadge pot={pot} size={22} />
+                <span className="flex-1 truncate">{pot.name}</span>
+                <span className="quiet text-sm">{formatPercent(layer.sharePercent)}</span>
+                <span className="w-18 text-right font-bold">{show.mass(layer.massG)}</span>
+              </button>
+            </li>
+          )
+        );
+      })}
+    </ol>
+  );
+}

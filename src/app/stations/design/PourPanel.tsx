@@ -1,0 +1,186 @@
+import { ArrowDown, ArrowUp, Copy, Lock, LockOpen, Trash2, X } from 'lucide-react';
+import { evenFrom } from '../../../core/edit/even.ts';
+import { toggleLock } from '../../../core/edit/line.ts';
+import { addPot } from '../../../core/edit/pots.ts';
+import {
+  duplicatePour,
+  LANDING_FALL_MM,
+  removeStep,
+  setAmount,
+  setLanding,
+  setPourPot,
+  shiftPour,
+} from '../../../core/edit/pours.ts';
+import type { PouredLayer } from '../../../core/fill/layers.ts';
+import { pourChosen } from '../../../store/deskSlice.ts';
+import { useAppDispatch } from '../../../store/store.ts';
+import { Choice } from '../../parts/Choice.tsx';
+import { Fact } from '../../parts/Fact.tsx';
+import { Picker } from '../../parts/Picker.tsx';
+import { PotBadge } from '../../parts/PotBadge.tsx';
+import { LengthField, MassField, PercentField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+const NEW_POT = 'a new pot';
+
+const OWNER: Readonly<Record<PouredLayer['pour']['amount']['kind'], string>> = {
+  height: 'Given by its height.',
+  mass: 'Given by its mass.',
+  percent: 'Given by its share.',
+  rest: 'Takes its part of what the other pours leave.',
+};
+
+/** Everything about the chosen pour: what it takes, where it comes from, how it lands. */
+export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
+  const { plan, computed, edit, show } = usePlan();
+  const dispatch = useAppDispatch();
+  const { pour } = layer;
+  const pot = plan.pots.find((p) => p.id === pour.pot);
+  const index = computed.stack.layers.indexOf(layer);
+  const count = computed.stack.layers.length;
+  const choose = (id: string | null): void => {
+    dispatch(pourChosen(id));
+  };
+  const pickPot = (value: string): void => {
+    edit((p) => {
+      if (value !== NEW_POT) return setPourPot(p, pour.id, value);
+      const added = addPot(p);
+      return setPourPot(added.plan, pour.id, added.potId);
+    });
+  };
+  const duplicate = (): void => {
+    let id = pour.id;
+    edit((p) => {
+      const made = duplicatePour(p, pour.id);
+      id = made.stepId;
+      return made.plan;
+    });
+    choose(id);
+  };
+  const remove = (): void => {
+    const below = computed.stack.layers[index - 1] ?? computed.stack.layers[index + 1];
+    edit((p) => removeStep(p, pour.id));
+    choose(below?.pour.id ?? null);
+  };
+  if (!pot) return null;
+  return (
+    <section aria-label={`Pour ${index + 1}`} className="grid gap-3">
+      <div className="flex items-center gap-3">
+        <PotBadge pot={pot} size={34} />
+        <div className="min-w-0 flex-1">
+          <p className="quiet text-sm">
+            Pour {index + 1} of {count}
+          </p>
+          <h3 className="truncate text-lg leading-tight">{pot.name}</h3>
+        </div>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm px-1.5"
+          aria-label="Close this pour"
+          onClick={() => {
+            choose(null);
+          }}
+        >
+          <X className="size-4" aria-hidden="true" />
+        </button>
+      </div>
+      <div className="grid grid-cols-3 gap-2">
+        <LengthField
+          label="Height"
+          value={layer.riseMm}
+          onValue={(heightMm, g) => edit((p) => setAmount(p, pour.id, { kind: 'height', heightMm }), g)}
+        />
+        <MassField
+          label="Mass"
+          value={layer.massG}
+          onValue={(massG, g) => edit((p) => setAmount(p, pour.id, { kind: 'mass', massG }), g)}
+        />
+        <PercentField
+          label="Share"
+          decimals={1}
+          value={layer.sharePercent}
+          onValue={(percent, g) => edit((p) => setAmount(p, pour.id, { kind: 'percent', percent }), g)}
+        />
+      </div>
+      <p className="quiet text-sm">
+        {OWNER[pour.amount.kind]}{' '}
+        {pour.amount.kind !== 'rest' && (
+          <button
+            type="button"
+            className="cursor-pointer underline"
+            onClick={() =>
+              edit((p) => setAmount(p, pour.id, { kind: 'rest', parts: Math.max(1, layer.volumeMl) }))
+            }
+          >
+            Let it take what is left
+          </button>
+        )}
+      </p>
+      <dl>
+        <Fact name="Surface at">{show.length(layer.leftMm)}</Fact>
+      </dl>
+      <Picker
+        label="Poured from"
+        value={pour.pot}
+        options={[
+          ...plan.pots.map((p) => ({ value: p.id, label: `${p.letter}  ${p.name}` })),
+          { value: NEW_POT, label: 'a new pot' },
+        ]}
+        onPick={pickPot}
+      />
+      <Choice
+        legend="Land it"
+        value={pour.landing.how}
+        options={[
+          { value: 'stream', label: 'stream' },
+          { value: 'low', label: 'low' },
+          { value: 'spatula', label: 'spatula' },
+          { value: 'spoon', label: 'spoon' },
+        ]}
+        onChoose={(how) => {
+          edit((p) => setLanding(p, pour.id, { how, fallMm: LANDING_FALL_MM[how] }));
+        }}
+      />
+      <LengthField
+        label="Effective fall"
+        value={pour.landing.fallMm}
+        onValue={(fallMm, g) => edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm }), g)}
+      />
+      <div className="flex flex-wrap gap-1.5">
+        <button
+          type="button"
+          className="btn btn-sm"
+          disabled={index === count - 1}
+          onClick={() => edit((p) => shiftPour(p, pour.id, 1))}
+        >
+          <ArrowUp className="size-4" aria-hidden="true" /> Up
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          disabled={index === 0}
+          onClick={() => edit((p) => shiftPour(p, pour.id, -1))}
+        >
+          <ArrowDown className="size-4" aria-hidden="true" /> Down
+        </button>
+        <button type="button" className="btn btn-sm" aria-pressed={pour.locked} onClick={() => edit((p) => toggleLock(p, layer))}>
+          {pour.locked ? (
+            <Lock className="size-4" aria-hidden="true" />
+          ) : (
+            <LockOpen className="size-4" aria-hidden="true" />
+          )}
+          {pour.locked ? 'Locked' : 'Lock'}
+        </button>
+        <button type="button" className="btn btn-sm" onClick={duplicate}>
+          <Copy className="size-4" aria-hidden="true" /> Duplicate
+        </button>
+        <button type="button" className="btn btn-sm" onClick={remove}>
+          <Trash2 className="size-4" aria-hidden="true" /> Remove
+        </button>
+        <button type="button" className="btn btn-sm" onClick={() => edit((p) => evenFrom(p, pour.id))}>
+          Even from here up
+        </button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,69 @@
+import { ChevronLeft, Redo2, Undo2 } from 'lucide-react';
+import { Link } from 'react-router';
+import { ActionCreators } from 'redux-undo';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { ThemeButton } from '../parts/ThemeButton.tsx';
+import { usePlan } from '../parts/usePlan.ts';
+import { PlanDetails } from './PlanDetails.tsx';
+import { SaveNote } from './SaveNote.tsx';
+
+function Figure({ name, value }: { readonly name: string; readonly value: string }) {
+  return (
+    <span className="hidden items-baseline gap-1.5 whitespace-nowrap sm:flex">
+      <span className="quiet text-sm">{name}</span>
+      <strong className="text-lg">{value}</strong>
+    </span>
+  );
+}
+
+/** The plan's name, whether it is saved, its main figures. */
+export function Head() {
+  const { plan, computed, show } = usePlan();
+  const dispatch = useAppDispatch();
+  const back = useAppSelector((s) => s.plan.past.length > 0);
+  const forward = useAppSelector((s) => s.plan.future.length > 0);
+  const { weights } = computed;
+  return (
+    <header className="no-print rule flex min-h-14 items-center gap-3 border-b bg-base-100 px-4">
+      <Link to="/" className="btn btn-ghost btn-sm gap-1 px-2" aria-label="To the shelf">
+        <ChevronLeft className="size-4" aria-hidden="true" />
+        Shelf
+      </Link>
+      <h1 className="truncate text-xl">{plan.name}</h1>
+      <PlanDetails />
+      <SaveNote />
+      <div className="flex">
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm"
+          disabled={!back}
+          aria-label="Undo"
+          title="Undo (Ctrl+Z)"
+          onClick={() => dispatch(ActionCreators.undo())}
+        >
+          <Undo2 className="size-4.5" aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm"
+          disabled={!forward}
+          aria-label="Redo"
+          title="Redo (Ctrl+Shift+Z)"
+          onClick={() => dispatch(ActionCreators.redo())}
+        >
+          <Redo2 className="size-4.5" aria-hidden="true" />
+        </button>
+      </div>
+      <div className="ml-auto flex items-baseline gap-7">
+        {weights && (
+          <>
+            <Figure name="batter" value={show.mass(weights.batterG)} />
+            <Figure name="lye" value={show.mass(weights.lyeG)} />
+          </>
+        )}
+        <Figure name="bars" value={String(computed.cut.count)} />
+      </div>
+      <ThemeButton />
+    </header>
+  );
+}

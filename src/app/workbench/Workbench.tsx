@@ -1,0 +1,78 @@
+import { useEffect, useState } from 'react';
+import { Link, Outlet, useLocation, useParams } from 'react-router';
+import { closePlan, followPlan, openPlan } from '../../store/openPlan.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { DripLine } from '../dripline/DripLine.tsx';
+import { Loading } from '../parts/Loading.tsx';
+import { Section } from '../section/Section.tsx';
+import { ConflictBanner } from './ConflictBanner.tsx';
+import { Head } from './Head.tsx';
+import { Rail } from './Rail.tsx';
+import { useShortcuts } from './useShortcuts.ts';
+
+/** How wide the station opens beside the section. */
+const WIDE: Readonly<Record<string, string>> = {
+  mould: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_22rem]',
+  design: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_18.5rem]',
+  batter: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
+  pots: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
+  'pour-day': 'bench:grid-cols-[11.5rem_minmax(0,1fr)_42rem]',
+  cut: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_32rem]',
+};
+
+function OpenPlan() {
+  useShortcuts();
+  const station = useLocation().pathname.split('/')[3] ?? 'design';
+  return (
+    <div className="flex h-dvh flex-col print:block print:h-auto">
+      <Head />
+      <ConflictBanner />
+      <div
+        className={`flex min-h-0 flex-1 flex-col bench:grid print:block ${WIDE[station] ?? 'bench:grid-cols-[11.5rem_minmax(0,1fr)_24rem]'}`}
+      >
+        <Rail />
+        <div className="no-print flex h-[38dvh] min-h-0 shrink-0 flex-col bench:h-auto">
+          <Section lines={station === 'design'} />
+        </div>
+        <main className="rule min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0">
+          <Outlet />
+        </main>
+      </div>
+      <DripLine />
+    </div>
+  );
+}
+
+/** Opens the plan of the address and keeps it stored while it is open. */
+export function Workbench() {
+  const { planId = '' } = useParams();
+  const dispatch = useAppDispatch();
+  const open = useAppSelector((s) => s.plan.present?.id === planId);
+  const [missing, setMissing] = useState(false);
+  useEffect(() => {
+    let stop: (() => void) | undefined;
+    let gone = false;
+    setMissing(false);
+    void dispatch(openPlan(planId)).then((found) => {
+      if (gone) return;
+      if (found) stop = dispatch(followPlan(planId));
+      else setMissing(true);
+    });
+    return () => {
+      gone = true;
+      stop?.();
+      dispatch(closePlan());
+    };
+  }, [dispatch, planId]);
+  if (missing)
+    return (
+      <main className="mx-auto grid max-w-xl gap-4 p-10">
+        <h1 className="text-2xl">This plan is not on the shelf</h1>
+        <p>It may have been deleted, or it was made in another browser.</p>
+        <Link className="btn btn-primary justify-self-start" to="/">
+          To the shelf
+        </Link>
+      </main>
+    );
+  return open ? <OpenPlan /> : <Loading />;
+}

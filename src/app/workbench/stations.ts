@@ -1,0 +1,48 @@
+import type { Station } from '../../core/advice/warning.ts';
+import type { Computed } from '../../core/sheet/compute.ts';
+import { formatNumber, formatPercent } from '../../core/units/format.ts';
+import type { Show } from '../parts/usePlan.ts';
+
+export interface StationEntry {
+  readonly station: Station;
+  readonly name: string;
+  /** one line of what is settled there */
+  readonly line: (computed: Computed, show: Show) => string;
+}
+
+const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+
+const SHAPES = { box: 'box', tapered: 'tapered' } as const;
+
+/** The stations in the order the work is done. */
+export const STATIONS: readonly StationEntry[] = [
+  {
+    station: 'mould',
+    name: 'Mould',
+    line: (c, show) => `${show.volume(c.geometry.rimVolumeMl)}, ${SHAPES[c.plan.mould.shape.kind]}`,
+  },
+  {
+    station: 'design',
+    name: 'Design',
+    line: (c) => plural(c.stack.layers.length, 'pour'),
+  },
+  {
+    station: 'batter',
+    name: 'Batter',
+    line: (c) =>
+      c.recipe
+        ? `${formatNumber(c.recipe.schools.lyeConcentrationPercent, 0)} % lye, ${formatPercent(c.plan.batter.superfatPercent)} superfat`
+        : 'no oils yet',
+  },
+  { station: 'pots', name: 'Pots', line: (c) => plural(c.plan.pots.length, 'pot') },
+  {
+    station: 'pour-day',
+    name: 'Pour day',
+    line: (c) => (c.weights ? 'sheet ready' : 'refused for now'),
+  },
+  {
+    station: 'cut',
+    name: 'Cut',
+    line: (c, show) => `${plural(c.cut.count, 'bar')} of ${show.length(c.plan.cut.thicknessMm)}`,
+  },
+];

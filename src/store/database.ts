@@ -1,0 +1,30 @@
+import { Dexie, type EntityTable } from 'dexie';
+import type { Plan } from '../core/plan/planSchema.ts';
+
+/** A stored plan. `revision` counts saves; a save that does not build on the newest one is a conflict. */
+export interface PlanRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly changed: string;
+  readonly revision: number;
+  /** the tab that saved it, so that a tab can tell its own saves from others' */
+  readonly savedBy: string;
+  readonly plan: Plan;
+}
+
+interface Mark {
+  readonly key: 'first-start';
+  readonly at: string;
+}
+
+export class DripLineDatabase extends Dexie {
+  declare plans: EntityTable<PlanRecord, 'id'>;
+  declare marks: EntityTable<Mark, 'key'>;
+
+  constructor(name = 'drip-line') {
+    super(name);
+    this.version(1).stores({ plans: '&id, changed, name', marks: '&key' });
+  }
+}
+
+export const database = new DripLineDatabase();

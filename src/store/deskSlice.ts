@@ -1,0 +1,63 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { PlanRecord } from './database.ts';
+
+export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'conflict';
+
+/** What surrounds the open plan: where it stands in storage, what is chosen. Not undoable. */
+export interface DeskState {
+  readonly baseRevision: number;
+  readonly save: SaveState;
+  /** what another tab stored meanwhile; null when it deleted the plan */
+  readonly theirs: PlanRecord | null;
+  /** the chosen pour's step id */
+  readonly chosen: string | null;
+  readonly notice: string | null;
+}
+
+const initialState: DeskState = { baseRevision: 0, save: 'saved', theirs: null, chosen: null, notice: null };
+
+const slice = createSlice({
+  name: 'desk',
+  initialState: initialState as DeskState,
+  reducers: {
+    deskOpened: (_s, a: PayloadAction<{ baseRevision: number; notice: string | null }>): DeskState => ({
+      ...initialState,
+      ...a.payload,
+    }),
+    saveStarted: (s): DeskState => ({ ...s, save: 'saving' }),
+    becameUnsaved: (s): DeskState => (s.save === 'conflict' ? s : { ...s, save: 'unsaved' }),
+    saveFinished: (s, a: PayloadAction<{ revision: number; newest: boolean }>): DeskState => ({
+      ...s,
+      baseRevision: a.payload.revision,
+      save: a.payload.newest ? 'saved' : 'unsaved',
+    }),
+    saveFailed: (s): DeskState => ({ ...s, save: 'failed' }),
+    conflictFound: (s, a: PayloadAction<PlanRecord | null>): DeskState => ({
+      ...s,
+      save: 'conflict',
+      theirs: a.payload,
+    }),
+    /** the maker chose to put this tab's plan over the other's */
+    conflictOverruled: (s): DeskState => ({
+      ...s,
+      save: 'unsaved',
+      baseRevision: s.theirs?.revision ?? 0,
+      theirs: null,
+    }),
+    pourChosen: (s, a: PayloadAction<string | null>): DeskState => ({ ...s, chosen: a.payload }),
+    noticeRead: (s): DeskState => ({ ...s, notice: null }),
+  },
+});
+
+export const {
+  deskOpened,
+  saveStarted,
+  becameUnsaved,
+  saveFinished,
+  saveFailed,
+  conflictFound,
+  conflictOverruled,
+  pourChosen,
+  noticeRead,
+} = slice.actions;
+export const deskReducer = slice.reducer;

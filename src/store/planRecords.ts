@@ -1,0 +1,77 @@
+import type { Plan } from '../core/plan/planSchema.ts';
+import type { DripLineDatabase, PlanRecord } from './database.ts';
+
+export type SaveOutcome =
+  | { readonly kind: 'saved'; readonly revision: number }
+  /** another tab saved since `baseRevision`, or deleted the plan (`theirs` undefined); nothing was written */
+  | { readonly kind: 'conflict'; readonly theirs: PlanRecord | undefined };
+
+const recordOf = (plan: Plan, revision: number, savedBy: string): PlanRecord => ({
+  id: plan.id,
+  name: plan.name,
+  changed: plan.changed,
+  revision,
+  savedBy,
+  plan,
+});
+
+/** Store a plan that builds on `baseRevision` (0: not stored yet). Never overwrites a save it has not seen. */
+export const savePlan = (
+  db: DripLineDatabase,
+  plan: Plan,
+  baseRevision: number,
+  savedBy: string,
+): Promise<SaveOutcome> =>
+  db.transaction('rw', db.plans, async (): Promise<SaveOutcome> => {
+    const theirs = await db.plans.get(plan.id);
+    if ((theirs?.revision ?? 0) !== baseRevision) return { kind: 'conflict', theirs };
+    const revision = baseRevision + 1;
+    await db.plans.put(recordOf(plan, revision, savedBy));
+    return { kind: 'saved', revision };
+  });
+
+/** Store plans that are new here. A plan whose id is taken gets a fresh id; nothing stored changes. */
+export const addPlans = (
+  db: DripLineDatabase,
+  plans: readonly Plan[],
+  freshId: () => string,
+  savedBy: string,
+): Promise<readonly string[]> =>
+  db.transaction('rw', db.plans, async () => {
+    const ids: string[] = [];
+    for (const plan of plans) {
+      const taken = (await db.plans.get(plan.id)) !== undefined;
+      const added = taken ? { ...plan, id: freshId() } : plan;
+      await db.plans.add(recordOf(added, 1, savedBy));
+      ids.push(added.id);
+    }
+    return ids;
+  });
+
+/** Take a plan out and hand back its record, so that `restorePlan` can undo it. */
+export const deletePlan = (db: DripLineDatabase, id: string): Promise<PlanRecord | undefined> =>
+  db.transaction('rw', db.plans, async () => {
+    const record = await db.plans.get(id);
+    await db.plans.delete(id);
+    return record;
+  });
+
+export const restorePlan = async (db: DripLineDatabase, record: PlanRecord): Promise<void> => {
+  await db.plans.put({ ...record, revision: record.revision + 1 });
+};
+
+/** [id, name] of every plan, newest change first, without reading the plans themselves. */
+export async function listPlans(db: DripLineDatabase): Promise<readonly PlanEntry[]> {
+  const [names, ids, order] = await Promise.all([
+    db.plans.orderBy('name').keys(),
+    db.plans.orderBy('name').primaryKeys(),
+    db.plans.orderBy('changed').reverse().primaryKeys(),
+  ]);
+  const nameOf = new Map(ids.map((id, i) => [id, String(names[i])]));
+  return order.map((id) => ({ id, name: nameOf.get(id) ?? '' }));
+}
+
+export interface PlanEntry {
+  readonly id: string;
+  readonly name: string;
+}

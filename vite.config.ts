@@ -1,0 +1,9 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  build: { outDir: 'dist', target: 'es2023', assetsInlineLimit: 0 },
+  server: { host: '127.0.0.1', port: 5173 },
+});

@@ -16,7 +16,9 @@ export const router = createBrowserRouter([
           { index: true, element: <Navigate to="design" replace /> },
           {
             path: 'mould',
-            lazy: async () => ({ Component: (await import('./stations/mould/MouldStation.tsx')).MouldStation }),
+            lazy: async () => ({
+              Component: (await import('./stations/mould/MouldStation.tsx')).MouldStation,
+            }),
           },
           {
             path: 'design',

@@ -15,9 +15,11 @@ function readStudio(dir: string): readonly unknown[] {
   return readdirSync(dir)
     .filter((f) => f.endsWith('.dripline.json'))
     .map((f) => {
-      const { format: _format, version: _version, ...plan } = JSON.parse(
-        readFileSync(join(dir, f), 'utf8'),
-      ) as Record<string, unknown>;
+      const {
+        format: _format,
+        version: _version,
+        ...plan
+      } = JSON.parse(readFileSync(join(dir, f), 'utf8')) as Record<string, unknown>;
       return plan;
     });
 }
@@ -31,7 +33,10 @@ export function dripLineServer({ pageDir, studioDir }: ServerOptions): Express {
     if (studioDir === undefined) response.status(204).end();
     else response.json(readStudio(studioDir));
   });
-  app.use('/assets', express.static(join(pageDir, 'assets'), { immutable: true, maxAge: '1y', index: false }));
+  app.use(
+    '/assets',
+    express.static(join(pageDir, 'assets'), { immutable: true, maxAge: '1y', index: false }),
+  );
   app.use('/assets', (_request, response) => {
     response.status(404).type('text').send('No such file');
   });

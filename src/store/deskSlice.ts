@@ -18,7 +18,7 @@ const initialState: DeskState = { baseRevision: 0, save: 'saved', theirs: null, 
 
 const slice = createSlice({
   name: 'desk',
-  initialState: initialState as DeskState,
+  initialState,
   reducers: {
     deskOpened: (_s, a: PayloadAction<{ baseRevision: number; notice: string | null }>): DeskState => ({
       ...initialState,

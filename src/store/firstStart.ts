@@ -8,7 +8,7 @@ async function fetchStudio(): Promise<readonly unknown[]> {
   const response = await fetch('/studio.json');
   if (!response.ok || !(response.headers.get('content-type') ?? '').includes('json')) return [];
   const value: unknown = await response.json();
-  return Array.isArray(value) ? value : [];
+  return Array.isArray(value) ? (value as readonly unknown[]) : [];
 }
 
 /** On the very first start in this browser, put the demo studio on the shelf. Later starts change nothing. */

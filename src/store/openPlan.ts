@@ -33,9 +33,7 @@ export const takeTheirs =
   (dispatch) => {
     takeDraft(localStorage, record.id);
     dispatch(planOpened(record.plan));
-    dispatch(
-      deskOpened({ baseRevision: record.revision, notice: 'Brought up to date with the other tab.' }),
-    );
+    dispatch(deskOpened({ baseRevision: record.revision, notice: 'Brought up to date with the other tab.' }));
   };
 
 /**

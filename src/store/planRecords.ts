@@ -67,7 +67,7 @@ export async function listPlans(db: DripLineDatabase): Promise<readonly PlanEntr
     db.plans.orderBy('name').primaryKeys(),
     db.plans.orderBy('changed').reverse().primaryKeys(),
   ]);
-  const nameOf = new Map(ids.map((id, i) => [id, String(names[i])]));
+  const nameOf = new Map(ids.map((id, i) => [id, names[i] as string]));
   return order.map((id) => ({ id, name: nameOf.get(id) ?? '' }));
 }
 

@@ -1,5 +1,5 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import undoable, { type StateWithHistory } from 'redux-undo';
+import { createAction, createReducer, type Reducer } from '@reduxjs/toolkit';
+import undoable, { newHistory, type StateWithHistory } from 'redux-undo';
 import type { Plan } from '../core/plan/planSchema.ts';
 
 export type PlanState = Plan | null;
@@ -11,23 +11,25 @@ interface Edited {
   readonly gesture: string | null;
 }
 
-const slice = createSlice({
-  name: 'plan',
-  initialState: null as PlanState,
-  reducers: {
-    /** a plan read from storage: the start of a new history */
-    planOpened: (_state, action: PayloadAction<Plan>): PlanState => action.payload,
-    planEdited: (_state, action: PayloadAction<Edited>): PlanState => action.payload.plan,
-    planClosed: (): PlanState => null,
-  },
-});
-
-export const { planOpened, planEdited, planClosed } = slice.actions;
+/** a plan read from storage: the start of a new history */
+export const planOpened = createAction<Plan>('plan/opened');
+export const planEdited = createAction<Edited>('plan/edited');
+export const planClosed = createAction('plan/closed');
 
 const MOST_STEPS_BACK = 300;
 
-export const planReducer = undoable(slice.reducer, {
+const edited = createReducer(null as PlanState, (builder) => {
+  builder.addCase(planEdited, (_state, action): PlanState => action.payload.plan);
+});
+
+const undoableEdits = undoable(edited, {
   limit: MOST_STEPS_BACK,
-  clearHistoryType: [planOpened.type, planClosed.type],
   groupBy: (action) => (planEdited.match(action) ? action.payload.gesture : null),
 });
+
+/** The open plan and its history. Opening and closing start the history anew. */
+export const planReducer: Reducer<PlanHistory> = (state, action) => {
+  if (planOpened.match(action)) return newHistory<PlanState>([], action.payload, []);
+  if (planClosed.match(action)) return newHistory<PlanState>([], null, []);
+  return undoableEdits(state, action);
+};

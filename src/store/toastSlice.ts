@@ -15,7 +15,8 @@ const slice = createSlice({
   reducers: {
     toastShown: {
       prepare: (toast: Omit<Toast, 'id'>) => ({ payload: { ...toast, id: nanoid() } }),
-      reducer: (s: readonly Toast[], a: PayloadAction<Toast>): readonly Toast[] => [...s, a.payload].slice(-4),
+      reducer: (s: readonly Toast[], a: PayloadAction<Toast>): readonly Toast[] =>
+        [...s, a.payload].slice(-4),
     },
     toastGone: (s, a: PayloadAction<string>): readonly Toast[] => s.filter((t) => t.id !== a.payload),
   },

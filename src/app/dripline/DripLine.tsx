@@ -104,11 +104,15 @@ export function DripLine() {
       aria-label="Drip line: the pours in order"
       className="no-print rule overflow-x-auto overflow-y-hidden border-t bg-base-100 px-6 pt-5"
     >
-      <DndContext sensors={sensors} onDragEnd={dropped} accessibility={{ screenReaderInstructions: { draggable: '' } }}>
+      <DndContext
+        sensors={sensors}
+        onDragEnd={dropped}
+        accessibility={{ screenReaderInstructions: { draggable: '' } }}
+      >
         <SortableContext items={pours} strategy={horizontalListSortingStrategy}>
-          <ol className="flex min-h-26 min-w-max items-start justify-start gap-6 border-t-2 border-base-content">
+          <ol className="flex min-h-26 min-w-max items-start gap-4 border-t-2 border-base-content">
             {plan.steps.map((step) => (
-              <li key={step.id} className="flex min-w-12 justify-center">
+              <li key={step.id} className="flex max-w-36 min-w-16 flex-1 justify-center">
                 {step.kind === 'pour' ? (
                   <DropButton step={step} nth={pours.indexOf(step.id) + 1} />
                 ) : (

@@ -10,7 +10,9 @@ export function Broken() {
   const error = useRouteError();
   return (
     <main className="mx-auto grid max-w-xl gap-4 p-10">
-      <h1 className="text-2xl">{error ? 'This view could not be shown' : 'There is nothing at this address'}</h1>
+      <h1 className="text-2xl">
+        {error ? 'This view could not be shown' : 'There is nothing at this address'}
+      </h1>
       <p>Your plans are safe on the shelf. {reason(error)}</p>
       <p className="flex gap-3">
         <Link className="btn btn-primary" to="/">

@@ -74,7 +74,11 @@ export function QuantityField(props: QuantityFieldProps) {
         }}
       />
       {(fault !== null || hint) && (
-        <p id={`${id}-say`} role={fault === null ? undefined : 'alert'} className={`text-sm ${fault === null ? 'quiet' : 'text-error'}`}>
+        <p
+          id={`${id}-say`}
+          role={fault === null ? undefined : 'alert'}
+          className={`text-sm ${fault === null ? 'quiet' : 'text-error'}`}
+        >
           {fault ?? hint}
         </p>
       )}

@@ -4,7 +4,15 @@ import { WarningCards } from './WarningCards.tsx';
 import { usePlan } from './usePlan.ts';
 
 /** The frame of a station: its title, what to warn of here, its contents. */
-export function Station({ station, title, children }: { readonly station: StationName; readonly title: string; readonly children: ReactNode }) {
+export function Station({
+  station,
+  title,
+  children,
+}: {
+  readonly station: StationName;
+  readonly title: string;
+  readonly children: ReactNode;
+}) {
   const { computed } = usePlan();
   return (
     <div className="grid gap-5 p-5">
@@ -16,7 +24,15 @@ export function Station({ station, title, children }: { readonly station: Statio
 }
 
 /** A titled group inside a station. */
-export function Group({ title, children, aside }: { readonly title: string; readonly children: ReactNode; readonly aside?: ReactNode }) {
+export function Group({
+  title,
+  children,
+  aside,
+}: {
+  readonly title: string;
+  readonly children: ReactNode;
+  readonly aside?: ReactNode;
+}) {
   return (
     <section className="grid gap-3" aria-label={title}>
       <div className="flex items-baseline justify-between gap-3">

@@ -18,7 +18,11 @@ export function ThemeButton() {
         setTheme(other);
       }}
     >
-      {other === 'evening' ? <Moon className="size-4.5" aria-hidden="true" /> : <Sun className="size-4.5" aria-hidden="true" />}
+      {other === 'evening' ? (
+        <Moon className="size-4.5" aria-hidden="true" />
+      ) : (
+        <Sun className="size-4.5" aria-hidden="true" />
+      )}
     </button>
   );
 }

@@ -48,7 +48,9 @@ const trimmed = (value: number, decimals: number): string => {
 };
 
 export function PercentField({ value, decimals = 2, ...rest }: FieldProps & { readonly decimals?: number }) {
-  return <QuantityField {...rest} shown={`${trimmed(value, decimals)} %`} parse={(t) => parseAs(t, unit('%'))} />;
+  return (
+    <QuantityField {...rest} shown={`${trimmed(value, decimals)} %`} parse={(t) => parseAs(t, unit('%'))} />
+  );
 }
 
 /** A plain figure with a unit of its own written after it ("g/kg", ": 1", "min"). */
@@ -67,7 +69,10 @@ export function TemperatureField({ value, ...rest }: FieldProps) {
     const match = /^\s*(-?\d+(?:[.,]\d+)?)\s*°?\s*([cf])?\s*$/i.exec(text.replace('−', '-'));
     if (!match?.[1]) return fail('not-a-temperature', `"${text.trim()}" is not a temperature`);
     const figure = Number(match[1].replace(',', '.'));
-    return { ok: true, value: (match[2] ?? plan.units.temperature).toUpperCase() === 'F' ? (figure - 32) / 1.8 : figure };
+    return {
+      ok: true,
+      value: (match[2] ?? plan.units.temperature).toUpperCase() === 'F' ? (figure - 32) / 1.8 : figure,
+    };
   };
   return <QuantityField {...rest} shown={show.temperature(value)} parse={parse} />;
 }

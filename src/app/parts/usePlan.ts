@@ -16,7 +16,7 @@ import type { Fault } from '../../core/result/result.ts';
 export interface Show {
   readonly mass: (g: number) => string;
   readonly massFigure: (g: number) => string;
-  /** on the fine scale */
+  /** on the fine scale: always in g, as doses and that scale are */
   readonly fine: (g: number) => string;
   readonly length: (mm: number) => string;
   readonly volume: (ml: number) => string;
@@ -43,7 +43,7 @@ export function usePlan(): OpenPlan {
     (): Show => ({
       mass: (g) => formatMass(g, units.mass, units.scaleStepG),
       massFigure: (g) => massFigure(g, units.mass, units.scaleStepG),
-      fine: (g) => formatMass(g, units.mass, units.fineStepG),
+      fine: (g) => formatMass(g, 'g', units.fineStepG),
       length: (mm) => formatLength(mm, units.length),
       volume: (ml) => formatVolume(ml, units.length),
       temperature: (c) => formatTemperature(c, units.temperature),
@@ -51,9 +51,7 @@ export function usePlan(): OpenPlan {
     [units],
   );
   const edit = useMemo(
-    (): Edit =>
-      (change, gesture) =>
-        dispatch(editPlan(change, gesture ?? null)),
+    (): Edit => (change, gesture) => dispatch(editPlan(change, gesture ?? null)),
     [dispatch],
   );
   return { plan, computed, show, edit };

@@ -98,7 +98,14 @@ export function Callouts(props: CalloutsProps) {
                 <text x={text} y={y + 14} fontSize="14.5" fontWeight="700" fill="var(--color-base-content)">
                   {show.mass(layer.massG)}
                 </text>
-                <text x={right - 12} y={y + 14} fontSize="13" textAnchor="end" className="quiet" fill="currentColor">
+                <text
+                  x={right - 12}
+                  y={y + 14}
+                  fontSize="13"
+                  textAnchor="end"
+                  className="quiet"
+                  fill="currentColor"
+                >
                   {show.length(layer.riseMm)}
                 </text>
               </>

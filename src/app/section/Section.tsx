@@ -133,7 +133,14 @@ export function Section({ lines }: { readonly lines: boolean }) {
           >
             fill to {show.length(fill.heightMm)}
           </text>
-          <text x={frame.x(0)} y={frame.y(-wall) + 26} textAnchor="middle" fontSize="13.5" className="quiet" fill="currentColor">
+          <text
+            x={frame.x(0)}
+            y={frame.y(-wall) + 26}
+            textAnchor="middle"
+            fontSize="13.5"
+            className="quiet"
+            fill="currentColor"
+          >
             {show.length(inside.floor.width)} inside
             {plan.mould.linerMm > 0 && ` · liner ${show.length(plan.mould.linerMm)} a side`}
             {gapMm > 0 && ` · ${show.length(gapMm)} to the rim`}

@@ -3,7 +3,15 @@ import type { Mould } from '../../core/mould/schema.ts';
 import { pathOf, WALL_MM, type Frame } from './frame.ts';
 
 /** The mould's cut walls: hatched wood, plain silicone or plastic. Tools and wood are drawn straight. */
-export function Walls({ mould, inside, frame }: { readonly mould: Mould; readonly inside: Inside; readonly frame: Frame }) {
+export function Walls({
+  mould,
+  inside,
+  frame,
+}: {
+  readonly mould: Mould;
+  readonly inside: Inside;
+  readonly frame: Frame;
+}) {
   const t = WALL_MM[mould.material];
   const f = inside.floor.width / 2;
   const r = inside.rim.width / 2;

@@ -20,14 +20,22 @@ export interface Frame {
   readonly toZ: (py: number) => number;
 }
 
-/** The largest scale at which the mould with its walls fits inside the margins, standing at their foot. */
-export function fitFrame(inside: Inside, wall: number, width: number, height: number, m: Margins): Frame {
+/** The largest scale at which the mould with its walls fits inside the margins, in the middle or at the foot. */
+export function fitFrame(
+  inside: Inside,
+  wall: number,
+  width: number,
+  height: number,
+  m: Margins,
+  stands: 'middle' | 'foot' = 'middle',
+): Frame {
   const widest = Math.max(inside.floor.width, inside.rim.width) + 2 * wall;
   const tallest = inside.heightMm + wall;
   const room = { w: Math.max(40, width - m.left - m.right), h: Math.max(40, height - m.top - m.bottom) };
   const scale = Math.min(room.w / widest, room.h / tallest);
   const centre = m.left + room.w / 2;
-  const foot = m.top + (room.h + tallest * scale) / 2 - wall * scale;
+  const spare = room.h - tallest * scale;
+  const foot = m.top + room.h - (stands === 'middle' ? spare / 2 : 0) - wall * scale;
   return {
     scale,
     x: (h) => centre + h * scale,

@@ -72,7 +72,12 @@ export function useLineMoves(): LineMoves {
       const layer = computed.stack.layers[index];
       if (!layer) return;
       const byMl = (steps * computed.plan.units.scaleStepG) / computed.densityGMl;
-      to(index, layer.offset + risePerMl(layer) * byMl, isTop(index) ? undefined : byMl, `nudge-${layer.pour.id}`);
+      to(
+        index,
+        layer.offset + risePerMl(layer) * byMl,
+        isTop(index) ? undefined : byMl,
+        `nudge-${layer.pour.id}`,
+      );
     },
   };
 }

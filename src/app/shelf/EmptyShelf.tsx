@@ -21,8 +21,8 @@ export function EmptyShelf({ children }: { readonly children: ReactNode }) {
         </svg>
         <h2 className="text-2xl">An empty shelf</h2>
         <p className="quiet">
-          Pick a mould, draw the layers, and Drip Line works out every pot, the lye and the water, and the order of the
-          pours.
+          Pick a mould, draw the layers, and Drip Line works out every pot, the lye and the water, and the
+          order of the pours.
         </p>
         {children}
       </div>

@@ -5,13 +5,21 @@ import { computePlan } from '../../core/sheet/compute.ts';
 import { fitFrame, pathOf, WALL_MM } from '../section/frame.ts';
 import { Walls } from '../section/Walls.tsx';
 
-const MARGINS = { left: 10, right: 10, top: 14, bottom: 8 };
+const MARGINS = { left: 10, right: 10, top: 14, bottom: 0 };
 
 /** A plan drawn as its little loaf section. */
-export function LoafThumb({ plan, width, height }: { readonly plan: Plan; readonly width: number; readonly height: number }) {
+export function LoafThumb({
+  plan,
+  width,
+  height,
+}: {
+  readonly plan: Plan;
+  readonly width: number;
+  readonly height: number;
+}) {
   const computed = useMemo(() => computePlan(plan), [plan]);
   const { inside } = computed.geometry;
-  const frame = fitFrame(inside, WALL_MM[plan.mould.material], width, height, MARGINS);
+  const frame = fitFrame(inside, WALL_MM[plan.mould.material], width, height, MARGINS, 'foot');
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
       <Walls mould={plan.mould} inside={inside} frame={frame} />

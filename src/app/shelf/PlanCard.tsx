@@ -10,13 +10,19 @@ import { toastShown } from '../../store/toastSlice.ts';
 import { saveFile } from '../parts/saveFile.ts';
 import { LoafThumb } from './LoafThumb.tsx';
 
-const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: '2-digit' });
 
 export function PlanCard({ plan }: { readonly plan: Plan }) {
   const dispatch = useAppDispatch();
   const duplicate = async (): Promise<void> => {
     const now = new Date().toISOString();
-    const copy = { ...plan, id: newPlanId(), name: `${plan.name} copy`.slice(0, 120), created: now, changed: now };
+    const copy = {
+      ...plan,
+      id: newPlanId(),
+      name: `${plan.name} copy`.slice(0, 120),
+      created: now,
+      changed: now,
+    };
     await addPlans(database, [copy], newPlanId, TAB_ID);
   };
   const remove = async (): Promise<void> => {
@@ -28,20 +34,26 @@ export function PlanCard({ plan }: { readonly plan: Plan }) {
     <article className="group grid gap-2" aria-label={plan.name}>
       <Link
         to={`/plan/${plan.id}/design`}
-        className="grid h-44 place-items-center rounded-box border border-transparent transition-colors hover:border-base-300 hover:bg-base-100"
+        className="grid h-44 items-end justify-items-center rounded-t-box border-b-[5px] border-(--wood-line) transition-colors hover:bg-base-100"
         aria-label={`Open ${plan.name}`}
       >
-        <LoafThumb plan={plan} width={206} height={164} />
+        <LoafThumb plan={plan} width={206} height={160} />
       </Link>
-      <div className="flex items-start justify-between gap-1 px-2">
+      <div className="flex items-start justify-between gap-1 px-1">
         <div className="min-w-0">
           <h2 className="truncate text-base">{plan.name}</h2>
-          <p className="quiet text-sm">
-            {pours} {pours === 1 ? 'pour' : 'pours'} · {DATE.format(new Date(plan.changed))}
+          <p className="quiet text-sm whitespace-nowrap">
+            {pours} {pours === 1 ? 'pour' : 'pours'}, {DATE.format(new Date(plan.changed))}
           </p>
         </div>
         <div className="flex shrink-0">
-          <button type="button" className="btn btn-ghost btn-sm px-1.5" aria-label={`Duplicate ${plan.name}`} title="Duplicate" onClick={() => void duplicate()}>
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm px-1.5"
+            aria-label={`Duplicate ${plan.name}`}
+            title="Duplicate"
+            onClick={() => void duplicate()}
+          >
             <Copy className="size-4" aria-hidden="true" />
           </button>
           <button
@@ -55,7 +67,13 @@ export function PlanCard({ plan }: { readonly plan: Plan }) {
           >
             <Download className="size-4" aria-hidden="true" />
           </button>
-          <button type="button" className="btn btn-ghost btn-sm px-1.5" aria-label={`Delete ${plan.name}`} title="Delete" onClick={() => void remove()}>
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm px-1.5"
+            aria-label={`Delete ${plan.name}`}
+            title="Delete"
+            onClick={() => void remove()}
+          >
             <Trash2 className="size-4" aria-hidden="true" />
           </button>
         </div>

@@ -10,6 +10,7 @@ const CARD = { width: 240, height: 252 };
 export function PlanGrid({ entries }: { readonly entries: readonly PlanEntry[] }) {
   const [ref, { width }] = useSize<HTMLDivElement>();
   const columns = Math.max(1, Math.floor((width - 48) / CARD.width));
+  // eslint-disable-next-line react-hooks/incompatible-library -- its functions are only called here, never passed on
   const rows = useVirtualizer({
     count: Math.ceil(entries.length / columns),
     getScrollElement: () => ref.current,

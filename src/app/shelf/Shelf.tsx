@@ -31,7 +31,9 @@ export function Shelf() {
     const result = await importPlans(files);
     setRefused(result.refused);
     if (result.added.length > 0)
-      dispatch(toastShown({ text: `On the shelf: ${result.added.map((p) => p.name).join(', ')}`, tone: 'plain' }));
+      dispatch(
+        toastShown({ text: `On the shelf: ${result.added.map((p) => p.name).join(', ')}`, tone: 'plain' }),
+      );
   };
 
   const startButton = (

@@ -23,7 +23,11 @@ export async function importPlans(files: readonly File[]): Promise<Imported> {
     const text = file.size > MOST_CHARACTERS * 4 ? ' '.repeat(MOST_CHARACTERS + 1) : await file.text();
     const read = readPlanFile(text);
     if (read.ok) added.push(read.plan);
-    else refused.push({ file: file.name, faults: read.faults.slice(0, 8).map((f) => `${f.at ?? 'file'}: ${f.message}`) });
+    else
+      refused.push({
+        file: file.name,
+        faults: read.faults.slice(0, 8).map((f) => `${f.at ?? 'file'}: ${f.message}`),
+      });
   }
   await addPlans(database, added, newPlanId, TAB_ID);
   return { added, refused };

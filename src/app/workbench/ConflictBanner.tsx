@@ -15,7 +15,10 @@ export function ConflictBanner() {
   const navigate = useNavigate();
   if (desk.save !== 'conflict')
     return desk.notice === null ? null : (
-      <p className="no-print rule flex items-center gap-3 border-b bg-base-100 px-5 py-1.5 text-sm" role="status">
+      <p
+        className="no-print rule flex items-center gap-3 border-b bg-base-100 px-5 py-1.5 text-sm"
+        role="status"
+      >
         {desk.notice}
         <button type="button" className="underline" onClick={() => dispatch(noticeRead())}>
           Good
@@ -30,7 +33,10 @@ export function ConflictBanner() {
     await navigate(`/plan/${mine.id}/design`);
   };
   return (
-    <div role="alert" className="no-print flex flex-wrap items-center gap-3 border-b-2 border-warning bg-base-100 px-5 py-2">
+    <div
+      role="alert"
+      className="no-print flex flex-wrap items-center gap-3 border-b-2 border-warning bg-base-100 px-5 py-2"
+    >
       <span>
         {theirs
           ? 'This plan was also changed in another tab. Nothing is lost yet: which one stays?'

@@ -106,8 +106,8 @@ export function PlanDetails() {
             />
           </div>
           <p className="quiet text-sm">
-            Oils, water, lye and batter are weighed on the bench scale; colorants, fragrance and additives on the
-            fine one.
+            Oils, water, lye and batter are weighed on the bench scale; colorants, fragrance and additives on
+            the fine one.
           </p>
           <form method="dialog">
             <button type="submit" className="btn btn-primary">

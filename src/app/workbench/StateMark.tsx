@@ -15,11 +15,17 @@ export function StateMark({ state }: { readonly state: StationState }) {
       {state === 'estimated' && (
         <circle r="6" fill="none" stroke="var(--color-secondary)" strokeWidth="2" strokeDasharray="3.2 2.4" />
       )}
-      {state === 'care' && <rect x="-5.5" y="-5.5" width="11" height="11" transform="rotate(45)" fill="var(--color-warning)" />}
+      {state === 'care' && (
+        <rect x="-5.5" y="-5.5" width="11" height="11" transform="rotate(45)" fill="var(--color-warning)" />
+      )}
       {state === 'trouble' && (
         <>
           <rect x="-6" y="-6" width="12" height="12" transform="rotate(45)" fill="var(--color-error)" />
-          <path d="M-2.6-2.6L2.6 2.6M2.6-2.6L-2.6 2.6" stroke="var(--color-error-content)" strokeWidth="1.8" />
+          <path
+            d="M-2.6-2.6L2.6 2.6M2.6-2.6L-2.6 2.6"
+            stroke="var(--color-error-content)"
+            strokeWidth="1.8"
+          />
         </>
       )}
     </svg>

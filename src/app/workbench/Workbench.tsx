@@ -48,15 +48,14 @@ export function Workbench() {
   const { planId = '' } = useParams();
   const dispatch = useAppDispatch();
   const open = useAppSelector((s) => s.plan.present?.id === planId);
-  const [missing, setMissing] = useState(false);
+  const [missing, setMissing] = useState<string | null>(null);
   useEffect(() => {
     let stop: (() => void) | undefined;
     let gone = false;
-    setMissing(false);
     void dispatch(openPlan(planId)).then((found) => {
       if (gone) return;
       if (found) stop = dispatch(followPlan(planId));
-      else setMissing(true);
+      else setMissing(planId);
     });
     return () => {
       gone = true;
@@ -64,7 +63,7 @@ export function Workbench() {
       dispatch(closePlan());
     };
   }, [dispatch, planId]);
-  if (missing)
+  if (missing === planId)
     return (
       <main className="mx-auto grid max-w-xl gap-4 p-10">
         <h1 className="text-2xl">This plan is not on the shelf</h1>

@@ -45,7 +45,8 @@ function oilWarnings({ batter }: Plan): Warning[] {
       : []),
     ...batter.oils.flatMap((line) => {
       const oil = oilOf(line);
-      if (!oil || line.svMgG === undefined || (line.svMgG >= oil.svLow && line.svMgG <= oil.svHigh)) return [];
+      if (!oil || line.svMgG === undefined || (line.svMgG >= oil.svLow && line.svMgG <= oil.svHigh))
+        return [];
       return [
         inBatter(
           'sv-outside-range',
@@ -63,7 +64,11 @@ function oilWarnings({ batter }: Plan): Warning[] {
  */
 function lyeWarnings(plan: Plan, recipe: Recipe): Warning[] {
   const { purityPercent, superfatPercent } = plan.batter;
-  const atHigh = superfatOf(naohPerOil(recipe.oils, (o) => o.oil.svHigh), recipe.lye, purityPercent);
+  const atHigh = superfatOf(
+    naohPerOil(recipe.oils, (o) => o.oil.svHigh),
+    recipe.lye,
+    purityPercent,
+  );
   if (atHigh < 0)
     return [
       inBatter(

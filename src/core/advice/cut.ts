@@ -26,7 +26,12 @@ export function cutWarnings({ plan, cut }: Facts): Warning[] {
   ].flatMap(({ count, mm }) => {
     const tenth = mm === undefined ? 0 : Math.floor(mm * 10) / 10;
     return tenth >= 5 && tenth <= 300
-      ? [{ label: `${count * plan.cut.strips} bars of ${formatLength(tenth, length)}`, apply: thickness(tenth) }]
+      ? [
+          {
+            label: `${count * plan.cut.strips} bars of ${formatLength(tenth, length)}`,
+            apply: thickness(tenth),
+          },
+        ]
       : [];
   });
   return [

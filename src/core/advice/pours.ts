@@ -7,8 +7,7 @@ import type { Facts } from './facts.ts';
 /** Filled short of the mark by less than this is rounding, not a plan that needs a word: g. */
 const WORTH_SAYING_G = 1;
 
-const letterOf = ({ plan }: Facts, pot: string): string =>
-  plan.pots.find((p) => p.id === pot)?.letter ?? '?';
+const letterOf = ({ plan }: Facts, pot: string): string => plan.pots.find((p) => p.id === pot)?.letter ?? '?';
 
 function faultWarning(facts: Facts): Warning[] {
   const { stack, densityGMl, plan } = facts;

@@ -28,4 +28,9 @@ export const superfatAtRange = (
   end: 'svLow' | 'svHigh',
   lyePerOilG: number,
   purityPercent: number,
-): number => superfatOf(naohPerOil(oils, (o) => o.oil[end]), lyePerOilG, purityPercent);
+): number =>
+  superfatOf(
+    naohPerOil(oils, (o) => o.oil[end]),
+    lyePerOilG,
+    purityPercent,
+  );

@@ -22,7 +22,10 @@ const HEAT: readonly (readonly [molWater: number, kJ: number])[] = [
 
 export function heatOfSolution(molWater: number): number {
   const x = Math.min(50, Math.max(3, molWater));
-  const i = Math.min(HEAT.length - 2, HEAT.findLastIndex(([n]) => n <= x));
+  const i = Math.min(
+    HEAT.length - 2,
+    HEAT.findLastIndex(([n]) => n <= x),
+  );
   const [x0, y0] = HEAT[i] as readonly [number, number];
   const [x1, y1] = HEAT[i + 1] as readonly [number, number];
   return y0 + ((y1 - y0) * (x - x0)) / (x1 - x0);

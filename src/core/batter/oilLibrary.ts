@@ -6,7 +6,14 @@ const CXS_211 = 'Codex Alimentarius CXS 211, named animal fats (from memory)';
 const PHARMACOPOEIA = 'pharmacopoeia range (from memory)';
 const TRADE = 'range common in the trade, no single source';
 
-const oil = (id: string, name: string, svLow: number, svHigh: number, origin: string, densityGMl: number): Oil => ({
+const oil = (
+  id: string,
+  name: string,
+  svLow: number,
+  svHigh: number,
+  origin: string,
+  densityGMl: number,
+): Oil => ({
   id,
   name,
   svLow,

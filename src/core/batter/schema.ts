@@ -1,14 +1,5 @@
 import * as v from 'valibot';
-import {
-  celsius,
-  density,
-  dose,
-  id,
-  name,
-  percent,
-  ratio,
-  saponificationValue,
-} from '../validate/fields.ts';
+import { celsius, density, dose, id, name, percent, ratio, saponificationValue } from '../validate/fields.ts';
 
 const recipeOil = v.strictObject({
   /** an id from the oil library, or any other id when `custom` describes it */
@@ -18,7 +9,12 @@ const recipeOil = v.strictObject({
   /** the supplier lot's saponification value, mg KOH/g; the library's mid-range when absent */
   svMgG: v.optional(saponificationValue),
   custom: v.optional(
-    v.strictObject({ name: name(60), svLow: saponificationValue, svHigh: saponificationValue, densityGMl: density }),
+    v.strictObject({
+      name: name(60),
+      svLow: saponificationValue,
+      svHigh: saponificationValue,
+      densityGMl: density,
+    }),
   ),
 });
 

@@ -29,7 +29,10 @@ const slopeAt = (i: number): number => {
 /** Smooth through the table (cubic Hermite with central slopes); `percent` is held within 0..50. */
 export function solutionDensity(percent: number): number {
   const x = Math.min(50, Math.max(0, percent));
-  const i = Math.min(TABLE.length - 2, TABLE.findLastIndex(([p]) => p <= x));
+  const i = Math.min(
+    TABLE.length - 2,
+    TABLE.findLastIndex(([p]) => p <= x),
+  );
   const [x0, y0] = TABLE[i] as readonly [number, number];
   const [x1, y1] = TABLE[i + 1] as readonly [number, number];
   const h = x1 - x0;

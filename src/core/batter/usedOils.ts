@@ -13,9 +13,7 @@ export interface UsedOil {
 
 /** The record behind a recipe line; undefined when the id is not in the library and not described. */
 export const oilOf = (line: RecipeOil): Oil | undefined =>
-  line.custom
-    ? { id: line.oil, ...line.custom, origin: 'entered for this plan' }
-    : libraryOil(line.oil);
+  line.custom ? { id: line.oil, ...line.custom, origin: 'entered for this plan' } : libraryOil(line.oil);
 
 export const percentSum = (batter: Batter): number =>
   batter.oils.reduce((sum, line) => sum + line.percent, 0);
@@ -29,6 +27,8 @@ export function usedOils(batter: Batter): readonly UsedOil[] {
   if (sum <= 0) return [];
   return batter.oils.flatMap((line) => {
     const oil = oilOf(line);
-    return oil && line.percent > 0 ? [{ oil, share: line.percent / sum, svMgG: line.svMgG ?? midSv(oil) }] : [];
+    return oil && line.percent > 0
+      ? [{ oil, share: line.percent / sum, svMgG: line.svMgG ?? midSv(oil) }]
+      : [];
   });
 }

@@ -62,5 +62,10 @@ export function cutBars(layers: readonly Layer[], floor: Rectangle, cut: CutSett
 }
 
 /** A bar's mass when cut: its own batter, plus its share of what is held back for the top. */
-export const barMassG = (bar: Bar, cut: BarCut, densityGMl: number, heldBackG: Grams, strips: number): Grams =>
-  bar.volumeMl * densityGMl + (heldBackG * (bar.endMm - bar.startMm)) / cut.loafMm / strips;
+export const barMassG = (
+  bar: Bar,
+  cut: BarCut,
+  densityGMl: number,
+  heldBackG: Grams,
+  strips: number,
+): Grams => bar.volumeMl * densityGMl + (heldBackG * (bar.endMm - bar.startMm)) / cut.loafMm / strips;

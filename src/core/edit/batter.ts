@@ -50,6 +50,9 @@ export function adoptLye(plan: Plan, lyeG: number, oilsG: number): Result<Plan> 
     );
   }
   if (superfat > 30)
-    return fail('superfat-high', `${formatNumber(lyeG, 1)} g of lye would leave ${formatPercent(superfat)} of the oils unsaponified`);
+    return fail(
+      'superfat-high',
+      `${formatNumber(lyeG, 1)} g of lye would leave ${formatPercent(superfat)} of the oils unsaponified`,
+    );
   return ok({ ...plan, batter: { ...plan.batter, superfatPercent: Math.round(superfat * 100) / 100 } });
 }

@@ -28,9 +28,7 @@ function even(plan: Plan, firstPour: number): Plan {
   const parts = new Map<string, number>();
   for (const [i, layer] of layers.entries()) {
     const rise = free[i] ? each : layer.riseMm;
-    const volume = level
-      ? volumeToHeight(geometry, height + rise) - volumeToHeight(geometry, height)
-      : each;
+    const volume = level ? volumeToHeight(geometry, height + rise) - volumeToHeight(geometry, height) : each;
     height += rise;
     if (free[i]) parts.set(layer.pour.id, volume);
   }
@@ -42,7 +40,9 @@ function even(plan: Plan, firstPour: number): Plan {
       if (own !== undefined) return { ...s, amount: { kind: 'rest', parts: own } };
       // a pour below that shared the rest keeps the volume it has now
       const layer = layers.find((l) => l.pour.id === s.id);
-      return s.amount.kind === 'rest' && layer ? { ...s, amount: { kind: 'rest', parts: layer.volumeMl } } : s;
+      return s.amount.kind === 'rest' && layer
+        ? { ...s, amount: { kind: 'rest', parts: layer.volumeMl } }
+        : s;
     }),
   };
 }

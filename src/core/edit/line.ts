@@ -6,7 +6,13 @@ import type { Amount } from '../plan/stepSchema.ts';
 const LEAST_ML = 1;
 
 /** The same kind of amount, holding `volumeMl`; `fillMl` is the batter that goes into the mould. */
-function amountFor(kind: Amount['kind'], volumeMl: number, riseMm: number, densityGMl: number, fillMl: number): Amount {
+function amountFor(
+  kind: Amount['kind'],
+  volumeMl: number,
+  riseMm: number,
+  densityGMl: number,
+  fillMl: number,
+): Amount {
   switch (kind) {
     case 'height':
       return { kind, heightMm: riseMm };
@@ -61,7 +67,10 @@ export function moveLine(plan: Plan, move: LineMove): Plan {
       const layer = layers.find((l) => l.pour.id === s.id);
       const now = wanted.get(s.id) ?? layer;
       if (!now || (!wanted.has(s.id) && s.amount.kind !== 'rest')) return s;
-      return { ...s, amount: amountFor(s.amount.kind, now.volumeMl, now.riseMm, move.densityGMl, move.fillMl) };
+      return {
+        ...s,
+        amount: amountFor(s.amount.kind, now.volumeMl, now.riseMm, move.densityGMl, move.fillMl),
+      };
     }),
   };
 }

@@ -26,7 +26,9 @@ export function insertAfter(plan: Plan, afterId: string | undefined, step: Step)
 }
 
 const meanParts = (plan: Plan): number => {
-  const parts = plan.steps.flatMap((s) => (s.kind === 'pour' && s.amount.kind === 'rest' ? [s.amount.parts] : []));
+  const parts = plan.steps.flatMap((s) =>
+    s.kind === 'pour' && s.amount.kind === 'rest' ? [s.amount.parts] : [],
+  );
   return parts.length === 0 ? 1 : parts.reduce((a, b) => a + b, 0) / parts.length;
 };
 

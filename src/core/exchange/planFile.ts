@@ -18,8 +18,7 @@ const refuse = (code: string, message: string, at: string): PlanRead => ({
   faults: [{ code, message, at }],
 });
 
-const pathOf = (issue: v.BaseIssue<unknown>): string =>
-  issue.path?.map((p) => String(p.key)).join('.') ?? '';
+const pathOf = (issue: v.BaseIssue<unknown>): string => issue.path?.map((p) => String(p.key)).join('.') ?? '';
 
 const shown = (value: unknown): string => {
   const text = JSON.stringify(value) as string | undefined;
@@ -28,11 +27,12 @@ const shown = (value: unknown): string => {
 
 const faultOf = (issue: v.BaseIssue<unknown>): Fault => ({
   code: `bad-${issue.type.replaceAll('_', '-')}`,
-  message: issue.type === 'strict_object' && issue.expected === 'never'
-    ? `"${pathOf(issue).split('.').at(-1) ?? ''}" is not a field of a plan`
-    : issue.expected !== null && issue.message.startsWith('Invalid')
-      ? `${issue.expected} is wanted, not ${shown(issue.input)}`
-      : issue.message,
+  message:
+    issue.type === 'strict_object' && issue.expected === 'never'
+      ? `"${pathOf(issue).split('.').at(-1) ?? ''}" is not a field of a plan`
+      : issue.expected !== null && issue.message.startsWith('Invalid')
+        ? `${issue.expected} is wanted, not ${shown(issue.input)}`
+        : issue.message,
   at: pathOf(issue) || 'file',
 });
 
@@ -61,7 +61,11 @@ export function readPlanFile(text: string): PlanRead {
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return refuse('not-json', `this is not JSON: ${error instanceof Error ? error.message : 'unreadable'}`, 'file');
+    return refuse(
+      'not-json',
+      `this is not JSON: ${error instanceof Error ? error.message : 'unreadable'}`,
+      'file',
+    );
   }
   if (!isRecord(value)) return refuse('not-a-plan', `a plan is an object, not ${shown(value)}`, 'file');
   const { format, version, ...plan } = value;
@@ -84,4 +88,10 @@ export const writePlanFile = (plan: Plan): string =>
 
 /** A file name for a plan: letters, digits and hyphens of its name. */
 export const planFileName = (plan: Plan): string =>
-  `${plan.name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-').replaceAll(/^-|-$/g, '').slice(0, 60) || 'plan'}.dripline.json`;
+  `${
+    plan.name
+      .toLowerCase()
+      .replaceAll(/[^a-z0-9]+/g, '-')
+      .replaceAll(/^-|-$/g, '')
+      .slice(0, 60) || 'plan'
+  }.dripline.json`;

@@ -38,8 +38,7 @@ export function fillTarget(
             : geometry.inside.heightMm - (to.kind === 'headspace' ? to.headspaceMm : 0),
         )
       : (givenBatchG / (1 + overagePercent / 100) - totalHeldBack(plan)) / densityGMl;
-  const aboveRim =
-    to.kind === 'height' ? Math.max(0, to.heightMm - geometry.inside.heightMm) : 0;
+  const aboveRim = to.kind === 'height' ? Math.max(0, to.heightMm - geometry.inside.heightMm) : 0;
   const overRimMl =
     Math.max(0, wanted - geometry.rimVolumeMl) +
     (aboveRim * geometry.inside.rim.width * geometry.inside.rim.length) / 1000;

@@ -13,19 +13,3 @@ export function volumeOf(solid: Polyhedron): number {
   }
   return six / 6;
 }
-
-/** Area in mm^2 of a planar polygon in space (half the length of its Newell normal). */
-export function polygonArea(points: readonly Vec3[]): number {
-  const first = points[0];
-  if (!first) return 0;
-  let x = 0;
-  let y = 0;
-  let z = 0;
-  for (let i = 2; i < points.length; i += 1) {
-    const c = cross(sub(points[i - 1] as Vec3, first), sub(points[i] as Vec3, first));
-    x += c[0];
-    y += c[1];
-    z += c[2];
-  }
-  return Math.hypot(x, y, z) / 2;
-}

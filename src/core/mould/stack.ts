@@ -41,6 +41,8 @@ export interface StackFault {
 export interface Stack {
   readonly layers: readonly Layer[];
   readonly filledMl: Millilitres;
+  /** what the pours ask for, also beyond the room there is */
+  readonly wantedMl: Millilitres;
   readonly fault?: StackFault;
 }
 
@@ -51,6 +53,7 @@ function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: 
   const layers: Layer[] = [];
   let space = geometry.solid;
   let filled = 0;
+  let asked = 0;
   let fault: StackFault | undefined;
   for (const [index, { tilt, wish }] of pours.entries()) {
     const up = upOf(tilt);
@@ -64,7 +67,9 @@ function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: 
     const tooHigh = wish.kind === 'height' && profile.lowest + wish.heightMm > profile.highest + 1e-6;
     const room = profile.total;
     if (!fault && (wanted > room + ROOM_SLACK * geometry.level.total || tooHigh)) {
-      const missing = tooHigh ? overTheTop(geometry, profile.lowest + wish.heightMm, profile.highest) : wanted - room;
+      const missing = tooHigh
+        ? overTheTop(geometry, profile.lowest + wish.heightMm, profile.highest)
+        : wanted - room;
       fault = { kind: 'overfull', pour: index, shortfallMl: missing / MM3_PER_ML };
     }
     const volume = Math.min(wanted, room);
@@ -80,8 +85,9 @@ function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: 
     });
     space = parts.above;
     filled += volume;
+    asked += wanted;
   }
-  const stack = { layers, filledMl: filled / MM3_PER_ML };
+  const stack = { layers, filledMl: filled / MM3_PER_ML, wantedMl: asked / MM3_PER_ML };
   return fault ? { ...stack, fault } : stack;
 }
 
@@ -113,7 +119,7 @@ export function stackPours(
   const heightAfterRest = pours.some((p, i) => i > first && p.wish.kind === 'height');
   if (!heightAfterRest) return pourAll(geometry, pours, left / parts);
   // a height above a rest pour takes a volume that depends on where it lies: solve for the unit
-  const excess = (unit: number): number => pourAll(geometry, pours, unit).filledMl - fillMl;
+  const excess = (unit: number): number => pourAll(geometry, pours, unit).wantedMl - fillMl;
   const most = fillMl / parts;
   const unit = excess(most) <= 0 ? most : findRoot(excess, 0, most, fillMl * 1e-13);
   return pourAll(geometry, pours, unit);

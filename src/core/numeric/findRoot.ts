@@ -3,12 +3,7 @@
  * step (Dowell & Jarratt, "A modified regula falsi method for computing the root of an equation", BIT
  * 1971, from memory), stopping when |f| <= tolerance or the bracket cannot shrink.
  */
-export function findRoot(
-  f: (x: number) => number,
-  low: number,
-  high: number,
-  tolerance: number,
-): number {
+export function findRoot(f: (x: number) => number, low: number, high: number, tolerance: number): number {
   let a = low;
   let b = high;
   let fa = f(a);

@@ -49,5 +49,5 @@ export const newPlan = (id: string, now: string): Plan => ({
       landing: { how: 'spatula', fallMm: 7 },
     },
   ],
-  cut: { strips: 1, thicknessMm: 25, kerfMm: 0, trimStartMm: 5, trimEndMm: 5 },
+  cut: { strips: 1, thicknessMm: 24, kerfMm: 0, trimStartMm: 5, trimEndMm: 5 },
 });

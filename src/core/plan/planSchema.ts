@@ -32,7 +32,10 @@ const fill = v.strictObject({
   /** batter mixed beyond what is poured and held back, for jugs, blender and spatula */
   overagePercent: percent(0, 50),
   /** top allowance: batter held back for the top and for repairs, and from which pot */
-  top: v.pipe(v.array(v.strictObject({ pot: id, massG: massG(0, 100000) })), v.maxLength(24, 'at most 24 pots')),
+  top: v.pipe(
+    v.array(v.strictObject({ pot: id, massG: massG(0, 100000) })),
+    v.maxLength(24, 'at most 24 pots'),
+  ),
 });
 
 const pot = v.strictObject({

@@ -20,7 +20,10 @@ const pour = v.strictObject({
   amount,
   /** a locked pour keeps its amount when others are evened or its neighbour's line is dragged */
   locked: v.boolean(),
-  landing: v.strictObject({ how: v.picklist(['stream', 'low', 'spatula', 'spoon']), fallMm: lengthMm(1, 500) }),
+  landing: v.strictObject({
+    how: v.picklist(['stream', 'low', 'spatula', 'spoon']),
+    fallMm: lengthMm(1, 500),
+  }),
 });
 
 /** From here on the mould stands at this tilt: roll lifts the +x (right) long edge, pitch the +y end. */

@@ -9,8 +9,7 @@ export interface Fault {
 }
 
 export type Result<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly fault: Fault };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly fault: Fault };
 
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 

@@ -70,7 +70,10 @@ function layOut({ plan, geometry }: Computed, w: Weights): Draft[] {
 
 function lye({ plan }: Computed, w: Weights): Draft[] {
   const { temperatures } = plan.batter;
-  const peak = formatTemperature(peakLyeTemperature(w.lyeG, w.waterG, temperatures.waterC), plan.units.temperature);
+  const peak = formatTemperature(
+    peakLyeTemperature(w.lyeG, w.waterG, temperatures.waterC),
+    plan.units.temperature,
+  );
   const dissolved = w.additives.filter((a) => a.into === 'lye');
   return [
     {
@@ -157,20 +160,18 @@ function oneBatch(computed: Computed, w: Weights): Draft[] {
       : []),
     ...w.pots
       .filter((p) => p.batterG > 0)
-      .map(
-        (p): Draft => ({
-          chapter: 'divide',
-          pot: p.pot.id,
-          text: `Weigh out ${potName(p.pot)}${p.colorants.length > 0 ? ', and stir in its colorant' : ''}.`,
-          lines: [
-            { name: 'Batter', massG: p.batterG, fine: false, pot: p.pot.id },
-            ...p.colorants.map(fine),
-            ...(scentPots
-              ? [{ name: plan.batter.fragrance?.name ?? 'Fragrance', massG: p.portion.fragranceG, fine: true }]
-              : []),
-          ],
-        }),
-      ),
+      .map((p): Draft => ({
+        chapter: 'divide',
+        pot: p.pot.id,
+        text: `Weigh out ${potName(p.pot)}${p.colorants.length > 0 ? ', and stir in its colorant' : ''}.`,
+        lines: [
+          { name: 'Batter', massG: p.batterG, fine: false, pot: p.pot.id },
+          ...p.colorants.map(fine),
+          ...(scentPots
+            ? [{ name: plan.batter.fragrance?.name ?? 'Fragrance', massG: p.portion.fragranceG, fine: true }]
+            : []),
+        ],
+      })),
     ...(w.spareG > 0
       ? [
           {
@@ -187,24 +188,28 @@ function oneBatch(computed: Computed, w: Weights): Draft[] {
 function portions({ plan }: Computed, w: Weights): Draft[] {
   const fragrance = plan.batter.fragrance;
   const inPots = w.pots.filter((p) => p.batterG > 0);
-  const ready = inPots.map(
-    (p): Draft => ({
-      chapter: 'divide',
-      pot: p.pot.id,
-      text: `Make ready ${potName(p.pot)}: into its own jug weigh the mixed oils${p.colorants.length > 0 ? ', then stir in the colorant' : ''}.`,
-      lines: [
-        { name: 'Mixed oils', massG: p.portion.oilsG, fine: false, pot: p.pot.id },
-        ...p.portion.additives.filter((a) => a.massG > 0).map(fine),
-        ...p.colorants.map(fine),
-        ...(p.portion.fragranceG > 0
-          ? [{ name: fragrance?.name ?? 'Fragrance', massG: p.portion.fragranceG, fine: true }]
-          : []),
-      ],
-    }),
-  );
-  if (plan.divide.kind !== 'before-lye' || plan.divide.lye !== 'together') return ready;
-  const largestFirst = inPots.toSorted((a, b) => b.batterG - a.batterG);
-  return [...ready, ...largestFirst.map((p) => combine(p.pot, w))];
+  return inPots.map((p): Draft => ({
+    chapter: 'divide',
+    pot: p.pot.id,
+    text: `Make ready ${potName(p.pot)}: into its own jug weigh the mixed oils${p.colorants.length > 0 ? ', then stir in the colorant' : ''}.`,
+    lines: [
+      { name: 'Mixed oils', massG: p.portion.oilsG, fine: false, pot: p.pot.id },
+      ...p.portion.additives.filter((a) => a.massG > 0).map(fine),
+      ...p.colorants.map(fine),
+      ...(p.portion.fragranceG > 0
+        ? [{ name: fragrance?.name ?? 'Fragrance', massG: p.portion.fragranceG, fine: true }]
+        : []),
+    ],
+  }));
+}
+
+/** All portions combined at the start, the largest first. */
+function combineAll({ plan }: Computed, w: Weights): Draft[] {
+  if (plan.divide.kind !== 'before-lye' || plan.divide.lye !== 'together') return [];
+  return w.pots
+    .filter((p) => p.batterG > 0)
+    .toSorted((a, b) => b.batterG - a.batterG)
+    .map((p) => combine(p.pot, w));
 }
 
 function combine(pot: Pot, w: Weights): Draft {
@@ -225,7 +230,9 @@ function pouring(computed: Computed, w: Weights): Draft[] {
   const { plan, stack } = computed;
   const { length } = plan.units;
   const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
-  const byStep = new Map(w.pots.flatMap((p) => p.pours.map((q) => [q.stepId, { ...q, pot: p.pot }] as const)));
+  const byStep = new Map(
+    w.pots.flatMap((p) => p.pours.map((q) => [q.stepId, { ...q, pot: p.pot }] as const)),
+  );
   const ofG = [...byStep.values()].reduce((s, q) => s + q.massG, 0);
   const combined = new Set<string>();
   const drafts: Draft[] = [];
@@ -233,7 +240,11 @@ function pouring(computed: Computed, w: Weights): Draft[] {
   let nth = 0;
   for (const step of plan.steps) {
     if (step.kind === 'wait')
-      drafts.push({ chapter: 'pour', step: step.id, text: `Wait ${formatNumber(step.minutes, 1).replace(/\.0$/, '')} min.` });
+      drafts.push({
+        chapter: 'pour',
+        step: step.id,
+        text: `Wait ${formatNumber(step.minutes, 1).replace(/\.0$/, '')} min.`,
+      });
     if (step.kind === 'tilt')
       drafts.push({
         chapter: 'pour',
@@ -272,7 +283,9 @@ function topping({ plan }: Computed, w: Weights): Draft[] {
   const poured = new Set(plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.pot] : [])));
   return [
     ...(jugByJug
-      ? held.filter((p) => !poured.has(p.pot.id)).map((p) => ({ ...combine(p.pot, w), chapter: 'top' as const }))
+      ? held
+          .filter((p) => !poured.has(p.pot.id))
+          .map((p) => ({ ...combine(p.pot, w), chapter: 'top' as const }))
       : []),
     {
       chapter: 'top',
@@ -324,7 +337,7 @@ export function procedureOf(computed: Computed): readonly Task[] {
     ...layOut(computed, w),
     ...(ahead ? [...oils(computed, w), ...colours(w), ...portions(computed, w)] : []),
     ...lye(computed, w),
-    ...(ahead ? [] : [...oils(computed, w), ...colours(w), ...oneBatch(computed, w)]),
+    ...(ahead ? combineAll(computed, w) : [...oils(computed, w), ...colours(w), ...oneBatch(computed, w)]),
     ...pouring(computed, w),
     ...topping(computed, w),
     ...finishing(computed),

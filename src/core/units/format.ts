@@ -34,9 +34,7 @@ export const formatLength = (lengthMm: Millimetres, unit: LengthUnit): string =>
   `${lengthFigure(lengthMm, unit)} ${unit}`;
 
 export const formatVolume = (volumeMl: Millilitres, unit: LengthUnit): string =>
-  unit === 'mm'
-    ? `${formatNumber(volumeMl, 0)} ml`
-    : `${formatNumber(volumeMl / ML_PER_CUBIC_INCH, 1)} in³`;
+  unit === 'mm' ? `${formatNumber(volumeMl, 0)} ml` : `${formatNumber(volumeMl / ML_PER_CUBIC_INCH, 1)} in³`;
 
 export const formatPercent = (percent: number, decimals = 1): string =>
   `${formatNumber(percent, decimals).replace(/\.0+$/, '')} %`;

@@ -58,6 +58,8 @@ export function parseQuantity(text: string, bare: UnitRecord): Result<Quantity> 
   let rest = pointed.value;
   if (rest === '') return fail('empty', 'Type a number');
   let total = 0;
+  let count = 0;
+  let bareParts = 0;
   let dimension: Dimension | undefined;
   while (rest !== '') {
     const match = PART.exec(rest);
@@ -68,9 +70,12 @@ export function parseQuantity(text: string, bare: UnitRecord): Result<Quantity> 
     if (dimension !== undefined && dimension !== unit.dimension)
       return fail('mixed-units', `"${text.trim()}" mixes a ${dimension} with a ${unit.dimension}`);
     dimension = unit.dimension;
+    count += 1;
+    if (match[2] === undefined) bareParts += 1;
     total += value * unit.factor;
     rest = rest.slice(match[0].length);
   }
+  if (count > 1 && bareParts > 0) return fail('not-a-quantity', `"${text.trim()}" has a part without a unit`);
   return ok({ dimension: dimension ?? bare.dimension, value: total });
 }
 
@@ -80,5 +85,8 @@ export function parseAs(text: string, bare: UnitRecord): Result<number> {
   if (!read.ok) return read;
   return read.value.dimension === bare.dimension
     ? ok(read.value.value)
-    : fail('wrong-dimension', `"${text.trim()}" is a ${read.value.dimension}; a ${bare.dimension} is wanted here`);
+    : fail(
+        'wrong-dimension',
+        `"${text.trim()}" is a ${read.value.dimension}; a ${bare.dimension} is wanted here`,
+      );
 }

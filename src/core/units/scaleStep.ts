@@ -13,24 +13,32 @@ export const toStep = (massG: Grams, stepG: Grams): Grams =>
   Number((Math.round(massG / stepG) * stepG).toFixed(decimalsOf(stepG)));
 
 /**
- * Round parts to the scale's step so that they still add up to the rounded whole (largest remainder,
- * Hamilton's method). Each part moves by less than one step. `parts` in g, none negative. `wholeG` is what
- * they are to add up to, within a step of their own sum; by default that sum.
+ * Round parts to the scale's step so that they add up to the rounded whole (largest remainder, Hamilton's
+ * method). `parts` in g, none negative. `wholeG` is what they are to add up to, by default their own sum; then
+ * each part moves by less than a step. A whole some steps off is made up one step a part, and no part goes
+ * below zero.
  */
 export function roundParts(
   parts: readonly Grams[],
   stepG: Grams,
   wholeG: Grams = parts.reduce((a, b) => a + b, 0),
 ): Grams[] {
-  const whole = Math.round(wholeG / stepG);
-  const floors = parts.map((p) => Math.floor(p / stepG + 1e-9));
-  const short = whole - floors.reduce((a, b) => a + b, 0);
+  const steps = parts.map((p) => Math.floor(p / stepG + 1e-9));
+  let short = Math.round(wholeG / stepG) - steps.reduce((a, b) => a + b, 0);
   const byRemainder = parts
-    .map((p, i) => ({ i, remainder: p / stepG - (floors[i] ?? 0) }))
-    .sort((a, b) => b.remainder - a.remainder || a.i - b.i);
-  const up = new Set(byRemainder.slice(0, Math.max(0, short)).map((r) => r.i));
+    .map((p, i) => ({ i, remainder: p / stepG - (steps[i] ?? 0) }))
+    .sort((a, b) => b.remainder - a.remainder || a.i - b.i)
+    .map((r) => r.i);
+  const order = short >= 0 ? byRemainder : byRemainder.toReversed();
+  for (let turn = 0; short !== 0 && turn < 20; turn += 1)
+    for (const i of order) {
+      const now = steps[i] ?? 0;
+      if (short === 0 || (short < 0 && now === 0)) continue;
+      steps[i] = now + Math.sign(short);
+      short -= Math.sign(short);
+    }
   const decimals = decimalsOf(stepG);
-  return floors.map((f, i) => Number(((f + (up.has(i) ? 1 : 0)) * stepG).toFixed(decimals)));
+  return steps.map((n) => Number((n * stepG).toFixed(decimals)));
 }
 
 /** Down to the scale's step: for lye, where rounding up would spend superfat. */

@@ -4,7 +4,11 @@ import * as v from 'valibot';
 const ranged = (low: number, high: number, unit: string) => {
   const message = (issue: { input: number }): string =>
     `${issue.input} ${unit} is outside ${low} to ${high} ${unit}`;
-  return v.pipe(v.number(`a number in ${unit} is wanted`), v.minValue(low, message), v.maxValue(high, message));
+  return v.pipe(
+    v.number(`a number in ${unit} is wanted`),
+    v.minValue(low, message),
+    v.maxValue(high, message),
+  );
 };
 
 export const lengthMm = (low: number, high: number) => ranged(low, high, 'mm');

@@ -105,7 +105,8 @@ export function weighPlan(
   givenBatchG: Grams | undefined,
 ): Weights {
   const step = plan.units.scaleStepG;
-  const fine = plan.units.fineStepG;
+  // a bench scale finer than the fine one is used for everything
+  const fine = Math.min(plan.units.fineStepG, step);
   const atoms = atomsOf(plan, layers, givenBatchG);
   const rounded = roundParts(
     atoms.map((a) => a.massG),
@@ -144,8 +145,7 @@ export function weighPlan(
     step,
   );
   const dissolved = additives.filter((a) => a.into === 'lye').reduce((s, a) => s + a.massG, 0);
-  const finer = Math.min(step, fine);
-  const solutionG = sumAtStep([lyeG, waterG, dissolved], finer);
+  const solutionG = sumAtStep([lyeG, waterG, dissolved], fine);
 
   const potMass = (pot: Pot, kind?: Atom['kind']): Grams =>
     sumAtStep(
@@ -161,28 +161,26 @@ export function weighPlan(
   const looseParts = loose.map((a) => split(a.massG, shares, fine));
   const fragranceParts = split(fragranceG, shares, fine);
 
-  const pots = plan.pots.map(
-    (pot, i): PotWeight => ({
-      pot,
-      batterG: masses[i] ?? 0,
-      sharePercent: (shares[i] ?? 0) * 100,
-      pours: atoms.flatMap((a, k) => {
-        if (a.pot !== pot.id || a.kind !== 'pour') return [];
-        const massG = rounded[k] ?? 0;
-        return [{ stepId: a.stepId, massG, colorants: colorantsFor(pot, massG, fine) }];
-      }),
-      heldBackG: potMass(pot, 'top'),
-      overageG: potMass(pot, 'overage'),
-      colorants: colorantsFor(pot, masses[i] ?? 0, fine),
-      portion: {
-        oilsG: oilParts[i] ?? 0,
-        solutionG: solutionParts[i] ?? 0,
-        partLiquids: partLiquids.map((l, k) => ({ ...l, massG: liquidParts[k]?.[i] ?? 0 })),
-        additives: loose.map((a, k) => ({ id: a.id, name: a.name, massG: looseParts[k]?.[i] ?? 0 })),
-        fragranceG: fragranceParts[i] ?? 0,
-      },
+  const pots = plan.pots.map((pot, i): PotWeight => ({
+    pot,
+    batterG: masses[i] ?? 0,
+    sharePercent: (shares[i] ?? 0) * 100,
+    pours: atoms.flatMap((a, k) => {
+      if (a.pot !== pot.id || a.kind !== 'pour') return [];
+      const massG = rounded[k] ?? 0;
+      return [{ stepId: a.stepId, massG, colorants: colorantsFor(pot, massG, fine) }];
     }),
-  );
+    heldBackG: potMass(pot, 'top'),
+    overageG: potMass(pot, 'overage'),
+    colorants: colorantsFor(pot, masses[i] ?? 0, fine),
+    portion: {
+      oilsG: oilParts[i] ?? 0,
+      solutionG: solutionParts[i] ?? 0,
+      partLiquids: partLiquids.map((l, k) => ({ ...l, massG: liquidParts[k]?.[i] ?? 0 })),
+      additives: loose.map((a, k) => ({ id: a.id, name: a.name, massG: looseParts[k]?.[i] ?? 0 })),
+      fragranceG: fragranceParts[i] ?? 0,
+    },
+  }));
 
   const spareG = sumAtStep(
     atoms.flatMap((a, i) => (a.kind === 'spare' ? [rounded[i] ?? 0] : [])),

@@ -54,7 +54,12 @@ export function Additives() {
       >
         {(a) => (
           <>
-            <TextField label="Name" className="flex-1" value={a.name} onValue={(name, g) => at(a.id, { name }, g)} />
+            <TextField
+              label="Name"
+              className="flex-1"
+              value={a.name}
+              onValue={(name, g) => at(a.id, { name }, g)}
+            />
             <FigureField
               label="per kg of oils"
               className="w-28"

@@ -10,7 +10,8 @@ export function BatchSize() {
   const { plan, computed, edit, show } = usePlan();
   const { to } = plan.fill;
   const { weights, fill, geometry } = computed;
-  const put = (next: FillTo, gesture?: string) => edit((p) => ({ ...p, fill: { ...p.fill, to: next } }), gesture);
+  const put = (next: FillTo, gesture?: string) =>
+    edit((p) => ({ ...p, fill: { ...p.fill, to: next } }), gesture);
   return (
     <Group title="Batch size">
       <Choice
@@ -34,10 +35,18 @@ export function BatchSize() {
       />
       <div className="grid grid-cols-3 items-end gap-3">
         {to.kind === 'batter' && (
-          <MassField label="Batter in all" value={to.massG} onValue={(massG, g) => put({ kind: 'batter', massG }, g)} />
+          <MassField
+            label="Batter in all"
+            value={to.massG}
+            onValue={(massG, g) => put({ kind: 'batter', massG }, g)}
+          />
         )}
         {to.kind === 'oils' && (
-          <MassField label="Oils in all" value={to.massG} onValue={(massG, g) => put({ kind: 'oils', massG }, g)} />
+          <MassField
+            label="Oils in all"
+            value={to.massG}
+            onValue={(massG, g) => put({ kind: 'oils', massG }, g)}
+          />
         )}
         <PercentField
           label="Overage for jugs and blender"

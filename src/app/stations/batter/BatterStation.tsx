@@ -15,15 +15,16 @@ export function BatterStation() {
       <Oils />
       <LyeAndWater />
       <Caution>
-        Sodium hydroxide burns skin and eyes. Goggles and gloves on, room aired. Lye into water, never water into lye. No
-        aluminium.
+        Sodium hydroxide burns skin and eyes. Goggles and gloves on, room aired. Lye into water, never water
+        into lye. No aluminium.
       </Caution>
       <Temperatures />
       <PartLiquids />
       <Additives />
       <FragranceFields />
       <p className="quiet text-sm">
-        Drip Line is a planning aid. Your suppliers’ data sheets, local rules and licensed practice come first.
+        Drip Line is a planning aid. Your suppliers’ data sheets, local rules and licensed practice come
+        first.
       </p>
     </Station>
   );

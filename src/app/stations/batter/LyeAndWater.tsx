@@ -40,7 +40,9 @@ export function LyeAndWater() {
         <PercentField
           label="Superfat"
           value={batter.superfatPercent}
-          onValue={(superfatPercent, g) => edit((p) => ({ ...p, batter: { ...p.batter, superfatPercent } }), g)}
+          onValue={(superfatPercent, g) =>
+            edit((p) => ({ ...p, batter: { ...p.batter, superfatPercent } }), g)
+          }
         />
         <PercentField
           label="Purity of the lye"
@@ -57,8 +59,8 @@ export function LyeAndWater() {
         />
       </div>
       <p className="quiet text-sm">
-        From a written recipe? Type the lye it gives for these oils: the superfat it leaves is set, and a recipe with more
-        lye than the oils can use is refused.
+        From a written recipe? Type the lye it gives for these oils: the superfat it leaves is set, and a
+        recipe with more lye than the oils can use is refused.
       </p>
       <Choice
         legend="Water said as"
@@ -93,7 +95,9 @@ export function LyeAndWater() {
             {show.mass(weights.waterG)}
           </Fact>
           <Fact name="Superfat as weighed">{formatPercent(weights.superfatPercent, 2)}</Fact>
-          <Fact name="Oils at the low end of their ranges">{formatPercent(recipe?.superfatAtLowEnd ?? 0, 2)}</Fact>
+          <Fact name="Oils at the low end of their ranges">
+            {formatPercent(recipe?.superfatAtLowEnd ?? 0, 2)}
+          </Fact>
         </dl>
       )}
     </Group>

@@ -108,7 +108,9 @@ export function Oils() {
             </td>
             <td className="py-2 pr-2.5 text-right font-bold">{formatPercent(percentSum(plan.batter), 2)}</td>
             <td />
-            <td className="py-2 text-right font-bold">{computed.weights ? show.mass(computed.weights.oilsG) : '–'}</td>
+            <td className="py-2 text-right font-bold">
+              {computed.weights ? show.mass(computed.weights.oilsG) : '–'}
+            </td>
             <td />
           </tr>
         </tbody>
@@ -120,7 +122,14 @@ export function Oils() {
             if (custom)
               put((list) => [
                 ...list,
-                { oil: freshId('own-oil-', list.map((o) => ({ id: o.oil }))), percent: left, custom },
+                {
+                  oil: freshId(
+                    'own-oil-',
+                    list.map((o) => ({ id: o.oil })),
+                  ),
+                  percent: left,
+                  custom,
+                },
               ]);
           }}
         />

@@ -41,7 +41,12 @@ export function PartLiquids() {
       >
         {(l) => (
           <>
-            <TextField label="Name" className="flex-1" value={l.name} onValue={(name, g) => at(l.id, { name }, g)} />
+            <TextField
+              label="Name"
+              className="flex-1"
+              value={l.name}
+              onValue={(name, g) => at(l.id, { name }, g)}
+            />
             <PercentField
               label="of the water"
               className="w-28"

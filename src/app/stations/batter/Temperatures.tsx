@@ -17,8 +17,16 @@ export function Temperatures() {
   return (
     <Group title="Temperatures">
       <div className="grid grid-cols-3 gap-3">
-        <TemperatureField label="Oils at mixing" value={temperatures.oilsC} onValue={(oilsC, g) => put({ oilsC }, g)} />
-        <TemperatureField label="Lye at mixing" value={temperatures.lyeC} onValue={(lyeC, g) => put({ lyeC }, g)} />
+        <TemperatureField
+          label="Oils at mixing"
+          value={temperatures.oilsC}
+          onValue={(oilsC, g) => put({ oilsC }, g)}
+        />
+        <TemperatureField
+          label="Lye at mixing"
+          value={temperatures.lyeC}
+          onValue={(lyeC, g) => put({ lyeC }, g)}
+        />
         <TemperatureField
           label="Water before the lye"
           value={temperatures.waterC}
@@ -27,8 +35,11 @@ export function Temperatures() {
       </div>
       {weights && weights.waterG > 0 && weights.lyeG > 0 && (
         <p className="text-sm">
-          The solution heats to <em>≈ {show.temperature(peakLyeTemperature(weights.lyeG, weights.waterG, temperatures.waterC))}</em>{' '}
-          <span className="quiet">(estimate: all the lye at once, 15 % of the heat lost). Use a heat-safe jug with room.</span>
+          The solution heats to{' '}
+          <em>≈ {show.temperature(peakLyeTemperature(weights.lyeG, weights.waterG, temperatures.waterC))}</em>{' '}
+          <span className="quiet">
+            (estimate: all the lye at once, 15 % of the heat lost). Use a heat-safe jug with room.
+          </span>
         </p>
       )}
     </Group>

@@ -30,7 +30,11 @@ export function CutStation() {
             value={plan.cut.thicknessMm}
             onValue={(thicknessMm, g) => put({ thicknessMm }, g)}
           />
-          <LengthField label="Kerf of the cutter" value={plan.cut.kerfMm} onValue={(kerfMm, g) => put({ kerfMm }, g)} />
+          <LengthField
+            label="Kerf of the cutter"
+            value={plan.cut.kerfMm}
+            onValue={(kerfMm, g) => put({ kerfMm }, g)}
+          />
           <FigureField
             label="Strips across"
             suffix=""

@@ -5,7 +5,7 @@ import { useSize } from '../../parts/useSize.ts';
 const HEIGHT = 168;
 const PAD = 14;
 
-/** The loaf from the side, end to end, with its cuts: straight lines, for the cutter is a tool. */
+/** The loaf from the side with its cuts, what is trimmed or left over set pale. */
 export function LoafLength() {
   const { plan, computed, show } = usePlan();
   const [ref, { width }] = useSize<HTMLDivElement>();
@@ -17,10 +17,20 @@ export function LoafLength() {
   const y = (z: number): number => HEIGHT - 30 - z * scale;
   const top = y(computed.fill.heightMm);
   const cuts = cut.bars.flatMap((b) => [b.startMm, b.endMm]);
+  const last = cut.bars.at(-1)?.endMm ?? plan.cut.trimStartMm;
+  const offcuts = [
+    [0, plan.cut.trimStartMm],
+    [last, cut.loafMm],
+  ] as const;
   return (
     <div ref={ref}>
       {width > 0 && (
-        <svg width={width} height={HEIGHT} role="img" aria-label={`The loaf from the side: ${cut.bars.length} bars along it`}>
+        <svg
+          width={width}
+          height={HEIGHT}
+          role="img"
+          aria-label={`The loaf from the side: ${cut.bars.length} bars along it`}
+        >
           {stack.layers.map((layer) => (
             <path
               key={layer.pour.id}
@@ -32,8 +42,24 @@ export function LoafLength() {
               strokeWidth="0.6"
             />
           ))}
+          {offcuts.map(([from, to]) => (
+            <rect
+              key={from}
+              x={x(from)}
+              y={top - 1}
+              width={Math.max(0, x(to) - x(from))}
+              height={y(0) - top + 2}
+              fill="var(--color-base-100)"
+              opacity="0.72"
+            />
+          ))}
           {cuts.map((mm) => (
-            <path key={mm} d={`M${x(mm)},${top - 9}V${y(0) + 5}`} stroke="var(--color-base-content)" strokeWidth="1.1" />
+            <path
+              key={mm}
+              d={`M${x(mm)},${top - 9}V${y(0) + 5}`}
+              stroke="var(--color-base-content)"
+              strokeWidth="1.1"
+            />
           ))}
           {cut.bars.map((b, i) => (
             <text
@@ -55,7 +81,7 @@ export function LoafLength() {
               fontSize="12"
               fill="var(--color-accent)"
             >
-              {show.length(cut.remainderMm)}
+              {show.length(cut.remainderMm)} over
             </text>
           )}
         </svg>

@@ -18,7 +18,9 @@ const FINISHES: readonly { readonly what: Finish['what']; readonly label: string
 export function BetweenAndAfter() {
   const { plan, edit } = usePlan();
   const chosen = useAppSelector((s) => s.desk.chosen);
-  const waits = plan.steps.flatMap((s, i) => (s.kind === 'wait' ? [{ step: s, before: plan.steps[i - 1] }] : []));
+  const waits = plan.steps.flatMap((s, i) =>
+    s.kind === 'wait' ? [{ step: s, before: plan.steps[i - 1] }] : [],
+  );
   const pours = plan.steps.filter((s) => s.kind === 'pour');
   const nth = (id: string | undefined): string => {
     const n = pours.findIndex((s) => s.id === id) + 1;
@@ -57,7 +59,9 @@ export function BetweenAndAfter() {
                 edit(
                   (p) => ({
                     ...p,
-                    steps: p.steps.map((s) => (s.id === step.id && s.kind === 'wait' ? { ...s, minutes } : s)),
+                    steps: p.steps.map((s) =>
+                      s.id === step.id && s.kind === 'wait' ? { ...s, minutes } : s,
+                    ),
                   }),
                   g,
                 )
@@ -88,7 +92,11 @@ export function BetweenAndAfter() {
                     edit((p) =>
                       step
                         ? removeStep(p, step.id)
-                        : insertAfter(p, p.steps.at(-1)?.id, { id: freshId('f', p.steps), kind: 'finish', what }),
+                        : insertAfter(p, p.steps.at(-1)?.id, {
+                            id: freshId('f', p.steps),
+                            kind: 'finish',
+                            what,
+                          }),
                     );
                   }}
                 />

@@ -42,7 +42,9 @@ export function DesignStation() {
       ) : (
         <>
           <LayerList />
-          <p className="quiet text-sm">Choose a layer or a drop to change it. Drag a line in the section to move it.</p>
+          <p className="quiet text-sm">
+            Choose a layer or a drop to change it. Drag a line in the section to move it.
+          </p>
         </>
       )}
       <Group title="Held back for the top">

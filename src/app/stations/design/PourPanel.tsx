@@ -163,7 +163,12 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
         >
           <ArrowDown className="size-4" aria-hidden="true" /> Down
         </button>
-        <button type="button" className="btn btn-sm" aria-pressed={pour.locked} onClick={() => edit((p) => toggleLock(p, layer))}>
+        <button
+          type="button"
+          className="btn btn-sm"
+          aria-pressed={pour.locked}
+          onClick={() => edit((p) => toggleLock(p, layer))}
+        >
           {pour.locked ? (
             <Lock className="size-4" aria-hidden="true" />
           ) : (

@@ -14,7 +14,8 @@ export function FillFields() {
   const { to } = plan.fill;
   const { heightMm } = computed.fill;
   const rim = computed.geometry.inside.heightMm;
-  const put = (next: FillTo, gesture?: string) => edit((p) => ({ ...p, fill: { ...p.fill, to: next } }), gesture);
+  const put = (next: FillTo, gesture?: string) =>
+    edit((p) => ({ ...p, fill: { ...p.fill, to: next } }), gesture);
   return (
     <Group title="How full">
       <Choice
@@ -40,13 +41,25 @@ export function FillFields() {
         />
       )}
       {to.kind === 'height' && (
-        <LengthField label="Fill height" value={to.heightMm} onValue={(h, g) => put({ kind: 'height', heightMm: h }, g)} />
+        <LengthField
+          label="Fill height"
+          value={to.heightMm}
+          onValue={(h, g) => put({ kind: 'height', heightMm: h }, g)}
+        />
       )}
       {to.kind === 'batter' && (
-        <MassField label="Whole batch of batter" value={to.massG} onValue={(massG, g) => put({ kind: 'batter', massG }, g)} />
+        <MassField
+          label="Whole batch of batter"
+          value={to.massG}
+          onValue={(massG, g) => put({ kind: 'batter', massG }, g)}
+        />
       )}
       {to.kind === 'oils' && (
-        <MassField label="Whole batch, its oils" value={to.massG} onValue={(massG, g) => put({ kind: 'oils', massG }, g)} />
+        <MassField
+          label="Whole batch, its oils"
+          value={to.massG}
+          onValue={(massG, g) => put({ kind: 'oils', massG }, g)}
+        />
       )}
       {computed.fill.givenBatchG !== undefined && (
         <p className="quiet text-sm">

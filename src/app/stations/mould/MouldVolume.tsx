@@ -15,15 +15,17 @@ export function MouldVolume() {
           {show.volume(geometry.rimVolumeMl)}
         </Fact>
         <Fact name={`Filled to ${show.length(fill.heightMm)}`}>{show.volume(fill.volumeMl)}</Fact>
-        <Fact name={`Batter in it, at ${densityGMl.toFixed(3)} g/ml`}>{show.mass(fill.volumeMl * densityGMl)}</Fact>
+        <Fact name={`Batter in it, at ${densityGMl.toFixed(3)} g/ml`}>
+          {show.mass(fill.volumeMl * densityGMl)}
+        </Fact>
         {weights && <Fact name="Oils in the batch, with top and overage">{show.mass(weights.oilsG)}</Fact>}
         <Fact name="Rule of thumb, in³ × 0.40 = oz oils" origin="estimated">
           {show.mass(rule)}
         </Fact>
       </dl>
       <p className="quiet text-sm">
-        The rule is a cross-check only, for the fill without top and overage. The weights come from the mould’s volume and
-        the recipe’s density.
+        The rule is a cross-check only, for the fill without top and overage. The weights come from the
+        mould’s volume and the recipe’s density.
       </p>
     </Group>
   );

@@ -21,10 +21,11 @@ function asKind(shape: Shape, kind: Shape['kind']): Shape {
 export function ShapeFields() {
   const { plan, edit } = usePlan();
   const { shape } = plan.mould;
-  const put = (next: Shape, gesture?: string) => edit((p) => ({ ...p, mould: { ...p.mould, shape: next } }), gesture);
+  const put = (next: Shape, gesture?: string) =>
+    edit((p) => ({ ...p, mould: { ...p.mould, shape: next } }), gesture);
   const height = (
     <LengthField
-      label="Rim height, inside"
+      label="Rim height"
       value={shape.heightMm}
       onValue={(heightMm, g) => put({ ...shape, heightMm }, g)}
     />
@@ -44,8 +45,16 @@ export function ShapeFields() {
       />
       {shape.kind === 'box' ? (
         <div className="grid grid-cols-3 gap-3">
-          <LengthField label="Length" value={shape.lengthMm} onValue={(lengthMm, g) => put({ ...shape, lengthMm }, g)} />
-          <LengthField label="Width" value={shape.widthMm} onValue={(widthMm, g) => put({ ...shape, widthMm }, g)} />
+          <LengthField
+            label="Length"
+            value={shape.lengthMm}
+            onValue={(lengthMm, g) => put({ ...shape, lengthMm }, g)}
+          />
+          <LengthField
+            label="Width"
+            value={shape.widthMm}
+            onValue={(widthMm, g) => put({ ...shape, widthMm }, g)}
+          />
           {height}
         </div>
       ) : (

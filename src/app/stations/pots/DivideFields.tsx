@@ -34,7 +34,10 @@ export function DivideFields() {
               edit((p) => ({ ...p, divide: { kind: 'before-lye', lye } }));
             }}
           />
-          <Caution>Weigh each jug’s lye solution to the figure given: the portions only fit their own oils. Stir it first.</Caution>
+          <Caution>
+            Weigh each jug’s lye solution to the figure given: the portions only fit their own oils. Stir it
+            first.
+          </Caution>
         </>
       )}
     </Group>

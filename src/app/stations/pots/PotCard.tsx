@@ -14,7 +14,8 @@ export function PotCard({ pot }: { readonly pot: Pot }) {
   const weight = computed.weights?.pots.find((w) => w.pot.id === pot.id);
   const poured = isPoured(plan, pot.id);
   const share = layers.filter((l) => l.pour.pot === pot.id).reduce((s, l) => s + l.sharePercent, 0);
-  const change = (part: Partial<Omit<Pot, 'id'>>, gesture?: string) => edit((p) => updatePot(p, pot.id, part), gesture);
+  const change = (part: Partial<Omit<Pot, 'id'>>, gesture?: string) =>
+    edit((p) => updatePot(p, pot.id, part), gesture);
   const colorant = (id: string, part: Partial<Pot['colorants'][number]>, gesture: string) =>
     change({ colorants: pot.colorants.map((c) => (c.id === id ? { ...c, ...part } : c)) }, gesture);
   return (
@@ -43,7 +44,12 @@ export function PotCard({ pot }: { readonly pot: Pot }) {
           value={pot.letter}
           onValue={(letter, g) => change({ letter: letter.trim().toUpperCase() }, g)}
         />
-        <TextField label="Name" className="flex-1" value={pot.name} onValue={(name, g) => change({ name }, g)} />
+        <TextField
+          label="Name"
+          className="flex-1"
+          value={pot.name}
+          onValue={(name, g) => change({ name }, g)}
+        />
         <PercentField
           label="Share poured"
           className="w-24"
@@ -108,7 +114,10 @@ export function PotCard({ pot }: { readonly pot: Pot }) {
         className="btn btn-xs ml-16 justify-self-start"
         onClick={() =>
           change({
-            colorants: [...pot.colorants, { id: freshId('c', pot.colorants), name: `${pot.name} colorant`, doseGPerKg: 3 }],
+            colorants: [
+              ...pot.colorants,
+              { id: freshId('c', pot.colorants), name: `${pot.name} colorant`, doseGPerKg: 3 },
+            ],
           })
         }
       >

@@ -10,8 +10,10 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
   const { plan, show } = usePlan();
   const portions = plan.divide.kind === 'before-lye';
   const pours = plan.steps.filter((s) => s.kind === 'pour').map((s) => s.id);
-  const sum = (of: (p: Weights['pots'][number]) => number): number => weights.pots.reduce((s, p) => s + of(p), 0);
-  const liquids = (p: Weights['pots'][number]): number => p.portion.partLiquids.reduce((s, l) => s + l.massG, 0);
+  const sum = (of: (p: Weights['pots'][number]) => number): number =>
+    weights.pots.reduce((s, p) => s + of(p), 0);
+  const liquids = (p: Weights['pots'][number]): number =>
+    p.portion.partLiquids.reduce((s, l) => s + l.massG, 0);
   const extras = (p: Weights['pots'][number]): number =>
     p.portion.additives.reduce((s, a) => s + a.massG, 0) + p.portion.fragranceG;
   const withLiquids = portions && weights.partLiquids.length > 0;
@@ -61,7 +63,10 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
                         <span className="quiet text-sm">pour {pours.indexOf(q.stepId) + 1} </span>
                         {show.mass(q.massG)}
                         {q.colorants.length > 0 && (
-                          <span className="quiet text-sm"> with {show.fine(q.colorants.reduce((s, c) => s + c.massG, 0))} colorant</span>
+                          <span className="quiet text-sm">
+                            {' '}
+                            with {show.fine(q.colorants.reduce((s, c) => s + c.massG, 0))} colorant
+                          </span>
                         )}
                       </span>
                     ))}

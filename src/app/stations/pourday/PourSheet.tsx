@@ -6,7 +6,9 @@ import { usePlan } from '../../parts/usePlan.ts';
 import { SheetTask } from './SheetTask.tsx';
 
 /** Neighbouring tasks of one chapter under one heading, in order. */
-function chapters(tasks: readonly Task[]): readonly { readonly chapter: Chapter; readonly tasks: readonly Task[] }[] {
+function chapters(
+  tasks: readonly Task[],
+): readonly { readonly chapter: Chapter; readonly tasks: readonly Task[] }[] {
   const groups: { chapter: Chapter; tasks: Task[] }[] = [];
   for (const task of tasks) {
     const last = groups.at(-1);
@@ -37,8 +39,8 @@ export function PourSheet() {
         <div>
           <h2 className="text-2xl">{plan.name}: pour sheet</h2>
           <p className="quiet">
-            {show.mass(weights.batterG)} of batter · {show.mass(weights.lyeG)} lye · {show.mass(weights.waterG)} water ·{' '}
-            {plan.pots.length} pots · {computed.cut.count} bars
+            {show.mass(weights.batterG)} of batter · {show.mass(weights.lyeG)} lye ·{' '}
+            {show.mass(weights.waterG)} water · {plan.pots.length} pots · {computed.cut.count} bars
           </p>
         </div>
         <button
@@ -55,7 +57,9 @@ export function PourSheet() {
       {cares.length > 0 && <WarningCards warnings={cares} />}
       {chapters(tasks).map((group, i) => (
         <section key={`${group.chapter}-${i}`} aria-label={CHAPTER_TITLES[group.chapter]}>
-          <h3 className="mb-1 text-base break-after-avoid text-accent print:text-black">{CHAPTER_TITLES[group.chapter]}</h3>
+          <h3 className="mb-1 text-base break-after-avoid text-accent print:text-black">
+            {CHAPTER_TITLES[group.chapter]}
+          </h3>
           <ol className="rule border-t">
             {group.tasks.map((task) => (
               <SheetTask key={task.id} task={task} number={number.get(task.id) ?? 0} />

@@ -20,7 +20,10 @@ export function SheetTask({ task, number }: { readonly task: Task; readonly numb
       }}
     >
       <span className="quiet text-right">{number}</span>
-      <span className="mt-0.5 grid size-5 place-items-center rounded-sm border-[1.5px] border-base-content" aria-hidden="true" />
+      <span
+        className="mt-0.5 grid size-5 place-items-center rounded-sm border-[1.5px] border-base-content"
+        aria-hidden="true"
+      />
       <div className="grid gap-1.5">
         <p className="flex items-start gap-2 leading-snug">
           {pot && <PotBadge pot={pot} size={22} />}

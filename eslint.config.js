@@ -1,0 +1,88 @@
+import js from '@eslint/js';
+import globals from 'globals';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Folders of the core, lowest first: each may import only from itself and from those before it. */
+const CORE_ORDER = [
+  'result',
+  'units',
+  'numeric',
+  'geometry',
+  'validate',
+  'mould',
+  'batter',
+  'plan',
+  'fill',
+  'cut',
+  'weigh',
+  'edit',
+  'advice',
+  'sheet',
+  'exchange',
+];
+
+const noImports = (patterns, message) => ({
+  'no-restricted-imports': ['error', { patterns: [{ regex: patterns.join('|'), message }] }],
+});
+
+const coreRules = CORE_ORDER.map((folder, i) => ({
+  files: [`src/core/${folder}/**`],
+  rules: noImports(
+    [
+      ...CORE_ORDER.slice(i + 1).map((later) => `^\\.\\./${later}/`),
+      '/(store|app|server|cli)/',
+      '^(react|dexie|express|redux|@reduxjs|node:)',
+    ],
+    `core/${folder} may import only from: ${CORE_ORDER.slice(0, i + 1).join(', ')}`,
+  ),
+}));
+
+export default tseslint.config(
+  { ignores: ['dist', 'build', 'node_modules', 'coverage'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [...tseslint.configs.strictTypeChecked],
+    languageOptions: {
+      parserOptions: {
+        project: [
+          './tsconfig.json',
+          './src/core/tsconfig.json',
+          './tsconfig.node.json',
+          './tsconfig.test.json',
+        ],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+    },
+  },
+  {
+    files: ['src/app/**'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: reactHooks.configs.recommended.rules,
+  },
+  ...coreRules,
+  {
+    files: ['src/store/**'],
+    rules: noImports(['/(app|server|cli)/', '^react$'], 'store may import only from core'),
+  },
+  { files: ['src/app/**'], rules: noImports(['/(server|cli)/'], 'app may import only from store and core') },
+  {
+    files: ['src/server/**', 'src/cli/**'],
+    rules: noImports(['/(app|store)/'], 'server and cli may import only from core'),
+  },
+  { files: ['**/*.{js,mjs}'], languageOptions: { globals: globals.node } },
+  {
+    files: ['test/**'],
+    rules: {
+      '@typescript-eslint/no-unused-expressions': 'off',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+    },
+  },
+);

@@ -1,0 +1,32 @@
+import { mkdirSync } from 'node:fs';
+import { launch } from './support/browser.ts';
+import { serve } from './support/serve.ts';
+
+/** Pictures of the main views for the README, from the demo studio. Run `npm run build` first. */
+const VIEWS: readonly { readonly name: string; readonly path: string; readonly choose?: string }[] = [
+  { name: 'shelf', path: '/' },
+  { name: 'mould', path: '/plan/demo-slate-beds/mould' },
+  { name: 'design', path: '/plan/demo-slate-beds/design', choose: 'Pour 3' },
+  { name: 'batter', path: '/plan/demo-slate-beds/batter' },
+  { name: 'pots', path: '/plan/demo-bracken-bank/pots' },
+  { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day' },
+  { name: 'cut', path: '/plan/demo-slate-beds/cut' },
+];
+
+const wanted = process.argv.slice(2);
+const out = 'docs/screenshots';
+mkdirSync(out, { recursive: true });
+const served = await serve(true);
+const browser = await launch();
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+await page.goto(served.url);
+await page.getByText('Slate Beds').waitFor();
+for (const view of VIEWS.filter((v) => wanted.length === 0 || wanted.includes(v.name))) {
+  await page.goto(served.url + view.path);
+  await page.evaluate(() => document.fonts.ready);
+  if (view.choose) await page.getByRole('button', { name: new RegExp(`^${view.choose}:`) }).click();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${out}/${view.name}.png`, animations: 'disabled' });
+}
+await browser.close();
+served.stop();

@@ -60,18 +60,20 @@ export const restorePlan = async (db: DripLineDatabase, record: PlanRecord): Pro
   await db.plans.put({ ...record, revision: record.revision + 1 });
 };
 
-/** [id, name] of every plan, newest change first, without reading the plans themselves. */
+/** Every plan's entry, newest change first, from index keys alone: the plans themselves are not read. */
 export async function listPlans(db: DripLineDatabase): Promise<readonly PlanEntry[]> {
-  const [names, ids, order] = await Promise.all([
+  const [names, ids, order, moments] = await Promise.all([
     db.plans.orderBy('name').keys(),
     db.plans.orderBy('name').primaryKeys(),
     db.plans.orderBy('changed').reverse().primaryKeys(),
+    db.plans.orderBy('changed').reverse().keys(),
   ]);
   const nameOf = new Map(ids.map((id, i) => [id, names[i] as string]));
-  return order.map((id) => ({ id, name: nameOf.get(id) ?? '' }));
+  return order.map((id, i) => ({ id, name: nameOf.get(id) ?? '', changed: moments[i] as string }));
 }
 
 export interface PlanEntry {
   readonly id: string;
   readonly name: string;
+  readonly changed: string;
 }

@@ -10,8 +10,8 @@ import { waterPerOil, waterSchools } from '../../src/core/batter/water.ts';
 
 describe('chemistry against published values', () => {
   it('has the molar masses of sodium and potassium hydroxide (reference: npm package mf-parser)', () => {
-    expect(MOLAR_MASS_NAOH).to.be.closeTo(new MF('NaOH').getInfo().mass as number, 0.002);
-    expect(MOLAR_MASS_KOH).to.be.closeTo(new MF('KOH').getInfo().mass as number, 0.002);
+    expect(MOLAR_MASS_NAOH).to.be.closeTo(new MF('NaOH').getInfo().mass, 0.002);
+    expect(MOLAR_MASS_KOH).to.be.closeTo(new MF('KOH').getInfo().mass, 0.002);
   });
 
   /** Codex Alimentarius CXS 210, 33 and 211, saponification value in mg KOH/g. Recalled, not re-read. */

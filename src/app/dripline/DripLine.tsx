@@ -4,7 +4,7 @@ import { CSS } from '@dnd-kit/utilities';
 import type { KeyboardEvent } from 'react';
 import { moveStep, shiftPour } from '../../core/edit/pours.ts';
 import type { Finish, Step } from '../../core/plan/stepSchema.ts';
-import { formatNumber } from '../../core/units/format.ts';
+import { formatShort } from '../../core/units/format.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { usePlan } from '../parts/usePlan.ts';
@@ -22,7 +22,7 @@ function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
     return (
       <span className="grid justify-items-center gap-1">
         <span className="-mt-[3px] h-1.5 w-14 rounded-full bg-warning" />
-        <span className="text-xs">wait {formatNumber(step.minutes, 1).replace(/\.0$/, '')} min</span>
+        <span className="text-xs">wait {formatShort(step.minutes, 1)} min</span>
       </span>
     );
   if (step.kind === 'tilt')
@@ -42,7 +42,7 @@ function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
         <span className="text-xs">
           {step.rollDeg === 0 && step.pitchDeg === 0
             ? 'level'
-            : `${formatNumber(step.rollDeg || step.pitchDeg, 1).replace(/\.0$/, '')}°`}
+            : `${formatShort(step.rollDeg || step.pitchDeg, 1)}°`}
         </span>
       </span>
     );

@@ -18,7 +18,7 @@ export function Choice<T extends string>({ legend, value, options, onChoose, hid
         {options.map((option) => (
           <label
             key={option.value}
-            className="flex-1 cursor-pointer border-l border-base-300 bg-base-100 px-2 py-1.5 text-center text-sm first:border-l-0 has-checked:bg-primary has-checked:text-primary-content has-focus-visible:outline-2 has-focus-visible:-outline-offset-4 has-focus-visible:outline-accent"
+            className="relative flex-1 cursor-pointer border-l border-base-300 bg-base-100 px-2 py-1.5 text-center text-sm first:border-l-0 has-checked:bg-primary has-checked:text-primary-content has-focus-visible:outline-2 has-focus-visible:-outline-offset-4 has-focus-visible:outline-accent"
           >
             <input
               type="radio"

@@ -1,7 +1,7 @@
 import type { Fault, Result } from '../../core/result/result.ts';
 import { fail } from '../../core/result/result.ts';
 import { unitWritten, type UnitRecord } from '../../core/units/factors.ts';
-import { formatNumber } from '../../core/units/format.ts';
+import { formatShort } from '../../core/units/format.ts';
 import { parseAs } from '../../core/units/parseQuantity.ts';
 import { QuantityField } from './QuantityField.tsx';
 import { usePlan } from './usePlan.ts';
@@ -42,14 +42,13 @@ export function MassField({ value, fine, ...rest }: FieldProps & { readonly fine
   );
 }
 
-const trimmed = (value: number, decimals: number): string => {
-  const text = formatNumber(value, decimals);
-  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
-};
-
 export function PercentField({ value, decimals = 2, ...rest }: FieldProps & { readonly decimals?: number }) {
   return (
-    <QuantityField {...rest} shown={`${trimmed(value, decimals)} %`} parse={(t) => parseAs(t, unit('%'))} />
+    <QuantityField
+      {...rest}
+      shown={`${formatShort(value, decimals)} %`}
+      parse={(t) => parseAs(t, unit('%'))}
+    />
   );
 }
 
@@ -59,7 +58,7 @@ export function FigureField({ value, suffix, ...rest }: FieldProps & { readonly 
     const bare = text.toLowerCase().replace(suffix.toLowerCase(), '');
     return parseAs(bare, unit('%'));
   };
-  return <QuantityField {...rest} shown={`${trimmed(value, 3)} ${suffix}`.trim()} parse={parse} />;
+  return <QuantityField {...rest} shown={`${formatShort(value, 3)} ${suffix}`.trim()} parse={parse} />;
 }
 
 /** A temperature in the plan's unit; "90 F" and "32 C" are both understood. Base unit: degrees Celsius. */

@@ -1,4 +1,5 @@
 import { Copy, Download, Trash2 } from 'lucide-react';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { planFileName, writePlanFile } from '../../core/exchange/planFile.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
@@ -12,7 +13,7 @@ import { LoafThumb } from './LoafThumb.tsx';
 
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: '2-digit' });
 
-export function PlanCard({ plan }: { readonly plan: Plan }) {
+export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }) {
   const dispatch = useAppDispatch();
   const duplicate = async (): Promise<void> => {
     const now = new Date().toISOString();
@@ -80,4 +81,4 @@ export function PlanCard({ plan }: { readonly plan: Plan }) {
       </div>
     </article>
   );
-}
+});

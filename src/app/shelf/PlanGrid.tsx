@@ -18,8 +18,8 @@ export function PlanGrid({ entries }: { readonly entries: readonly PlanEntry[] }
     overscan: 2,
   });
   const visible = rows.getVirtualItems();
-  const idsOf = (row: number): readonly PlanEntry[] => entries.slice(row * columns, (row + 1) * columns);
-  const plans = usePlans(visible.flatMap((r) => idsOf(r.index).map((e) => e.id)));
+  const entriesOf = (row: number): readonly PlanEntry[] => entries.slice(row * columns, (row + 1) * columns);
+  const plans = usePlans(visible.flatMap((r) => entriesOf(r.index)));
   return (
     <div ref={ref} className="min-h-0 flex-1 overflow-y-auto" data-testid="shelf">
       <div className="relative mx-6" style={{ height: rows.getTotalSize() }}>
@@ -29,7 +29,7 @@ export function PlanGrid({ entries }: { readonly entries: readonly PlanEntry[] }
             className="absolute inset-x-0 grid"
             style={{ top: row.start, gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
           >
-            {idsOf(row.index).map((entry) => {
+            {entriesOf(row.index).map((entry) => {
               const plan = plans.get(entry.id);
               return (
                 <li key={entry.id} className="px-2" style={{ height: CARD.height }}>

@@ -28,17 +28,20 @@ export function useShelf(): readonly PlanEntry[] | undefined {
   return entries;
 }
 
-/** The plans of these ids, read when they are wanted and kept up to date. */
-export function usePlans(ids: readonly string[]): ReadonlyMap<string, Plan> {
+/** The plans of these entries, each read once for each state it is in. */
+export function usePlans(entries: readonly PlanEntry[]): ReadonlyMap<string, Plan> {
   const [plans, setPlans] = useState<ReadonlyMap<string, Plan>>(new Map());
-  const key = ids.join(' ');
+  const wanted = entries.filter((e) => plans.get(e.id)?.changed !== e.changed).map((e) => e.id);
+  const key = wanted.join(' ');
   useEffect(() => {
-    const wanted = key === '' ? [] : key.split(' ');
-    const subscription = liveQuery(() => database.plans.bulkGet(wanted)).subscribe((records) => {
-      setPlans(new Map(records.flatMap((r) => (r ? [[r.id, r.plan] as const] : []))));
+    if (key === '') return undefined;
+    let gone = false;
+    void database.plans.bulkGet(key.split(' ')).then((records) => {
+      if (gone) return;
+      setPlans((held) => new Map([...held, ...records.flatMap((r) => (r ? [[r.id, r.plan] as const] : []))]));
     });
     return () => {
-      subscription.unsubscribe();
+      gone = true;
     };
   }, [key]);
   return plans;

@@ -9,8 +9,6 @@ export interface Polyhedron {
   readonly faces: readonly (readonly Vec3[])[];
 }
 
-export const EMPTY: Polyhedron = { faces: [] };
-
 /** All corner points, with repeats (each corner stands in three or more faces). */
 export const corners = (solid: Polyhedron): readonly Vec3[] => solid.faces.flat();
 

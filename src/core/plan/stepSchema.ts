@@ -47,6 +47,5 @@ export const stepSchema = v.variant('kind', [pour, tilt, wait, finish]);
 export type Amount = v.InferOutput<typeof amount>;
 export type Pour = v.InferOutput<typeof pour>;
 export type Landing = Pour['landing'];
-export type TiltStep = v.InferOutput<typeof tilt>;
 export type Finish = v.InferOutput<typeof finish>;
 export type Step = v.InferOutput<typeof stepSchema>;

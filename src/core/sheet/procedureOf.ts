@@ -1,7 +1,13 @@
 import { peakLyeTemperature } from '../batter/lyeHeat.ts';
 import type { Pot } from '../plan/planSchema.ts';
 import type { Finish, Landing } from '../plan/stepSchema.ts';
-import { formatLength, formatNumber, formatPercent, formatTemperature } from '../units/format.ts';
+import {
+  formatLength,
+  formatNumber,
+  formatShort,
+  formatPercent,
+  formatTemperature,
+} from '../units/format.ts';
 import type { Weight, Weights } from '../weigh/weights.ts';
 import type { Computed } from './compute.ts';
 import type { Line, Task } from './procedure.ts';
@@ -243,7 +249,7 @@ function pouring(computed: Computed, w: Weights): Draft[] {
       drafts.push({
         chapter: 'pour',
         step: step.id,
-        text: `Wait ${formatNumber(step.minutes, 1).replace(/\.0$/, '')} min.`,
+        text: `Wait ${formatShort(step.minutes, 1)} min.`,
       });
     if (step.kind === 'tilt')
       drafts.push({

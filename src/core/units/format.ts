@@ -13,6 +13,12 @@ export function formatNumber(value: number, decimals: number): string {
   return sign + grouped + (fraction === undefined ? '' : `.${fraction}`);
 }
 
+/** As formatNumber, without zeros at the end of the fraction: 4.50 -> "4.5", 30.00 -> "30". */
+export function formatShort(value: number, decimals: number): string {
+  const text = formatNumber(value, decimals);
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+}
+
 export type MassUnit = 'g' | 'oz';
 export type LengthUnit = 'mm' | 'in';
 export type TemperatureUnit = 'C' | 'F';
@@ -28,7 +34,7 @@ export const formatMass = (massG: Grams, unit: MassUnit, stepG: Grams): string =
 
 /** A length in mm to 0.1, or in inches to 0.01. */
 export const lengthFigure = (lengthMm: Millimetres, unit: LengthUnit): string =>
-  unit === 'mm' ? formatNumber(lengthMm, 1).replace(/\.0$/, '') : formatNumber(lengthMm / MM_PER_INCH, 2);
+  unit === 'mm' ? formatShort(lengthMm, 1) : formatNumber(lengthMm / MM_PER_INCH, 2);
 
 export const formatLength = (lengthMm: Millimetres, unit: LengthUnit): string =>
   `${lengthFigure(lengthMm, unit)} ${unit}`;
@@ -36,8 +42,7 @@ export const formatLength = (lengthMm: Millimetres, unit: LengthUnit): string =>
 export const formatVolume = (volumeMl: Millilitres, unit: LengthUnit): string =>
   unit === 'mm' ? `${formatNumber(volumeMl, 0)} ml` : `${formatNumber(volumeMl / ML_PER_CUBIC_INCH, 1)} in³`;
 
-export const formatPercent = (percent: number, decimals = 1): string =>
-  `${formatNumber(percent, decimals).replace(/\.0+$/, '')} %`;
+export const formatPercent = (percent: number, decimals = 1): string => `${formatShort(percent, decimals)} %`;
 
 export const formatTemperature = (celsius: Celsius, unit: TemperatureUnit): string =>
   `${formatNumber(unit === 'C' ? celsius : celsius * 1.8 + 32, 0)} °${unit}`;

@@ -13,7 +13,6 @@ const ranged = (low: number, high: number, unit: string) => {
 
 export const lengthMm = (low: number, high: number) => ranged(low, high, 'mm');
 export const massG = (low: number, high: number) => ranged(low, high, 'g');
-export const volumeMl = (low: number, high: number) => ranged(low, high, 'ml');
 export const percent = (low: number, high: number) => ranged(low, high, '%');
 export const minutes = (low: number, high: number) => ranged(low, high, 'min');
 export const celsius = (low: number, high: number) => ranged(low, high, '°C');

@@ -1,11 +1,12 @@
-import { adoptLye, switchWaterSchool } from '../../../core/edit/batter.ts';
+import { switchWaterSchool } from '../../../core/edit/batter.ts';
 import type { Water } from '../../../core/batter/schema.ts';
 import { formatNumber, formatPercent } from '../../../core/units/format.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Fact } from '../../parts/Fact.tsx';
 import { Group } from '../../parts/Station.tsx';
-import { FigureField, MassField, PercentField } from '../../parts/quantities.tsx';
+import { FigureField, PercentField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { WrittenLye } from './WrittenLye.tsx';
 
 const SCHOOLS: readonly { readonly value: Water['school']; readonly label: string }[] = [
   { value: 'percent-of-oils', label: '% of oils' },
@@ -33,7 +34,6 @@ export function LyeAndWater() {
   const { plan, computed, edit, show } = usePlan();
   const { batter } = plan;
   const { recipe, weights } = computed;
-  const oilsG = weights?.oilsG ?? 1000;
   return (
     <Group title="Lye and water">
       <div className="grid grid-cols-3 gap-3">
@@ -49,19 +49,8 @@ export function LyeAndWater() {
           value={batter.purityPercent}
           onValue={(purityPercent, g) => edit((p) => ({ ...p, batter: { ...p.batter, purityPercent } }), g)}
         />
-        <MassField
-          label={`Lye for ${show.mass(oilsG)} oils`}
-          value={weights?.lyeG ?? (recipe?.lye ?? 0) * oilsG}
-          onValue={(lyeG, g) => {
-            const adopted = adoptLye(plan, lyeG, oilsG);
-            return adopted.ok ? edit(() => adopted.value, g) : adopted.fault;
-          }}
-        />
       </div>
-      <p className="quiet text-sm">
-        From a written recipe? Type the lye it gives for these oils: the superfat it leaves is set, and a
-        recipe with more lye than the oils can use is refused.
-      </p>
+      <WrittenLye />
       <Choice
         legend="Water said as"
         value={batter.water.school}

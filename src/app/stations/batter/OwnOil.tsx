@@ -25,7 +25,7 @@ export function OwnOil({ onDone }: { readonly onDone: (custom: Custom | undefine
       densityGMl: Number(draft.densityGMl || 'none'),
     });
     if (!read.success)
-      setFaults(Object.fromEntries(read.issues.map((i) => [`${i.path?.[0].key as string}`, i.message])));
+      setFaults(Object.fromEntries(read.issues.map((i) => [i.path?.[0].key as string, i.message])));
     else if (read.output.svLow > read.output.svHigh) setFaults({ svHigh: 'lower than the lowest' });
     else onDone(read.output);
   };

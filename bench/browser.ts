@@ -1,0 +1,100 @@
+import type { Page } from 'playwright-core';
+import { launch } from '../test/e2e/support/browser.ts';
+import { serve } from '../test/e2e/support/serve.ts';
+import { twelveLayers } from './core.ts';
+import { ms, percentile, type Say } from './measure.ts';
+
+/** Put plans straight into the browser's database, as the product stores them. */
+async function store(page: Page, plans: readonly object[]): Promise<void> {
+  await page.evaluate(async (records) => {
+    const open = indexedDB.open('drip-line');
+    const db = await new Promise<IDBDatabase>((done, fail) => {
+      open.onsuccess = () => {
+        done(open.result);
+      };
+      open.onerror = () => {
+        fail(new Error('no database'));
+      };
+    });
+    const transaction = db.transaction('plans', 'readwrite');
+    for (const record of records) transaction.objectStore('plans').put(record);
+    await new Promise((done) => {
+      transaction.oncomplete = done;
+    });
+    db.close();
+  }, plans);
+}
+
+const recordOf = (id: string, name: string, day: number): object => {
+  const plan = { ...twelveLayers(), id, name };
+  const changed = new Date(Date.UTC(2026, 0, 1) + day * 3_600_000).toISOString();
+  return { id, name, changed, revision: 1, savedBy: 'bench', plan: { ...plan, changed } };
+};
+
+/** Scripting time of each pointer move while a layer line is dragged, ms. */
+async function dragTimes(page: Page): Promise<number[]> {
+  const line = page.getByRole('slider', { name: /Top of pour 6,/ });
+  const box = await line.boundingBox();
+  if (!box) throw new Error('no line to drag');
+  await page.evaluate(() => {
+    const times: number[] = [];
+    Object.assign(window, { times });
+    // React handles the event inside this dispatch: from the first listener to after the last one
+    let start = 0;
+    addEventListener('pointermove', () => (start = performance.now()), { capture: true });
+    addEventListener('pointermove', () => queueMicrotask(() => times.push(performance.now() - start)));
+  });
+  const x = box.x + box.width / 2;
+  const y = box.y + box.height / 2;
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 0; i < 240; i += 1) await page.mouse.move(x, y + 12 * Math.sin(i / 9));
+  await page.mouse.up();
+  return page.evaluate(() => (window as unknown as { times: number[] }).times);
+}
+
+/** Longest gap between frames while the shelf scrolls from end to end, and the time until it stands. */
+async function shelfTimes(page: Page, url: string): Promise<{ opened: number; gaps: number[] }> {
+  const start = performance.now();
+  await page.goto(url);
+  await page.locator('article svg').first().waitFor();
+  const opened = performance.now() - start;
+  const gaps = await page.evaluate(async () => {
+    const shelf = document.querySelector('[data-testid=shelf]');
+    const list: number[] = [];
+    let last = performance.now();
+    for (let i = 0; i < 180; i += 1) {
+      shelf?.scrollBy(0, 160);
+      await new Promise((done) => requestAnimationFrame(done));
+      const now = performance.now();
+      list.push(now - last);
+      last = now;
+    }
+    return list;
+  });
+  return { opened, gaps };
+}
+
+export async function benchBrowser(say: Say): Promise<void> {
+  const served = await serve(false);
+  const browser = await launch();
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(served.url);
+  await page.getByText('An empty shelf').waitFor();
+  await store(
+    page,
+    Array.from({ length: 2000 }, (_, i) => recordOf(`plan-${i}`, `Plan ${i}`, i)),
+  );
+
+  await page.goto(`${served.url}/plan/plan-7/design`);
+  await page.getByRole('slider').first().waitFor();
+  const drag = await dragTimes(page);
+  say('dragging a line, scripting per move, median', ms(percentile(drag, 50)));
+  say('dragging a line, scripting per move, 95th percentile (aim: 16 ms)', ms(percentile(drag, 95)));
+
+  const { opened, gaps } = await shelfTimes(page, served.url);
+  say('shelf of 2 000 plans, until the first loaves stand', ms(opened));
+  say('shelf of 2 000 plans, frame gap while scrolling, 95th percentile', ms(percentile(gaps, 95)));
+  await browser.close();
+  served.stop();
+}

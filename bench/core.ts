@@ -1,0 +1,35 @@
+import { newPlan } from '../src/core/plan/newPlan.ts';
+import type { Plan } from '../src/core/plan/planSchema.ts';
+import { computePlan } from '../src/core/sheet/compute.ts';
+import { sheetJson } from '../src/core/sheet/sheetJson.ts';
+import { medianMs, ms, type Say } from './measure.ts';
+
+/** A plan of twelve level pours from six pots. */
+export function twelveLayers(): Plan {
+  const base = newPlan('bench', '2026-01-01T00:00:00.000Z');
+  const pots = Array.from({ length: 6 }, (_, i) => ({
+    id: `p${i + 1}`,
+    letter: String.fromCharCode(65 + i),
+    name: `Pot ${i + 1}`,
+    colour: '#8a7f6a',
+    colorants: [{ id: 'c1', name: 'Mica', doseGPerKg: 2 + i }],
+  }));
+  const steps = Array.from({ length: 12 }, (_, i) => ({
+    id: `s${i + 1}`,
+    kind: 'pour' as const,
+    pot: `p${(i % 6) + 1}`,
+    amount: { kind: 'rest' as const, parts: 1 + (i % 3) },
+    locked: false,
+    landing: { how: 'spatula' as const, fallMm: 7 },
+  }));
+  return { ...base, pots, steps };
+}
+
+export function benchCore(say: Say): void {
+  const plan = twelveLayers();
+  say('12-layer plan, full recomputation', ms(medianMs(() => computePlan(plan))));
+  say(
+    '12-layer plan, whole sheet with its procedure as JSON',
+    ms(medianMs(() => sheetJson(computePlan(plan)))),
+  );
+}

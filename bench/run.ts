@@ -1,0 +1,12 @@
+import { benchBrowser } from './browser.ts';
+import { benchCore } from './core.ts';
+import { benchSize } from './size.ts';
+
+/** Prints ratios and sizes; nothing here passes or fails. Build the page first (`npm run build`). */
+const say = (name: string, value: string): void => {
+  process.stdout.write(`${name.padEnd(64)} ${value}\n`);
+};
+
+benchCore(say);
+benchSize(say);
+await benchBrowser(say);

@@ -1,0 +1,51 @@
+// npm test: install what is missing, then lint, format, types, unused code, unit and reference tests, the
+// build and the browser tests. Ends with one line of counts.
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { spawnSync } from 'node:child_process';
+import { buildPage, installPackages, run } from './prepare.mjs';
+
+if (!installPackages()) process.exit(1);
+
+/** Chromium from Debian's packages when it is absent and this user may install it. */
+function installChromium() {
+  if (process.env.CHROMIUM || existsSync('/usr/bin/chromium') || existsSync('/usr/bin/chromium-browser'))
+    return true;
+  const root = process.getuid?.() === 0;
+  if (root && spawnSync('apt-get', ['--version']).status === 0) {
+    process.stdout.write('Installing Chromium from the Debian packages...\n');
+    const quiet = ['-qq', '-y', '--no-install-recommends'];
+    if (run('apt-get', ['update', '-qq']) && run('apt-get', ['install', ...quiet, 'chromium'])) return true;
+  }
+  process.stderr.write(
+    'The browser tests need Chromium. Install it with "apt-get install chromium", or set CHROMIUM to its path.\n',
+  );
+  return false;
+}
+
+const counts = join(mkdtempSync(join(tmpdir(), 'drip-line-')), 'counts');
+const steps = [
+  ['lint', () => run('npx', ['eslint', '.', '--max-warnings=0'])],
+  ['format', () => run('npx', ['prettier', '--check', '--log-level', 'warn', '.'])],
+  ['types', () => run('npm', ['run', '-s', 'types'])],
+  ['unused code', () => run('npx', ['knip'])],
+  ['unit and reference tests', () => run('npx', ['mocha'], { COUNTS: counts })],
+  ['build', buildPage],
+  [
+    'browser tests',
+    () => installChromium() && run('npx', ['mocha', '--config', '.mocharc.e2e.json'], { COUNTS: counts }),
+  ],
+];
+
+const failed = [];
+for (const [name, step] of steps) {
+  process.stdout.write(`\n== ${name}\n`);
+  if (!step()) failed.push(name);
+}
+
+const lines = existsSync(counts) ? readFileSync(counts, 'utf8').trim().split('\n') : [];
+const sum = (i) => lines.reduce((total, line) => total + Number(line.split(' ')[i]), 0);
+if (failed.length > 0) process.stdout.write(`\nFailed: ${failed.join(', ')}\n`);
+process.stdout.write(`\n${sum(0)} passed, ${sum(1)} failed\n`);
+process.exit(failed.length > 0 ? 1 : 0);

@@ -1,0 +1,104 @@
+import { expect } from 'chai';
+import { fieldValue, studio, type } from './support/studio.ts';
+
+describe('the batter station', () => {
+  const s = studio();
+  beforeEach(() => s.go('/plan/demo-slate-beds/batter'));
+  const warnings = () => s.page().getByRole('list', { name: 'Warnings' });
+
+  it('lists oils with their ranges and origins, and adds one from the library', async () => {
+    const page = s.page();
+    await page.getByText('184 to 196 · Codex Alimentarius CXS 33').waitFor();
+    expect(await page.getByLabel('Add an oil').locator('option').count()).to.be.above(24);
+    await page.getByLabel('Add an oil').selectOption('Babassu oil');
+    await type(page, 'Share of Babassu oil', '10');
+    await warnings()
+      .getByText(/The oils add up to 110 %/)
+      .waitFor();
+    await page.getByRole('button', { name: 'Scale to 100 %' }).click();
+    await warnings().waitFor({ state: 'detached' });
+  });
+
+  it('takes an oil of one’s own, and says what is wrong with it at the field', async () => {
+    const page = s.page();
+    await page.getByLabel('Add an oil').selectOption('An oil of my own…');
+    const form = page.getByRole('form', { name: 'An oil of your own' });
+    await form.getByLabel('Name').fill('Moor seed');
+    await form.getByLabel('Lowest').fill('20');
+    await form.getByLabel('Highest').fill('190');
+    await form.getByRole('button', { name: 'Add this oil' }).click();
+    await form.getByText('20 mg KOH/g is outside 50 to 400').waitFor();
+    await form.getByLabel('Lowest').fill('182');
+    await form.getByRole('button', { name: 'Add this oil' }).click();
+    await page.getByText('182 to 190 · entered for this plan').waitFor();
+  });
+
+  it('says the same water in all three schools', async () => {
+    const page = s.page();
+    const facts = (name: string) =>
+      page.locator('dl > div').filter({ hasText: name }).locator('dd').innerText();
+    expect(await facts('as water : lye')).to.equal('2.33 : 1');
+    expect(await facts('as % of oils')).to.equal('33.1 %');
+    await page.getByRole('radio', { name: 'water : lye' }).check({ force: true });
+    expect(await fieldValue(page, 'Water to one of lye')).to.equal('2.33 : 1');
+    expect(await facts('as lye concentration')).to.equal('30 %');
+  });
+
+  it('blocks negative superfat and too little water with their numbers', async () => {
+    const page = s.page();
+    await type(page, 'Superfat', '-2 %');
+    await page.getByText('-2 % is outside 0 to 30 %').waitFor();
+    await page.getByRole('textbox', { name: 'Superfat' }).press('Escape');
+    await page.getByRole('radio', { name: '% of oils' }).check({ force: true });
+    await type(page, 'Water, of the oils', '9 %');
+    await warnings()
+      .getByText(/Only 0\.6\d? of water to 1 of lye/)
+      .waitFor();
+    await s.go('/plan/demo-slate-beds/pour-day');
+    await page.getByText('There is no sheet while something is refused').waitFor();
+    await page.getByRole('button', { name: 'Use two parts water to one of lye' }).click();
+    await page.getByRole('heading', { name: /pour sheet/ }).waitFor();
+  });
+
+  it('checks a written recipe’s lye: takes what is safe, refuses what is not', async () => {
+    const page = s.page();
+    await page.getByText('Check the lye of a written recipe').click();
+    await type(page, 'Its oils', '1 kg');
+    await type(page, 'Its lye', '135 g');
+    await page.getByRole('button', { name: 'Check and take over' }).click();
+    await page.getByText(/It leaves 9\.\d+ % superfat: taken over/).waitFor();
+    expect(await fieldValue(page, 'Superfat')).to.match(/^9\.\d+ %$/);
+    await type(page, 'Its lye', '166 g');
+    await page.getByRole('button', { name: 'Check and take over' }).click();
+    await page.getByText(/Refused: 166\.0 g is 1\d\.\d g more lye than these oils can use/).waitFor();
+    expect(await fieldValue(page, 'Superfat')).to.match(/^9\.\d+ %$/);
+  });
+
+  it('warns of fragrance above its certificate, and one press lands under it', async () => {
+    const page = s.page();
+    await type(page, 'of the oils', '8');
+    await warnings()
+      .getByText(/its certificate allows 4\.5 %/)
+      .waitFor();
+    await warnings().getByRole('button').click();
+    await warnings().waitFor({ state: 'detached' });
+  });
+
+  it('sizes by a given batch, with overage, and shows how high it fills', async () => {
+    const page = s.page();
+    await page.getByRole('radio', { name: 'given oils' }).check({ force: true });
+    await type(page, 'Oils in all', '2 lb');
+    await page.getByText(/Fills the mould to 5\d(\.\d)? mm/).waitFor();
+    await type(page, /^Overage/, '0');
+    await page.getByText(/Fills the mould to 5\d(\.\d)? mm/).waitFor();
+  });
+
+  it('weighs additives, milk in place of water, and keeps the caution where the lye is', async () => {
+    const page = s.page();
+    await page.getByLabel('Add an additive').selectOption('Kaolin clay');
+    await page.getByRole('button', { name: 'Add milk, aloe…' }).click();
+    await page.getByRole('button', { name: 'Remove Milk' }).waitFor();
+    await page.getByText('Lye into water, never water into lye').waitFor();
+    await page.getByText(/The solution heats to ≈ \d+ °C/).waitFor();
+  });
+});

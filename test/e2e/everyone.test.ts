@@ -1,0 +1,57 @@
+import { expect } from 'chai';
+import { seriousFaults, studio } from './support/studio.ts';
+
+const STATIONS = ['mould', 'design', 'batter', 'pots', 'pour-day', 'cut'];
+
+for (const [name, viewport] of [
+  ['a 1280 x 800 window', { width: 1280, height: 800 }],
+  ['a tablet held upright', { width: 820, height: 1180 }],
+] as const)
+  describe(`every view in ${name}`, () => {
+    const s = studio({ viewport });
+
+    for (const theme of ['Daylight', 'Evening'] as const)
+      it(`has no serious or critical fault that axe-core finds, ${theme.toLowerCase()} colours`, async () => {
+        const page = s.page();
+        if (theme === 'Evening') await page.getByRole('button', { name: 'Evening colours' }).click();
+        expect(await seriousFaults(page), 'shelf').to.deep.equal([]);
+        for (const station of STATIONS) {
+          await s.go(`/plan/demo-slate-beds/${station}`);
+          expect(await seriousFaults(page), station).to.deep.equal([]);
+        }
+        await page.getByRole('button', { name: /^Pour 2/ }).click();
+        await page.getByRole('button', { name: 'Name, notes and units' }).click();
+        expect(await seriousFaults(page), 'details').to.deep.equal([]);
+      });
+
+    it('fits: nothing is wider than the window', async () => {
+      const page = s.page();
+      for (const station of STATIONS) {
+        await s.go(`/plan/demo-slate-beds/${station}`);
+        const over = await page.evaluate(() => ({
+          page: document.documentElement.scrollWidth - innerWidth,
+          main: (() => {
+            const main = document.querySelector('main');
+            return main ? main.scrollWidth - main.clientWidth : 0;
+          })(),
+        }));
+        expect(over, station).to.deep.equal({ page: 0, main: 0 });
+      }
+    });
+  });
+
+describe('the server', () => {
+  const s = studio();
+
+  it('sends a content security policy and the other headers with every answer', async () => {
+    for (const path of ['/', '/plan/x/design', '/studio.json', '/assets/none.js']) {
+      const response = await fetch(s.url() + path);
+      const policy = response.headers.get('content-security-policy') ?? '';
+      expect(policy, path).to.contain("script-src 'self'");
+      expect(policy, path).to.not.contain('unsafe');
+      expect(response.headers.get('x-content-type-options'), path).to.equal('nosniff');
+      expect(response.headers.get('x-powered-by'), path).to.equal(null);
+    }
+    expect((await fetch(`${s.url()}/assets/none.js`)).status).to.equal(404);
+  });
+});

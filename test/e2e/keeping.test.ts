@@ -1,0 +1,69 @@
+import { expect } from 'chai';
+import { fieldValue, saved, studio, type } from './support/studio.ts';
+
+describe('nothing is lost', () => {
+  const s = studio();
+  const design = '/plan/demo-slate-beds/design';
+
+  it('saves by itself and says so, and a reload shows the same', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/mould');
+    await type(page, 'Length', '260 mm');
+    await saved(page);
+    await page.reload();
+    expect(await fieldValue(page, 'Length')).to.equal('260 mm');
+  });
+
+  it('keeps even what is being typed when the page is reloaded at once', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/mould');
+    await page.getByRole('textbox', { name: 'Length', exact: true }).fill('333 mm');
+    await page.reload();
+    await page.getByRole('heading', { name: 'Mould' }).waitFor();
+    expect(await fieldValue(page, 'Length')).to.equal('333 mm');
+    await saved(page);
+  });
+
+  it('brings an idle tab up to date with the other', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/mould');
+    const other = await s.tab('/plan/demo-slate-beds/mould');
+    await type(other, 'Length', '270 mm');
+    await page.getByText('Brought up to date with the other tab').waitFor();
+    expect(await fieldValue(page, 'Length')).to.equal('270 mm');
+  });
+
+  it('never overwrites silently when two tabs changed one plan', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/mould');
+    const other = await s.tab('/plan/demo-slate-beds/mould');
+    await other.getByRole('heading', { name: 'Mould' }).waitFor();
+    await saved(page);
+    // hold this tab's database back while the other saves, as a sleeping tab would
+    await Promise.all([type(page, 'Length', '280 mm'), type(other, 'Width', '70 mm')]);
+    const [here, there] = [page, other].map((p) => p.getByText('This plan was also changed in another tab'));
+    await Promise.race([here!.waitFor(), there!.waitFor()]);
+    const loser = (await here!.isVisible()) ? page : other;
+    await loser.getByRole('button', { name: 'Keep mine as a copy' }).click();
+    await loser.getByRole('heading', { name: 'Slate Beds (my copy)' }).waitFor();
+    await saved(loser);
+    await loser.goto(s.url());
+    await loser.getByRole('article', { name: 'Slate Beds', exact: true }).waitFor();
+    await loser.getByRole('article', { name: 'Slate Beds (my copy)' }).waitFor();
+  });
+
+  it('undoes and redoes across stations', async () => {
+    const page = s.page();
+    await s.go(design);
+    await page.getByRole('button', { name: 'Even all' }).click();
+    await page.getByRole('link', { name: /^.*Cut/ }).click();
+    await type(page, 'Thickness', '20 mm');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    expect(await fieldValue(page, 'Thickness')).to.equal('25 mm');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    expect(await page.getByRole('button', { name: 'Undo' }).isDisabled()).to.equal(true);
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await page.getByRole('button', { name: 'Redo' }).click();
+    expect(await fieldValue(page, 'Thickness')).to.equal('20 mm');
+  });
+});

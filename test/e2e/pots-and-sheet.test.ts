@@ -1,0 +1,119 @@
+import { expect } from 'chai';
+import { studio, type } from './support/studio.ts';
+
+const grams = (text: string): number => Number(text.replace(/[^\d.]/g, ''));
+
+describe('pots, pour sheet and cut', () => {
+  const s = studio();
+
+  it('names, letters, colours and doses a pot', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/pots');
+    const pot = page.getByRole('listitem', { name: 'Pot A' });
+    await pot.getByLabel('Name').fill('Deep slate');
+    await pot.getByLabel('Colour of pot A').fill('#334455');
+    await pot.getByLabel('Dose of Slate mica').fill('8');
+    await pot.getByText('3.8 g').waitFor();
+    await page.getByText('Deep slate').first().waitFor();
+    await type(page, 'Letter', 'B');
+    await page.getByText('letter B is on two pots').waitFor();
+  });
+
+  it('sets a pot’s share through its pours', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/pots');
+    const pot = page.getByRole('listitem', { name: 'Pot B' });
+    await pot.getByLabel('Share poured').fill('30 %');
+    await pot.getByLabel('Share poured').blur();
+    expect(await pot.getByLabel('Share poured').inputValue()).to.equal('30 %');
+  });
+
+  it('adds up: pots to the batch, portions to the oils and the lye solution', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/pots');
+    const rows = async (): Promise<number[][]> =>
+      (await page.locator('table tbody tr, table tfoot tr').all()).length === 0
+        ? []
+        : page
+            .locator('table tbody tr, table tfoot tr')
+            .evaluateAll((list) =>
+              list.map((r) => [...r.querySelectorAll('td')].slice(1).map((c) => c.textContent)),
+            )
+            .then((list) => list.map((r) => r.map(grams)));
+    const split = await rows();
+    expect(split.slice(0, -1).reduce((t, r) => t + r.at(-1)!, 0)).to.equal(split.at(-1)!.at(-1));
+    await page.getByRole('radio', { name: 'portions ready before the lye' }).check({ force: true });
+    await page.getByText('Weigh each jug’s lye solution').waitFor();
+    const portions = await rows();
+    for (const column of [0, 1])
+      expect(portions.slice(0, -1).reduce((t, r) => t + r[column]!, 0)).to.equal(portions.at(-1)![column]);
+  });
+
+  it('gives the whole job in order, with cautions, weights and the running total', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/pour-day');
+    const titles = await page.locator('main h3').allInnerTexts();
+    expect(titles).to.deep.equal([
+      'Before anything',
+      'Lay out',
+      'Lye solution',
+      'Oils',
+      'Colorants',
+      'Emulsify',
+      'Divide',
+      'Pour',
+      'Top',
+      'Finish',
+      'Unmould and cut',
+    ]);
+    await page.getByText('Lye into water, never water into lye').waitFor();
+    await page.getByText('Wait 4 min.').waitFor();
+    await page.getByText('Alcohol mist burns').waitFor();
+    const running = await page.getByText(/In the mould now/).allInnerTexts();
+    expect(running).to.have.length(5);
+    const last = running.at(-1)!.match(/now (.+) of (.+)$/)!;
+    expect(last[1]).to.equal(last[2]);
+  });
+
+  it('writes the other school of dividing: portions first, then lye into each jug', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-bracken-bank/pour-day');
+    const text = await page.locator('main').innerText();
+    const ready = text.indexOf('Make ready pot A');
+    const lye = text.indexOf('Stir the lye into the water');
+    const combine = text.indexOf('weigh its part into pot A');
+    expect(ready).to.be.above(0);
+    expect(lye).to.be.above(ready);
+    expect(combine).to.be.above(lye);
+    expect(text.indexOf('Pour 1: pot A')).to.be.above(combine);
+  });
+
+  it('prints the sheet alone, black on white', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/pour-day');
+    await page.emulateMedia({ media: 'print' });
+    for (const gone of ['Stations', 'Drip line: the pours in order'])
+      expect(await page.getByRole('navigation', { name: gone }).count()).to.equal(0);
+    expect(await page.getByRole('button', { name: 'Print' }).isVisible()).to.equal(false);
+    const pdf = await page.pdf({ format: 'A4' });
+    const pages = pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
+    expect(pages).to.be.within(1, 4);
+  });
+
+  it('counts bars with kerf, trims and remainder, and offers thicknesses that leave nothing over', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/cut');
+    const fact = (name: string) =>
+      page.locator('dl > div').filter({ hasText: name }).locator('dd').first().innerText();
+    expect(await fact('Bars')).to.equal('9');
+    await type(page, 'Thickness', '30 mm');
+    // 249 - 12 = 237 = 7 x 30 + 6 x 0.5 + 24
+    expect(await fact('Bars')).to.equal('7');
+    expect(await fact('Left over')).to.equal('24 mm');
+    await page.getByRole('button', { name: '8 bars of 29.1 mm' }).click();
+    expect(await fact('Bars')).to.equal('8');
+    expect(await fact('A bar at the cut')).to.match(/≈\s*19\d g/);
+    await type(page, 'Trim, near end', '300 mm');
+    await page.getByText('300 mm is outside 0 to 200 mm').waitFor();
+  });
+});

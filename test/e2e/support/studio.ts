@@ -1,0 +1,106 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect } from 'chai';
+import type { Browser, BrowserContext, Page } from 'playwright-core';
+import { launch } from './browser.ts';
+import { serve, type Served } from './serve.ts';
+
+export interface Studio {
+  readonly page: () => Page;
+  readonly context: () => BrowserContext;
+  readonly url: () => string;
+  /** another tab of the same browser, at a path */
+  readonly tab: (path: string) => Promise<Page>;
+  readonly go: (path: string) => Promise<void>;
+}
+
+/** Requests that left the machine, and errors the page reported: both must stay empty in every test. */
+function watch(context: BrowserContext, url: string, faults: string[]): void {
+  context.on('request', (request) => {
+    const to = request.url();
+    if (!to.startsWith(url) && !to.startsWith('data:') && !to.startsWith('blob:'))
+      faults.push(`request to ${to}`);
+  });
+  context.on('page', (page) => {
+    page.on('pageerror', (error) => faults.push(`error: ${error.message}`));
+    page.on('console', (message) => {
+      if (message.type() === 'error') faults.push(`console: ${message.text()}`);
+    });
+  });
+}
+
+/**
+ * A browser on the served product, a fresh profile for each test, with the demo studio or an empty shelf.
+ * After every test: no request has left the machine, no page error, nothing the security policy refused.
+ */
+export function studio({ demo = true, viewport = { width: 1280, height: 800 } } = {}): Studio {
+  let served: Served;
+  let browser: Browser;
+  let context: BrowserContext;
+  let page: Page;
+  let faults: string[] = [];
+
+  before(async () => {
+    served = await serve(demo);
+    browser = await launch();
+  });
+  beforeEach(async () => {
+    faults = [];
+    context = await browser.newContext({ viewport, reducedMotion: 'reduce', acceptDownloads: true });
+    context.setDefaultTimeout(6_000);
+    watch(context, served.url, faults);
+    page = await context.newPage();
+    await page.goto(served.url);
+    await page
+      .getByText(demo ? 'Slate Beds' : 'An empty shelf')
+      .first()
+      .waitFor();
+  });
+  afterEach(async () => {
+    await context.close();
+    expect(faults).to.deep.equal([]);
+  });
+  after(async () => {
+    await browser.close();
+    served.stop();
+  });
+
+  return {
+    page: () => page,
+    context: () => context,
+    url: () => served.url,
+    tab: async (path) => {
+      const other = await context.newPage();
+      await other.goto(served.url + path);
+      return other;
+    },
+    go: async (path) => {
+      await page.goto(served.url + path);
+      await page.locator('main h2').first().waitFor();
+    },
+  };
+}
+
+export const saved = (page: Page): Promise<void> =>
+  page.getByRole('status').getByText('saved', { exact: true }).waitFor();
+
+/** Type into a labelled field as a maker would, and leave it. */
+export async function type(page: Page, label: string | RegExp, text: string): Promise<void> {
+  const field = page.getByRole('textbox', { name: label, exact: typeof label === 'string' }).first();
+  await field.fill(text);
+  await field.press('Enter');
+  await field.blur();
+}
+
+export const fieldValue = (page: Page, label: string | RegExp): Promise<string> =>
+  page
+    .getByRole('textbox', { name: label, exact: typeof label === 'string' })
+    .first()
+    .inputValue();
+
+/** Serious and critical faults that axe-core finds. */
+export async function seriousFaults(page: Page): Promise<readonly string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`);
+}

@@ -15,8 +15,10 @@ export const editPlan =
     if (!plan) return undefined;
     const edited = edit(plan);
     if (edited === plan) return undefined;
-    const read = readPlanValue({ ...edited, changed: new Date().toISOString() });
+    const stamped = { ...edited, changed: new Date().toISOString() };
+    const read = readPlanValue(stamped);
     if (!read.ok) return read.faults[0];
-    dispatch(planEdited({ plan: read.plan, gesture }));
+    // the edit's own objects, not the reader's copies: what did not change is still the same object
+    dispatch(planEdited({ plan: stamped, gesture }));
     return undefined;
   };

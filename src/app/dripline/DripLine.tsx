@@ -1,11 +1,13 @@
 import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import type { KeyboardEvent } from 'react';
+import { memo, useMemo, type KeyboardEvent } from 'react';
 import { moveStep, shiftPour } from '../../core/edit/pours.ts';
+import type { Pot } from '../../core/plan/planSchema.ts';
 import type { Finish, Step } from '../../core/plan/stepSchema.ts';
 import { formatShort } from '../../core/units/format.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
+import { editPlan } from '../../store/editPlan.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { usePlan } from '../parts/usePlan.ts';
 import { Drop } from './Drop.tsx';
@@ -54,19 +56,23 @@ function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
   );
 }
 
-function DropButton({ step, nth }: { readonly step: Extract<Step, { kind: 'pour' }>; readonly nth: number }) {
-  const { plan, computed, show, edit } = usePlan();
+interface DropButtonProps {
+  readonly id: string;
+  readonly nth: number;
+  readonly pot: Pot;
+  readonly mass: string;
+  readonly chosen: boolean;
+}
+
+/** One pour's drop. Its props are plain, so that a drag in the section redraws only the drops it changes. */
+const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen }: DropButtonProps) {
   const dispatch = useAppDispatch();
-  const chosen = useAppSelector((s) => s.desk.chosen) === step.id;
-  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: step.id });
-  const pot = plan.pots.find((p) => p.id === step.pot);
-  const layer = computed.stack.layers.find((l) => l.pour.id === step.id);
-  if (!pot) return null;
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id });
   const move = (event: KeyboardEvent): void => {
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key] as 1 | -1 | undefined;
     if (!event.altKey || !by) return;
     event.preventDefault();
-    edit((p) => shiftPour(p, step.id, by));
+    dispatch(editPlan((p) => shiftPour(p, id, by)));
   };
   return (
     <button
@@ -76,29 +82,30 @@ function DropButton({ step, nth }: { readonly step: Extract<Step, { kind: 'pour'
       className={`grid touch-none justify-items-center rounded-b-box px-1 pb-1 ${isDragging ? 'z-10 cursor-grabbing' : 'cursor-pointer'}`}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       aria-pressed={chosen}
-      aria-label={`Pour ${nth}: ${pot.letter}, ${pot.name}, ${show.mass(layer?.massG ?? 0)}`}
+      aria-label={`Pour ${nth}: ${pot.letter}, ${pot.name}, ${mass}`}
       aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
       onClick={() => {
-        dispatch(pourChosen(chosen ? null : step.id));
+        dispatch(pourChosen(chosen ? null : id));
       }}
       onKeyDown={move}
     >
       <Drop pot={pot} chosen={chosen} />
-      <span className={`text-xs whitespace-nowrap ${chosen ? 'font-bold' : 'quiet'}`}>
-        {show.mass(layer?.massG ?? 0)}
-      </span>
+      <span className={`text-xs whitespace-nowrap ${chosen ? 'font-bold' : 'quiet'}`}>{mass}</span>
     </button>
   );
-}
+});
 
 /** The order of work along the foot of the window: a drop for each pour, marks for what is between. */
 export function DripLine() {
-  const { plan, edit } = usePlan();
+  const { plan, computed, show, edit } = usePlan();
+  const chosen = useAppSelector((s) => s.desk.chosen);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (over && over.id !== active.id) edit((p) => moveStep(p, String(active.id), String(over.id)));
   };
-  const pours = plan.steps.filter((s) => s.kind === 'pour').map((s) => s.id);
+  // one list object for one order: every drop listens to it
+  const order = plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.id] : [])).join(' ');
+  const pours = useMemo(() => (order === '' ? [] : order.split(' ')), [order]);
   return (
     <nav
       aria-label="Drip line: the pours in order"
@@ -111,15 +118,27 @@ export function DripLine() {
       >
         <SortableContext items={pours} strategy={horizontalListSortingStrategy}>
           <ol className="flex min-h-26 min-w-max items-start gap-4 border-t-2 border-base-content">
-            {plan.steps.map((step) => (
-              <li key={step.id} className="flex max-w-36 min-w-16 flex-1 justify-center">
-                {step.kind === 'pour' ? (
-                  <DropButton step={step} nth={pours.indexOf(step.id) + 1} />
-                ) : (
-                  <Mark step={step} />
-                )}
-              </li>
-            ))}
+            {plan.steps.map((step) => {
+              const pot = step.kind === 'pour' ? plan.pots.find((p) => p.id === step.pot) : undefined;
+              const layer = computed.stack.layers.find((l) => l.pour.id === step.id);
+              return (
+                <li key={step.id} className="flex max-w-36 min-w-16 flex-1 justify-center">
+                  {step.kind !== 'pour' ? (
+                    <Mark step={step} />
+                  ) : (
+                    pot && (
+                      <DropButton
+                        id={step.id}
+                        nth={pours.indexOf(step.id) + 1}
+                        pot={pot}
+                        mass={show.mass(layer?.massG ?? 0)}
+                        chosen={chosen === step.id}
+                      />
+                    )
+                  )}
+                </li>
+              );
+            })}
           </ol>
         </SortableContext>
       </DndContext>

@@ -12,6 +12,7 @@ export function twelveLayers(): Plan {
     letter: String.fromCharCode(65 + i),
     name: `Pot ${i + 1}`,
     colour: '#8a7f6a',
+    stage: 1,
     colorants: [{ id: 'c1', name: 'Mica', doseGPerKg: 2 + i }],
   }));
   const steps = Array.from({ length: 12 }, (_, i) => ({

@@ -12,9 +12,22 @@ export interface DeskState {
   /** the chosen pour's step id */
   readonly chosen: string | null;
   readonly notice: string | null;
+  readonly view: LoafViewName;
+  /** the whole loaf, or as it stands when the chosen pour is made */
+  readonly moment: 'whole' | 'pour';
 }
 
-const initialState: DeskState = { baseRevision: 0, save: 'saved', theirs: null, chosen: null, notice: null };
+export type LoafViewName = 'section' | 'side' | 'plan' | 'loaf' | 'bars';
+
+const initialState: DeskState = {
+  baseRevision: 0,
+  save: 'saved',
+  theirs: null,
+  chosen: null,
+  notice: null,
+  view: 'section',
+  moment: 'whole',
+};
 
 const slice = createSlice({
   name: 'desk',
@@ -45,6 +58,8 @@ const slice = createSlice({
       theirs: null,
     }),
     pourChosen: (s, a: PayloadAction<string | null>): DeskState => ({ ...s, chosen: a.payload }),
+    viewShown: (s, a: PayloadAction<LoafViewName>): DeskState => ({ ...s, view: a.payload }),
+    momentShown: (s, a: PayloadAction<DeskState['moment']>): DeskState => ({ ...s, moment: a.payload }),
     noticeRead: (s): DeskState => ({ ...s, notice: null }),
   },
 });
@@ -58,6 +73,8 @@ export const {
   conflictFound,
   conflictOverruled,
   pourChosen,
+  viewShown,
+  momentShown,
   noticeRead,
 } = slice.actions;
 export const deskReducer = slice.reducer;

@@ -1,5 +1,4 @@
 import { expect } from 'chai';
-import { insideOf } from '../../src/core/mould/inside.ts';
 import { mouldGeometry, volumeToHeight } from '../../src/core/mould/geometry.ts';
 import type { Mould, Shape } from '../../src/core/mould/schema.ts';
 import { stackPours } from '../../src/core/mould/stack.ts';
@@ -11,32 +10,44 @@ import { seeded } from '../support/random.ts';
 /** Reference: the npm package manifold-3d 3.2.1 (hull, trimByPlane, slice, volume). */
 const RELATIVE = 1e-6;
 
-function randomMould(next: () => number): Mould {
+function randomShape(next: () => number): Shape {
   const between = (low: number, high: number): number => low + next() * (high - low);
+  const pick = next();
+  const lengthMm = between(80, 600);
   const heightMm = between(40, 140);
-  const shape: Shape =
-    next() < 0.4
-      ? { kind: 'box', lengthMm: between(80, 600), widthMm: between(40, 300), heightMm }
-      : {
-          kind: 'tapered',
-          floorLengthMm: between(80, 600),
-          floorWidthMm: between(40, 300),
-          rimLengthMm: between(80, 600),
-          rimWidthMm: between(40, 300),
-          heightMm,
-        };
-  return { name: 'Random', material: 'wood', shape, linerMm: next() < 0.5 ? 0 : between(0.1, 1.5) };
+  if (pick < 0.25) return { kind: 'box', lengthMm, widthMm: between(40, 300), heightMm };
+  if (pick < 0.35) return { kind: 'half-round', lengthMm, diameterMm: between(40, 200) };
+  if (pick < 0.45) return { kind: 'tube', stands: 'lying', lengthMm, diameterMm: between(40, 200) };
+  if (pick < 0.55) return { kind: 'tube', stands: 'standing', lengthMm, diameterMm: between(40, 200) };
+  if (pick < 0.65) return { kind: 'measured', waterG: between(500, 5000), lengthMm, heightMm };
+  return {
+    kind: 'tapered',
+    floorLengthMm: between(80, 600),
+    floorWidthMm: between(40, 300),
+    rimLengthMm: lengthMm,
+    rimWidthMm: between(40, 300),
+    heightMm,
+  };
 }
 
+const randomMould = (next: () => number): Mould => ({
+  name: 'Random',
+  material: 'wood',
+  wallMm: 10,
+  bowMm: next() < 0.7 ? 0 : 8 * next(),
+  shape: randomShape(next),
+  linerMm: next() < 0.5 ? 0 : 0.1 + 1.4 * next(),
+});
+
 describe('moulds against manifold-3d', () => {
-  it('holds the same volume in every starter mould and 300 random boxes and tapers, at any height', async () => {
+  it('holds the same volume in every starter mould and 300 random moulds of every shape, at any height', async () => {
     const wasm = await manifold();
     const next = seeded(11);
     const moulds = [...STARTER_MOULDS, ...Array.from({ length: 300 }, () => randomMould(next))];
     for (const mould of moulds) {
       const geometry = mouldGeometry(mould);
-      const solid = mouldManifold(wasm, insideOf(mould));
-      const height = geometry.inside.heightMm * (0.05 + 0.9 * next());
+      const solid = mouldManifold(wasm, geometry);
+      const height = geometry.heightMm * (0.05 + 0.9 * next());
       const part = solid.trimByPlane([0, 0, -1], -height);
       expect(geometry.rimVolumeMl * 1000).to.be.closeTo(solid.volume(), RELATIVE * solid.volume());
       expect(volumeToHeight(geometry, height) * 1000).to.be.closeTo(part.volume(), RELATIVE * solid.volume());
@@ -61,7 +72,7 @@ describe('moulds against manifold-3d', () => {
         })),
         geometry.rimVolumeMl,
       );
-      let space = mouldManifold(wasm, geometry.inside);
+      let space = mouldManifold(wasm, geometry);
       for (const layer of layers) {
         const up: [number, number, number] = [...layer.up];
         const below = space.trimByPlane([-up[0], -up[1], -up[2]], -layer.offset);
@@ -73,7 +84,7 @@ describe('moulds against manifold-3d', () => {
         const slice = turned.slice(0.01);
         const area = sectionArea(layer.solid, [0, 1, 0], -0.01);
         const other = sectionArea(layer.solid, [0, 1, 0], 0.01);
-        const faceScale = geometry.inside.rim.width * geometry.inside.heightMm;
+        const faceScale = geometry.most.width * geometry.heightMm;
         const nearest = Math.min(Math.abs(area - slice.area()), Math.abs(other - slice.area()));
         expect(nearest, `run ${run}`).to.be.below(RELATIVE * faceScale);
         for (const gone of [below, turned, slice, space]) gone.delete();

@@ -23,12 +23,14 @@ describe('whole batches against common practice', () => {
       name: '27-bar slab',
       material: 'wood' as const,
       shape: { kind: 'box' as const, lengthMm: 571.5, widthMm: 228.6, heightMm: 60 },
+      wallMm: 10,
+      bowMm: 0,
       linerMm: 0,
     };
     const plan = boxPlan([rest()], {
       batter: slow,
       mould: slab,
-      fill: { to: { kind: 'oils', massG: oilsG }, overagePercent: 0, top: [] },
+      fill: { to: { kind: 'oils', massG: oilsG }, copies: 1, overagePercent: 0, top: [] },
     });
     const { weights, fill, recipe } = computePlan(plan);
     expect(weights!.oilsG).to.be.closeTo(oilsG, 2);

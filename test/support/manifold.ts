@@ -1,5 +1,6 @@
 import Module, { type Manifold, type ManifoldToplevel } from 'manifold-3d';
-import type { Inside } from '../../src/core/mould/inside.ts';
+import { corners } from '../../src/core/geometry/polyhedron.ts';
+import type { MouldGeometry } from '../../src/core/mould/geometry.ts';
 
 let ready: Promise<ManifoldToplevel> | undefined;
 
@@ -12,17 +13,6 @@ export const manifold = (): Promise<ManifoldToplevel> => {
   return ready;
 };
 
-/** The lined inside of a mould as the reference library builds it: the hull of its eight corners. */
-export function mouldManifold(wasm: ManifoldToplevel, { floor, rim, heightMm }: Inside): Manifold {
-  const corners = [
-    [floor, 0],
-    [rim, heightMm],
-  ] as const;
-  return wasm.Manifold.hull(
-    corners.flatMap(([r, z]) =>
-      [-1, 1].flatMap((x) =>
-        [-1, 1].map((y): [number, number, number] => [(x * r.width) / 2, (y * r.length) / 2, z]),
-      ),
-    ),
-  );
-}
+/** A mould's inside as the reference library builds it: the hull of its corners. */
+export const mouldManifold = (wasm: ManifoldToplevel, geometry: MouldGeometry): Manifold =>
+  wasm.Manifold.hull(corners(geometry.solid).map((p): [number, number, number] => [...p]));

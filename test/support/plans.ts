@@ -26,9 +26,11 @@ export const boxPlan = (amounts: readonly Amount[], change: Partial<Plan> = {}):
       name: 'Test box',
       material: 'wood',
       shape: { kind: 'box', lengthMm: 100, widthMm: 80, heightMm: 60 },
+      wallMm: 10,
+      bowMm: 0,
       linerMm: 0,
     },
-    fill: { to: { kind: 'headspace', headspaceMm: 0 }, overagePercent: 0, top: [] },
+    fill: { to: { kind: 'headspace', headspaceMm: 0 }, copies: 1, overagePercent: 0, top: [] },
     steps: amounts.map((amount, i) => pour(`s${i + 1}`, i % 2 === 0 ? 'p1' : 'p2', amount)),
     ...change,
   });
@@ -46,6 +48,8 @@ export const taperedPlan = (amounts: readonly Amount[]): Plan =>
         rimWidthMm: 90,
         heightMm: 70,
       },
+      wallMm: 10,
+      bowMm: 0,
       linerMm: 0,
     },
   });

@@ -18,13 +18,13 @@ const volumes = (plan: Plan): number[] => computePlan(plan).stack.layers.map((l)
 
 /** Drag the line on top of pour `index` to a height, as the section does. */
 const drag = (plan: Plan, index: number, toMm: number): Plan => {
-  const { stack, geometry, densityGMl, fill } = computePlan(plan);
+  const { stack, densityGMl, fill } = computePlan(plan);
   const layer = stack.layers[index]!;
   return moveLine(plan, {
     layers: stack.layers,
     index,
     byMm: toMm - layer.offset,
-    byMl: volumeAtLine(geometry, stack.layers, index, toMm) - layer.volumeMl,
+    byMl: volumeAtLine(stack.layers, index, toMm) - layer.volumeMl,
     densityGMl,
     fillMl: fill.volumeMl,
   });
@@ -128,7 +128,11 @@ describe('pours and pots', () => {
     const plan = boxPlan([rest(), rest()]);
     const waiting: Plan = {
       ...plan,
-      steps: [plan.steps[0]!, { id: 'w1', kind: 'wait', minutes: 3 }, plan.steps[1]!],
+      steps: [
+        plan.steps[0]!,
+        { id: 'w1', kind: 'wait', until: { kind: 'minutes', minutes: 3 } },
+        plan.steps[1]!,
+      ],
     };
     const shifted = shiftPour(waiting, 's1', 1).steps.filter((s) => s.kind === 'pour');
     expect(shifted.map((s) => s.id)).to.deep.equal(['s2', 's1']);

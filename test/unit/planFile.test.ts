@@ -110,6 +110,8 @@ describe('plan files', () => {
       name: 'Thin',
       material: 'wood',
       shape: { kind: 'box', lengthMm: 100, widthMm: 15, heightMm: 30 },
+      wallMm: 10,
+      bowMm: 0,
       linerMm: 6,
     };
     expect(faultsOf({ ...parsed(), mould })[0]).to.include({ code: 'mould-closed', at: 'mould.linerMm' });

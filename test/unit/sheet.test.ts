@@ -16,7 +16,12 @@ const sheet = (file: string) =>
 const jobOf = (divide: Divide): Plan => ({
   ...basePlan(),
   divide,
-  fill: { to: { kind: 'headspace', headspaceMm: 5 }, overagePercent: 2, top: [{ pot: 'p1', massG: 60 }] },
+  fill: {
+    to: { kind: 'headspace', headspaceMm: 5 },
+    copies: 1,
+    overagePercent: 2,
+    top: [{ pot: 'p1', massG: 60 }],
+  },
 });
 
 describe('the procedure', () => {

@@ -110,7 +110,7 @@ describe('warnings', () => {
         { kind: 'height', heightMm: 20 },
       ],
       {
-        fill: { to: { kind: 'height', heightMm: 45 }, overagePercent: 0, top: [] },
+        fill: { to: { kind: 'height', heightMm: 45 }, copies: 1, overagePercent: 0, top: [] },
       },
     );
     expect(find(over, 'over-filled').message).to.contain('5 mm');
@@ -131,7 +131,7 @@ describe('warnings', () => {
 
   it('refuses a fill above the rim with the grams that would run over', () => {
     const plan = boxPlan([rest()], {
-      fill: { to: { kind: 'batter', massG: 700 }, overagePercent: 0, top: [] },
+      fill: { to: { kind: 'batter', massG: 700 }, copies: 1, overagePercent: 0, top: [] },
     });
     expect(find(plan, 'over-rim').message).to.match(/2[01]\d g/);
     remediesCure(plan, 'over-rim');
@@ -139,7 +139,7 @@ describe('warnings', () => {
 
   it('refuses a headspace that leaves nothing', () => {
     const plan = boxPlan([rest()], {
-      fill: { to: { kind: 'headspace', headspaceMm: 60 }, overagePercent: 0, top: [] },
+      fill: { to: { kind: 'headspace', headspaceMm: 60 }, copies: 1, overagePercent: 0, top: [] },
     });
     expect(codes(plan)).to.include('nothing-to-fill');
   });

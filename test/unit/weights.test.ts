@@ -32,11 +32,14 @@ const anyPlan = fc
         name: 'Loaf',
         material: 'wood',
         shape: { kind: 'box', lengthMm: 250, widthMm: 85, heightMm: 80 },
+        wallMm: 10,
+        bowMm: 0,
         linerMm: 0.4,
       },
       units: { length: 'mm', mass: 'g', temperature: 'C', scaleStepG: a.step, fineStepG: 0.1 },
       fill: {
         to: { kind: 'headspace', headspaceMm: 5 },
+        copies: 1,
         overagePercent: a.overage,
         top: [{ pot: 'p1', massG: a.held }],
       },
@@ -110,6 +113,7 @@ describe('weights at the scale’s step', () => {
     const plan = boxPlan([rest(), rest()], {
       fill: {
         to: { kind: 'headspace', headspaceMm: 0 },
+        copies: 1,
         overagePercent: 10,
         top: [{ pot: 'p2', massG: 50 }],
       },
@@ -123,7 +127,7 @@ describe('weights at the scale’s step', () => {
 
   it('fills as high as a given batch reaches', () => {
     const plan = boxPlan([rest()], {
-      fill: { to: { kind: 'batter', massG: 300 }, overagePercent: 0, top: [] },
+      fill: { to: { kind: 'batter', massG: 300 }, copies: 1, overagePercent: 0, top: [] },
     });
     const computed = computePlan(plan);
     expect(computed.weights!.batterG).to.equal(300);
@@ -138,6 +142,7 @@ describe('weights at the scale’s step', () => {
           letter: 'A',
           name: 'Slate',
           colour: '#5f6c78',
+          stage: 1,
           colorants: [{ id: 'c', name: 'Mica', doseGPerKg: 6 }],
         },
       ],

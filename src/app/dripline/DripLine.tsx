@@ -6,6 +6,7 @@ import { moveStep, shiftPour } from '../../core/edit/pours.ts';
 import type { Pot } from '../../core/plan/planSchema.ts';
 import type { Finish, Step } from '../../core/plan/stepSchema.ts';
 import { formatShort } from '../../core/units/format.ts';
+import { stageWord } from '../../core/setting/stage.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { editPlan } from '../../store/editPlan.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -24,7 +25,11 @@ function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
     return (
       <span className="grid justify-items-center gap-1">
         <span className="-mt-[3px] h-1.5 w-14 rounded-full bg-warning" />
-        <span className="text-xs">wait {formatShort(step.minutes, 1)} min</span>
+        <span className="text-xs">
+          {step.until.kind === 'minutes'
+            ? `wait ${formatShort(step.until.minutes, 1)} min`
+            : `wait, ${stageWord(step.until.stage)}`}
+        </span>
       </span>
     );
   if (step.kind === 'tilt')

@@ -1,13 +1,12 @@
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { usePlan } from '../parts/usePlan.ts';
 import { inkOn } from '../parts/ink.ts';
-import type { Frame } from './frame.ts';
 
 interface CalloutsProps {
   readonly layers: readonly PouredLayer[];
-  readonly frame: Frame;
-  /** x of the right outer wall and of the labels, px */
-  readonly wallX: number;
+  /** where a layer's thread starts, px */
+  readonly startOf: (layer: PouredLayer) => { readonly x: number; readonly y: number };
+  /** x of the labels, px */
   readonly left: number;
   readonly right: number;
   readonly height: number;
@@ -15,34 +14,39 @@ interface CalloutsProps {
   readonly onChoose: (stepId: string) => void;
 }
 
-/** Spread wanted positions so that neighbours are at least `gap` apart, inside [low, high]; order kept. */
-export function spread(wanted: readonly number[], gap: number, low: number, high: number): number[] {
-  const placed: number[] = [];
-  for (const w of wanted) placed.push(Math.max(w, (placed.at(-1) ?? low - gap) + gap));
-  let limit = high;
-  for (let i = placed.length - 1; i >= 0; i -= 1) {
-    placed[i] = Math.min(placed[i] ?? 0, limit);
-    limit = (placed[i] ?? 0) - gap;
-  }
-  return placed;
+/** Spread wanted positions (rising) to be at least `gap` apart, as near to them as may be, inside [low, high]. */
+function spread(wanted: readonly number[], gap: number, low: number, high: number): number[] {
+  const mean = (list: readonly number[]): number =>
+    list.reduce((a, b) => a + b, 0) / Math.max(1, list.length);
+  const apart: number[] = [];
+  for (const w of wanted) apart.push(Math.max(w, (apart.at(-1) ?? -Infinity) + gap));
+  const shift = mean(wanted) - mean(apart);
+  const centred = apart.map((y) => y + shift);
+  const over = Math.max(0, (centred.at(-1) ?? 0) - high);
+  const under = Math.max(0, low - ((centred[0] ?? low) - over));
+  return centred.map((y) => y - over + under);
 }
 
 /** Each layer named beside the drawing, tied to it by a thread. */
 export function Callouts(props: CalloutsProps) {
-  const { layers, frame, wallX, left, right, height, chosen, onChoose } = props;
+  const { layers, startOf, left, right, height, chosen, onChoose } = props;
   const { plan, show } = usePlan();
   const upDown = layers.toReversed();
   const gap = Math.min(54, (height - 40) / Math.max(1, layers.length));
   const small = gap < 40;
-  const at = (l: PouredLayer): number => frame.y(l.rightMm - Math.min(l.riseMm, l.rightMm) / 2);
-  const ys = spread(upDown.map(at), gap, 24, height - 24);
+  const ys = spread(
+    upDown.map((l) => startOf(l).y),
+    gap,
+    24,
+    height - 24,
+  );
   return (
     <g>
       {upDown.map((layer, i) => {
         const pot = plan.pots.find((p) => p.id === layer.pour.pot);
         if (!pot) return null;
         const y = ys[i] ?? 0;
-        const from = at(layer);
+        const from = startOf(layer);
         const isChosen = layer.pour.id === chosen;
         const text = left + 34;
         return (
@@ -54,7 +58,7 @@ export function Callouts(props: CalloutsProps) {
             }}
           >
             <path
-              d={`M${wallX},${from} C${wallX + 24},${from} ${left - 24},${y} ${left - 2},${y}`}
+              d={`M${from.x},${from.y} C${from.x + 24},${from.y} ${left - 24},${y} ${left - 2},${y}`}
               fill="none"
               stroke="var(--color-base-content)"
               strokeWidth={isChosen ? 1.8 : 0.8}

@@ -11,8 +11,8 @@ interface LineProps {
   readonly y1: number;
   readonly chosen: boolean;
   readonly onStart: () => void;
-  /** pointer at this y in the drawing, px */
-  readonly onDrag: (py: number, gesture: string) => void;
+  /** pointer at this place in the drawing, px */
+  readonly onDrag: (px: number, py: number, gesture: string) => void;
   /** arrow keys: +1 up, -1 down, times ten with Shift */
   readonly onNudge: (by: number) => void;
 }
@@ -34,7 +34,7 @@ export function Line(props: LineProps) {
   const move = (event: PointerEvent<SVGGElement>): void => {
     if (gesture.current === null) return;
     const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
-    onDrag(event.clientY - (box?.top ?? 0), gesture.current);
+    onDrag(event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0), gesture.current);
   };
   const up = (): void => {
     gesture.current = null;

@@ -1,49 +1,51 @@
-import type { Inside } from '../../core/mould/inside.ts';
 import type { Mould } from '../../core/mould/schema.ts';
-import { pathOf, WALL_MM, type Frame } from './frame.ts';
+import type { ViewPoint } from '../../core/mould/sectionView.ts';
+import { drawnWallMm, type Frame } from './frame.ts';
+
+interface WallsProps {
+  readonly mould: Mould;
+  /** the lined inside in this view */
+  readonly outline: readonly ViewPoint[];
+  readonly frame: Frame;
+}
+
+/** The outline from the left rim down round the floor to the right rim: the wall without the opening. */
+function wallLine(outline: readonly ViewPoint[]): readonly ViewPoint[] {
+  const top = Math.max(...outline.map((p) => p.z)) - 1e-6;
+  const n = outline.length;
+  const rimLeft = outline.reduce(
+    (best, p, i) => (p.z >= top && (best < 0 || p.h < (outline[best] as ViewPoint).h) ? i : best),
+    -1,
+  );
+  const at = (i: number): ViewPoint => outline[((i % n) + n) % n] as ViewPoint;
+  const step = at(rimLeft + 1).z < top ? 1 : -1;
+  const line = Array.from({ length: n }, (_, k) => at(rimLeft + step * k));
+  // a lying tube is closed: its wall runs all the way round
+  return line.filter((p) => p.z >= top).length === 1 ? [...line, at(rimLeft)] : line;
+}
 
 /** The mould's cut walls: hatched wood, plain silicone or plastic. Tools and wood are drawn straight. */
-export function Walls({
-  mould,
-  inside,
-  frame,
-}: {
-  readonly mould: Mould;
-  readonly inside: Inside;
-  readonly frame: Frame;
-}) {
-  const t = WALL_MM[mould.material];
-  const f = inside.floor.width / 2;
-  const r = inside.rim.width / 2;
-  const top = inside.heightMm;
-  const outline = pathOf(
-    [
-      { h: -r - t, z: top },
-      { h: -f - t, z: -t },
-      { h: f + t, z: -t },
-      { h: r + t, z: top },
-      { h: r, z: top },
-      { h: f, z: 0 },
-      { h: -f, z: 0 },
-      { h: -r, z: top },
-    ],
-    frame,
-  );
+export function Walls({ mould, outline, frame }: WallsProps) {
+  const path = `M${wallLine(outline)
+    .map((p) => `${frame.x(p.h).toFixed(2)},${frame.y(p.z).toFixed(2)}`)
+    .join('L')}`;
+  const thick = 2 * drawnWallMm(mould) * frame.scale;
+  const round = mould.material === 'silicone' ? 'round' : 'miter';
   return (
-    <g>
+    <g fill="none" strokeLinejoin={round}>
       <defs>
         <pattern id="wood" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(32)">
           <rect width="9" height="9" fill="var(--wood)" />
           <path d="M0 2.5H9M0 7H9" stroke="var(--wood-line)" strokeWidth="0.6" opacity="0.45" />
         </pattern>
       </defs>
+      <path d={path} stroke={`var(--${mould.material}-line)`} strokeWidth={thick + 2.4} />
       <path
-        d={outline}
-        fill={mould.material === 'wood' ? 'url(#wood)' : `var(--${mould.material})`}
-        stroke={`var(--${mould.material}-line)`}
-        strokeWidth="1.25"
-        strokeLinejoin={mould.material === 'silicone' ? 'round' : 'miter'}
+        d={path}
+        stroke={mould.material === 'wood' ? 'url(#wood)' : `var(--${mould.material})`}
+        strokeWidth={thick}
       />
+      <path d={`${path}Z`} fill="var(--mould-air)" stroke={`var(--${mould.material}-line)`} strokeWidth="1" />
     </g>
   );
 }

@@ -1,9 +1,11 @@
-import type { ViewPoint } from '../../core/mould/sectionView.ts';
-import type { Inside } from '../../core/mould/inside.ts';
+import type { MouldGeometry } from '../../core/mould/geometry.ts';
 import type { Mould } from '../../core/mould/schema.ts';
+import type { View, ViewPoint } from '../../core/mould/sectionView.ts';
 
-/** Wall thickness drawn for each material, mm: for the picture only, nothing is computed from it. */
-export const WALL_MM: Readonly<Record<Mould['material'], number>> = { wood: 9, silicone: 5, plastic: 3 };
+/** Walls are drawn at least this thick, mm, so that thin ones still read as walls. */
+const THINNEST_DRAWN_MM = 3;
+
+export const drawnWallMm = (mould: Mould): number => Math.max(THINNEST_DRAWN_MM, mould.wallMm);
 
 export interface Margins {
   readonly left: number;
@@ -12,35 +14,72 @@ export interface Margins {
   readonly bottom: number;
 }
 
-/** Maps mould millimetres to drawing pixels at one scale; z up becomes y down. */
+/**
+ * Maps mould millimetres to drawing pixels at one scale; z up becomes y down. `turned` adds the mould's tilt about
+ * the middle of the drawing, lifted side up.
+ */
 export interface Frame {
   readonly scale: number;
+  readonly degrees: number;
+  readonly centre: { readonly x: number; readonly y: number };
   readonly x: (h: number) => number;
   readonly y: (z: number) => number;
-  readonly toZ: (py: number) => number;
+  /** where a point of the mould stands on screen once tilted */
+  readonly turned: (p: ViewPoint) => { readonly x: number; readonly y: number };
+  /** the mould point under a place on screen */
+  readonly under: (px: number, py: number) => ViewPoint;
 }
 
-/** The largest scale at which the mould with its walls fits inside the margins, in the middle or at the foot. */
-export function fitFrame(
-  inside: Inside,
-  wall: number,
-  width: number,
-  height: number,
-  m: Margins,
-  stands: 'middle' | 'foot' = 'middle',
-): Frame {
-  const widest = Math.max(inside.floor.width, inside.rim.width) + 2 * wall;
-  const tallest = inside.heightMm + wall;
-  const room = { w: Math.max(40, width - m.left - m.right), h: Math.max(40, height - m.top - m.bottom) };
-  const scale = Math.min(room.w / widest, room.h / tallest);
-  const centre = m.left + room.w / 2;
-  const spare = room.h - tallest * scale;
-  const foot = m.top + room.h - (stands === 'middle' ? spare / 2 : 0) - wall * scale;
+interface Fit {
+  /** inside width in this view, and inside height, mm */
+  readonly wide: number;
+  readonly high: number;
+  readonly wall: number;
+  readonly width: number;
+  readonly height: number;
+  readonly margins: Margins;
+  readonly degrees?: number;
+  readonly stands?: 'middle' | 'foot';
+}
+
+export const wideIn = (geometry: MouldGeometry, view: View): number =>
+  view === 'section' ? geometry.most.width : geometry.most.length;
+
+/** The largest scale at which the mould with its walls, tilted, fits inside the margins. */
+export function fitFrame(fit: Fit): Frame {
+  const { wall, margins: m, degrees = 0, stands = 'middle' } = fit;
+  const wide = fit.wide + 2 * wall;
+  const high = fit.high + wall;
+  const angle = (degrees * Math.PI) / 180;
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  const room = {
+    w: Math.max(40, fit.width - m.left - m.right),
+    h: Math.max(40, fit.height - m.top - m.bottom),
+  };
+  const box = { w: wide * c + high * Math.abs(s), h: wide * Math.abs(s) + high * c };
+  const scale = Math.min(room.w / box.w, room.h / box.h);
+  const spare = room.h - box.h * scale;
+  const centre = {
+    x: m.left + room.w / 2,
+    y: m.top + (stands === 'middle' ? spare / 2 : spare) + (box.h * scale) / 2,
+  };
+  const middleZ = (fit.high - wall) / 2;
+  const x = (h: number): number => centre.x + h * scale;
+  const y = (z: number): number => centre.y - (z - middleZ) * scale;
   return {
     scale,
-    x: (h) => centre + h * scale,
-    y: (z) => foot - z * scale,
-    toZ: (py) => (foot - py) / scale,
+    degrees,
+    centre,
+    x,
+    y,
+    turned: (p) => {
+      const [dx, dy] = [p.h * scale, (p.z - middleZ) * scale];
+      return { x: centre.x + dx * c - dy * s, y: centre.y - (dx * s + dy * c) };
+    },
+    under: (px, py) => {
+      const [dx, dy] = [(px - centre.x) / scale, (centre.y - py) / scale];
+      return { h: dx * c + dy * s, z: -dx * s + dy * c + middleZ };
+    },
   };
 }
 

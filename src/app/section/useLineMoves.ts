@@ -1,6 +1,7 @@
 import { canMoveLine, moveLine } from '../../core/edit/line.ts';
 import { volumeAtLine } from '../../core/fill/lineVolume.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
+import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
 import { selectComputed } from '../../store/computed.ts';
 import { store } from '../../store/store.ts';
 import { usePlan } from '../parts/usePlan.ts';
@@ -28,9 +29,9 @@ export function useLineMoves(): LineMoves {
     if (!now || !layer) return;
     const { geometry, stack, fill, densityGMl, plan } = now;
     if (isTop(index)) {
-      if (!fillMoves) return;
+      if (!fillMoves || !isLevel(layer.tilt)) return;
       const low = stack.layers[index - 1]?.offset ?? 0;
-      const height = Math.min(geometry.inside.heightMm, Math.max(offset, low + 0.5));
+      const height = Math.min(geometry.heightMm, Math.max(offset, low + 0.5));
       const { to: way } = plan.fill;
       const round = (x: number): number => Math.round(x * 10) / 10;
       edit(
@@ -41,14 +42,14 @@ export function useLineMoves(): LineMoves {
             to:
               way.kind === 'height'
                 ? { kind: 'height', heightMm: round(height) }
-                : { kind: 'headspace', headspaceMm: round(geometry.inside.heightMm - height) },
+                : { kind: 'headspace', headspaceMm: round(geometry.heightMm - height) },
           },
         }),
         gesture,
       );
       return;
     }
-    const growth = byMl ?? volumeAtLine(geometry, stack.layers, index, offset) - layer.volumeMl;
+    const growth = byMl ?? volumeAtLine(stack.layers, index, offset) - layer.volumeMl;
     edit(
       (p) =>
         moveLine(p, {
@@ -64,7 +65,10 @@ export function useLineMoves(): LineMoves {
   };
 
   return {
-    movable: (index) => (isTop(index) ? fillMoves : canMoveLine(computed.stack.layers, index)),
+    movable: (index) =>
+      isTop(index)
+        ? fillMoves && isLevel(computed.stack.layers[index]?.tilt ?? LEVEL)
+        : canMoveLine(computed.stack.layers, index),
     toOffset: (index, offset, gesture) => {
       to(index, offset, undefined, gesture);
     },

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { viewPolygon } from '../../core/mould/sectionView.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { computePlan } from '../../core/sheet/compute.ts';
-import { fitFrame, pathOf, WALL_MM } from '../section/frame.ts';
+import { drawnWallMm, fitFrame, pathOf } from '../section/frame.ts';
 import { Walls } from '../section/Walls.tsx';
 
 const MARGINS = { left: 10, right: 10, top: 14, bottom: 0 };
@@ -18,11 +18,19 @@ export function LoafThumb({
   readonly height: number;
 }) {
   const computed = useMemo(() => computePlan(plan), [plan]);
-  const { inside } = computed.geometry;
-  const frame = fitFrame(inside, WALL_MM[plan.mould.material], width, height, MARGINS, 'foot');
+  const { geometry } = computed;
+  const frame = fitFrame({
+    wide: geometry.most.width,
+    high: geometry.heightMm,
+    wall: drawnWallMm(plan.mould),
+    width,
+    height,
+    margins: MARGINS,
+    stands: 'foot',
+  });
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
-      <Walls mould={plan.mould} inside={inside} frame={frame} />
+      <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section')} frame={frame} />
       {computed.stack.layers.map((layer) => (
         <path
           key={layer.pour.id}

@@ -4,7 +4,7 @@ import { closePlan, followPlan, openPlan } from '../../store/openPlan.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { DripLine } from '../dripline/DripLine.tsx';
 import { Loading } from '../parts/Loading.tsx';
-import { Section } from '../section/Section.tsx';
+import { Views } from '../section/Views.tsx';
 import { ConflictBanner } from './ConflictBanner.tsx';
 import { Head } from './Head.tsx';
 import { Rail } from './Rail.tsx';
@@ -32,7 +32,7 @@ function OpenPlan() {
       >
         <Rail />
         <div className="no-print flex h-[38dvh] min-h-0 shrink-0 flex-col bench:h-auto">
-          <Section lines={station === 'design'} />
+          <Views editable={station === 'design'} />
         </div>
         <main className="rule min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0">
           <Outlet />

@@ -12,7 +12,13 @@ export interface StationEntry {
 
 const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
-const SHAPES = { box: 'box', tapered: 'tapered' } as const;
+const SHAPES = {
+  box: 'box',
+  tapered: 'tapered',
+  'half-round': 'half-round',
+  tube: 'tube',
+  measured: 'by water',
+} as const;
 
 /** The stations in the order the work is done. */
 export const STATIONS: readonly StationEntry[] = [
@@ -24,7 +30,10 @@ export const STATIONS: readonly StationEntry[] = [
   {
     station: 'design',
     name: 'Design',
-    line: (c) => plural(c.stack.layers.length, 'pour'),
+    line: (c) => {
+      const tilts = c.plan.steps.filter((s) => s.kind === 'tilt').length;
+      return plural(c.stack.layers.length, 'pour') + (tilts > 0 ? `, ${plural(tilts, 'tilt')}` : '');
+    },
   },
   {
     station: 'batter',

@@ -25,7 +25,7 @@ export function fillWarnings({ plan, fill, densityGMl, geometry }: Facts): Warni
       station: 'mould',
       message:
         fill.givenBatchG === undefined
-          ? `The headspace leaves nothing to fill: the lined mould is ${geometry.inside.heightMm.toFixed(1)} mm high.`
+          ? `The headspace leaves nothing to fill: the lined mould is ${geometry.heightMm.toFixed(1)} mm high.`
           : 'The batch is used up by what is held back and the overage: nothing is left to pour.',
     });
   return warnings;

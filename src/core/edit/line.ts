@@ -7,17 +7,20 @@ const LEAST_ML = 1;
 
 /** The same kind of amount, holding `volumeMl`; `fillMl` is the batter that goes into the mould. */
 function amountFor(
-  kind: Amount['kind'],
+  old: Amount,
   volumeMl: number,
   riseMm: number,
   densityGMl: number,
   fillMl: number,
 ): Amount {
+  const { kind } = old;
   switch (kind) {
     case 'height':
       return { kind, heightMm: riseMm };
     case 'mass':
-      return { kind, massG: volumeMl * densityGMl };
+    // a line on a wall moves with its mass; which mark it comes to is read off again
+    case 'line':
+      return { kind: 'mass', massG: volumeMl * densityGMl };
     case 'percent':
       return { kind, percent: (volumeMl / fillMl) * 100 };
     case 'rest':
@@ -69,7 +72,7 @@ export function moveLine(plan: Plan, move: LineMove): Plan {
       if (!now || (!wanted.has(s.id) && s.amount.kind !== 'rest')) return s;
       return {
         ...s,
-        amount: amountFor(s.amount.kind, now.volumeMl, now.riseMm, move.densityGMl, move.fillMl),
+        amount: amountFor(s.amount, now.volumeMl, now.riseMm, move.densityGMl, move.fillMl),
       };
     }),
   };

@@ -30,7 +30,7 @@ export function addPot(plan: Plan): { readonly plan: Plan; readonly potId: strin
   const potId = freshId('p', plan.pots);
   const names = new Set(plan.pots.map((p) => p.name));
   const look = POT_COLOURS.find((c) => !names.has(c.name)) ?? { name: 'New pot', colour: '#c9c0b2' };
-  const pot: Pot = { id: potId, letter: freeLetter(plan.pots), ...look, colorants: [] };
+  const pot: Pot = { id: potId, letter: freeLetter(plan.pots), ...look, stage: 1, colorants: [] };
   return { plan: { ...plan, pots: [...plan.pots, pot] }, potId };
 }
 

@@ -6,6 +6,7 @@ import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
 
 /** How full the mould is to be, whichever way the plan says it. */
 export interface FillTarget {
+  /** in one mould */
   readonly volumeMl: Millilitres;
   readonly heightMm: Millimetres;
   /** the whole batch when the plan gives its size; undefined when the mould decides it */
@@ -27,7 +28,7 @@ export function fillTarget(
   recipe: Recipe | undefined,
   densityGMl: number,
 ): FillTarget {
-  const { to, overagePercent } = plan.fill;
+  const { to, overagePercent, copies } = plan.fill;
   const givenBatchG = givenBatch(plan, recipe);
   const wanted =
     givenBatchG === undefined
@@ -35,13 +36,11 @@ export function fillTarget(
           geometry,
           to.kind === 'height'
             ? to.heightMm
-            : geometry.inside.heightMm - (to.kind === 'headspace' ? to.headspaceMm : 0),
+            : geometry.heightMm - (to.kind === 'headspace' ? to.headspaceMm : 0),
         )
-      : (givenBatchG / (1 + overagePercent / 100) - totalHeldBack(plan)) / densityGMl;
-  const aboveRim = to.kind === 'height' ? Math.max(0, to.heightMm - geometry.inside.heightMm) : 0;
-  const overRimMl =
-    Math.max(0, wanted - geometry.rimVolumeMl) +
-    (aboveRim * geometry.inside.rim.width * geometry.inside.rim.length) / 1000;
+      : (givenBatchG / (1 + overagePercent / 100) - totalHeldBack(plan)) / densityGMl / copies;
+  const aboveRim = to.kind === 'height' ? Math.max(0, to.heightMm - geometry.heightMm) : 0;
+  const overRimMl = Math.max(0, wanted - geometry.rimVolumeMl) + (aboveRim * geometry.openingMm2) / 1000;
   const volumeMl = Math.min(Math.max(0, wanted), geometry.rimVolumeMl);
   return { volumeMl, heightMm: heightOfVolume(geometry, volumeMl), givenBatchG, overRimMl };
 }

@@ -1,4 +1,5 @@
 import type { MouldGeometry } from '../mould/geometry.ts';
+import { wallPoint } from './wallPoints.ts';
 import { surfaceAcross, viewPolygon } from '../mould/sectionView.ts';
 import { stackPours, type Layer, type StackFault, type Wish } from '../mould/stack.ts';
 import { poursOf } from '../plan/pours.ts';
@@ -25,7 +26,7 @@ export interface PouredStack {
   readonly fault: StackFault | undefined;
 }
 
-const wishOf = (amount: Amount, fillMl: Millilitres, densityGMl: number): Wish => {
+const wishOf = (amount: Amount, geometry: MouldGeometry, fillMl: Millilitres, densityGMl: number): Wish => {
   switch (amount.kind) {
     case 'height':
       return amount;
@@ -33,6 +34,8 @@ const wishOf = (amount: Amount, fillMl: Millilitres, densityGMl: number): Wish =
       return amount;
     case 'mass':
       return { kind: 'volume', volumeMl: amount.massG / densityGMl };
+    case 'line':
+      return { kind: 'point', point: wallPoint(geometry, amount.wall, amount.heightMm) };
     case 'percent':
       return { kind: 'volume', volumeMl: (fillMl * amount.percent) / 100 };
   }
@@ -47,7 +50,7 @@ export function layPours(
   const pours = poursOf(plan);
   const stack = stackPours(
     geometry,
-    pours.map(({ pour, tilt }) => ({ tilt, wish: wishOf(pour.amount, fillMl, densityGMl) })),
+    pours.map(({ pour, tilt }) => ({ tilt, wish: wishOf(pour.amount, geometry, fillMl, densityGMl) })),
     fillMl,
   );
   const across = viewPolygon(geometry.solid, 'section');

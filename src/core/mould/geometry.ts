@@ -1,30 +1,87 @@
 import { fillProfile, type FillProfile } from '../geometry/fillProfile.ts';
 import { frustum } from '../geometry/frustum.ts';
-import type { Polyhedron } from '../geometry/polyhedron.ts';
+import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
+import { arc, CIRCLE_SIDES, lyingPrism, standingPrism, type Flat } from '../geometry/prism.ts';
+import { sectionArea } from '../geometry/sectionArea.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
 import { G_PER_OUNCE, ML_PER_CUBIC_INCH } from '../units/factors.ts';
-import { insideOf, type Inside } from './inside.ts';
+import { insideOf } from './inside.ts';
 import type { Mould } from './schema.ts';
 
 export const MM3_PER_ML = 1000;
 
 export const UP: Vec3 = [0, 0, 1];
 
+interface Size {
+  readonly width: Millimetres;
+  readonly length: Millimetres;
+}
+
 export interface MouldGeometry {
-  readonly inside: Inside;
   /** the lined inside up to the rim, in the mould frame */
   readonly solid: Polyhedron;
   /** volume below a level surface, mm^3 of mm */
   readonly level: FillProfile;
   readonly rimVolumeMl: Millilitres;
+  readonly heightMm: Millimetres;
+  /** the widest and longest of the lined inside */
+  readonly most: Size;
+  /** at the lined floor, where loaves are measured for the cut; round moulds: the widest */
+  readonly floor: Size;
+  /** the highest points of the wall: batter above the lowest of them in a tilt runs over */
+  readonly rim: readonly Vec3[];
+  /** area of the opening, mm^2 */
+  readonly openingMm2: number;
+}
+
+interface Form {
+  readonly solid: Polyhedron;
+  readonly most: Size;
+  readonly floor: Size;
+}
+
+const lifted = (outline: readonly Flat[], by: number): Flat[] => outline.map(([a, b]) => [a, b + by]);
+
+function formOf(mould: Mould): Form {
+  const { shape, linerMm } = mould;
+  if (shape.kind === 'half-round' || shape.kind === 'tube') {
+    const radius = shape.diameterMm / 2 - linerMm;
+    const width = 2 * radius;
+    if (shape.kind === 'tube' && shape.stands === 'standing') {
+      const size = { width, length: width };
+      return {
+        solid: standingPrism(arc(radius, 0, 2 * Math.PI, CIRCLE_SIDES), shape.lengthMm - linerMm),
+        most: size,
+        floor: size,
+      };
+    }
+    const length = shape.lengthMm - 2 * linerMm;
+    const outline =
+      shape.kind === 'tube'
+        ? arc(radius, -Math.PI / 2, 1.5 * Math.PI, CIRCLE_SIDES)
+        : arc(radius, Math.PI, 2 * Math.PI, CIRCLE_SIDES / 2);
+    const lowest = Math.min(...outline.map(([, z]) => z));
+    const size = { width, length };
+    return { solid: lyingPrism(lifted(outline, -lowest), length), most: size, floor: size };
+  }
+  const { floor, rim, heightMm } = insideOf(shape, mould);
+  const most = { width: Math.max(floor.width, rim.width), length: Math.max(floor.length, rim.length) };
+  return { solid: frustum(floor, rim, 0, heightMm), most, floor };
 }
 
 export function mouldGeometry(mould: Mould): MouldGeometry {
-  const inside = insideOf(mould);
-  const solid = frustum(inside.floor, inside.rim, 0, inside.heightMm);
-  const level = fillProfile(solid, UP);
-  return { inside, solid, level, rimVolumeMl: level.total / MM3_PER_ML };
+  const form = formOf(mould);
+  const level = fillProfile(form.solid, UP);
+  const heightMm = level.highest;
+  return {
+    ...form,
+    level,
+    rimVolumeMl: level.total / MM3_PER_ML,
+    heightMm,
+    rim: corners(form.solid).filter((p) => p[2] >= heightMm * (1 - 1e-9)),
+    openingMm2: sectionArea(form.solid, UP, heightMm * (1 - 1e-6)),
+  };
 }
 
 export const volumeToHeight = (geometry: MouldGeometry, heightMm: Millimetres): Millilitres =>

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { lengthMm } from '../validate/fields.ts';
+import { lengthMm, massG, name } from '../validate/fields.ts';
 
 const boxShape = v.strictObject({
   kind: v.literal('box'),
@@ -17,16 +17,49 @@ const taperedShape = v.strictObject({
   heightMm: lengthMm(10, 600),
 });
 
+/** A trough of half a circle, lying: its rim is its diameter wide. */
+const halfRoundShape = v.strictObject({
+  kind: v.literal('half-round'),
+  lengthMm: lengthMm(30, 2000),
+  diameterMm: lengthMm(20, 600),
+});
+
+/** A tube, filled standing on its end, or lying and filled through its top. */
+const tubeShape = v.strictObject({
+  kind: v.literal('tube'),
+  stands: v.picklist(['standing', 'lying']),
+  lengthMm: lengthMm(30, 2000),
+  diameterMm: lengthMm(20, 600),
+});
+
+/** An odd shape, measured by the water it holds; taken as a box of that volume, length and height. */
+const measuredShape = v.strictObject({
+  kind: v.literal('measured'),
+  waterG: massG(20, 200_000),
+  lengthMm: lengthMm(30, 2000),
+  heightMm: lengthMm(10, 600),
+});
+
 /** Inside sizes in mm, before a liner: length along y, width across x, height from floor to rim. */
-export const shapeSchema = v.variant('kind', [boxShape, taperedShape]);
+export const shapeSchema = v.variant('kind', [
+  boxShape,
+  taperedShape,
+  halfRoundShape,
+  tubeShape,
+  measuredShape,
+]);
 
 export const mouldSchema = v.strictObject({
-  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'a mould needs a name'), v.maxLength(80)),
-  /** what the walls are made of; decides how they are drawn and which cautions apply */
+  name: name(80),
+  /** what the walls are made of; decides how they are drawn */
   material: v.picklist(['wood', 'silicone', 'plastic']),
   shape: shapeSchema,
   /** thickness of paper or film on every wall and the floor, mm */
   linerMm: lengthMm(0, 10),
+  /** thickness of the walls, mm: a prop stands under the outside edge */
+  wallMm: lengthMm(0, 60),
+  /** how far each long wall bulges outward at mid-length, at the rim, when full, mm */
+  bowMm: lengthMm(0, 40),
 });
 
 export type Shape = v.InferOutput<typeof shapeSchema>;

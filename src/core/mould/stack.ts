@@ -1,7 +1,7 @@
 import { clip } from '../geometry/clip.ts';
 import { fillProfile } from '../geometry/fillProfile.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
-import type { Vec3 } from '../geometry/vec.ts';
+import { dot, type Vec3 } from '../geometry/vec.ts';
 import { findRoot } from '../numeric/findRoot.ts';
 import type { Millilitres, Millimetres } from '../units/quantity.ts';
 import { MM3_PER_ML, type MouldGeometry } from './geometry.ts';
@@ -11,7 +11,9 @@ import { upOf, type Tilt } from './tilt.ts';
 export type Wish =
   | { readonly kind: 'volume'; readonly volumeMl: Millilitres }
   | { readonly kind: 'height'; readonly heightMm: Millimetres }
-  | { readonly kind: 'rest'; readonly parts: number };
+  | { readonly kind: 'rest'; readonly parts: number }
+  /** up to a point of a wall, mould frame */
+  | { readonly kind: 'point'; readonly point: Vec3 };
 
 export interface WishedPour {
   readonly tilt: Tilt;
@@ -28,6 +30,8 @@ export interface Layer {
   /** rise of the surface over the lowest point that was open, square to the surface */
   readonly riseMm: Millimetres;
   readonly solid: Polyhedron;
+  /** what the set layers left open before this pour */
+  readonly space: Polyhedron;
 }
 
 export interface StackFault {
@@ -49,6 +53,12 @@ export interface Stack {
 /** Relative slack when a wanted volume meets the room left: the rounding of a dozen sums of volumes. */
 const ROOM_SLACK = 1e-9;
 
+/** The surface offset that a wish names outright; -Infinity when it names a volume. */
+function levelWanted(wish: Wish, up: Vec3, lowest: Millimetres): Millimetres {
+  if (wish.kind === 'height') return lowest + wish.heightMm;
+  return wish.kind === 'point' ? dot(up, wish.point) : -Infinity;
+}
+
 function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: Millilitres): Stack {
   const layers: Layer[] = [];
   let space = geometry.solid;
@@ -58,18 +68,18 @@ function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: 
   for (const [index, { tilt, wish }] of pours.entries()) {
     const up = upOf(tilt);
     const profile = fillProfile(space, up);
+    const wantedLevel = levelWanted(wish, up, profile.lowest);
     const wanted =
       wish.kind === 'volume'
         ? wish.volumeMl * MM3_PER_ML
         : wish.kind === 'rest'
           ? wish.parts * unitMl * MM3_PER_ML
-          : profile.volumeBelow(profile.lowest + wish.heightMm);
-    const tooHigh = wish.kind === 'height' && profile.lowest + wish.heightMm > profile.highest + 1e-6;
+          : profile.volumeBelow(wantedLevel);
+    const over = wantedLevel - profile.highest;
     const room = profile.total;
-    if (!fault && (wanted > room + ROOM_SLACK * geometry.level.total || tooHigh)) {
-      const missing = tooHigh
-        ? overTheTop(geometry, profile.lowest + wish.heightMm, profile.highest)
-        : wanted - room;
+    if (!fault && (wanted > room + ROOM_SLACK * geometry.level.total || over > 1e-6)) {
+      // a line above the rim takes what it would if the opening went on upwards
+      const missing = over > 1e-6 ? over * geometry.openingMm2 : wanted - room;
       fault = { kind: 'overfull', pour: index, shortfallMl: missing / MM3_PER_ML };
     }
     const volume = Math.min(wanted, room);
@@ -82,6 +92,7 @@ function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: 
       volumeMl: volume / MM3_PER_ML,
       riseMm: offset - profile.lowest,
       solid: parts.below,
+      space,
     });
     space = parts.above;
     filled += volume;
@@ -89,12 +100,6 @@ function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: 
   }
   const stack = { layers, filledMl: filled / MM3_PER_ML, wantedMl: asked / MM3_PER_ML };
   return fault ? { ...stack, fault } : stack;
-}
-
-/** Batter that a height above the rim would take, mm^3, as if the rim's section went on upwards. */
-function overTheTop(geometry: MouldGeometry, wantedLevel: number, highest: number): number {
-  const { rim } = geometry.inside;
-  return (wantedLevel - highest) * rim.width * rim.length;
 }
 
 /**
@@ -116,8 +121,10 @@ export function stackPours(
   if (without.fault) return without;
   if (left <= fillMl * ROOM_SLACK)
     return { ...without, fault: { kind: 'nothing-left', pour: first, shortfallMl: -left } };
-  const heightAfterRest = pours.some((p, i) => i > first && p.wish.kind === 'height');
-  if (!heightAfterRest) return pourAll(geometry, pours, left / parts);
+  const lineAfterRest = pours.some(
+    (p, i) => i > first && (p.wish.kind === 'height' || p.wish.kind === 'point'),
+  );
+  if (!lineAfterRest) return pourAll(geometry, pours, left / parts);
   // a height above a rest pour takes a volume that depends on where it lies: solve for the unit
   const excess = (unit: number): number => pourAll(geometry, pours, unit).wantedMl - fillMl;
   const most = fillMl / parts;

@@ -1,4 +1,4 @@
-import { insideOf } from '../mould/inside.ts';
+import { insideOf, type Inside } from '../mould/inside.ts';
 import type { Fault } from '../result/result.ts';
 import type { Plan } from './planSchema.ts';
 
@@ -26,16 +26,22 @@ const letters = (plan: Plan): Fault[] =>
       : [],
   );
 
+const leastInside = ({ floor, rim, heightMm }: Inside): number =>
+  Math.min(floor.width, floor.length, rim.width, rim.length, heightMm);
+
 /** What a schema cannot say about a mould: a liner must leave room inside. */
 export function checkMould(mould: Plan['mould']): Fault[] {
-  const { floor, rim, heightMm } = insideOf(mould);
-  const least = Math.min(floor.width, floor.length, rim.width, rim.length, heightMm);
+  const { shape } = mould;
+  const least =
+    shape.kind === 'half-round' || shape.kind === 'tube'
+      ? Math.min(shape.diameterMm, shape.lengthMm) - 2 * mould.linerMm
+      : leastInside(insideOf(shape, mould));
   return least >= 5
     ? []
     : [
         {
           code: 'mould-closed',
-          message: `a ${mould.linerMm} mm liner leaves only ${least.toFixed(1)} mm inside; at least 5 mm is needed`,
+          message: `a ${mould.linerMm} mm liner leaves only ${least.toFixed(1)} mm inside; 5 mm at least is needed`,
           at: 'mould.linerMm',
         },
       ];

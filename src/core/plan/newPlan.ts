@@ -10,7 +10,7 @@ export const newPlan = (id: string, now: string): Plan => ({
   changed: now,
   units: { length: 'mm', mass: 'g', temperature: 'C', scaleStepG: 1, fineStepG: 0.1 },
   mould: STARTER_MOULDS[0] as Plan['mould'],
-  fill: { to: { kind: 'headspace', headspaceMm: 8 }, overagePercent: 3, top: [] },
+  fill: { to: { kind: 'headspace', headspaceMm: 8 }, copies: 1, overagePercent: 3, top: [] },
   batter: {
     oils: [
       { oil: 'olive', percent: 45 },
@@ -28,8 +28,8 @@ export const newPlan = (id: string, now: string): Plan => ({
   },
   divide: { kind: 'after-emulsion' },
   pots: [
-    { id: 'p1', letter: 'A', name: 'Chalk', colour: '#ece4d2', colorants: [] },
-    { id: 'p2', letter: 'B', name: 'Slate', colour: '#5f6c78', colorants: [] },
+    { id: 'p1', letter: 'A', name: 'Chalk', colour: '#ece4d2', stage: 1, colorants: [] },
+    { id: 'p2', letter: 'B', name: 'Slate', colour: '#5f6c78', stage: 1, colorants: [] },
   ],
   steps: [
     {

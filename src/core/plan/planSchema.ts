@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { batterSchema } from '../batter/schema.ts';
 import { mouldSchema } from '../mould/schema.ts';
-import { colour, dose, id, lengthMm, massG, moment, name, percent } from '../validate/fields.ts';
+import { colour, dose, id, lengthMm, massG, moment, name, percent, stage } from '../validate/fields.ts';
 import { stepSchema } from './stepSchema.ts';
 
 export const SCALE_STEPS_G = [5, 2, 1, 0.5, 0.1, 0.01] as const;
@@ -29,6 +29,8 @@ const fillTo = v.variant('kind', [
 
 const fill = v.strictObject({
   to: fillTo,
+  /** so many of this mould are filled alike from the one batch */
+  copies: v.pipe(v.number(), v.integer('whole moulds are wanted'), v.minValue(1), v.maxValue(48)),
   /** batter mixed beyond what is poured and held back, for jugs, blender and spatula */
   overagePercent: percent(0, 50),
   /** top allowance: batter held back for the top and for repairs, and from which pot */
@@ -43,6 +45,8 @@ const pot = v.strictObject({
   letter: v.pipe(v.string(), v.regex(/^[A-Z][0-9]?$/, 'a letter A to Z, with a digit at most')),
   name: name(60),
   colour,
+  /** stage wanted when it is poured: 0 emulsion, 1 light, 2 medium, 3 thick, 4 spoonable, 5 firm */
+  stage: stage(0, 5),
   /** doses are g of colorant per kg of batter */
   colorants: v.pipe(
     v.array(v.strictObject({ id, name: name(60), doseGPerKg: dose(0, 200) })),

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { degrees, id, lengthMm, massG, minutes, parts, percent } from '../validate/fields.ts';
+import { degrees, id, lengthMm, massG, minutes, parts, percent, stage } from '../validate/fields.ts';
 
 /**
  * How much a pour takes. `height` is the rise of the batter surface above the lowest point still open,
@@ -11,6 +11,12 @@ const amount = v.variant('kind', [
   v.strictObject({ kind: v.literal('mass'), massG: massG(0.1, 200000) }),
   v.strictObject({ kind: v.literal('percent'), percent: percent(0.01, 100) }),
   v.strictObject({ kind: v.literal('rest'), parts }),
+  /** up to this height on a wall, at its middle */
+  v.strictObject({
+    kind: v.literal('line'),
+    wall: v.picklist(['left', 'right', 'near', 'far']),
+    heightMm: lengthMm(0.1, 600),
+  }),
 ]);
 
 const pour = v.strictObject({
@@ -34,7 +40,15 @@ const tilt = v.strictObject({
   pitchDeg: degrees(-60, 60),
 });
 
-const wait = v.strictObject({ id, kind: v.literal('wait'), minutes: minutes(0.1, 2880) });
+const wait = v.strictObject({
+  id,
+  kind: v.literal('wait'),
+  until: v.variant('kind', [
+    v.strictObject({ kind: v.literal('minutes'), minutes: minutes(0.1, 2880) }),
+    /** until the layer poured last has this stage, 0 emulsion to 5 firm */
+    v.strictObject({ kind: v.literal('stage'), stage: stage(0, 5) }),
+  ]),
+});
 
 const finish = v.strictObject({
   id,
@@ -44,6 +58,8 @@ const finish = v.strictObject({
 
 export const stepSchema = v.variant('kind', [pour, tilt, wait, finish]);
 
+export type Wall = Extract<v.InferOutput<typeof amount>, { kind: 'line' }>['wall'];
+export type Wait = v.InferOutput<typeof wait>;
 export type Amount = v.InferOutput<typeof amount>;
 export type Pour = v.InferOutput<typeof pour>;
 export type Landing = Pour['landing'];

@@ -24,7 +24,7 @@ export function computePlan(plan: Plan): Computed {
   const densityGMl = recipe?.densityGMl ?? NOMINAL_DENSITY;
   const fill = fillTarget(plan, geometry, recipe, densityGMl);
   const stack = layPours(plan, geometry, fill.volumeMl, densityGMl);
-  const cut = cutBars(stack.layers, geometry.inside.floor, plan.cut);
+  const cut = cutBars(stack.layers, geometry.floor, plan.cut);
   const weights = recipe && weighPlan(plan, recipe, stack.layers, fill.givenBatchG);
   const facts: Facts = { plan, geometry, recipe, densityGMl, fill, stack, cut, weights };
   const warnings = warningsOf(facts);

@@ -1,6 +1,9 @@
 import { peakLyeTemperature } from '../batter/lyeHeat.ts';
+import { stageWord } from '../setting/stage.ts';
+import { propsFor } from '../mould/props.ts';
+import { isLevel, type Tilt } from '../mould/tilt.ts';
 import type { Pot } from '../plan/planSchema.ts';
-import type { Finish, Landing } from '../plan/stepSchema.ts';
+import type { Finish, Landing, Wait } from '../plan/stepSchema.ts';
 import {
   formatLength,
   formatNumber,
@@ -8,7 +11,8 @@ import {
   formatPercent,
   formatTemperature,
 } from '../units/format.ts';
-import type { Weight, Weights } from '../weigh/weights.ts';
+import type { Weight } from '../weigh/ingredients.ts';
+import type { Weights } from '../weigh/weights.ts';
 import type { Computed } from './compute.ts';
 import type { Line, Task } from './procedure.ts';
 import { surfaceText } from './surfaceText.ts';
@@ -38,6 +42,11 @@ const FINISH_WORDS: Readonly<Record<Finish['what'], Omit<Draft, 'chapter'>>> = {
   'leave-cool': { text: 'Leave the mould open in a cool place or the fridge, so that it does not gel.' },
 };
 
+const waitText = ({ until }: Wait): string =>
+  until.kind === 'minutes'
+    ? `Wait ${formatShort(until.minutes, 1)} min.`
+    : `Wait until the last layer is ${stageWord(until.stage)} (stage ${formatShort(until.stage, 1)}): it must not wobble.`;
+
 const potName = (pot: Pot): string => `pot ${pot.letter}, ${pot.name}`;
 
 const SAFETY: readonly Draft[] = [
@@ -60,7 +69,7 @@ function layOut({ plan, geometry }: Computed, w: Weights): Draft[] {
   return [
     {
       chapter: 'lay-out',
-      text: `Mould: ${mould.name}${liner}, ${formatLength(geometry.inside.floor.width, units.length)} wide and ${formatLength(geometry.inside.heightMm, units.length)} high inside.`,
+      text: `${plan.fill.copies > 1 ? `${plan.fill.copies} moulds` : 'Mould'}: ${mould.name}${liner}, ${formatLength(geometry.floor.width, units.length)} wide and ${formatLength(geometry.heightMm, units.length)} high inside.`,
     },
     { chapter: 'lay-out', text: `A jug for each pot, labelled ${jugs}, and one for the lye.` },
     {
@@ -232,6 +241,18 @@ function combine(pot: Pot, w: Weights): Draft {
   };
 }
 
+/** What to put under which edge, in mm and inches: that is what lies on the bench. */
+export function tiltText({ plan, geometry }: Computed, tilt: Tilt): string {
+  if (isLevel(tilt)) return 'Take the prop away and set the mould level.';
+  const props = propsFor(plan.mould, geometry, tilt).map(
+    (p) => `${formatLength(p.heightMm, 'mm')} (${formatLength(p.heightMm, 'in')}) under the ${p.under}`,
+  );
+  const angles = [tilt.rollDeg, tilt.pitchDeg]
+    .filter((d) => d !== 0)
+    .map((d) => `${formatShort(Math.abs(d), 1)}°`);
+  return `Prop the mould: ${props.join(' and ')}, ${angles.join(' and ')}. Wedge it so that it cannot slip.`;
+}
+
 function pouring(computed: Computed, w: Weights): Draft[] {
   const { plan, stack } = computed;
   const { length } = plan.units;
@@ -249,17 +270,9 @@ function pouring(computed: Computed, w: Weights): Draft[] {
       drafts.push({
         chapter: 'pour',
         step: step.id,
-        text: `Wait ${formatShort(step.minutes, 1)} min.`,
+        text: `${waitText(step)}`,
       });
-    if (step.kind === 'tilt')
-      drafts.push({
-        chapter: 'pour',
-        step: step.id,
-        text:
-          step.rollDeg === 0 && step.pitchDeg === 0
-            ? 'Set the mould level.'
-            : `Tilt the mould: roll ${formatNumber(step.rollDeg, 1)}°, pitch ${formatNumber(step.pitchDeg, 1)}°.`,
-      });
+    if (step.kind === 'tilt') drafts.push({ chapter: 'pour', step: step.id, text: tiltText(computed, step) });
     if (step.kind !== 'pour') continue;
     const weight = byStep.get(step.id);
     const layer = stack.layers.find((l) => l.pour.id === step.id);
@@ -275,7 +288,14 @@ function pouring(computed: Computed, w: Weights): Draft[] {
       step: step.id,
       pot: weight.pot.id,
       text: `Pour ${nth}: ${potName(weight.pot)}, ${LANDING_WORDS[step.landing.how]}, ${surfaceText(layer, length)}.`,
-      lines: [{ name: 'Batter', massG: weight.massG, fine: false, pot: weight.pot.id }],
+      lines: [
+        {
+          name: plan.fill.copies > 1 ? `Batter into each of ${plan.fill.copies} moulds` : 'Batter',
+          massG: weight.eachG,
+          fine: false,
+          pot: weight.pot.id,
+        },
+      ],
       running: { inMouldG, ofG },
     });
   }
@@ -314,7 +334,7 @@ function finishing({ plan }: Computed): Draft[] {
 
 function cutting({ plan, cut }: Computed): Draft[] {
   const { length } = plan.units;
-  const bars = cut.count;
+  const bars = cut.count * plan.fill.copies;
   const strips = plan.cut.strips > 1 ? `, in ${plan.cut.strips} strips across` : '';
   return [
     {

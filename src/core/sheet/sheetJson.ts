@@ -1,4 +1,5 @@
 import { barMassG } from '../cut/bars.ts';
+import { propsFor } from '../mould/props.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Computed } from './compute.ts';
 import { procedureOf } from './procedureOf.ts';
@@ -16,6 +17,7 @@ export function sheetJson(computed: Computed): object {
       name: plan.mould.name,
       shape: plan.mould.shape.kind,
       volume_ml: geometry.rimVolumeMl,
+      copies: plan.fill.copies,
       fill_ml: fill.volumeMl,
       fill_height_mm: fill.heightMm,
     },
@@ -60,7 +62,15 @@ export function sheetJson(computed: Computed): object {
     steps: plan.steps.map((step, index) => {
       if (step.kind !== 'pour') {
         const { id, ...rest } = step;
-        return { index, id, ...rest };
+        const props = step.kind === 'tilt' ? propsFor(plan.mould, geometry, step) : [];
+        return {
+          index,
+          id,
+          ...rest,
+          ...(props.length > 0
+            ? { props: props.map((p) => ({ under: p.under, height_mm: p.heightMm })) }
+            : {}),
+        };
       }
       const layer = layerOf.get(step.id);
       const weight = massOf.get(step.id);
@@ -70,9 +80,11 @@ export function sheetJson(computed: Computed): object {
         kind: 'pour',
         pot: step.pot,
         landing: step.landing.how,
+        tilt: layer ? { roll_deg: layer.tilt.rollDeg, pitch_deg: layer.tilt.pitchDeg } : null,
         ...(weight
           ? {
               mass_g: weight.massG,
+              each_mould_g: weight.eachG,
               colorants: weight.colorants.map((c) => ({ id: c.id, mass_g: c.massG })),
             }
           : {}),

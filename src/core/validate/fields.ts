@@ -21,6 +21,7 @@ export const dose = (low: number, high: number) => ranged(low, high, 'g/kg');
 export const saponificationValue = ranged(50, 400, 'mg KOH/g');
 export const density = ranged(0.5, 3, 'g/ml');
 export const ratio = (low: number, high: number) => ranged(low, high, ': 1');
+export const stage = (low: number, high: number) => ranged(low, high, '(stage)');
 export const parts = ranged(0.000001, 1e9, 'parts');
 
 export const id = v.pipe(

@@ -1,19 +1,17 @@
 import { superfatOf } from '../batter/lye.ts';
 import type { Recipe } from '../batter/recipe.ts';
+import type { PouredLayer } from '../fill/layers.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
-import { downToStep, roundParts, sumAtStep, toStep } from '../units/scaleStep.ts';
-import type { PouredLayer } from '../fill/layers.ts';
-
-/** A thing to put on the scale. */
-export interface Weight {
-  readonly id: string;
-  readonly name: string;
-  readonly massG: Grams;
-}
+import { roundParts, sumAtStep, toStep } from '../units/scaleStep.ts';
+import { atomsOf, type Atom } from './atoms.ts';
+import { ingredientsOf, type Ingredients, type Weight } from './ingredients.ts';
 
 export interface PourWeight {
   readonly stepId: string;
+  /** into one mould */
+  readonly eachG: Grams;
+  /** into all the moulds filled alike */
   readonly massG: Grams;
   readonly colorants: readonly Weight[];
 }
@@ -41,46 +39,13 @@ export interface PotWeight {
 }
 
 /** Every weight of the plan at the resolution of the scales. Parts add up to their wholes. */
-export interface Weights {
+export interface Weights extends Ingredients {
   readonly batterG: Grams;
-  readonly oilsG: Grams;
-  readonly oils: readonly Weight[];
-  /** rounded down to the scale's step, never up */
-  readonly lyeG: Grams;
-  readonly waterG: Grams;
-  readonly partLiquids: readonly Weight[];
-  readonly additives: readonly (Weight & { readonly into: 'lye' | 'oils' | 'trace' })[];
-  readonly fragranceG: Grams;
-  readonly solutionG: Grams;
   readonly pots: readonly PotWeight[];
   /** batter of a given batch size that no pour takes */
   readonly spareG: Grams;
   /** superfat of the weighed amounts, after rounding */
   readonly superfatPercent: Percent;
-}
-
-interface Atom {
-  readonly pot: string;
-  readonly kind: 'pour' | 'top' | 'overage' | 'spare';
-  readonly stepId: string;
-  readonly massG: Grams;
-}
-
-/** Everything that is weighed out of the batch, unrounded: pours, what is held back, overage, spare. */
-function atomsOf(plan: Plan, layers: readonly PouredLayer[], givenBatchG: Grams | undefined): Atom[] {
-  const atoms: Atom[] = [
-    ...layers.map((l) => ({ pot: l.pour.pot, kind: 'pour' as const, stepId: l.pour.id, massG: l.massG })),
-    ...plan.fill.top.map((t) => ({ pot: t.pot, kind: 'top' as const, stepId: '', massG: t.massG })),
-  ];
-  const overage = plan.fill.overagePercent / 100;
-  for (const pot of plan.pots) {
-    const used = atoms.filter((a) => a.pot === pot.id).reduce((s, a) => s + a.massG, 0);
-    atoms.push({ pot: pot.id, kind: 'overage', stepId: '', massG: used * overage });
-  }
-  const total = atoms.reduce((s, a) => s + a.massG, 0);
-  const spare = (givenBatchG ?? total) - total;
-  if (spare > 1e-6) atoms.push({ pot: '', kind: 'spare', stepId: '', massG: spare });
-  return atoms;
 }
 
 const colorantsFor = (pot: Pot, batterG: Grams, fineStepG: Grams): Weight[] =>
@@ -98,6 +63,32 @@ const split = (wholeG: Grams, shares: readonly number[], stepG: Grams): Grams[] 
     wholeG * shares.reduce((a, b) => a + b, 0),
   );
 
+/** Each thing split over the pots: the portions, in the order of `shares`. */
+function portionsOf(mixed: Ingredients, shares: readonly number[], stepG: Grams, fineG: Grams): Portion[] {
+  const loose = mixed.additives.filter((a) => a.into !== 'lye');
+  const oils = split(mixed.oilsG, shares, stepG);
+  const solution = split(mixed.solutionG, shares, stepG);
+  const fragrance = split(mixed.fragranceG, shares, fineG);
+  const liquids = mixed.partLiquids.map((l) => split(l.massG, shares, stepG));
+  const additives = loose.map((a) => split(a.massG, shares, fineG));
+  return shares.map((_, i) => ({
+    oilsG: oils[i] ?? 0,
+    solutionG: solution[i] ?? 0,
+    partLiquids: mixed.partLiquids.map((l, k) => ({ ...l, massG: liquids[k]?.[i] ?? 0 })),
+    additives: loose.map((a, k) => ({ id: a.id, name: a.name, massG: additives[k]?.[i] ?? 0 })),
+    fragranceG: fragrance[i] ?? 0,
+  }));
+}
+
+/** Superfat of what is weighed: the lye on the scale against what the oils on the scale could use. */
+function superfatAsWeighed(plan: Plan, recipe: Recipe, mixed: Ingredients): Percent {
+  const weighed = recipe.oils.reduce((s, o, i) => s + (mixed.oils[i]?.massG ?? 0) * o.svMgG, 0);
+  const perGram = recipe.oils.reduce((s, o) => s + o.share * o.svMgG, 0);
+  return weighed > 0
+    ? superfatOf((recipe.fullNeed * weighed) / perGram, mixed.lyeG, plan.batter.purityPercent)
+    : 0;
+}
+
 export function weighPlan(
   plan: Plan,
   recipe: Recipe,
@@ -108,100 +99,43 @@ export function weighPlan(
   // a bench scale finer than the fine one is used for everything
   const fine = Math.min(plan.units.fineStepG, step);
   const atoms = atomsOf(plan, layers, givenBatchG);
-  const rounded = roundParts(
-    atoms.map((a) => a.massG),
-    step,
-  );
-  const batterG = sumAtStep(rounded, step);
-
-  const oilsRaw = atoms.reduce((s, a) => s + a.massG, 0) / recipe.batterPerOil;
-  const lyeG = downToStep(recipe.lye * oilsRaw, step);
-  const additives = recipe.additives.map((a) => ({
-    id: a.id,
-    name: a.name,
-    into: a.into,
-    massG: toStep(a.perOil * oilsRaw, fine),
-  }));
-  const fragranceG = toStep(recipe.fragrance * oilsRaw, fine);
-  const finesG = additives.reduce((s, a) => s + a.massG, 0) + fragranceG;
-  const main = roundParts(
-    [
-      ...recipe.oils.map((o) => o.share * oilsRaw),
-      recipe.plainWater * oilsRaw,
-      ...recipe.partLiquids.map((l) => l.perOil * oilsRaw),
-    ],
-    step,
-    Math.max(0, batterG - lyeG - finesG),
-  );
-  const oils = recipe.oils.map((o, i) => ({ id: o.oil.id, name: o.oil.name, massG: main[i] ?? 0 }));
-  const waterG = main[oils.length] ?? 0;
-  const partLiquids = recipe.partLiquids.map((l, i) => ({
-    id: l.id,
-    name: l.name,
-    massG: main[oils.length + 1 + i] ?? 0,
-  }));
-  const oilsG = sumAtStep(
-    oils.map((o) => o.massG),
-    step,
-  );
-  const dissolved = additives.filter((a) => a.into === 'lye').reduce((s, a) => s + a.massG, 0);
-  const solutionG = sumAtStep([lyeG, waterG, dissolved], fine);
-
-  const potMass = (pot: Pot, kind?: Atom['kind']): Grams =>
+  const massOf = (wanted: (a: Atom) => boolean): Grams =>
     sumAtStep(
-      atoms.flatMap((a, i) => (a.pot === pot.id && (!kind || a.kind === kind) ? [rounded[i] ?? 0] : [])),
+      atoms.filter(wanted).map((a) => a.massG * a.times),
       step,
     );
-  const masses = plan.pots.map((p) => potMass(p));
+  const batterG = massOf(() => true);
+  const mixed = ingredientsOf(recipe, batterG, step, fine);
+  const masses = plan.pots.map((pot) => massOf((a) => a.pot === pot.id));
   const shares = masses.map((m) => (batterG > 0 ? m / batterG : 0));
-  const oilParts = split(oilsG, shares, step);
-  const solutionParts = split(solutionG, shares, step);
-  const liquidParts = partLiquids.map((l) => split(l.massG, shares, step));
-  const loose = additives.filter((a) => a.into !== 'lye');
-  const looseParts = loose.map((a) => split(a.massG, shares, fine));
-  const fragranceParts = split(fragranceG, shares, fine);
-
-  const pots = plan.pots.map((pot, i): PotWeight => ({
-    pot,
-    batterG: masses[i] ?? 0,
-    sharePercent: (shares[i] ?? 0) * 100,
-    pours: atoms.flatMap((a, k) => {
-      if (a.pot !== pot.id || a.kind !== 'pour') return [];
-      const massG = rounded[k] ?? 0;
-      return [{ stepId: a.stepId, massG, colorants: colorantsFor(pot, massG, fine) }];
-    }),
-    heldBackG: potMass(pot, 'top'),
-    overageG: potMass(pot, 'overage'),
-    colorants: colorantsFor(pot, masses[i] ?? 0, fine),
-    portion: {
-      oilsG: oilParts[i] ?? 0,
-      solutionG: solutionParts[i] ?? 0,
-      partLiquids: partLiquids.map((l, k) => ({ ...l, massG: liquidParts[k]?.[i] ?? 0 })),
-      additives: loose.map((a, k) => ({ id: a.id, name: a.name, massG: looseParts[k]?.[i] ?? 0 })),
-      fragranceG: fragranceParts[i] ?? 0,
-    },
-  }));
-
-  const spareG = sumAtStep(
-    atoms.flatMap((a, i) => (a.kind === 'spare' ? [rounded[i] ?? 0] : [])),
-    step,
-  );
-  const need = recipe.oils.reduce((s, o, i) => s + (oils[i]?.massG ?? 0) * o.svMgG, 0);
-  const rawNeed = recipe.oils.reduce((s, o) => s + o.share * o.svMgG, 0);
-  const superfatPercent =
-    need > 0 ? superfatOf((recipe.fullNeed * need) / rawNeed, lyeG, plan.batter.purityPercent) : 0;
+  const portions = portionsOf(mixed, shares, step, fine);
+  const pots = plan.pots.flatMap((pot, i): PotWeight[] => {
+    const portion = portions[i];
+    const own = masses[i] ?? 0;
+    if (!portion) return [];
+    return [
+      {
+        pot,
+        batterG: own,
+        sharePercent: (shares[i] ?? 0) * 100,
+        pours: atoms
+          .filter((a) => a.pot === pot.id && a.kind === 'pour')
+          .map((a) => {
+            const massG = sumAtStep([a.massG * a.times], step);
+            return { stepId: a.stepId, eachG: a.massG, massG, colorants: colorantsFor(pot, massG, fine) };
+          }),
+        heldBackG: massOf((a) => a.pot === pot.id && a.kind === 'top'),
+        overageG: massOf((a) => a.pot === pot.id && a.kind === 'overage'),
+        colorants: colorantsFor(pot, own, fine),
+        portion,
+      },
+    ];
+  });
   return {
+    ...mixed,
     batterG,
-    oilsG,
-    oils,
-    lyeG,
-    waterG,
-    partLiquids,
-    additives,
-    fragranceG,
-    solutionG,
     pots,
-    spareG,
-    superfatPercent,
+    spareG: massOf((a) => a.kind === 'spare'),
+    superfatPercent: superfatAsWeighed(plan, recipe, mixed),
   };
 }

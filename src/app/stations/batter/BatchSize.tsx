@@ -29,7 +29,7 @@ export function BatchSize() {
           else
             put({
               kind: 'headspace',
-              headspaceMm: Math.round((geometry.inside.heightMm - fill.heightMm) * 10) / 10,
+              headspaceMm: Math.round((geometry.heightMm - fill.heightMm) * 10) / 10,
             });
         }}
       />

@@ -10,9 +10,8 @@ export function LoafLength() {
   const { plan, computed, show } = usePlan();
   const [ref, { width }] = useSize<HTMLDivElement>();
   const { cut, stack, geometry } = computed;
-  const { inside } = geometry;
-  const long = Math.max(inside.rim.length, inside.floor.length);
-  const scale = Math.min((width - 2 * PAD) / long, (HEIGHT - 46) / inside.heightMm);
+  const long = geometry.most.length;
+  const scale = Math.min((width - 2 * PAD) / long, (HEIGHT - 46) / geometry.heightMm);
   const x = (mm: number): number => width / 2 + (mm - cut.loafMm / 2) * scale;
   const y = (z: number): number => HEIGHT - 30 - z * scale;
   const top = y(computed.fill.heightMm);

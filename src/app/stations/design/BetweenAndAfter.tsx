@@ -1,7 +1,8 @@
 import { X } from 'lucide-react';
 import { freshId } from '../../../core/edit/freshId.ts';
 import { insertAfter, removeStep } from '../../../core/edit/pours.ts';
-import type { Finish } from '../../../core/plan/stepSchema.ts';
+import { stageWord } from '../../../core/setting/stage.ts';
+import type { Finish, Wait } from '../../../core/plan/stepSchema.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
@@ -19,19 +20,24 @@ export function BetweenAndAfter() {
   const { plan, edit } = usePlan();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const waits = plan.steps.flatMap((s, i) =>
-    s.kind === 'wait' ? [{ step: s, before: plan.steps[i - 1] }] : [],
+    s.kind === 'wait' ? [{ step: s, before: plan.steps.slice(0, i).findLast((b) => b.kind === 'pour') }] : [],
   );
   const pours = plan.steps.filter((s) => s.kind === 'pour');
   const nth = (id: string | undefined): string => {
     const n = pours.findIndex((s) => s.id === id) + 1;
     return n > 0 ? `After pour ${n}` : 'Wait';
   };
+  const setUntil = (id: string, until: Wait['until'], gesture: string) =>
+    edit(
+      (p) => ({ ...p, steps: p.steps.map((s) => (s.id === id && s.kind === 'wait' ? { ...s, until } : s)) }),
+      gesture,
+    );
   const addWait = (): void => {
     edit((p) =>
       insertAfter(p, chosen ?? pours.at(-2)?.id ?? pours.at(-1)?.id, {
         id: freshId('w', p.steps),
         kind: 'wait',
-        minutes: 5,
+        until: { kind: 'minutes', minutes: 5 },
       }),
     );
   };
@@ -49,24 +55,25 @@ export function BetweenAndAfter() {
         {waits.map(({ step, before }) => (
           <div key={step.id} className="flex items-center gap-2">
             <span className="flex-1">{nth(before?.id)}</span>
-            <FigureField
-              label="Wait"
-              hideLabel
-              className="w-24"
-              suffix="min"
-              value={step.minutes}
-              onValue={(minutes, g) =>
-                edit(
-                  (p) => ({
-                    ...p,
-                    steps: p.steps.map((s) =>
-                      s.id === step.id && s.kind === 'wait' ? { ...s, minutes } : s,
-                    ),
-                  }),
-                  g,
-                )
-              }
-            />
+            {step.until.kind === 'minutes' ? (
+              <FigureField
+                label="Wait"
+                hideLabel
+                className="w-24"
+                suffix="min"
+                value={step.until.minutes}
+                onValue={(minutes, g) => setUntil(step.id, { kind: 'minutes', minutes }, g)}
+              />
+            ) : (
+              <FigureField
+                label="Wait until stage"
+                hideLabel
+                className="w-32"
+                suffix={stageWord(step.until.stage)}
+                value={step.until.stage}
+                onValue={(stage, g) => setUntil(step.id, { kind: 'stage', stage }, g)}
+              />
+            )}
             <button
               type="button"
               className="btn btn-ghost btn-sm px-1.5"

@@ -10,6 +10,7 @@ import { BetweenAndAfter } from './BetweenAndAfter.tsx';
 import { HeldBack } from './HeldBack.tsx';
 import { LayerList } from './LayerList.tsx';
 import { PourPanel } from './PourPanel.tsx';
+import { SlantAll } from './SlantAll.tsx';
 
 export function DesignStation() {
   const { computed, edit } = usePlan();
@@ -50,6 +51,7 @@ export function DesignStation() {
       <Group title="Held back for the top">
         <HeldBack />
       </Group>
+      <SlantAll />
       <BetweenAndAfter />
     </Station>
   );

@@ -15,11 +15,11 @@ import type { PouredLayer } from '../../../core/fill/layers.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { Choice } from '../../parts/Choice.tsx';
-import { Fact } from '../../parts/Fact.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { LengthField, MassField, PercentField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { TiltFields } from './TiltFields.tsx';
 
 const NEW_POT = 'a new pot';
 
@@ -28,11 +28,12 @@ const OWNER: Readonly<Record<PouredLayer['pour']['amount']['kind'], string>> = {
   mass: 'Given by its mass.',
   percent: 'Given by its share.',
   rest: 'Takes its part of what the other pours leave.',
+  line: 'Given by its mark on a wall.',
 };
 
 /** Everything about the chosen pour: what it takes, where it comes from, how it lands. */
 export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit } = usePlan();
   const dispatch = useAppDispatch();
   const { pour } = layer;
   const pot = plan.pots.find((p) => p.id === pour.pot);
@@ -116,9 +117,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
           </button>
         )}
       </p>
-      <dl>
-        <Fact name="Surface at">{show.length(layer.leftMm)}</Fact>
-      </dl>
+      <TiltFields layer={layer} />
       <Picker
         label="Poured from"
         value={pour.pot}

@@ -3,7 +3,7 @@ import { totalHeldBack } from '../../../core/plan/pours.ts';
 import type { FillTo } from '../../../core/plan/planSchema.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
-import { LengthField, MassField } from '../../parts/quantities.tsx';
+import { FigureField, LengthField, MassField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 
 const tenth = (mm: number): number => Math.round(mm * 10) / 10;
@@ -13,7 +13,7 @@ export function FillFields() {
   const { plan, computed, edit, show } = usePlan();
   const { to } = plan.fill;
   const { heightMm } = computed.fill;
-  const rim = computed.geometry.inside.heightMm;
+  const rim = computed.geometry.heightMm;
   const put = (next: FillTo, gesture?: string) =>
     edit((p) => ({ ...p, fill: { ...p.fill, to: next } }), gesture);
   return (
@@ -66,6 +66,12 @@ export function FillFields() {
           That fills the mould to {show.length(heightMm)}, {show.length(rim - heightMm)} under the rim.
         </p>
       )}
+      <FigureField
+        label="Moulds filled alike from this batch"
+        suffix=""
+        value={plan.fill.copies}
+        onValue={(copies, g) => edit((p) => ({ ...p, fill: { ...p.fill, copies } }), g)}
+      />
       <MassField
         label="Top allowance, batter held back"
         value={totalHeldBack(plan)}

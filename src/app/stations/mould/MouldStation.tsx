@@ -12,6 +12,7 @@ import { StarterMoulds } from './StarterMoulds.tsx';
 export function MouldStation() {
   const { plan, edit } = usePlan();
   const { mould } = plan;
+  const straight = mould.shape.kind !== 'tube' && mould.shape.kind !== 'half-round';
   const change = (part: Partial<Mould>, gesture?: string) =>
     edit((p) => ({ ...p, mould: { ...p.mould, ...part } }), gesture);
   return (
@@ -32,11 +33,31 @@ export function MouldStation() {
           }}
         />
         <ShapeFields />
-        <LengthField
-          label="Liner, each side and floor"
-          value={mould.linerMm}
-          onValue={(linerMm, gesture) => change({ linerMm }, gesture)}
-        />
+        <div className="grid grid-cols-3 gap-3">
+          <LengthField
+            label="Liner, a side"
+            value={mould.linerMm}
+            onValue={(linerMm, gesture) => change({ linerMm }, gesture)}
+          />
+          <LengthField
+            label="Wall thickness"
+            value={mould.wallMm}
+            onValue={(wallMm, gesture) => change({ wallMm }, gesture)}
+          />
+          {straight && (
+            <LengthField
+              label="Bow of a wall"
+              value={mould.bowMm}
+              onValue={(bowMm, gesture) => change({ bowMm }, gesture)}
+            />
+          )}
+        </div>
+        {mould.bowMm > 0 && straight && (
+          <p className="quiet text-sm">
+            The bow is how far each long wall bulges at mid-length at the rim when full: taken as leaning out
+            evenly by two thirds of it, an assumed shape.
+          </p>
+        )}
       </Group>
       <FillFields />
       <MouldVolume />

@@ -1,86 +1,101 @@
 import type { Shape } from '../../../core/mould/schema.ts';
-import { Choice } from '../../parts/Choice.tsx';
-import { LengthField } from '../../parts/quantities.tsx';
+import type { MouldGeometry } from '../../../core/mould/geometry.ts';
+import { Picker } from '../../parts/Picker.tsx';
+import { LengthField, MassField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 
-/** The same mould said as the other shape: a box becomes a taper with equal floor and rim, and back. */
-function asKind(shape: Shape, kind: Shape['kind']): Shape {
-  if (shape.kind === kind) return shape;
-  return shape.kind === 'box'
-    ? {
+type Form = Exclude<Shape['kind'], 'tube'> | 'tube standing' | 'tube lying';
+
+const FORMS: readonly { readonly value: Form; readonly label: string }[] = [
+  { value: 'box', label: 'box: loaf or slab' },
+  { value: 'tapered', label: 'tapered: narrower at the floor' },
+  { value: 'half-round', label: 'half-round trough' },
+  { value: 'tube standing', label: 'tube, standing' },
+  { value: 'tube lying', label: 'tube, lying' },
+  { value: 'measured', label: 'odd shape, measured by water' },
+];
+
+const LABELS: Readonly<Record<string, string>> = {
+  lengthMm: 'Length',
+  widthMm: 'Width',
+  heightMm: 'Rim height',
+  rimLengthMm: 'Length at the rim',
+  rimWidthMm: 'Width at the rim',
+  floorLengthMm: 'Length at the floor',
+  floorWidthMm: 'Width at the floor',
+  diameterMm: 'Diameter',
+};
+
+const formOf = (shape: Shape): Form => (shape.kind === 'tube' ? `tube ${shape.stands}` : shape.kind);
+
+/** A shape of another form about as large as the mould is now. */
+function asForm(form: Form, { most, heightMm, rimVolumeMl }: MouldGeometry): Shape {
+  const mm = (x: number): number => Math.round(x * 10) / 10;
+  const [length, width, height] = [mm(most.length), mm(most.width), mm(heightMm)];
+  switch (form) {
+    case 'box':
+      return { kind: 'box', lengthMm: length, widthMm: width, heightMm: height };
+    case 'tapered':
+      return {
         kind: 'tapered',
-        floorLengthMm: shape.lengthMm,
-        floorWidthMm: shape.widthMm,
-        rimLengthMm: shape.lengthMm,
-        rimWidthMm: shape.widthMm,
-        heightMm: shape.heightMm,
-      }
-    : { kind: 'box', lengthMm: shape.rimLengthMm, widthMm: shape.rimWidthMm, heightMm: shape.heightMm };
+        floorLengthMm: length,
+        floorWidthMm: width,
+        rimLengthMm: length,
+        rimWidthMm: width,
+        heightMm: height,
+      };
+    case 'half-round':
+      return { kind: 'half-round', lengthMm: length, diameterMm: width };
+    case 'tube standing':
+      return { kind: 'tube', stands: 'standing', lengthMm: Math.max(height, length), diameterMm: width };
+    case 'tube lying':
+      return { kind: 'tube', stands: 'lying', lengthMm: length, diameterMm: width };
+    case 'measured':
+      return { kind: 'measured', waterG: Math.round(rimVolumeMl), lengthMm: length, heightMm: height };
+  }
 }
 
+/** Every inside size of the shape, by name. */
 export function ShapeFields() {
-  const { plan, edit } = usePlan();
+  const { plan, computed, edit, show } = usePlan();
   const { shape } = plan.mould;
   const put = (next: Shape, gesture?: string) =>
     edit((p) => ({ ...p, mould: { ...p.mould, shape: next } }), gesture);
-  const height = (
-    <LengthField
-      label="Rim height"
-      value={shape.heightMm}
-      onValue={(heightMm, g) => put({ ...shape, heightMm }, g)}
-    />
-  );
+  const sizes = Object.entries(shape).filter((e): e is [string, number] => e[0].endsWith('Mm'));
   return (
     <>
-      <Choice
-        legend="Shape"
-        value={shape.kind}
-        options={[
-          { value: 'box', label: 'box' },
-          { value: 'tapered', label: 'tapered' },
-        ]}
-        onChoose={(kind) => {
-          put(asKind(shape, kind));
-        }}
+      <Picker
+        label="Shape"
+        value={formOf(shape)}
+        options={FORMS}
+        onPick={(form) => put(asForm(form, computed.geometry))}
       />
-      {shape.kind === 'box' ? (
-        <div className="grid grid-cols-3 gap-3">
-          <LengthField
-            label="Length"
-            value={shape.lengthMm}
-            onValue={(lengthMm, g) => put({ ...shape, lengthMm }, g)}
+      <div className={`grid gap-3 ${sizes.length === 3 ? 'grid-cols-3' : 'grid-cols-2'}`}>
+        {shape.kind === 'measured' && (
+          <MassField
+            label="Water it holds"
+            value={shape.waterG}
+            onValue={(waterG, g) => put({ ...shape, waterG }, g)}
           />
+        )}
+        {sizes.map(([key, value]) => (
           <LengthField
-            label="Width"
-            value={shape.widthMm}
-            onValue={(widthMm, g) => put({ ...shape, widthMm }, g)}
+            key={key}
+            label={
+              shape.kind === 'tube' && shape.stands === 'standing' && key === 'lengthMm'
+                ? 'Height'
+                : (LABELS[key] ?? key)
+            }
+            value={value}
+            onValue={(mm, g) => put({ ...shape, [key]: mm }, g)}
           />
-          {height}
-        </div>
-      ) : (
-        <div className="grid grid-cols-2 gap-3">
-          <LengthField
-            label="Length at the rim"
-            value={shape.rimLengthMm}
-            onValue={(rimLengthMm, g) => put({ ...shape, rimLengthMm }, g)}
-          />
-          <LengthField
-            label="Width at the rim"
-            value={shape.rimWidthMm}
-            onValue={(rimWidthMm, g) => put({ ...shape, rimWidthMm }, g)}
-          />
-          <LengthField
-            label="Length at the floor"
-            value={shape.floorLengthMm}
-            onValue={(floorLengthMm, g) => put({ ...shape, floorLengthMm }, g)}
-          />
-          <LengthField
-            label="Width at the floor"
-            value={shape.floorWidthMm}
-            onValue={(floorWidthMm, g) => put({ ...shape, floorWidthMm }, g)}
-          />
-          {height}
-        </div>
+        ))}
+      </div>
+      {shape.kind === 'measured' && (
+        <p className="quiet text-sm">
+          1 g of water is 1 ml. Taken as an even box of that volume,{' '}
+          {show.length(computed.geometry.most.width)} wide: an assumed section, so heights are estimates.
+        </p>
       )}
     </>
   );

@@ -1,0 +1,242 @@
+import type { PouredLayer } from '../../core/fill/layers.ts';
+import { propsFor } from '../../core/mould/props.ts';
+import { surfaceAcross, viewPolygon, type View } from '../../core/mould/sectionView.ts';
+import { spillOffset } from '../../core/mould/spill.ts';
+import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
+import { pourChosen } from '../../store/deskSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { usePlan } from '../parts/usePlan.ts';
+import { useSize } from '../parts/useSize.ts';
+import { Bench } from './Bench.tsx';
+import { Callouts } from './Callouts.tsx';
+import { drawnWallMm, fitFrame, wideIn } from './frame.ts';
+import { LayerShape } from './LayerShape.tsx';
+import { Line } from './Line.tsx';
+import { Ruler } from './Ruler.tsx';
+import { TiltHandle } from './TiltHandle.tsx';
+import { useLineMoves } from './useLineMoves.ts';
+import { Walls } from './Walls.tsx';
+
+/** Narrower than this, layers are named by their letters alone, px. */
+const CALLOUTS_FROM = 500;
+const CALLOUT_WIDTH = 192;
+
+interface FlatViewProps {
+  readonly view: View;
+  /** lines and tilt can be moved */
+  readonly editable: boolean;
+}
+
+/**
+ * The loaf cut through its middle, end-on or from the side, to scale. With "at this pour" the mould stands at that
+ * pour's tilt, filled up to it, and its surface is level on screen.
+ */
+export function FlatView({ view, editable }: FlatViewProps) {
+  const { plan, computed, show } = usePlan();
+  const dispatch = useAppDispatch();
+  const { chosen, moment } = useAppSelector((s) => s.desk);
+  const moves = useLineMoves();
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const { geometry, stack, fill } = computed;
+  const { mould } = plan;
+
+  const index = stack.layers.findIndex((l) => l.pour.id === chosen);
+  const here = moment === 'pour' ? stack.layers[index] : undefined;
+  const tilt = here?.tilt ?? LEVEL;
+  const degrees = view === 'section' ? tilt.rollDeg : tilt.pitchDeg;
+  const layers = here ? stack.layers.slice(0, index + 1) : stack.layers;
+
+  const named = width >= CALLOUTS_FROM;
+  const wall = drawnWallMm(mould);
+  const wide = wideIn(geometry, view);
+  const frame = fitFrame({
+    wide,
+    high: geometry.heightMm,
+    wall,
+    width,
+    height,
+    margins: { left: 58, right: named ? CALLOUT_WIDTH + 44 : 22, top: 40, bottom: 52 },
+    degrees,
+  });
+  const outline = viewPolygon(geometry.solid, view);
+  const half = wide / 2 + wall;
+  const choose = (id: string): void => {
+    dispatch(pourChosen(id));
+  };
+  const potOf = (id: string) => plan.pots.find((p) => p.id === id);
+  const rightEnd = (l: PouredLayer): number => (view === 'section' ? l.rightMm : l.farMm);
+  const gapMm = geometry.heightMm - fill.heightMm;
+  const spill =
+    here && !isLevel(tilt)
+      ? surfaceAcross(outline, view, here.up, spillOffset(geometry, here.up))
+      : undefined;
+  const sides = view === 'section' ? (['left', 'right'] as const) : (['near', 'far'] as const);
+
+  return (
+    <div ref={ref} className="relative min-h-0 min-w-0 flex-1 overflow-hidden">
+      {width > 0 && (
+        <svg
+          width={width}
+          height={height}
+          role="group"
+          aria-label={`${view === 'section' ? 'Section' : 'Side'} of the loaf: ${layers.length} layers, ${show.mass(layers.reduce((s, l) => s + l.massG, 0))}`}
+          className="absolute inset-0 select-none"
+        >
+          {here && !isLevel(tilt) && (
+            <Bench
+              frame={frame}
+              half={half}
+              wall={wall}
+              prop={propsFor(mould, geometry, tilt).find((p) =>
+                view === 'section' ? /edge/.test(p.under) : /end/.test(p.under),
+              )}
+            />
+          )}
+          <g
+            transform={degrees === 0 ? undefined : `rotate(${-degrees} ${frame.centre.x} ${frame.centre.y})`}
+          >
+            <Walls mould={mould} outline={outline} frame={frame} />
+            <Ruler
+              frame={frame}
+              x={frame.x(-half) - 8}
+              heightMm={geometry.heightMm}
+              unit={plan.units.length}
+            />
+            {layers.map((layer) => {
+              const pot = potOf(layer.pour.pot);
+              return (
+                pot && (
+                  <LayerShape
+                    key={layer.pour.id}
+                    polygon={viewPolygon(layer.solid, view)}
+                    pot={pot}
+                    frame={frame}
+                    chosen={layer.pour.id === chosen}
+                    onChoose={() => {
+                      choose(layer.pour.id);
+                    }}
+                  />
+                )
+              );
+            })}
+            {editable &&
+              layers.map((layer, i) => {
+                const ends = surfaceAcross(viewPolygon(layer.space, view), view, layer.up, layer.offset);
+                const pot = potOf(layer.pour.pot);
+                if (!ends || !pot || !moves.movable(i)) return null;
+                return (
+                  <Line
+                    key={layer.pour.id}
+                    label={`Top of pour ${i + 1}, ${pot.letter} ${pot.name}`}
+                    valueText={`${show.length(ends[0].z)} at the ${sides[0]}, ${show.length(ends[1].z)} at the ${sides[1]}, ${show.mass(layer.massG)}`}
+                    value={ends[0].z}
+                    max={geometry.heightMm}
+                    x0={frame.x(ends[0].h)}
+                    x1={frame.x(ends[1].h)}
+                    y0={frame.y(ends[0].z)}
+                    y1={frame.y(ends[1].z)}
+                    chosen={layer.pour.id === chosen}
+                    onStart={() => {
+                      choose(layer.pour.id);
+                    }}
+                    onDrag={(px, py, gesture) => {
+                      const { h, z } = frame.under(px, py);
+                      moves.toOffset(
+                        i,
+                        (view === 'section' ? layer.up[0] : layer.up[1]) * h + layer.up[2] * z,
+                        gesture,
+                      );
+                    }}
+                    onNudge={(by) => {
+                      moves.bySteps(i, by);
+                    }}
+                  />
+                );
+              })}
+            {spill && (
+              <g className="pointer-events-none">
+                <path
+                  d={`M${frame.x(spill[0].h)},${frame.y(spill[0].z)}L${frame.x(spill[1].h)},${frame.y(spill[1].z)}`}
+                  stroke="var(--color-error)"
+                  strokeWidth="1.6"
+                  strokeDasharray="3 5"
+                />
+              </g>
+            )}
+            {!here && (
+              <path
+                d={`M${frame.x(-half) - 4},${frame.y(fill.heightMm)}H${frame.x(half) + 4}`}
+                stroke="var(--color-accent)"
+                strokeDasharray="5 4"
+                strokeWidth="1.2"
+                className="pointer-events-none"
+              />
+            )}
+            {editable && here && (
+              <TiltHandle
+                frame={frame}
+                view={view}
+                pourId={here.pour.id}
+                nth={index + 1}
+                tilt={tilt}
+                at={{ h: (degrees < 0 ? -1 : 1) * half, z: geometry.heightMm }}
+              />
+            )}
+          </g>
+          {spill && (
+            <text
+              x={frame.turned(spill[degrees < 0 ? 1 : 0]).x}
+              y={frame.turned(spill[degrees < 0 ? 1 : 0]).y - 8}
+              fontSize="13"
+              textAnchor={degrees < 0 ? 'end' : 'start'}
+              fill="var(--color-error)"
+            >
+              spills above this
+            </text>
+          )}
+          {!here && (
+            <text
+              x={frame.x(-half)}
+              y={Math.min(frame.y(fill.heightMm), frame.y(geometry.heightMm)) - 10}
+              fontSize="13"
+              fill="var(--color-accent)"
+            >
+              fill to {show.length(fill.heightMm)}
+            </text>
+          )}
+          <text
+            x={frame.centre.x}
+            y={height - 16}
+            textAnchor="middle"
+            fontSize="13.5"
+            className="quiet"
+            fill="currentColor"
+          >
+            {here ? (
+              `as it stands at pour ${index + 1}`
+            ) : (
+              <>
+                {show.length(view === 'section' ? geometry.floor.width : geometry.floor.length)} inside
+                {mould.linerMm > 0 && ` · liner ${show.length(mould.linerMm)} a side`}
+                {gapMm > 0 && ` · ${show.length(gapMm)} to the rim`}
+              </>
+            )}
+          </text>
+          {named && (
+            <Callouts
+              layers={layers}
+              startOf={(l) =>
+                frame.turned({ h: half, z: Math.max(1, rightEnd(l) - Math.min(l.riseMm, rightEnd(l)) / 2) })
+              }
+              left={width - CALLOUT_WIDTH - 14}
+              right={width - 14}
+              height={height}
+              chosen={chosen}
+              onChoose={choose}
+            />
+          )}
+        </svg>
+      )}
+    </div>
+  );
+}

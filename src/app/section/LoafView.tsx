@@ -1,0 +1,118 @@
+import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { usePlan } from '../parts/usePlan.ts';
+import { useSize } from '../parts/useSize.ts';
+import { facetsOf, type Eye } from './facets.ts';
+
+const FIRST: Eye = { azimuth: -38, elevation: 32 };
+const PLAN: Eye = { azimuth: 0, elevation: 90 };
+const LOWEST = 15;
+
+const shade = (hex: string, light: number): string => {
+  const part = (at: number): number =>
+    Math.round(parseInt(hex.slice(at, at + 2), 16) * (0.42 + 0.58 * light));
+  return `rgb(${part(1)} ${part(3)} ${part(5)})`;
+};
+
+/** The loaf out of its mould, cut away where wanted. Drag it to turn it; from straight above it is the plan. */
+export function LoafView({ above }: { readonly above: boolean }) {
+  const { plan, computed, show } = usePlan();
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const [turned, setTurned] = useState(FIRST);
+  const [cutAway, setCutAway] = useState(25);
+  const from = useRef<{ x: number; y: number; eye: Eye } | null>(null);
+  const sliderId = useId();
+  const { most, heightMm } = computed.geometry;
+  const eye = above ? PLAN : turned;
+  const keep = above || cutAway === 0 ? undefined : -most.length / 2 + (most.length * cutAway) / 100;
+  const facets = facetsOf(computed.stack.layers, eye, keep);
+  const reach = above
+    ? Math.max(most.width / (width - 60), most.length / (height - 90))
+    : Math.hypot(most.width, most.length, heightMm) / Math.min(width - 40, (height - 90) * 1.25);
+  const scale = 1 / reach;
+  const lift = (heightMm / 2) * Math.cos((eye.elevation * Math.PI) / 180);
+  const at = ([x, y]: readonly [number, number]): string =>
+    `${(width / 2 + x * scale).toFixed(1)},${((height - 50) / 2 - (y - lift) * scale).toFixed(1)}`;
+  const turn = (azimuth: number, elevation: number): void => {
+    setTurned({ azimuth, elevation: Math.min(85, Math.max(LOWEST, elevation)) });
+  };
+  const move = (event: PointerEvent): void => {
+    const start = from.current;
+    if (start)
+      turn(
+        start.eye.azimuth - (event.clientX - start.x) * 0.4,
+        start.eye.elevation + (event.clientY - start.y) * 0.4,
+      );
+  };
+  const key = (event: KeyboardEvent): void => {
+    const by = { ArrowLeft: [-5, 0], ArrowRight: [5, 0], ArrowUp: [0, 5], ArrowDown: [0, -5] }[event.key];
+    if (!by || above) return;
+    event.preventDefault();
+    turn(turned.azimuth + (by[0] ?? 0), turned.elevation + (by[1] ?? 0));
+  };
+  return (
+    <div ref={ref} className="relative min-h-0 min-w-0 flex-1 overflow-hidden">
+      {width > 0 && (
+        <svg
+          width={width}
+          height={height - 44}
+          role="img"
+          tabIndex={above ? -1 : 0}
+          aria-label={
+            above
+              ? 'The loaf seen from straight above'
+              : `The loaf in three dimensions, turned ${Math.round(eye.azimuth)} degrees: arrow keys turn it`
+          }
+          className={`absolute inset-x-0 top-0 touch-none select-none ${above ? '' : 'cursor-grab active:cursor-grabbing'}`}
+          onPointerDown={(event) => {
+            if (above) return;
+            event.currentTarget.setPointerCapture(event.pointerId);
+            from.current = { x: event.clientX, y: event.clientY, eye: turned };
+          }}
+          onPointerMove={move}
+          onPointerUp={() => (from.current = null)}
+          onKeyDown={key}
+        >
+          {facets.map((facet, i) => {
+            const colour = plan.pots.find((p) => p.id === facet.pot)?.colour ?? '#999999';
+            const paint = shade(colour, facet.light);
+            return (
+              <polygon
+                key={i}
+                points={facet.points.map(at).join(' ')}
+                fill={paint}
+                stroke={paint}
+                strokeWidth="0.8"
+                strokeLinejoin="round"
+              />
+            );
+          })}
+        </svg>
+      )}
+      <div className="absolute inset-x-4 bottom-3 flex items-center justify-center gap-3 text-sm">
+        {above ? (
+          <span className="quiet">
+            {show.length(most.length)} long, {show.length(most.width)} wide, near end at the foot
+          </span>
+        ) : (
+          <>
+            <label htmlFor={sliderId} className="quiet">
+              Cut away from the near end
+            </label>
+            <input
+              id={sliderId}
+              type="range"
+              min="0"
+              max="95"
+              value={cutAway}
+              className="w-48 accent-(--color-accent)"
+              onChange={(event) => {
+                setCutAway(Number(event.target.value));
+              }}
+            />
+            <span className="w-18 tabular-nums">{show.length((most.length * cutAway) / 100)}</span>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,51 @@
+import { momentShown, viewShown, type LoafViewName } from '../../store/deskSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { BarsView } from './BarsView.tsx';
+import { FlatView } from './FlatView.tsx';
+import { LoafView } from './LoafView.tsx';
+
+const VIEWS: readonly { readonly view: LoafViewName; readonly label: string }[] = [
+  { view: 'section', label: 'Section' },
+  { view: 'side', label: 'Side' },
+  { view: 'plan', label: 'Plan' },
+  { view: 'loaf', label: 'Loaf' },
+  { view: 'bars', label: 'Bars' },
+];
+
+/** The loaf in the view that is chosen; the flat ones whole, or as it stands at the chosen pour. */
+export function Views({ editable }: { readonly editable: boolean }) {
+  const dispatch = useAppDispatch();
+  const { view, moment, chosen } = useAppSelector((s) => s.desk);
+  const flat = view === 'section' || view === 'side';
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-1 px-4 pt-3">
+        {VIEWS.map((v) => (
+          <button
+            key={v.view}
+            type="button"
+            aria-pressed={v.view === view}
+            className={`cursor-pointer rounded-field px-2.5 py-1 ${v.view === view ? 'font-heading text-lg font-bold' : 'quiet text-sm hover:underline'}`}
+            onClick={() => dispatch(viewShown(v.view))}
+          >
+            {v.label}
+          </button>
+        ))}
+        {flat && (
+          <button
+            type="button"
+            className="btn btn-sm ml-auto"
+            aria-pressed={moment === 'pour'}
+            disabled={chosen === null}
+            onClick={() => dispatch(momentShown(moment === 'pour' ? 'whole' : 'pour'))}
+          >
+            {moment === 'pour' && chosen !== null ? 'Show the whole loaf' : 'Show it at this pour'}
+          </button>
+        )}
+      </div>
+      {flat && <FlatView view={view} editable={editable} />}
+      {view === 'bars' && <BarsView />}
+      {(view === 'plan' || view === 'loaf') && <LoafView key={view} above={view === 'plan'} />}
+    </>
+  );
+}

@@ -1,0 +1,63 @@
+import { useState } from 'react';
+import { chevrons, finishLevel, levelAll, zigzag, type Along } from '../../../core/edit/tilt.ts';
+import { STEEPEST_DEG } from '../../../core/mould/tilt.ts';
+import { Choice } from '../../parts/Choice.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { FigureField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+/** One command for a whole loaf of slants. */
+export function SlantAll() {
+  const { computed, edit } = usePlan();
+  const [degrees, setDegrees] = useState(12);
+  const [along, setAlong] = useState<Along>('edge');
+  const { layers } = computed.stack;
+  return (
+    <Group title="Slants">
+      <div className="grid grid-cols-[6rem_1fr] items-end gap-2">
+        <FigureField
+          label="Angle"
+          suffix="°"
+          value={degrees}
+          onValue={(d) => {
+            if (d <= 0 || d > STEEPEST_DEG)
+              return { code: 'too-steep', message: `${d}° is outside 0 to ${STEEPEST_DEG}°` };
+            setDegrees(d);
+            return undefined;
+          }}
+        />
+        <Choice
+          legend="Propped along"
+          value={along}
+          options={[
+            { value: 'edge', label: 'long edge' },
+            { value: 'end', label: 'an end' },
+          ]}
+          onChoose={setAlong}
+        />
+      </div>
+      <div className="flex flex-wrap gap-1.5">
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => edit((p) => zigzag(p, layers, along, degrees))}
+        >
+          Zigzag
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => edit((p) => chevrons(p, layers, along, degrees))}
+        >
+          Chevrons
+        </button>
+        <button type="button" className="btn btn-sm" onClick={() => edit(finishLevel)}>
+          Finish level
+        </button>
+        <button type="button" className="btn btn-sm" onClick={() => edit((p) => levelAll(p, layers))}>
+          All level
+        </button>
+      </div>
+    </Group>
+  );
+}

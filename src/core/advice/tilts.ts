@@ -1,0 +1,128 @@
+import { setAmount } from '../edit/pours.ts';
+import { setTilt } from '../edit/tilt.ts';
+import { waitsBeforeTurns, turnsOf } from '../edit/turns.ts';
+import { bareWalls } from '../fill/bareWall.ts';
+import type { PouredLayer } from '../fill/layers.ts';
+import { steepestTilt, tiltHolds } from '../mould/spill.ts';
+import { isLevel } from '../mould/tilt.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { stageWord } from '../setting/stage.ts';
+import { formatLength, formatMass, formatShort } from '../units/format.ts';
+import type { Facts } from './facts.ts';
+import type { Warning } from './warning.ts';
+
+/** Less than this is rounding, g. */
+const WORTH_SAYING_G = 1;
+
+const about = (
+  facts: Facts,
+  layer: PouredLayer,
+): { name: string; step: string; mass: (g: number) => string } => {
+  const nth = facts.stack.layers.indexOf(layer) + 1;
+  const letter = facts.plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?';
+  return {
+    name: `Pour ${nth} (pot ${letter})`,
+    step: layer.pour.id,
+    mass: (g) => formatMass(g, facts.plan.units.mass, 1),
+  };
+};
+
+function spills(facts: Facts, layer: PouredLayer): Warning[] {
+  if (isLevel(layer.tilt)) return [];
+  const { geometry, densityGMl } = facts;
+  const holdsMl = tiltHolds(geometry, layer.space, layer.tilt);
+  const overG = (layer.volumeMl - holdsMl) * densityGMl;
+  if (overG < WORTH_SAYING_G) return [];
+  const { name, step, mass } = about(facts, layer);
+  const steepest = Math.floor(steepestTilt(geometry, layer.space, layer.tilt, layer.volumeMl) * 10) / 10;
+  const size = Math.max(Math.abs(layer.tilt.rollDeg), Math.abs(layer.tilt.pitchDeg));
+  const tenth = (x: number): number => Math.trunc((x / size) * steepest * 10) / 10;
+  const gentler = { rollDeg: tenth(layer.tilt.rollDeg), pitchDeg: tenth(layer.tilt.pitchDeg) };
+  const fitsG = Math.floor(holdsMl * densityGMl);
+  return [
+    {
+      code: 'spills',
+      level: 'refuse',
+      station: 'design',
+      step,
+      message: `${name} spills by ${mass(overG)}: at this tilt the mould holds ${mass(Math.max(0, fitsG))} more, and the steepest for this pour is ${formatShort(steepest, 1)}°.`,
+      remedies: [
+        ...(steepest > 0
+          ? [
+              {
+                label: `Tilt no steeper than ${formatShort(steepest, 1)}°`,
+                apply: (p: Plan) => setTilt(p, step, gentler),
+              },
+            ]
+          : []),
+        ...(fitsG >= 1
+          ? [
+              {
+                label: `Pour only ${mass(fitsG)}`,
+                apply: (p: Plan) => setAmount(p, step, { kind: 'mass', massG: fitsG }),
+              },
+            ]
+          : []),
+      ],
+    },
+  ];
+}
+
+function bare(facts: Facts, layer: PouredLayer): Warning[] {
+  const { geometry, densityGMl, plan } = facts;
+  const worst = bareWalls(geometry, layer).sort((a, b) => b.gapMm - a.gapMm)[0];
+  if (!worst) return [];
+  const { name, step, mass } = about(facts, layer);
+  const gap = formatLength(worst.gapMm, plan.units.length);
+  const level = isLevel(layer.tilt);
+  const wantedG = Math.ceil((layer.volumeMl + worst.missingMl) * densityGMl);
+  const missing = mass(Math.max(1, worst.missingMl * densityGMl));
+  return [
+    {
+      code: level ? 'flat-wedge' : 'short-of-wall',
+      level: 'warn',
+      station: 'design',
+      step,
+      message: level
+        ? `${name} does not cover the slope: it ends ${gap} from the ${worst.wall} wall in a flat wedge. ${missing} more covers it.`
+        : `${name} is too little to reach the ${worst.wall} wall: it ends ${gap} short. ${missing} more reaches it.`,
+      remedies: [
+        {
+          label: `Pour ${mass(wantedG)}`,
+          apply: (p) => setAmount(p, step, { kind: 'mass', massG: wantedG }),
+        },
+      ],
+    },
+  ];
+}
+
+function slumps(facts: Facts): Warning[] {
+  const { plan, stack, densityGMl } = facts;
+  const early = turnsOf(plan, stack.layers, densityGMl).filter((t) => t.heldStage + 0.05 < t.neededStage);
+  return early.map((turn): Warning => {
+    const { name, step } = about(facts, turn.layer);
+    const wait = {
+      label: `Wait until ${stageWord(turn.neededStage)} before turning`,
+      apply: (p: Plan) => waitsBeforeTurns(p, [turn]),
+    };
+    const all = {
+      label: 'Wait so before every turn',
+      apply: (p: Plan) => waitsBeforeTurns(p, early),
+    };
+    return {
+      code: 'slumps',
+      level: 'warn',
+      station: 'design',
+      step,
+      message: `Turned by ${formatShort(turn.degrees, 1)}° after ${name.toLowerCase()}, its slope would slump: it holds from about stage ${formatShort(turn.neededStage, 1)} (${stageWord(turn.neededStage)}), and it is ${stageWord(turn.heldStage)} then. An estimate.`,
+      remedies: early.length > 1 ? [wait, all] : [wait],
+    };
+  });
+}
+
+/** Spills, walls left bare, slopes that would slump. Nothing while the pours do not fit at all. */
+export function tiltWarnings(facts: Facts): Warning[] {
+  if (facts.stack.fault) return [];
+  const perLayer = facts.stack.layers.flatMap((l) => [...spills(facts, l), ...bare(facts, l)]);
+  return [...perLayer, ...slumps(facts)];
+}

@@ -1,0 +1,143 @@
+import { LEVEL, sameTilt, STEEPEST_DEG, tiltOfDrop, type Tilt } from '../mould/tilt.ts';
+import type { PouredLayer } from '../fill/layers.ts';
+import { wallPoint } from '../fill/wallPoints.ts';
+import type { MouldGeometry } from '../mould/geometry.ts';
+import { fail, ok, type Result } from '../result/result.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import type { Pour, Step } from '../plan/stepSchema.ts';
+import { freshId } from './freshId.ts';
+import { setAmount } from './pours.ts';
+
+const tiltStep = (steps: readonly Step[], { rollDeg, pitchDeg }: Tilt): Step => ({
+  id: freshId('t', steps),
+  kind: 'tilt',
+  rollDeg,
+  pitchDeg,
+});
+
+/** Take out tilts that change nothing: to the tilt the mould has already. */
+function withoutIdleTilts(steps: readonly Step[]): Step[] {
+  let now: Tilt = LEVEL;
+  return steps.filter((s) => {
+    if (s.kind !== 'tilt') return true;
+    const idle = sameTilt(s, now);
+    now = s;
+    return !idle;
+  });
+}
+
+/**
+ * Stand the mould at `tilt` from this pour on, up to the next tilt. A tilt already made for this pour (since the
+ * pour before it) is changed; otherwise one is put right before the pour.
+ */
+export function setTilt(plan: Plan, pourId: string, tilt: Tilt): Plan {
+  const at = plan.steps.findIndex((s) => s.id === pourId);
+  if (at < 0) return plan;
+  const previous = plan.steps.findLastIndex((s, i) => i < at && s.kind === 'pour');
+  const own = plan.steps.findLastIndex((s, i) => i < at && i > previous && s.kind === 'tilt');
+  const steps =
+    own >= 0
+      ? plan.steps.with(own, { ...tiltStep(plan.steps, tilt), id: (plan.steps[own] as Step).id })
+      : plan.steps.toSpliced(at, 0, tiltStep(plan.steps, tilt));
+  return { ...plan, steps: withoutIdleTilts(steps) };
+}
+
+/** The last pour made level, whatever the ones before it are. */
+export function finishLevel(plan: Plan): Plan {
+  const last = plan.steps.findLast((s) => s.kind === 'pour');
+  return last ? setTilt(plan, last.id, LEVEL) : plan;
+}
+
+/** Every pour as a part of the whole, holding the volume it has now: heights mean little once a mould is tilted. */
+const frozen = (plan: Plan, layers: readonly PouredLayer[]): Plan => ({
+  ...plan,
+  steps: plan.steps
+    .filter((s) => s.kind !== 'tilt')
+    .map((s) => {
+      const layer = layers.find((l) => l.pour.id === s.id);
+      return s.kind === 'pour' && layer && s.amount.kind !== 'mass' && s.amount.kind !== 'percent'
+        ? { ...s, amount: { kind: 'rest', parts: Math.max(0.001, layer.volumeMl) } }
+        : s;
+    }),
+});
+
+/** Which way a run of tilts goes: along a long edge (roll) or along an end (pitch). */
+export type Along = 'edge' | 'end';
+
+const tiltAlong = (along: Along, degrees: number): Tilt =>
+  along === 'edge' ? { rollDeg: degrees, pitchDeg: 0 } : { rollDeg: 0, pitchDeg: degrees };
+
+/** All pours level again, each with the volume it has. */
+export const levelAll = (plan: Plan, layers: readonly PouredLayer[]): Plan => frozen(plan, layers);
+
+/** Alternate slants: pours tilted to one side and the other in turn, the last one level. */
+export function zigzag(plan: Plan, layers: readonly PouredLayer[], along: Along, degrees: number): Plan {
+  let slanted = frozen(plan, layers);
+  for (const [i, layer] of layers.entries()) {
+    const last = i === layers.length - 1;
+    slanted = setTilt(
+      slanted,
+      layer.pour.id,
+      last ? LEVEL : tiltAlong(along, i % 2 === 0 ? degrees : -degrees),
+    );
+  }
+  return slanted;
+}
+
+/**
+ * Chevrons: every pour but the last is made in two halves, one with each side lifted, so that its surface is a V;
+ * the last one is level.
+ */
+export function chevrons(plan: Plan, layers: readonly PouredLayer[], along: Along, degrees: number): Plan {
+  const level = frozen(plan, layers);
+  const lastId = layers.at(-1)?.pour.id;
+  const steps: Step[] = [];
+  for (const step of level.steps) {
+    if (step.kind !== 'pour' || step.id === lastId) {
+      if (step.id === lastId) steps.push(tiltStep([...level.steps, ...steps], LEVEL));
+      steps.push(step);
+      continue;
+    }
+    const half = halved(step);
+    const known = (): readonly Step[] => [...level.steps, ...steps];
+    steps.push(tiltStep(known(), tiltAlong(along, degrees)), half);
+    steps.push(tiltStep(known(), tiltAlong(along, -degrees)));
+    steps.push({ ...half, id: freshId('s', known()) });
+  }
+  return { ...level, steps: withoutIdleTilts(steps) };
+}
+
+function halved(pour: Pour): Pour {
+  const { amount } = pour;
+  if (amount.kind === 'rest') return { ...pour, amount: { ...amount, parts: amount.parts / 2 } };
+  if (amount.kind === 'mass') return { ...pour, amount: { ...amount, massG: amount.massG / 2 } };
+  if (amount.kind === 'percent') return { ...pour, amount: { ...amount, percent: amount.percent / 2 } };
+  return pour;
+}
+
+/**
+ * Pour "from this line on the left wall to that line on the right": the tilt that makes such a slope, and the
+ * pour up to it. Refused ('too-steep') beyond 60 degrees. Heights in mm above the lined floor.
+ */
+export function slopeBetween(
+  plan: Plan,
+  geometry: MouldGeometry,
+  pourId: string,
+  leftMm: number,
+  rightMm: number,
+): Result<Plan> {
+  const left = wallPoint(geometry, 'left', leftMm);
+  const right = wallPoint(geometry, 'right', rightMm);
+  const rollDeg = Math.round(tiltOfDrop(right[0] - left[0], leftMm - rightMm) * 100) / 100;
+  if (Math.abs(rollDeg) > STEEPEST_DEG)
+    return fail(
+      'too-steep',
+      `That slope needs a tilt of ${rollDeg.toFixed(1)}°; ${STEEPEST_DEG}° is the most`,
+    );
+  // up to the lower mark: that end is certain to be on the wall
+  const wall = leftMm <= rightMm ? ('left' as const) : ('right' as const);
+  const heightMm = Math.max(0.1, Math.min(leftMm, rightMm));
+  return ok(
+    setAmount(setTilt(plan, pourId, { rollDeg, pitchDeg: 0 }), pourId, { kind: 'line', wall, heightMm }),
+  );
+}

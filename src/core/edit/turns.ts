@@ -1,0 +1,55 @@
+import type { PouredLayer } from '../fill/layers.ts';
+import { dot } from '../geometry/vec.ts';
+import { upOf } from '../mould/tilt.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { stageToHoldSlope } from '../setting/stage.ts';
+import type { Degrees } from '../units/quantity.ts';
+import { freshId } from './freshId.ts';
+
+/** A change of tilt while the layer poured last has yet to hold its slope. */
+export interface Turn {
+  readonly layer: PouredLayer;
+  /** the tilt step that turns the mould */
+  readonly tiltId: string;
+  readonly degrees: Degrees;
+  readonly neededStage: number;
+  /** its pot's stage at the pour, or what the plan waits for before turning */
+  readonly heldStage: number;
+}
+
+/** Every turn of the mould, with the stage that the last layer needs to hold and the one it has by plan. */
+export function turnsOf(plan: Plan, layers: readonly PouredLayer[], densityGMl: number): readonly Turn[] {
+  const turns: Turn[] = [];
+  let last: PouredLayer | undefined;
+  let heldStage = 0;
+  for (const step of plan.steps) {
+    if (step.kind === 'pour') {
+      last = layers.find((l) => l.pour.id === step.id);
+      heldStage = plan.pots.find((p) => p.id === step.pot)?.stage ?? 0;
+    }
+    if (step.kind === 'wait' && step.until.kind === 'stage')
+      heldStage = Math.max(heldStage, step.until.stage);
+    if (step.kind !== 'tilt' || !last) continue;
+    const cosine = Math.min(1, Math.max(-1, dot(last.up, upOf(step))));
+    const degrees = (Math.acos(cosine) * 180) / Math.PI;
+    const neededStage = Math.min(5, stageToHoldSlope(last.riseMm, degrees, densityGMl));
+    turns.push({ layer: last, tiltId: step.id, degrees, neededStage, heldStage });
+  }
+  return turns;
+}
+
+/** Waits, each until its layer holds, put right before these turns. */
+export function waitsBeforeTurns(plan: Plan, turns: readonly Turn[]): Plan {
+  let steps = plan.steps;
+  for (const turn of turns) {
+    const at = steps.findIndex((s) => s.id === turn.tiltId);
+    if (at < 0) continue;
+    const stage = Math.min(5, Math.ceil(turn.neededStage * 10) / 10);
+    steps = steps.toSpliced(at, 0, {
+      id: freshId('w', steps),
+      kind: 'wait',
+      until: { kind: 'stage', stage },
+    });
+  }
+  return { ...plan, steps };
+}

@@ -1,0 +1,102 @@
+import type { PouredLayer } from '../fill/layers.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import type { Wall } from '../plan/stepSchema.ts';
+import type { Computed } from '../sheet/compute.ts';
+import { formatShort } from '../units/format.ts';
+
+/** One mark on a wall: the pour that comes up to it and its height above the lined floor. */
+export interface WallMark {
+  readonly nth: number;
+  readonly letter: string;
+  readonly heightMm: number;
+  /** distance from the floor measured along the wall, mm: what is marked on the strip */
+  readonly alongMm: number;
+}
+
+export interface WallStrip {
+  readonly wall: Wall;
+  /** length of the wall from the lined floor to the rim, mm */
+  readonly wallMm: number;
+  readonly marks: readonly WallMark[];
+}
+
+/** How much longer a straight leaning wall is than it is high. 1 for upright walls. */
+function leanOf({ geometry }: Computed, wall: Wall): number {
+  const across = wall === 'left' || wall === 'right';
+  const { most, floor, heightMm } = geometry;
+  const out = across ? (most.width - floor.width) / 2 : (most.length - floor.length) / 2;
+  return Math.hypot(1, out / heightMm);
+}
+
+const roundWalled = (plan: Plan): boolean =>
+  plan.mould.shape.kind === 'half-round' || plan.mould.shape.kind === 'tube';
+
+const heightOn = (layer: PouredLayer, wall: Wall): number =>
+  ({ left: layer.leftMm, right: layer.rightMm, near: layer.nearMm, far: layer.farMm })[wall];
+
+/**
+ * The heights each pour comes up to at the middle of each wall. Round walls have no straight strip: for a lying
+ * half-round or tube only the ends are given, for a standing tube one strip serves all round while it is level.
+ */
+export function wallStrips(computed: Computed): readonly WallStrip[] {
+  const { plan, stack, geometry } = computed;
+  const walls: readonly Wall[] = roundWalled(plan) ? ['near', 'far'] : ['left', 'right', 'near', 'far'];
+  return walls.map((wall) => {
+    const lean = leanOf(computed, wall);
+    return {
+      wall,
+      wallMm: geometry.heightMm * lean,
+      marks: stack.layers.map((layer, i) => ({
+        nth: i + 1,
+        letter: plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?',
+        heightMm: heightOn(layer, wall),
+        alongMm: heightOn(layer, wall) * lean,
+      })),
+    };
+  });
+}
+
+const STRIP_MM = 30;
+const GAP_MM = 10;
+const HEAD_MM = 8;
+
+const escaped = (text: string): string =>
+  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
+
+/**
+ * The strips as an SVG drawing in true millimetres, to print at 100 % and tape to the walls with the foot on the
+ * lined floor. A bar of 50 mm at the top checks the printer's scale.
+ */
+export function wallMarksSvg(computed: Computed): string {
+  const strips = wallStrips(computed);
+  const tall = Math.max(...strips.map((s) => s.wallMm));
+  const width = strips.length * (STRIP_MM + GAP_MM) + GAP_MM;
+  const foot = 18 + HEAD_MM + tall;
+  const text = (x: number, y: number, size: number, words: string, anchor = 'start'): string =>
+    `<text x="${x.toFixed(2)}" y="${y.toFixed(2)}" font-size="${size}" text-anchor="${anchor}">${escaped(words)}</text>`;
+  const drawn = strips.map((strip, i) => {
+    const x = GAP_MM + i * (STRIP_MM + GAP_MM);
+    const marks = strip.marks.map((m) => {
+      const y = foot - m.alongMm;
+      return (
+        `<path d="M${x} ${y.toFixed(2)}h${STRIP_MM}" stroke-width="0.3"/>` +
+        text(x + 1, y - 0.8, 3, `${m.nth} ${m.letter}`) +
+        text(x + STRIP_MM - 1, y - 0.8, 3, `${formatShort(m.heightMm, 1)} mm`, 'end')
+      );
+    });
+    return (
+      `<rect x="${x}" y="${(foot - strip.wallMm).toFixed(2)}" width="${STRIP_MM}" height="${strip.wallMm.toFixed(2)}" fill="none" stroke-width="0.25"/>` +
+      text(x + STRIP_MM / 2, foot - strip.wallMm - 2, 4, strip.wall, 'middle') +
+      text(x + STRIP_MM / 2, foot + 4, 3, 'lined floor', 'middle') +
+      marks.join('')
+    );
+  });
+  const height = foot + 8;
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height.toFixed(2)}mm" viewBox="0 0 ${width} ${height.toFixed(2)}" font-family="sans-serif" fill="black" stroke="none">` +
+    text(GAP_MM, 6, 4.5, `${computed.plan.name}: wall marks`) +
+    `<g stroke="black"><path d="M${GAP_MM} 11h50m-50 -1.5v3m50 -3v3" fill="none" stroke-width="0.3"/></g>` +
+    text(GAP_MM + 52, 12, 3, '50 mm: print at 100 %') +
+    `<g stroke="black" stroke-width="0"> ${drawn.join('').replaceAll('<path ', '<path stroke="black" ').replaceAll('<rect ', '<rect stroke="black" ')}</g></svg>\n`
+  );
+}

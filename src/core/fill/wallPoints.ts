@@ -1,0 +1,29 @@
+import type { Vec3 } from '../geometry/vec.ts';
+import type { MouldGeometry } from '../mould/geometry.ts';
+import { viewPolygon, type ViewPoint } from '../mould/sectionView.ts';
+import type { Wall } from '../plan/stepSchema.ts';
+import type { Millimetres } from '../units/quantity.ts';
+
+/** Where a flat outline's left or right side stands at height z: the outermost h there. */
+function sideAt(outline: readonly ViewPoint[], z: Millimetres, sign: 1 | -1): Millimetres {
+  let most = -Infinity;
+  for (const [i, p] of outline.entries()) {
+    const q = outline[(i + 1) % outline.length] as ViewPoint;
+    const low = Math.min(p.z, q.z);
+    const high = Math.max(p.z, q.z);
+    if (z < low - 1e-9 || z > high + 1e-9) continue;
+    const t = high - low < 1e-12 ? 0 : (z - p.z) / (q.z - p.z);
+    const at = p.h + (q.h - p.h) * t;
+    most = Math.max(most, sign * at, high - low < 1e-12 ? sign * q.h : -Infinity);
+  }
+  return most === -Infinity ? 0 : sign * most;
+}
+
+/** The point of a wall at its middle and this height, mould frame. Left is -x, right +x, near -y, far +y. */
+export function wallPoint(geometry: MouldGeometry, wall: Wall, heightMm: Millimetres): Vec3 {
+  const z = Math.min(heightMm, geometry.heightMm);
+  const across = wall === 'left' || wall === 'right';
+  const outline = viewPolygon(geometry.solid, across ? 'section' : 'side');
+  const at = sideAt(outline, z, wall === 'right' || wall === 'far' ? 1 : -1);
+  return across ? [at, 0, heightMm] : [0, at, heightMm];
+}

@@ -18,6 +18,7 @@ export function twelveLayers(): Plan {
   const steps = Array.from({ length: 12 }, (_, i) => ({
     id: `s${i + 1}`,
     kind: 'pour' as const,
+    compartment: 0,
     pot: `p${(i % 6) + 1}`,
     amount: { kind: 'rest' as const, parts: 1 + (i % 3) },
     locked: false,

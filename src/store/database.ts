@@ -1,4 +1,5 @@
 import { Dexie, type EntityTable } from 'dexie';
+import type { Mould } from '../core/mould/schema.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 
 /** A stored plan. `revision` counts saves; a save that does not build on the newest one is a conflict. */
@@ -12,6 +13,12 @@ export interface PlanRecord {
   readonly plan: Plan;
 }
 
+/** A mould of one's own, by its name. Plans keep their own copies: changing this changes no plan. */
+export interface MouldRecord {
+  readonly name: string;
+  readonly mould: Mould;
+}
+
 interface Mark {
   readonly key: 'first-start';
   readonly at: string;
@@ -19,11 +26,12 @@ interface Mark {
 
 export class DripLineDatabase extends Dexie {
   declare plans: EntityTable<PlanRecord, 'id'>;
+  declare moulds: EntityTable<MouldRecord, 'name'>;
   declare marks: EntityTable<Mark, 'key'>;
 
   constructor(name = 'drip-line') {
     super(name);
-    this.version(1).stores({ plans: '&id, changed, name', marks: '&key' });
+    this.version(1).stores({ plans: '&id, changed, name', marks: '&key', moulds: '&name' });
   }
 }
 

@@ -65,7 +65,7 @@ describe('moulds against manifold-3d', () => {
       const count = 2 + Math.floor(next() * 7);
       const each = (geometry.rimVolumeMl * (0.5 + 0.4 * next())) / count;
       const { layers } = stackPours(
-        geometry,
+        geometry.rooms[0],
         Array.from({ length: count }, () => ({
           tilt: { rollDeg: (next() - 0.5) * 50, pitchDeg: next() < 0.5 ? 0 : (next() - 0.5) * 20 },
           wish: { kind: 'volume' as const, volumeMl: each * (0.6 + 0.8 * next()) },

@@ -12,6 +12,7 @@ export const pour = (id: string, pot: string, amount: Amount, locked = false): P
   id,
   kind: 'pour',
   pot,
+  compartment: 0,
   amount,
   locked,
   landing: { how: 'spatula', fallMm: 7 },

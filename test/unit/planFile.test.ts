@@ -85,7 +85,7 @@ describe('plan files', () => {
         'batter.superfatPercent',
         /-3 % is outside 0/,
       ],
-      ['unknown key', { ...parsed(), evil: 1 }, 'evil', /not a field/],
+      ['unknown key', { ...parsed(), evil: 1 }, 'evil', /not a field here/],
       ['format', { ...parsed(), format: 'other' }, 'format', /"drip-line\/plan"/],
       ['version', { ...parsed(), version: 7 }, 'version', /version 7/],
       ['no version', { ...parsed(), version: 'one' }, 'version', /"one"/],

@@ -57,7 +57,7 @@ const rest = (parts = 1): WishedPour => ({ tilt: level, wish: { kind: 'rest', pa
 describe('pours stacked in a mould', () => {
   it('fills a box by length x width x height', () => {
     const geometry = mouldGeometry(box);
-    const { layers } = stackPours(geometry, [height(20), height(12.5)], 0);
+    const { layers } = stackPours(geometry.rooms[0], [height(20), height(12.5)], 0);
     expect(layers[0]!.volumeMl).to.be.closeTo((240 * 80 * 20) / MM3, 1e-9);
     expect(layers[1]!.volumeMl).to.be.closeTo((240 * 80 * 12.5) / MM3, 1e-9);
     expect(layers[1]!.offset).to.be.closeTo(32.5, 1e-9);
@@ -82,7 +82,7 @@ describe('pours stacked in a mould', () => {
     const tan = Math.tan((angle * Math.PI) / 180);
     const wedge = (0.5 * 80 * 80 * tan * 240) / MM3;
     const { layers } = stackPours(
-      geometry,
+      geometry.rooms[0],
       [{ tilt: { rollDeg: angle, pitchDeg: 0 }, wish: { kind: 'volume', volumeMl: wedge } }],
       0,
     );
@@ -100,7 +100,7 @@ describe('pours stacked in a mould', () => {
           tilt: p.tilt,
           wish: { kind: 'volume', volumeMl: (fill * p.part) / sum },
         }));
-        const { layers, filledMl } = stackPours(geometry, wished, fill);
+        const { layers, filledMl } = stackPours(geometry.rooms[0], wished, fill);
         expect(Math.abs(filledMl - fill)).to.be.at.most(1e-9 * fill);
         for (const [i, layer] of layers.entries()) {
           const wanted = (fill * pours[i]!.part) / sum;
@@ -119,7 +119,7 @@ describe('pours stacked in a mould', () => {
         const sum = pours.reduce((s, p) => s + p.part, 0);
         const fill = geometry.rimVolumeMl * 0.9;
         const { layers } = stackPours(
-          geometry,
+          geometry.rooms[0],
           pours.map((p) => ({ tilt: p.tilt, wish: { kind: 'volume', volumeMl: (fill * p.part) / sum } })),
           fill,
         );
@@ -137,7 +137,7 @@ describe('pours stacked in a mould', () => {
       fc.property(anyMould, anyTilt, fc.double({ min: 0.05, max: 0.9, noNaN: true }), (shape, tilt, part) => {
         const geometry = geometryOf(shape);
         const { layers } = stackPours(
-          geometry,
+          geometry.rooms[0],
           [{ tilt, wish: { kind: 'volume', volumeMl: geometry.rimVolumeMl * part } }],
           0,
         );
@@ -151,7 +151,7 @@ describe('pours stacked in a mould', () => {
   it('shares what is left by parts, whatever stands between', () => {
     const geometry = mouldGeometry(box);
     const fill = volumeToHeight(geometry, 60);
-    const { layers } = stackPours(geometry, [rest(1), height(10), rest(3)], fill);
+    const { layers } = stackPours(geometry.rooms[0], [rest(1), height(10), rest(3)], fill);
     expect(layers.map((l) => Number(l.riseMm.toFixed(6)))).to.deep.equal([12.5, 10, 37.5]);
   });
 
@@ -164,7 +164,11 @@ describe('pours stacked in a mould', () => {
       heightMm: 80,
     });
     const fill = volumeToHeight(geometry, 70);
-    const { layers, filledMl } = stackPours(geometry, [rest(2), height(15), rest(1), height(5)], fill);
+    const { layers, filledMl } = stackPours(
+      geometry.rooms[0],
+      [rest(2), height(15), rest(1), height(5)],
+      fill,
+    );
     expect(filledMl).to.be.closeTo(fill, fill * 1e-9);
     expect(layers[1]!.riseMm).to.be.closeTo(15, 1e-9);
     expect(layers.at(-1)!.offset).to.be.closeTo(70, 1e-6);
@@ -172,7 +176,7 @@ describe('pours stacked in a mould', () => {
 
   it('says which pour does not fit and by how much, and keeps the others', () => {
     const geometry = mouldGeometry(box);
-    const { fault, layers } = stackPours(geometry, [height(50), height(30)], 0);
+    const { fault, layers } = stackPours(geometry.rooms[0], [height(50), height(30)], 0);
     expect(fault).to.include({ kind: 'overfull', pour: 1 });
     expect(fault!.shortfallMl).to.be.closeTo((240 * 80 * 10) / MM3, 1e-6);
     expect(layers[0]!.riseMm).to.be.closeTo(50, 1e-9);
@@ -181,7 +185,7 @@ describe('pours stacked in a mould', () => {
   it('says when nothing is left for a rest pour', () => {
     const geometry = mouldGeometry(box);
     const fill = volumeToHeight(geometry, 40);
-    const { fault } = stackPours(geometry, [height(45), rest()], fill);
+    const { fault } = stackPours(geometry.rooms[0], [height(45), rest()], fill);
     expect(fault).to.include({ kind: 'nothing-left', pour: 1 });
     expect(fault!.shortfallMl).to.be.closeTo((240 * 80 * 5) / MM3, 1e-6);
   });

@@ -15,7 +15,7 @@ export function Station({
 }) {
   const { computed } = usePlan();
   return (
-    <div className="grid gap-5 p-5">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-5 p-5">
       <h2 className="text-xl">{title}</h2>
       <WarningCards warnings={computed.warnings.filter((w) => w.station === station)} />
       {children}
@@ -34,7 +34,7 @@ export function Group({
   readonly aside?: ReactNode;
 }) {
   return (
-    <section className="grid gap-3" aria-label={title}>
+    <section className="grid grid-cols-[minmax(0,1fr)] gap-3" aria-label={title}>
       <div className="flex items-baseline justify-between gap-3">
         <h3 className="text-base">{title}</h3>
         {aside}

@@ -9,7 +9,8 @@ import { usePlan } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { Bench } from './Bench.tsx';
 import { Callouts } from './Callouts.tsx';
-import { drawnWallMm, fitFrame, wideIn } from './frame.ts';
+import { Dividers } from './Dividers.tsx';
+import { drawnWallMm, fitFrame, pathOf, wideIn } from './frame.ts';
 import { LayerShape } from './LayerShape.tsx';
 import { Line } from './Line.tsx';
 import { Ruler } from './Ruler.tsx';
@@ -58,7 +59,11 @@ export function FlatView({ view, editable }: FlatViewProps) {
     margins: { left: 58, right: named ? CALLOUT_WIDTH + 44 : 22, top: 40, bottom: 52 },
     degrees,
   });
-  const outline = viewPolygon(geometry.solid, view);
+  // cut through the middle of the chosen layer's compartment
+  const room = (stack.layers[index] ?? stack.layers[0])?.room ?? geometry.rooms[0];
+  const at = view === 'section' ? room.middle.y : room.middle.x;
+  const outline = viewPolygon(geometry.solid, view, at);
+  const blocked = geometry.rooms.flatMap((r) => (r.blocked ? [viewPolygon(r.blocked, view, at)] : []));
   const half = wide / 2 + wall;
   const choose = (id: string): void => {
     dispatch(pourChosen(id));
@@ -68,7 +73,7 @@ export function FlatView({ view, editable }: FlatViewProps) {
   const gapMm = geometry.heightMm - fill.heightMm;
   const spill =
     here && !isLevel(tilt)
-      ? surfaceAcross(outline, view, here.up, spillOffset(geometry, here.up))
+      ? surfaceAcross(outline, view, here.up, spillOffset(here.room, here.up), at)
       : undefined;
   const sides = view === 'section' ? (['left', 'right'] as const) : (['near', 'far'] as const);
 
@@ -108,7 +113,7 @@ export function FlatView({ view, editable }: FlatViewProps) {
                 pot && (
                   <LayerShape
                     key={layer.pour.id}
-                    polygon={viewPolygon(layer.solid, view)}
+                    polygon={viewPolygon(layer.solid, view, at)}
                     pot={pot}
                     frame={frame}
                     chosen={layer.pour.id === chosen}
@@ -121,7 +126,13 @@ export function FlatView({ view, editable }: FlatViewProps) {
             })}
             {editable &&
               layers.map((layer, i) => {
-                const ends = surfaceAcross(viewPolygon(layer.space, view), view, layer.up, layer.offset);
+                const ends = surfaceAcross(
+                  viewPolygon(layer.space, view, at),
+                  view,
+                  layer.up,
+                  layer.offset,
+                  at,
+                );
                 const pot = potOf(layer.pour.pot);
                 if (!ends || !pot || !moves.movable(i)) return null;
                 return (
@@ -143,7 +154,9 @@ export function FlatView({ view, editable }: FlatViewProps) {
                       const { h, z } = frame.under(px, py);
                       moves.toOffset(
                         i,
-                        (view === 'section' ? layer.up[0] : layer.up[1]) * h + layer.up[2] * z,
+                        (view === 'section' ? layer.up[0] : layer.up[1]) * h +
+                          layer.up[2] * z +
+                          (view === 'section' ? layer.up[1] : layer.up[0]) * at,
                         gesture,
                       );
                     }}
@@ -153,6 +166,18 @@ export function FlatView({ view, editable }: FlatViewProps) {
                   />
                 );
               })}
+            <Dividers mould={mould} geometry={geometry} view={view} frame={frame} />
+            {blocked.map((polygon, i) => (
+              <path
+                key={i}
+                d={pathOf(polygon, frame)}
+                fill="var(--plastic)"
+                fillOpacity={moment === 'pour' ? 0.95 : 0.35}
+                stroke="var(--plastic-line)"
+                strokeDasharray={moment === 'pour' ? undefined : '4 4'}
+                className="pointer-events-none"
+              />
+            ))}
             {spill && (
               <g className="pointer-events-none">
                 <path
@@ -185,8 +210,8 @@ export function FlatView({ view, editable }: FlatViewProps) {
           </g>
           {spill && (
             <text
-              x={frame.turned(spill[degrees < 0 ? 1 : 0]).x}
-              y={frame.turned(spill[degrees < 0 ? 1 : 0]).y - 8}
+              x={frame.turned(spill[degrees < 0 ? 1 : 0]).x + (degrees < 0 ? -14 : 14)}
+              y={frame.turned(spill[degrees < 0 ? 1 : 0]).y + 18}
               fontSize="13"
               textAnchor={degrees < 0 ? 'end' : 'start'}
               fill="var(--color-error)"

@@ -34,7 +34,7 @@ export function Views({ editable }: { readonly editable: boolean }) {
         {flat && (
           <button
             type="button"
-            className="btn btn-sm ml-auto"
+            className="btn btn-sm ml-auto border-base-300 bg-base-100"
             aria-pressed={moment === 'pour'}
             disabled={chosen === null}
             onClick={() => dispatch(momentShown(moment === 'pour' ? 'whole' : 'pour'))}

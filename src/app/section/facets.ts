@@ -77,7 +77,7 @@ export function facetsOf(
           pourId: layer.pour.id,
           pot: layer.pour.pot,
           points: face.map((p) => [dot(camera.right, p), dot(camera.up, p)] as const),
-          light: 0.5 + 0.5 * Math.max(0, dot(normal, [0.35, -0.45, 0.82])),
+          light: 0.62 + 0.38 * Math.max(0, dot(normal, [0.35, -0.45, 0.82])),
         },
       ];
     });

@@ -1,4 +1,4 @@
-import { canMoveLine, moveLine } from '../../core/edit/line.ts';
+import { canMoveLine, isUppermost, moveLine } from '../../core/edit/line.ts';
 import { volumeAtLine } from '../../core/fill/lineVolume.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
@@ -19,7 +19,7 @@ const MM3_PER_ML = 1000;
 /** Moving layer lines: what the pour below takes, the next unlocked pour above gives; the top line moves the fill. */
 export function useLineMoves(): LineMoves {
   const { edit, computed } = usePlan();
-  const isTop = (index: number): boolean => index === computed.stack.layers.length - 1;
+  const isTop = (index: number): boolean => isUppermost(computed.stack.layers, index);
   const fillMoves = computed.fill.givenBatchG === undefined;
 
   const to = (index: number, offset: number, byMl: number | undefined, gesture: string): void => {
@@ -30,7 +30,7 @@ export function useLineMoves(): LineMoves {
     const { geometry, stack, fill, densityGMl, plan } = now;
     if (isTop(index)) {
       if (!fillMoves || !isLevel(layer.tilt)) return;
-      const low = stack.layers[index - 1]?.offset ?? 0;
+      const low = layer.offset - layer.riseMm;
       const height = Math.min(geometry.heightMm, Math.max(offset, low + 0.5));
       const { to: way } = plan.fill;
       const round = (x: number): number => Math.round(x * 10) / 10;

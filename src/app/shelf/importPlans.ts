@@ -1,4 +1,5 @@
-import { MOST_CHARACTERS, readPlanFile } from '../../core/exchange/planFile.ts';
+import { MOST_CHARACTERS } from '../../core/exchange/head.ts';
+import { readPlanFile } from '../../core/exchange/planFile.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { database } from '../../store/database.ts';
 import { addPlans } from '../../store/planRecords.ts';

@@ -1,4 +1,7 @@
 import { formatMass, formatVolume } from '../units/format.ts';
+import { holdBackEvenly } from '../edit/pots.ts';
+import { holeMl } from '../mould/geometry.ts';
+import { totalHeldBack } from '../plan/pours.ts';
 import type { Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
 
@@ -27,6 +30,21 @@ export function fillWarnings({ plan, fill, densityGMl, geometry }: Facts): Warni
         fill.givenBatchG === undefined
           ? `The headspace leaves nothing to fill: the lined mould is ${geometry.heightMm.toFixed(1)} mm high.`
           : 'The batch is used up by what is held back and the overage: nothing is left to pour.',
+    });
+  const holeG = holeMl(geometry, fill.heightMm) * densityGMl;
+  const heldG = totalHeldBack(plan) / plan.fill.copies;
+  if (holeG > heldG + 1)
+    warnings.push({
+      code: 'column-hole',
+      level: 'warn',
+      station: 'mould',
+      message: `Pulling the column leaves a hole of ${formatMass(holeG, units.mass, 1)}, and ${formatMass(heldG, units.mass, 1)} is held back to fill it.`,
+      remedies: [
+        {
+          label: `Hold back ${formatMass(Math.ceil(holeG), units.mass, 1)} from the pots poured`,
+          apply: (p) => holdBackEvenly(p, Math.ceil(holeG) * p.fill.copies),
+        },
+      ],
     });
   return warnings;
 }

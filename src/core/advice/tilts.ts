@@ -18,7 +18,7 @@ const about = (
   facts: Facts,
   layer: PouredLayer,
 ): { name: string; step: string; mass: (g: number) => string } => {
-  const nth = facts.stack.layers.indexOf(layer) + 1;
+  const nth = layer.nth + 1;
   const letter = facts.plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?';
   return {
     name: `Pour ${nth} (pot ${letter})`,
@@ -29,12 +29,12 @@ const about = (
 
 function spills(facts: Facts, layer: PouredLayer): Warning[] {
   if (isLevel(layer.tilt)) return [];
-  const { geometry, densityGMl } = facts;
-  const holdsMl = tiltHolds(geometry, layer.space, layer.tilt);
+  const { densityGMl } = facts;
+  const holdsMl = tiltHolds(layer.room, layer, layer.tilt);
   const overG = (layer.volumeMl - holdsMl) * densityGMl;
   if (overG < WORTH_SAYING_G) return [];
   const { name, step, mass } = about(facts, layer);
-  const steepest = Math.floor(steepestTilt(geometry, layer.space, layer.tilt, layer.volumeMl) * 10) / 10;
+  const steepest = Math.floor(steepestTilt(layer.room, layer, layer.tilt, layer.volumeMl) * 10) / 10;
   const size = Math.max(Math.abs(layer.tilt.rollDeg), Math.abs(layer.tilt.pitchDeg));
   const tenth = (x: number): number => Math.trunc((x / size) * steepest * 10) / 10;
   const gentler = { rollDeg: tenth(layer.tilt.rollDeg), pitchDeg: tenth(layer.tilt.pitchDeg) };
@@ -69,8 +69,8 @@ function spills(facts: Facts, layer: PouredLayer): Warning[] {
 }
 
 function bare(facts: Facts, layer: PouredLayer): Warning[] {
-  const { geometry, densityGMl, plan } = facts;
-  const worst = bareWalls(geometry, layer).sort((a, b) => b.gapMm - a.gapMm)[0];
+  const { densityGMl, plan } = facts;
+  const worst = bareWalls(layer.room, layer).sort((a, b) => b.gapMm - a.gapMm)[0];
   if (!worst) return [];
   const { name, step, mass } = about(facts, layer);
   const gap = formatLength(worst.gapMm, plan.units.length);

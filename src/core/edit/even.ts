@@ -1,7 +1,11 @@
 import { NOMINAL_DENSITY, recipeOf } from '../batter/recipe.ts';
-import { mouldGeometry, volumeToHeight } from '../mould/geometry.ts';
+import { openProfile } from '../geometry/openProfile.ts';
+import { MM3_PER_ML, mouldGeometry, UP } from '../mould/geometry.ts';
+import type { Room } from '../mould/rooms.ts';
+import { isLevel } from '../mould/tilt.ts';
+import type { Millilitres, Millimetres } from '../units/quantity.ts';
 import { fillTarget } from '../fill/fillTarget.ts';
-import { layPours } from '../fill/layers.ts';
+import { layPours, type PouredLayer } from '../fill/layers.ts';
 import { poursOf } from '../plan/pours.ts';
 import type { Plan } from '../plan/planSchema.ts';
 
@@ -15,23 +19,18 @@ function even(plan: Plan, firstPour: number): Plan {
   const recipe = recipeOf(plan.batter);
   const density = recipe?.densityGMl ?? NOMINAL_DENSITY;
   const fill = fillTarget(plan, geometry, recipe, density);
-  const pours = poursOf(plan);
-  const level = pours.every((p) => p.tilt.rollDeg === 0 && p.tilt.pitchDeg === 0);
-  const free = pours.map((p, i) => i >= firstPour && !p.pour.locked);
-  const count = free.filter(Boolean).length;
-  if (count === 0) return plan;
-  const layers = layPours(plan, geometry, fill.volumeMl, density).layers;
-  const kept = layers.reduce((s, l, i) => s + (free[i] ? 0 : level ? l.riseMm : l.volumeMl), 0);
-  const each = ((level ? fill.heightMm : fill.volumeMl) - kept) / count;
-  if (each <= 0) return plan;
-  let height = 0;
-  const parts = new Map<string, number>();
-  for (const [i, layer] of layers.entries()) {
-    const rise = free[i] ? each : layer.riseMm;
-    const volume = level ? volumeToHeight(geometry, height + rise) - volumeToHeight(geometry, height) : each;
-    height += rise;
-    if (free[i]) parts.set(layer.pour.id, volume);
-  }
+  const { layers } = layPours(plan, geometry, fill.heightMm, density);
+  const parts = new Map(
+    geometry.rooms.flatMap((room) =>
+      evenRoom(
+        room,
+        layers.filter((l) => l.room === room),
+        (l) => l.nth >= firstPour && !l.pour.locked,
+        fill.heightMm,
+      ),
+    ),
+  );
+  if (parts.size === 0) return plan;
   return {
     ...plan,
     steps: plan.steps.map((s) => {
@@ -45,6 +44,31 @@ function even(plan: Plan, firstPour: number): Plan {
         : s;
     }),
   };
+}
+
+/** The volumes, ml by step id, that make the free layers of one compartment even. None when there is no room. */
+function evenRoom(
+  room: Room,
+  layers: readonly PouredLayer[],
+  isFree: (layer: PouredLayer) => boolean,
+  heightMm: Millimetres,
+): (readonly [string, Millilitres])[] {
+  const profile = openProfile([room], UP);
+  const level = layers.every((l) => isLevel(l.tilt));
+  const free = layers.filter(isFree);
+  const size = (l: PouredLayer): number => (level ? l.riseMm : l.volumeMl);
+  const kept = layers.reduce((s, l) => s + (isFree(l) ? 0 : size(l)), 0);
+  const whole = level ? heightMm : profile.volumeBelow(heightMm) / MM3_PER_ML;
+  const each = (whole - kept) / free.length;
+  if (free.length === 0 || each <= 0) return [];
+  let height = 0;
+  return layers.flatMap((layer): (readonly [string, Millilitres])[] => {
+    const from = height;
+    height += isFree(layer) ? each : layer.riseMm;
+    if (!isFree(layer)) return [];
+    const slabMl = (profile.volumeBelow(height) - profile.volumeBelow(from)) / MM3_PER_ML;
+    return [[layer.pour.id, level ? slabMl : each]];
+  });
 }
 
 export const evenAll = (plan: Plan): Plan => even(plan, 0);

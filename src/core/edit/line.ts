@@ -41,10 +41,15 @@ interface LineMove {
 
 /** The first unlocked pour above the line: what the layer below gains, this one gives. */
 const giverOf = ({ layers, index }: LineMove): number =>
-  layers.findIndex((l, i) => i > index && !l.pour.locked);
+  layers.findIndex((l, i) => i > index && l.room === layers[index]?.room && !l.pour.locked);
 
 export const canMoveLine = (layers: readonly PouredLayer[], index: number): boolean =>
-  layers[index]?.pour.locked === false && layers.some((l, i) => i > index && !l.pour.locked);
+  layers[index]?.pour.locked === false &&
+  layers.some((l, i) => i > index && l.room === layers[index]?.room && !l.pour.locked);
+
+/** Whether a pour is the uppermost of its compartment: its line is the fill. */
+export const isUppermost = (layers: readonly PouredLayer[], index: number): boolean =>
+  !layers.some((l, i) => i > index && l.room === layers[index]?.room);
 
 /**
  * Move the line on top of a pour: it takes `byMl` from the next unlocked pour above (or gives it); every other

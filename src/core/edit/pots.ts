@@ -72,6 +72,13 @@ export function setTopAllowance(plan: Plan, totalG: number): Plan {
   return { ...plan, fill: { ...plan.fill, top } };
 }
 
+/** Hold back `totalG` in all, the same from every pot that is poured. */
+export function holdBackEvenly(plan: Plan, totalG: number): Plan {
+  const poured = plan.pots.filter((p) => isPoured(plan, p.id));
+  const top = poured.map((p) => ({ pot: p.id, massG: Math.ceil((totalG * 10) / poured.length) / 10 }));
+  return { ...plan, fill: { ...plan.fill, top } };
+}
+
 /**
  * Make a pot's pours add up to `percent` of the batter in the mould, in the proportion they have now
  * (`volumes`: ml of each pour by step id). The pours become `percent` pours.

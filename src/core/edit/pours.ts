@@ -33,13 +33,18 @@ const meanParts = (plan: Plan): number => {
 };
 
 /** A new pour of `pot` on top of all others, taking an average part of what is left. */
-export function addPour(plan: Plan, pot: string): { readonly plan: Plan; readonly stepId: string } {
+export function addPour(
+  plan: Plan,
+  pot: string,
+  compartment = 0,
+): { readonly plan: Plan; readonly stepId: string } {
   const lastPour = plan.steps.findLast((s) => s.kind === 'pour');
   const stepId = freshId('s', plan.steps);
   const pour: Pour = {
     id: stepId,
     kind: 'pour',
     pot,
+    compartment,
     amount: { kind: 'rest', parts: meanParts(plan) },
     locked: false,
     landing: { how: 'spatula', fallMm: LANDING_FALL_MM.spatula },

@@ -1,7 +1,7 @@
 import { LEVEL, sameTilt, STEEPEST_DEG, tiltOfDrop, type Tilt } from '../mould/tilt.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { wallPoint } from '../fill/wallPoints.ts';
-import type { MouldGeometry } from '../mould/geometry.ts';
+import type { Room } from '../mould/rooms.ts';
 import { fail, ok, type Result } from '../result/result.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Pour, Step } from '../plan/stepSchema.ts';
@@ -121,13 +121,13 @@ function halved(pour: Pour): Pour {
  */
 export function slopeBetween(
   plan: Plan,
-  geometry: MouldGeometry,
+  room: Room,
   pourId: string,
   leftMm: number,
   rightMm: number,
 ): Result<Plan> {
-  const left = wallPoint(geometry, 'left', leftMm);
-  const right = wallPoint(geometry, 'right', rightMm);
+  const left = wallPoint(room, 'left', leftMm);
+  const right = wallPoint(room, 'right', rightMm);
   const rollDeg = Math.round(tiltOfDrop(right[0] - left[0], leftMm - rightMm) * 100) / 100;
   if (Math.abs(rollDeg) > STEEPEST_DEG)
     return fail(

@@ -1,6 +1,7 @@
-import { fillProfile } from '../geometry/fillProfile.ts';
+import { openProfile } from '../geometry/openProfile.ts';
 import { dot, type Vec3 } from '../geometry/vec.ts';
-import { MM3_PER_ML, type MouldGeometry } from '../mould/geometry.ts';
+import { MM3_PER_ML } from '../mould/geometry.ts';
+import type { Room } from '../mould/rooms.ts';
 import { surfaceAcross, viewPolygon, type View, type ViewPoint } from '../mould/sectionView.ts';
 import type { Layer } from '../mould/stack.ts';
 import type { Wall } from '../plan/stepSchema.ts';
@@ -23,29 +24,33 @@ const SIDES: readonly { readonly view: View; readonly walls: readonly [Wall, Wal
   { view: 'side', walls: ['near', 'far'] },
 ];
 
-const inSpace = (view: View, p: ViewPoint): Vec3 => (view === 'section' ? [p.h, 0, p.z] : [0, p.h, p.z]);
+const inSpace = (view: View, at: number, p: ViewPoint): Vec3 =>
+  view === 'section' ? [p.h, at, p.z] : [at, p.h, p.z];
 const along = (view: View, p: Vec3): number => (view === 'section' ? p[0] : p[1]);
 
 /**
  * The walls that a pour's surface does not come to, seen in the middle section and the middle side view: it ends
  * on the floor or on the slope of an earlier layer.
  */
-export function bareWalls(geometry: MouldGeometry, layer: Layer): BareWall[] {
+export function bareWalls(room: Room, layer: Layer): BareWall[] {
   return SIDES.flatMap(({ view, walls }) => {
-    const open = viewPolygon(layer.space, view);
-    const ends = surfaceAcross(open, view, layer.up, layer.offset);
+    const at = view === 'section' ? room.middle.y : room.middle.x;
+    const open = viewPolygon(layer.space, view, at);
+    const ends = surfaceAcross(open, view, layer.up, layer.offset, at);
     if (!ends) return [];
     return walls.flatMap((wall, i): BareWall[] => {
       const end = ends[i] as ViewPoint;
-      const gapMm = Math.abs(along(view, wallPoint(geometry, wall, Math.max(0, end.z))) - end.h);
+      const gapMm = Math.abs(along(view, wallPoint(room, wall, Math.max(0, end.z))) - end.h);
       if (gapMm <= REACHED_MM) return [];
       const onWall = open.filter((p) => {
-        const there = along(view, wallPoint(geometry, wall, Math.max(0, p.z)));
+        const there = along(view, wallPoint(room, wall, Math.max(0, p.z)));
         return Math.abs(there - p.h) < 1e-6;
       });
-      const reaching = Math.min(...onWall.map((p) => dot(layer.up, inSpace(view, p))));
+      const reaching = Math.min(...onWall.map((p) => dot(layer.up, inSpace(view, at, p))));
       if (!Number.isFinite(reaching)) return [];
-      const wanted = fillProfile(layer.space, layer.up).volumeBelow(reaching) / MM3_PER_ML;
+      const wanted =
+        openProfile([{ solid: layer.space, blocked: layer.blocked }], layer.up).volumeBelow(reaching) /
+        MM3_PER_ML;
       return wanted > layer.volumeMl ? [{ wall, gapMm, missingMl: wanted - layer.volumeMl }] : [];
     });
   });

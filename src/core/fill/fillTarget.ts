@@ -15,6 +15,8 @@ export interface FillTarget {
   readonly overRimMl: Millilitres;
 }
 
+const openingOf = (geometry: MouldGeometry): number => geometry.rooms.reduce((s, r) => s + r.openingMm2, 0);
+
 const givenBatch = (plan: Plan, recipe: Recipe | undefined): Grams | undefined => {
   const { to } = plan.fill;
   if (to.kind === 'batter') return to.massG;
@@ -40,7 +42,7 @@ export function fillTarget(
         )
       : (givenBatchG / (1 + overagePercent / 100) - totalHeldBack(plan)) / densityGMl / copies;
   const aboveRim = to.kind === 'height' ? Math.max(0, to.heightMm - geometry.heightMm) : 0;
-  const overRimMl = Math.max(0, wanted - geometry.rimVolumeMl) + (aboveRim * geometry.openingMm2) / 1000;
+  const overRimMl = Math.max(0, wanted - geometry.rimVolumeMl) + (aboveRim * openingOf(geometry)) / 1000;
   const volumeMl = Math.min(Math.max(0, wanted), geometry.rimVolumeMl);
   return { volumeMl, heightMm: heightOfVolume(geometry, volumeMl), givenBatchG, overRimMl };
 }

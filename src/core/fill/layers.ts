@@ -1,8 +1,10 @@
-import type { MouldGeometry } from '../mould/geometry.ts';
+import { openProfile } from '../geometry/openProfile.ts';
+import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
+import type { Room } from '../mould/rooms.ts';
 import { wallPoint } from './wallPoints.ts';
 import { surfaceAcross, viewPolygon } from '../mould/sectionView.ts';
 import { stackPours, type Layer, type StackFault, type Wish } from '../mould/stack.ts';
-import { poursOf } from '../plan/pours.ts';
+import { poursOf, type TiltedPour } from '../plan/pours.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams, Millilitres, Millimetres, Percent } from '../units/quantity.ts';
@@ -10,6 +12,10 @@ import type { Grams, Millilitres, Millimetres, Percent } from '../units/quantity
 /** A pour as planned: where it lies and what it takes. */
 export interface PouredLayer extends Layer {
   readonly pour: Pour;
+  /** place among all pours, 0 the first */
+  readonly nth: number;
+  /** the compartment it lies in */
+  readonly room: Room;
   readonly massG: Grams;
   /** of the batter that goes into the mould */
   readonly sharePercent: Percent;
@@ -26,7 +32,7 @@ export interface PouredStack {
   readonly fault: StackFault | undefined;
 }
 
-const wishOf = (amount: Amount, geometry: MouldGeometry, fillMl: Millilitres, densityGMl: number): Wish => {
+const wishOf = (amount: Amount, room: Room, fillMl: Millilitres, densityGMl: number): Wish => {
   switch (amount.kind) {
     case 'height':
       return amount;
@@ -35,33 +41,38 @@ const wishOf = (amount: Amount, geometry: MouldGeometry, fillMl: Millilitres, de
     case 'mass':
       return { kind: 'volume', volumeMl: amount.massG / densityGMl };
     case 'line':
-      return { kind: 'point', point: wallPoint(geometry, amount.wall, amount.heightMm) };
+      return { kind: 'point', point: wallPoint(room, amount.wall, amount.heightMm) };
     case 'percent':
       return { kind: 'volume', volumeMl: (fillMl * amount.percent) / 100 };
   }
 };
 
-export function layPours(
-  plan: Plan,
-  geometry: MouldGeometry,
+/** The pours of one compartment, in order, with their places among all pours. */
+function layRoom(
+  room: Room,
+  pours: readonly (TiltedPour & { readonly nth: number })[],
+  heightMm: Millimetres,
   fillMl: Millilitres,
   densityGMl: number,
-): PouredStack {
-  const pours = poursOf(plan);
+): { readonly layers: readonly PouredLayer[]; readonly fault: StackFault | undefined } {
+  const roomFillMl = openProfile([room], UP).volumeBelow(heightMm) / MM3_PER_ML;
   const stack = stackPours(
-    geometry,
-    pours.map(({ pour, tilt }) => ({ tilt, wish: wishOf(pour.amount, geometry, fillMl, densityGMl) })),
-    fillMl,
+    room,
+    pours.map(({ pour, tilt }) => ({ tilt, wish: wishOf(pour.amount, room, fillMl, densityGMl) })),
+    roomFillMl,
   );
-  const across = viewPolygon(geometry.solid, 'section');
-  const along = viewPolygon(geometry.solid, 'side');
+  const across = viewPolygon(room.solid, 'section', room.middle.y);
+  const along = viewPolygon(room.solid, 'side', room.middle.x);
   const layers = stack.layers.map((layer, i): PouredLayer => {
-    const wide = surfaceAcross(across, 'section', layer.up, layer.offset);
-    const long = surfaceAcross(along, 'side', layer.up, layer.offset);
+    const wide = surfaceAcross(across, 'section', layer.up, layer.offset, room.middle.y);
+    const long = surfaceAcross(along, 'side', layer.up, layer.offset, room.middle.x);
     const level = layer.offset / layer.up[2];
+    const own = pours[i] as (typeof pours)[number];
     return {
       ...layer,
-      pour: (pours[i] as (typeof pours)[number]).pour,
+      room,
+      pour: own.pour,
+      nth: own.nth,
       massG: layer.volumeMl * densityGMl,
       sharePercent: fillMl > 0 ? (layer.volumeMl / fillMl) * 100 : 0,
       leftMm: wide?.[0].z ?? level,
@@ -70,5 +81,33 @@ export function layPours(
       farMm: long?.[1].z ?? level,
     };
   });
-  return { layers, filledMl: stack.filledMl, fault: stack.fault };
+  const { fault } = stack;
+  return { layers, fault: fault && { ...fault, pour: pours[fault.pour]?.nth ?? 0 } };
+}
+
+/** Lay all pours, each in its own compartment; the layers come back in the order they are poured. */
+export function layPours(
+  plan: Plan,
+  geometry: MouldGeometry,
+  heightMm: Millimetres,
+  densityGMl: number,
+): PouredStack {
+  const fillMl = volumeToHeight(geometry, heightMm);
+  const pours = poursOf(plan).map((p, nth) => ({ ...p, nth }));
+  const last = geometry.rooms.length - 1;
+  const laid = geometry.rooms.map((room, r) =>
+    layRoom(
+      room,
+      pours.filter((p) => Math.min(p.pour.compartment, last) === r),
+      heightMm,
+      fillMl,
+      densityGMl,
+    ),
+  );
+  const layers = laid.flatMap((l) => l.layers).sort((a, b) => a.nth - b.nth);
+  return {
+    layers,
+    filledMl: layers.reduce((s, l) => s + l.volumeMl, 0),
+    fault: laid.find((l) => l.fault)?.fault,
+  };
 }

@@ -1,4 +1,4 @@
-import { fillProfile } from '../geometry/fillProfile.ts';
+import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
 import type { Layer } from '../mould/stack.ts';
 import type { Millilitres, Millimetres } from '../units/quantity.ts';
@@ -10,5 +10,7 @@ import type { Millilitres, Millimetres } from '../units/quantity.ts';
 export function volumeAtLine(layers: readonly Layer[], index: number, offset: Millimetres): Millilitres {
   const layer = layers[index];
   if (!layer) throw new RangeError(`no pour at ${index}`);
-  return fillProfile(layer.space, layer.up).volumeBelow(offset) / MM3_PER_ML;
+  return (
+    openProfile([{ solid: layer.space, blocked: layer.blocked }], layer.up).volumeBelow(offset) / MM3_PER_ML
+  );
 }

@@ -1,5 +1,5 @@
 import type { Vec3 } from '../geometry/vec.ts';
-import type { MouldGeometry } from '../mould/geometry.ts';
+import type { Room } from '../mould/rooms.ts';
 import { viewPolygon, type ViewPoint } from '../mould/sectionView.ts';
 import type { Wall } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
@@ -19,11 +19,15 @@ function sideAt(outline: readonly ViewPoint[], z: Millimetres, sign: 1 | -1): Mi
   return most === -Infinity ? 0 : sign * most;
 }
 
-/** The point of a wall at its middle and this height, mould frame. Left is -x, right +x, near -y, far +y. */
-export function wallPoint(geometry: MouldGeometry, wall: Wall, heightMm: Millimetres): Vec3 {
-  const z = Math.min(heightMm, geometry.heightMm);
+/** The point of a compartment's wall at its middle and this height, mould frame. Left is -x, right +x, near -y, far +y. */
+export function wallPoint(room: Room, wall: Wall, heightMm: Millimetres): Vec3 {
+  const z = Math.min(heightMm, room.heightMm);
   const across = wall === 'left' || wall === 'right';
-  const outline = viewPolygon(geometry.solid, across ? 'section' : 'side');
+  const outline = viewPolygon(
+    room.solid,
+    across ? 'section' : 'side',
+    across ? room.middle.y : room.middle.x,
+  );
   const at = sideAt(outline, z, wall === 'right' || wall === 'far' ? 1 : -1);
-  return across ? [at, 0, heightMm] : [0, at, heightMm];
+  return across ? [at, room.middle.y, heightMm] : [room.middle.x, at, heightMm];
 }

@@ -1,12 +1,13 @@
 import { fillProfile, type FillProfile } from '../geometry/fillProfile.ts';
 import { frustum } from '../geometry/frustum.ts';
-import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
+import { openProfile } from '../geometry/openProfile.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
 import { arc, CIRCLE_SIDES, lyingPrism, standingPrism, type Flat } from '../geometry/prism.ts';
-import { sectionArea } from '../geometry/sectionArea.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
 import { G_PER_OUNCE, ML_PER_CUBIC_INCH } from '../units/factors.ts';
 import { insideOf } from './inside.ts';
+import { roomsOf, type Room } from './rooms.ts';
 import type { Mould } from './schema.ts';
 
 export const MM3_PER_ML = 1000;
@@ -19,20 +20,19 @@ interface Size {
 }
 
 export interface MouldGeometry {
-  /** the lined inside up to the rim, in the mould frame */
+  /** the whole lined inside up to the rim, dividers and column apart, in the mould frame */
   readonly solid: Polyhedron;
-  /** volume below a level surface, mm^3 of mm */
+  /** the compartments, from the left or from the near end; one where there is no divider */
+  readonly rooms: readonly [Room, ...Room[]];
+  /** open volume below a level surface in all compartments, mm^3 of mm */
   readonly level: FillProfile;
+  /** what can be poured in, up to the rim */
   readonly rimVolumeMl: Millilitres;
   readonly heightMm: Millimetres;
   /** the widest and longest of the lined inside */
   readonly most: Size;
   /** at the lined floor, where loaves are measured for the cut; round moulds: the widest */
   readonly floor: Size;
-  /** the highest points of the wall: batter above the lowest of them in a tilt runs over */
-  readonly rim: readonly Vec3[];
-  /** area of the opening, mm^2 */
-  readonly openingMm2: number;
 }
 
 interface Form {
@@ -72,17 +72,25 @@ function formOf(mould: Mould): Form {
 
 export function mouldGeometry(mould: Mould): MouldGeometry {
   const form = formOf(mould);
-  const level = fillProfile(form.solid, UP);
-  const heightMm = level.highest;
+  const [first, ...others] = roomsOf(form.solid, form.floor, mould.divider, mould.column);
+  if (!first) throw new RangeError('a mould with no room inside: checkMould refuses these');
+  const rooms = [first, ...others] as const;
+  const level = openProfile(rooms, UP);
   return {
     ...form,
+    rooms,
     level,
     rimVolumeMl: level.total / MM3_PER_ML,
-    heightMm,
-    rim: corners(form.solid).filter((p) => p[2] >= heightMm * (1 - 1e-9)),
-    openingMm2: sectionArea(form.solid, UP, heightMm * (1 - 1e-6)),
+    heightMm: Math.max(...rooms.map((r) => r.heightMm)),
   };
 }
+
+/** What a column standing in the mould keeps out below a height: the hole that pulling it leaves. */
+export const holeMl = (geometry: MouldGeometry, heightMm: Millimetres): Millilitres =>
+  geometry.rooms.reduce(
+    (sum, r) => sum + (r.blocked ? fillProfile(r.blocked, UP).volumeBelow(heightMm) / MM3_PER_ML : 0),
+    0,
+  );
 
 export const volumeToHeight = (geometry: MouldGeometry, heightMm: Millimetres): Millilitres =>
   geometry.level.volumeBelow(heightMm) / MM3_PER_ML;

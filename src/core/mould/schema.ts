@@ -49,6 +49,27 @@ export const shapeSchema = v.variant('kind', [
   measuredShape,
 ]);
 
+/** Removable walls inside. `lengthwise` walls run along the loaf, `crosswise` ones across it. */
+const dividerSchema = v.strictObject({
+  runs: v.picklist(['lengthwise', 'crosswise']),
+  /** middle of each wall, from the left wall (lengthwise) or the near end (crosswise), at the lined floor */
+  atMm: v.pipe(
+    v.array(lengthMm(1, 2000)),
+    v.minLength(1, 'a divider has at least one wall'),
+    v.maxLength(11),
+  ),
+  thicknessMm: lengthMm(0.1, 30),
+});
+
+/** Something that stands in the mould while it is poured, floor to rim, and is pulled out after. */
+const columnSchema = v.strictObject({
+  form: v.picklist(['round', 'square']),
+  acrossMm: lengthMm(5, 500),
+  /** its middle, from the middle of the floor: right and towards the far end */
+  xMm: lengthMm(-500, 500),
+  yMm: lengthMm(-1000, 1000),
+});
+
 export const mouldSchema = v.strictObject({
   name: name(80),
   /** what the walls are made of; decides how they are drawn */
@@ -60,7 +81,11 @@ export const mouldSchema = v.strictObject({
   wallMm: lengthMm(0, 60),
   /** how far each long wall bulges outward at mid-length, at the rim, when full, mm */
   bowMm: lengthMm(0, 40),
+  divider: v.optional(dividerSchema),
+  column: v.optional(columnSchema),
 });
 
+export type Divider = v.InferOutput<typeof dividerSchema>;
+export type Column = v.InferOutput<typeof columnSchema>;
 export type Shape = v.InferOutput<typeof shapeSchema>;
 export type Mould = v.InferOutput<typeof mouldSchema>;

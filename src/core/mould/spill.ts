@@ -1,37 +1,39 @@
-import { fillProfile } from '../geometry/fillProfile.ts';
+import { openProfile } from '../geometry/openProfile.ts';
 import { dot, type Vec3 } from '../geometry/vec.ts';
-import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Degrees, Millilitres, Millimetres } from '../units/quantity.ts';
-import { MM3_PER_ML, type MouldGeometry } from './geometry.ts';
+import { MM3_PER_ML } from './geometry.ts';
+import type { Room } from './rooms.ts';
+import type { Layer } from './stack.ts';
 import { STEEPEST_DEG, upOf, type Tilt } from './tilt.ts';
 
-/** The surface offset at which batter starts to run over the rim: min over rim points of up . point. */
-export const spillOffset = (geometry: MouldGeometry, up: Vec3): Millimetres =>
-  geometry.rim.reduce((least, p) => Math.min(least, dot(up, p)), Infinity);
+/** What is open before a pour. */
+type OpenBefore = Pick<Layer, 'space' | 'blocked'>;
 
-/** The most that fits into `space` (what the set layers leave) at this tilt before it runs over. */
-export const tiltHolds = (geometry: MouldGeometry, space: Polyhedron, tilt: Tilt): Millilitres => {
+/** The surface offset at which batter starts to run over the rim: min over rim points of up . point. */
+export const spillOffset = (room: Room, up: Vec3): Millimetres =>
+  room.rim.reduce((least, p) => Math.min(least, dot(up, p)), Infinity);
+
+/** The most that fits into what the set layers leave open at this tilt before it runs over. */
+export const tiltHolds = (room: Room, open: OpenBefore, tilt: Tilt): Millilitres => {
   const up = upOf(tilt);
-  return fillProfile(space, up).volumeBelow(spillOffset(geometry, up)) / MM3_PER_ML;
+  return (
+    openProfile([{ solid: open.space, blocked: open.blocked }], up).volumeBelow(spillOffset(room, up)) /
+    MM3_PER_ML
+  );
 };
 
 /**
- * The steepest tilt in the same direction at which `space` still holds `volumeMl`, to 0.01 degrees; 60 degrees
+ * The steepest tilt in the same direction at which the mould still holds `volumeMl`, to 0.01 degrees; 60 degrees
  * when it always does; 0 when it does not fit level. `tilt` gives the direction (level: rolls to the right).
  */
-export function steepestTilt(
-  geometry: MouldGeometry,
-  space: Polyhedron,
-  tilt: Tilt,
-  volumeMl: Millilitres,
-): Degrees {
+export function steepestTilt(room: Room, open: OpenBefore, tilt: Tilt, volumeMl: Millilitres): Degrees {
   const size = Math.max(Math.abs(tilt.rollDeg), Math.abs(tilt.pitchDeg));
   const direction =
     size === 0
       ? { rollDeg: 1, pitchDeg: 0 }
       : { rollDeg: tilt.rollDeg / size, pitchDeg: tilt.pitchDeg / size };
   const fits = (degrees: number): boolean =>
-    tiltHolds(geometry, space, {
+    tiltHolds(room, open, {
       rollDeg: direction.rollDeg * degrees,
       pitchDeg: direction.pitchDeg * degrees,
     }) >=

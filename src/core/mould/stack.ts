@@ -1,10 +1,12 @@
 import { clip } from '../geometry/clip.ts';
-import { fillProfile } from '../geometry/fillProfile.ts';
+import { openProfile } from '../geometry/openProfile.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
+import { volumeOf } from '../geometry/volume.ts';
 import { dot, type Vec3 } from '../geometry/vec.ts';
 import { findRoot } from '../numeric/findRoot.ts';
 import type { Millilitres, Millimetres } from '../units/quantity.ts';
-import { MM3_PER_ML, type MouldGeometry } from './geometry.ts';
+import { MM3_PER_ML } from './geometry.ts';
+import type { Room } from './rooms.ts';
 import { upOf, type Tilt } from './tilt.ts';
 
 /** What a pour asks for, once masses and percents are volumes. */
@@ -29,9 +31,12 @@ export interface Layer {
   readonly volumeMl: Millilitres;
   /** rise of the surface over the lowest point that was open, square to the surface */
   readonly riseMm: Millimetres;
+  /** the region it fills; a column standing in it is part of the region and filled once it is pulled */
   readonly solid: Polyhedron;
   /** what the set layers left open before this pour */
   readonly space: Polyhedron;
+  /** the part of that space a column takes up */
+  readonly blocked: Polyhedron | undefined;
 }
 
 export interface StackFault {
@@ -53,21 +58,25 @@ export interface Stack {
 /** Relative slack when a wanted volume meets the room left: the rounding of a dozen sums of volumes. */
 const ROOM_SLACK = 1e-9;
 
+const emptied = (solid: Polyhedron): Polyhedron | undefined => (solid.faces.length > 0 ? solid : undefined);
+
 /** The surface offset that a wish names outright; -Infinity when it names a volume. */
 function levelWanted(wish: Wish, up: Vec3, lowest: Millimetres): Millimetres {
   if (wish.kind === 'height') return lowest + wish.heightMm;
   return wish.kind === 'point' ? dot(up, wish.point) : -Infinity;
 }
 
-function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: Millilitres): Stack {
+function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres): Stack {
   const layers: Layer[] = [];
-  let space = geometry.solid;
+  let space = room.solid;
+  let blocked = room.blocked;
+  const whole = volumeOf(room.solid);
   let filled = 0;
   let asked = 0;
   let fault: StackFault | undefined;
   for (const [index, { tilt, wish }] of pours.entries()) {
     const up = upOf(tilt);
-    const profile = fillProfile(space, up);
+    const profile = openProfile([{ solid: space, blocked }], up);
     const wantedLevel = levelWanted(wish, up, profile.lowest);
     const wanted =
       wish.kind === 'volume'
@@ -76,13 +85,13 @@ function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: 
           ? wish.parts * unitMl * MM3_PER_ML
           : profile.volumeBelow(wantedLevel);
     const over = wantedLevel - profile.highest;
-    const room = profile.total;
-    if (!fault && (wanted > room + ROOM_SLACK * geometry.level.total || over > 1e-6)) {
+    const left = profile.total;
+    if (!fault && (wanted > left + ROOM_SLACK * whole || over > 1e-6)) {
       // a line above the rim takes what it would if the opening went on upwards
-      const missing = over > 1e-6 ? over * geometry.openingMm2 : wanted - room;
+      const missing = over > 1e-6 ? over * room.openingMm2 : wanted - left;
       fault = { kind: 'overfull', pour: index, shortfallMl: missing / MM3_PER_ML };
     }
-    const volume = Math.min(wanted, room);
+    const volume = Math.min(wanted, left);
     const offset = profile.levelOf(volume);
     const parts = clip(space, { normal: up, offset });
     layers.push({
@@ -93,8 +102,10 @@ function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: 
       riseMm: offset - profile.lowest,
       solid: parts.below,
       space,
+      blocked,
     });
     space = parts.above;
+    blocked = blocked && emptied(clip(blocked, { normal: up, offset }).above);
     filled += volume;
     asked += wanted;
   }
@@ -107,15 +118,11 @@ function pourAll(geometry: MouldGeometry, pours: readonly WishedPour[], unitMl: 
  * stays convex. `rest` pours share, by parts, what is left of `fillMl` after all the others.
  * A pour that finds no room is cut off at the room there is, and the fault says by how much.
  */
-export function stackPours(
-  geometry: MouldGeometry,
-  pours: readonly WishedPour[],
-  fillMl: Millilitres,
-): Stack {
+export function stackPours(room: Room, pours: readonly WishedPour[], fillMl: Millilitres): Stack {
   const rest = pours.flatMap((p, i) => (p.wish.kind === 'rest' ? [{ i, parts: p.wish.parts }] : []));
   const parts = rest.reduce((s, r) => s + r.parts, 0);
-  if (parts === 0) return pourAll(geometry, pours, 0);
-  const without = pourAll(geometry, pours, 0);
+  if (parts === 0) return pourAll(room, pours, 0);
+  const without = pourAll(room, pours, 0);
   const left = fillMl - without.filledMl;
   const first = rest[0]?.i ?? 0;
   if (without.fault) return without;
@@ -124,10 +131,10 @@ export function stackPours(
   const lineAfterRest = pours.some(
     (p, i) => i > first && (p.wish.kind === 'height' || p.wish.kind === 'point'),
   );
-  if (!lineAfterRest) return pourAll(geometry, pours, left / parts);
+  if (!lineAfterRest) return pourAll(room, pours, left / parts);
   // a height above a rest pour takes a volume that depends on where it lies: solve for the unit
-  const excess = (unit: number): number => pourAll(geometry, pours, unit).wantedMl - fillMl;
+  const excess = (unit: number): number => pourAll(room, pours, unit).wantedMl - fillMl;
   const most = fillMl / parts;
   const unit = excess(most) <= 0 ? most : findRoot(excess, 0, most, fillMl * 1e-13);
-  return pourAll(geometry, pours, unit);
+  return pourAll(room, pours, unit);
 }

@@ -23,6 +23,8 @@ const pour = v.strictObject({
   id,
   kind: v.literal('pour'),
   pot: id,
+  /** which compartment of a divided mould, from the left or the near end; 0 is the first */
+  compartment: v.pipe(v.number(), v.integer('a whole number is wanted'), v.minValue(0), v.maxValue(11)),
   amount,
   /** a locked pour keeps its amount when others are evened or its neighbour's line is dragged */
   locked: v.boolean(),

@@ -23,7 +23,7 @@ export function computePlan(plan: Plan): Computed {
   const recipe = recipeOf(plan.batter);
   const densityGMl = recipe?.densityGMl ?? NOMINAL_DENSITY;
   const fill = fillTarget(plan, geometry, recipe, densityGMl);
-  const stack = layPours(plan, geometry, fill.volumeMl, densityGMl);
+  const stack = layPours(plan, geometry, fill.heightMm, densityGMl);
   const cut = cutBars(stack.layers, geometry.floor, plan.cut);
   const weights = recipe && weighPlan(plan, recipe, stack.layers, fill.givenBatchG);
   const facts: Facts = { plan, geometry, recipe, densityGMl, fill, stack, cut, weights };

@@ -71,6 +71,22 @@ function layOut({ plan, geometry }: Computed, w: Weights): Draft[] {
       chapter: 'lay-out',
       text: `${plan.fill.copies > 1 ? `${plan.fill.copies} moulds` : 'Mould'}: ${mould.name}${liner}, ${formatLength(geometry.floor.width, units.length)} wide and ${formatLength(geometry.heightMm, units.length)} high inside.`,
     },
+    ...(mould.divider
+      ? [
+          {
+            chapter: 'lay-out' as const,
+            text: `Divider in: ${mould.divider.atMm.length} ${mould.divider.runs} ${mould.divider.atMm.length === 1 ? 'wall' : 'walls'}, tight to the floor.`,
+          },
+        ]
+      : []),
+    ...(mould.column
+      ? [
+          {
+            chapter: 'lay-out' as const,
+            text: `Column: ${mould.column.form}, ${formatLength(mould.column.acrossMm, units.length)} across, weighted so that it stands while batter is poured round it.`,
+          },
+        ]
+      : []),
     { chapter: 'lay-out', text: `A jug for each pot, labelled ${jugs}, and one for the lye.` },
     {
       chapter: 'lay-out',
@@ -287,7 +303,7 @@ function pouring(computed: Computed, w: Weights): Draft[] {
       chapter: 'pour',
       step: step.id,
       pot: weight.pot.id,
-      text: `Pour ${nth}: ${potName(weight.pot)}, ${LANDING_WORDS[step.landing.how]}, ${surfaceText(layer, length)}.`,
+      text: `Pour ${nth}: ${potName(weight.pot)}${computed.geometry.rooms.length > 1 ? `, compartment ${Math.min(step.compartment + 1, computed.geometry.rooms.length)}` : ''}, ${LANDING_WORDS[step.landing.how]}, ${surfaceText(layer, length)}.`,
       lines: [
         {
           name: plan.fill.copies > 1 ? `Batter into each of ${plan.fill.copies} moulds` : 'Batter',
@@ -315,7 +331,9 @@ function topping({ plan }: Computed, w: Weights): Draft[] {
       : []),
     {
       chapter: 'top',
-      text: 'Spoon the batter held back over the top; swirl no deeper than 6 mm (1/4 in).',
+      text: plan.mould.column
+        ? 'Pull the column straight up, fill the hole with the batter held back, then spoon the rest over the top.'
+        : 'Spoon the batter held back over the top; swirl no deeper than 6 mm (1/4 in).',
       lines: held.map((p) => ({
         name: `Held back in pot ${p.pot.letter}, ${p.pot.name}`,
         massG: p.heldBackG,

@@ -21,7 +21,7 @@ export function DesignStation() {
     let stepId: string | undefined;
     edit((p) => {
       const pot = addPot(p);
-      const pour = addPour(pot.plan, pot.potId);
+      const pour = addPour(pot.plan, pot.potId, layer?.pour.compartment);
       stepId = pour.stepId;
       return pour.plan;
     });

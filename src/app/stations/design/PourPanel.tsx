@@ -5,6 +5,7 @@ import { addPot } from '../../../core/edit/pots.ts';
 import {
   duplicatePour,
   LANDING_FALL_MM,
+  mapPour,
   removeStep,
   setAmount,
   setLanding,
@@ -37,6 +38,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
   const dispatch = useAppDispatch();
   const { pour } = layer;
   const pot = plan.pots.find((p) => p.id === pour.pot);
+  const rooms = computed.geometry.rooms.length;
   const index = computed.stack.layers.indexOf(layer);
   const count = computed.stack.layers.length;
   const choose = (id: string | null): void => {
@@ -65,7 +67,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
   };
   if (!pot) return null;
   return (
-    <section aria-label={`Pour ${index + 1}`} className="grid gap-3">
+    <section aria-label={`Pour ${index + 1}`} className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex items-center gap-3">
         <PotBadge pot={pot} size={34} />
         <div className="min-w-0 flex-1">
@@ -127,6 +129,14 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
         ]}
         onPick={pickPot}
       />
+      {rooms > 1 && (
+        <Picker
+          label="Into compartment"
+          value={String(Math.min(pour.compartment, rooms - 1))}
+          options={Array.from({ length: rooms }, (_, i) => ({ value: String(i), label: `${i + 1}` }))}
+          onPick={(i) => edit((p) => mapPour(p, pour.id, (s) => ({ ...s, compartment: Number(i) })))}
+        />
+      )}
       <Choice
         legend="Land it"
         value={pour.landing.how}

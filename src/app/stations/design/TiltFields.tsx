@@ -45,8 +45,8 @@ export function TiltFields({ layer }: { readonly layer: PouredLayer }) {
     wall === 'left' || wall === 'right' ? true : tilt.pitchDeg !== 0,
   );
   return (
-    <div className="grid gap-3">
-      <div className="grid grid-cols-2 gap-2">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <div className="grid grid-cols-2 items-start gap-2">
         <FigureField
           label="Right edge up"
           suffix="°"
@@ -87,10 +87,10 @@ export function TiltFields({ layer }: { readonly layer: PouredLayer }) {
       {!isLevel(tilt) && (
         <dl>
           <Fact name="This tilt holds at most">
-            {show.mass(tiltHolds(geometry, layer.space, tilt) * densityGMl)}
+            {show.mass(tiltHolds(layer.room, layer, tilt) * densityGMl)}
           </Fact>
           <Fact name="Steepest for this pour">
-            {formatShort(steepestTilt(geometry, layer.space, tilt, layer.volumeMl), 1)}°
+            {formatShort(steepestTilt(layer.room, layer, tilt, layer.volumeMl), 1)}°
           </Fact>
         </dl>
       )}
@@ -119,7 +119,7 @@ function SlopeBetween({ layer }: { readonly layer: PouredLayer }) {
     return undefined;
   };
   const pour = (): void => {
-    const sloped = slopeBetween(plan, computed.geometry, layer.pour.id, left, right);
+    const sloped = slopeBetween(plan, layer.room, layer.pour.id, left, right);
     const fault = sloped.ok ? edit(() => sloped.value) : sloped.fault;
     setSaid(fault?.message ?? null);
     if (!fault) dispatch(momentShown('pour'));

@@ -5,7 +5,9 @@ import { TextField } from '../../parts/TextField.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { FillFields } from './FillFields.tsx';
+import { InsideThings } from './InsideThings.tsx';
 import { MouldVolume } from './MouldVolume.tsx';
+import { OwnMoulds } from './OwnMoulds.tsx';
 import { ShapeFields } from './ShapeFields.tsx';
 import { StarterMoulds } from './StarterMoulds.tsx';
 
@@ -59,8 +61,10 @@ export function MouldStation() {
           </p>
         )}
       </Group>
+      <InsideThings />
       <FillFields />
       <MouldVolume />
+      <OwnMoulds />
     </Station>
   );
 }

@@ -1,23 +1,26 @@
 import { STARTER_MOULDS } from '../../../core/mould/starterMoulds.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { useOwnMoulds } from './useOwnMoulds.ts';
 
 const KEEP = 'as it is';
 
-/** Start from a mould of the small library; the plan keeps its own copy. */
+/** Start from one's own moulds or the small library; the plan keeps its own copy. */
 export function StarterMoulds() {
   const { plan, edit } = usePlan();
-  const same = STARTER_MOULDS.find((m) => JSON.stringify(m) === JSON.stringify(plan.mould));
+  const own = useOwnMoulds();
+  const moulds = [...own, ...STARTER_MOULDS];
+  const at = moulds.findIndex((m) => JSON.stringify(m) === JSON.stringify(plan.mould));
   return (
     <Picker
       label="Start from"
-      value={same?.name ?? KEEP}
+      value={at < 0 ? KEEP : String(at)}
       options={[
-        ...(same ? [] : [{ value: KEEP, label: `${plan.mould.name} (changed here)` }]),
-        ...STARTER_MOULDS.map((m) => ({ value: m.name, label: m.name })),
+        ...(at < 0 ? [{ value: KEEP, label: `${plan.mould.name} (changed here)` }] : []),
+        ...moulds.map((m, i) => ({ value: String(i), label: i < own.length ? `${m.name} (mine)` : m.name })),
       ]}
-      onPick={(name) => {
-        const mould = STARTER_MOULDS.find((m) => m.name === name);
+      onPick={(i) => {
+        const mould = moulds[Number(i)];
         if (mould) edit((p) => ({ ...p, mould }));
       }}
     />

@@ -2,6 +2,8 @@ import { Plus, Trash2, X } from 'lucide-react';
 import { freshId } from '../../../core/edit/freshId.ts';
 import { isPoured, removePot, setPotShare, updatePot } from '../../../core/edit/pots.ts';
 import type { Pot } from '../../../core/plan/planSchema.ts';
+import { STAGES } from '../../../core/setting/stage.ts';
+import { Picker } from '../../parts/Picker.tsx';
 import { inkOn } from '../../parts/ink.ts';
 import { TextField } from '../../parts/TextField.tsx';
 import { FigureField, PercentField } from '../../parts/quantities.tsx';
@@ -109,21 +111,30 @@ export function PotCard({ pot }: { readonly pot: Pot }) {
           </button>
         </div>
       ))}
-      <button
-        type="button"
-        className="btn btn-xs ml-16 justify-self-start"
-        onClick={() =>
-          change({
-            colorants: [
-              ...pot.colorants,
-              { id: freshId('c', pot.colorants), name: `${pot.name} colorant`, doseGPerKg: 3 },
-            ],
-          })
-        }
-      >
-        <Plus className="size-3.5" aria-hidden="true" />
-        Colorant
-      </button>
+      <div className="ml-16 flex items-end justify-between gap-3">
+        <Picker
+          label="Thickness wanted when it is poured"
+          className="w-64"
+          value={String(Math.round(pot.stage))}
+          options={STAGES.map((word, stage) => ({ value: String(stage), label: word }))}
+          onPick={(stage) => change({ stage: Number(stage) })}
+        />
+        <button
+          type="button"
+          className="btn btn-xs mb-1.5"
+          onClick={() =>
+            change({
+              colorants: [
+                ...pot.colorants,
+                { id: freshId('c', pot.colorants), name: `${pot.name} colorant`, doseGPerKg: 3 },
+              ],
+            })
+          }
+        >
+          <Plus className="size-3.5" aria-hidden="true" />
+          Colorant
+        </button>
+      </div>
     </li>
   );
 }

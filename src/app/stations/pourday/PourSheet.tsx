@@ -4,6 +4,7 @@ import { procedureOf } from '../../../core/sheet/procedureOf.ts';
 import { WarningCards } from '../../parts/WarningCards.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { SheetTask } from './SheetTask.tsx';
+import { WallMarks } from './WallMarks.tsx';
 
 /** Neighbouring tasks of one chapter under one heading, in order. */
 function chapters(
@@ -67,6 +68,7 @@ export function PourSheet() {
           </ol>
         </section>
       ))}
+      <WallMarks />
     </div>
   );
 }

@@ -1,0 +1,154 @@
+import type { Column, Divider } from '../../../core/mould/schema.ts';
+import { holeMl } from '../../../core/mould/geometry.ts';
+import { Choice } from '../../parts/Choice.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { FigureField, LengthField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+/** Walls evenly spaced over `whole` mm, for this many compartments. */
+const evenly = (compartments: number, whole: number): number[] =>
+  Array.from({ length: compartments - 1 }, (_, i) => Math.round((whole * (i + 1) * 10) / compartments) / 10);
+
+function DividerFields() {
+  const { plan, computed, edit } = usePlan();
+  const { divider } = plan.mould;
+  const { floor } = computed.geometry;
+  const whole = (runs: Divider['runs']): number => (runs === 'lengthwise' ? floor.width : floor.length);
+  const put = (next: Divider | undefined, gesture?: string) =>
+    edit((p) => {
+      const { divider: _old, ...mould } = p.mould;
+      return { ...p, mould: next ? { ...mould, divider: next } : mould };
+    }, gesture);
+  const first: Divider = { runs: 'lengthwise', atMm: evenly(2, floor.width), thicknessMm: 2 };
+  return (
+    <Group
+      title="Divider"
+      aside={
+        <button type="button" className="btn btn-sm" onClick={() => put(divider ? undefined : first)}>
+          {divider ? 'Take it out' : 'Put one in'}
+        </button>
+      }
+    >
+      {divider ? (
+        <>
+          <Choice
+            legend="Runs"
+            hideLegend
+            value={divider.runs}
+            options={[
+              { value: 'lengthwise', label: 'along the loaf' },
+              { value: 'crosswise', label: 'across it' },
+            ]}
+            onChoose={(runs) => {
+              put({ ...divider, runs, atMm: evenly(divider.atMm.length + 1, whole(runs)) });
+            }}
+          />
+          <div className="grid grid-cols-2 gap-3">
+            <FigureField
+              label="Compartments"
+              suffix=""
+              value={divider.atMm.length + 1}
+              onValue={(n, g) =>
+                Number.isInteger(n) && n >= 2 && n <= 12
+                  ? put({ ...divider, atMm: evenly(n, whole(divider.runs)) }, g)
+                  : { code: 'compartments', message: `${n} is not 2 to 12 compartments` }
+              }
+            />
+            <LengthField
+              label="Thickness"
+              value={divider.thicknessMm}
+              onValue={(thicknessMm, g) => put({ ...divider, thicknessMm }, g)}
+            />
+            {divider.atMm.map((at, i) => (
+              <LengthField
+                key={i}
+                label={`Wall ${i + 1}, from the ${divider.runs === 'lengthwise' ? 'left' : 'near end'}`}
+                value={at}
+                onValue={(mm, g) => put({ ...divider, atMm: divider.atMm.with(i, mm) }, g)}
+              />
+            ))}
+          </div>
+        </>
+      ) : (
+        <p className="quiet text-sm">None: the mould is one.</p>
+      )}
+    </Group>
+  );
+}
+
+function ColumnFields() {
+  const { plan, computed, edit, show } = usePlan();
+  const { column } = plan.mould;
+  const put = (next: Column | undefined, gesture?: string) =>
+    edit((p) => {
+      const { column: _old, ...mould } = p.mould;
+      return { ...p, mould: next ? { ...mould, column: next } : mould };
+    }, gesture);
+  const width = computed.geometry.floor.width;
+  return (
+    <Group
+      title="Column standing in it"
+      aside={
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() =>
+            put(column ? undefined : { form: 'square', acrossMm: Math.round(width / 3), xMm: 0, yMm: 0 })
+          }
+        >
+          {column ? 'Take it out' : 'Stand one in'}
+        </button>
+      }
+    >
+      {column ? (
+        <>
+          <Choice
+            legend="Column is"
+            hideLegend
+            value={column.form}
+            options={[
+              { value: 'square', label: 'square' },
+              { value: 'round', label: 'round' },
+            ]}
+            onChoose={(form) => {
+              put({ ...column, form });
+            }}
+          />
+          <div className="grid grid-cols-3 gap-3">
+            <LengthField
+              label="Across"
+              value={column.acrossMm}
+              onValue={(acrossMm, g) => put({ ...column, acrossMm }, g)}
+            />
+            <LengthField
+              label="Right of middle"
+              value={column.xMm}
+              onValue={(xMm, g) => put({ ...column, xMm }, g)}
+            />
+            <LengthField
+              label="Beyond middle"
+              value={column.yMm}
+              onValue={(yMm, g) => put({ ...column, yMm }, g)}
+            />
+          </div>
+          <p className="quiet text-sm">
+            It keeps out {show.volume(holeMl(computed.geometry, computed.fill.heightMm))} up to the fill.
+            Pulled out, the hole is filled with batter held back.
+          </p>
+        </>
+      ) : (
+        <p className="quiet text-sm">None.</p>
+      )}
+    </Group>
+  );
+}
+
+/** What stands in the mould while it is poured. */
+export function InsideThings() {
+  return (
+    <>
+      <DividerFields />
+      <ColumnFields />
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import { fail, ok, type Result } from '../result/result.ts';
+
+/** Larger files are not ours: a full plan of 200 steps is about 60 kB. */
+export const MOST_CHARACTERS = 2_000_000;
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+export const shown = (value: unknown): string => {
+  const text = JSON.stringify(value) as string | undefined;
+  return text === undefined ? 'nothing' : text.length > 40 ? `${text.slice(0, 37)}...` : text;
+};
+
+/**
+ * Read the text of one of our files down to its body: JSON, an object, the right format, a version we know.
+ * Never throws; `what` names the kind of file in messages.
+ */
+export function readHead(
+  text: string,
+  what: string,
+  wanted: { readonly format: string; readonly version: number },
+): Result<Record<string, unknown>> {
+  if (text.length > MOST_CHARACTERS)
+    return fail('too-large', `${text.length} characters is more than a ${what} file has`, 'file');
+  let value: unknown;
+  try {
+    value = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return fail(
+      'not-json',
+      `this is not JSON: ${error instanceof Error ? error.message : 'unreadable'}`,
+      'file',
+    );
+  }
+  if (!isRecord(value)) return fail(`not-a-${what}`, `a ${what} is an object, not ${shown(value)}`, 'file');
+  const { format, version, ...body } = value;
+  if (format !== wanted.format)
+    return fail('wrong-format', `"${wanted.format}" is wanted, not ${shown(format)}`, 'format');
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return fail('bad-version', `a version number is wanted, not ${shown(version)}`, 'version');
+  if (version > wanted.version)
+    return fail(
+      'newer-version',
+      `this file is version ${version}; this Drip Line reads up to ${wanted.version}. Update Drip Line to open it`,
+      'version',
+    );
+  return ok(body);
+}

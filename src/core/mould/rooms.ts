@@ -1,0 +1,95 @@
+import { clip } from '../geometry/clip.ts';
+import type { OpenSpace } from '../geometry/openProfile.ts';
+import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
+import { arc, type Flat } from '../geometry/prism.ts';
+import { sectionArea } from '../geometry/sectionArea.ts';
+import type { Vec3 } from '../geometry/vec.ts';
+import type { Millimetres } from '../units/quantity.ts';
+import type { Column, Divider } from './schema.ts';
+
+/** One compartment of a mould: all of it where there is no divider. */
+export interface Room extends OpenSpace {
+  readonly heightMm: Millimetres;
+  /** the highest points of its walls: batter above the lowest of them in a tilt runs over */
+  readonly rim: readonly Vec3[];
+  /** area of its opening, mm^2 */
+  readonly openingMm2: number;
+  /** its middle: where it is cut for the flat views */
+  readonly middle: { readonly x: Millimetres; readonly y: Millimetres };
+}
+
+/** Sides of the polygon that stands for a round column. */
+const COLUMN_SIDES = 96;
+
+const UP: Vec3 = [0, 0, 1];
+
+function columnOutline({ form, acrossMm }: Column): readonly Flat[] {
+  const half = acrossMm / 2;
+  return form === 'round'
+    ? arc(half, 0, 2 * Math.PI, COLUMN_SIDES)
+    : [
+        [-half, -half],
+        [half, -half],
+        [half, half],
+        [-half, half],
+      ];
+}
+
+/** The part of a solid that a column takes up: the solid clipped by each upright side of the column. */
+function blockedBy(solid: Polyhedron, column: Column | undefined): Polyhedron | undefined {
+  if (!column) return undefined;
+  const outline = columnOutline(column);
+  let inside = solid;
+  for (const [i, [ax, ay]] of outline.entries()) {
+    const [bx, by] = outline[(i + 1) % outline.length] as Flat;
+    const length = Math.hypot(bx - ax, by - ay);
+    const normal: Vec3 = [(by - ay) / length, (ax - bx) / length, 0];
+    const offset = normal[0] * (ax + column.xMm) + normal[1] * (ay + column.yMm);
+    inside = clip(inside, { normal, offset }).below;
+  }
+  return inside.faces.length > 0 ? inside : undefined;
+}
+
+/** A convex mould inside parted by upright walls: the pieces from the left or from the near end. */
+function parted(
+  solid: Polyhedron,
+  divider: Divider | undefined,
+  startMm: Millimetres,
+): readonly Polyhedron[] {
+  if (!divider) return [solid];
+  const normal: Vec3 = divider.runs === 'lengthwise' ? [1, 0, 0] : [0, 1, 0];
+  const half = divider.thicknessMm / 2;
+  const pieces: Polyhedron[] = [];
+  let rest = solid;
+  for (const at of divider.atMm.toSorted((a, b) => a - b)) {
+    pieces.push(clip(rest, { normal, offset: startMm + at - half }).below);
+    rest = clip(rest, { normal, offset: startMm + at + half }).above;
+  }
+  return [...pieces, rest].filter((p) => p.faces.length > 0);
+}
+
+function roomOf(solid: Polyhedron, column: Column | undefined): Room {
+  const points = corners(solid);
+  const heightMm = Math.max(...points.map((p) => p[2]));
+  const middleOf = (axis: 0 | 1): Millimetres =>
+    (Math.min(...points.map((p) => p[axis])) + Math.max(...points.map((p) => p[axis]))) / 2;
+  return {
+    solid,
+    blocked: blockedBy(solid, column),
+    heightMm,
+    rim: points.filter((p) => p[2] >= heightMm * (1 - 1e-9)),
+    openingMm2: sectionArea(solid, UP, heightMm * (1 - 1e-6)),
+    middle: { x: middleOf(0), y: middleOf(1) },
+  };
+}
+
+/** The compartments of a mould whose whole inside is `solid`, its floor `width` x `length`. */
+export const roomsOf = (
+  solid: Polyhedron,
+  floor: { readonly width: Millimetres; readonly length: Millimetres },
+  divider: Divider | undefined,
+  column: Column | undefined,
+): readonly Room[] =>
+  parted(solid, divider, -(divider?.runs === 'crosswise' ? floor.length : floor.width) / 2).map((piece) =>
+    roomOf(piece, column),
+  );

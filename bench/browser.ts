@@ -1,6 +1,9 @@
 import type { Page } from 'playwright-core';
 import { launch } from '../test/e2e/support/browser.ts';
 import { serve } from '../test/e2e/support/serve.ts';
+import { zigzag } from '../src/core/edit/tilt.ts';
+import type { Plan } from '../src/core/plan/planSchema.ts';
+import { computePlan } from '../src/core/sheet/compute.ts';
 import { twelveLayers } from './core.ts';
 import { ms, percentile, type Say } from './measure.ts';
 
@@ -25,11 +28,17 @@ async function store(page: Page, plans: readonly object[]): Promise<void> {
   }, plans);
 }
 
-const recordOf = (id: string, name: string, day: number): object => {
-  const plan = { ...twelveLayers(), id, name };
+const recordOf = (id: string, name: string, day: number, made = twelveLayers()): object => {
+  const plan = { ...made, id, name };
   const changed = new Date(Date.UTC(2026, 0, 1) + day * 3_600_000).toISOString();
   return { id, name, changed, revision: 1, savedBy: 'bench', plan: { ...plan, changed } };
 };
+
+/** The same plan with its mould turned at every pour. */
+function tiltedLayers(): Plan {
+  const plan = twelveLayers();
+  return zigzag(plan, computePlan(plan).stack.layers, 'edge', 5);
+}
 
 /** Scripting time of each pointer move while a layer line is dragged, ms. */
 async function dragTimes(page: Page): Promise<number[]> {
@@ -91,6 +100,13 @@ export async function benchBrowser(say: Say): Promise<void> {
   const drag = await dragTimes(page);
   say('dragging a line, scripting per move, median', ms(percentile(drag, 50)));
   say('dragging a line, scripting per move, 95th percentile (aim: 16 ms)', ms(percentile(drag, 95)));
+
+  await store(page, [recordOf('tilted', 'Tilted', 1, tiltedLayers())]);
+  await page.goto(`${served.url}/plan/tilted/design`);
+  await page.getByRole('slider').first().waitFor();
+  const slanted = await dragTimes(page);
+  say('dragging a line of 12 tilted pours, median (aim: 8 ms)', ms(percentile(slanted, 50)));
+  say('dragging a line of 12 tilted pours, 95th percentile', ms(percentile(slanted, 95)));
 
   const { opened, gaps } = await shelfTimes(page, served.url);
   say('shelf of 2 000 plans, until the first loaves stand', ms(opened));

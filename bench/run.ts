@@ -1,6 +1,7 @@
 import { benchBrowser } from './browser.ts';
 import { benchCore } from './core.ts';
 import { benchSize } from './size.ts';
+import { benchTilts } from './tilts.ts';
 
 /** Prints ratios and sizes; nothing here passes or fails. Build the page first (`npm run build`). */
 const say = (name: string, value: string): void => {
@@ -8,5 +9,6 @@ const say = (name: string, value: string): void => {
 };
 
 benchCore(say);
+await benchTilts(say);
 benchSize(say);
 await benchBrowser(say);

@@ -3,15 +3,19 @@ import { launch } from './support/browser.ts';
 import { serve } from './support/serve.ts';
 
 /** Pictures of the main views for the README, from the demo studio. Run `npm run build` first. */
-const VIEWS: readonly { readonly name: string; readonly path: string; readonly choose?: string }[] = [
-  { name: 'shelf', path: '/' },
-  { name: 'mould', path: '/plan/demo-slate-beds/mould' },
-  { name: 'design', path: '/plan/demo-slate-beds/design', choose: 'Pour 3' },
-  { name: 'batter', path: '/plan/demo-slate-beds/batter' },
-  { name: 'pots', path: '/plan/demo-bracken-bank/pots' },
-  { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day' },
-  { name: 'cut', path: '/plan/demo-slate-beds/cut' },
-];
+const VIEWS: readonly { readonly name: string; readonly path: string; readonly press?: readonly RegExp[] }[] =
+  [
+    { name: 'shelf', path: '/' },
+    { name: 'mould', path: '/plan/demo-slate-beds/mould' },
+    { name: 'design', path: '/plan/demo-slate-beds/design', press: [/^Pour 3:/] },
+    { name: 'batter', path: '/plan/demo-slate-beds/batter' },
+    { name: 'pots', path: '/plan/demo-bracken-bank/pots' },
+    { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day' },
+    { name: 'tilted', path: '/plan/demo-copper-weir/design', press: [/^Pour 4:/, /Show it at/] },
+    { name: 'loaf', path: '/plan/demo-copper-weir/design', press: [/^Loaf$/] },
+    { name: 'bars', path: '/plan/demo-copper-weir/cut', press: [/^Bars$/] },
+    { name: 'cut', path: '/plan/demo-slate-beds/cut' },
+  ];
 
 const wanted = process.argv.slice(2);
 const out = 'docs/screenshots';
@@ -24,7 +28,7 @@ await page.getByText('Slate Beds').waitFor();
 for (const view of VIEWS.filter((v) => wanted.length === 0 || wanted.includes(v.name))) {
   await page.goto(served.url + view.path);
   await page.evaluate(() => document.fonts.ready);
-  if (view.choose) await page.getByRole('button', { name: new RegExp(`^${view.choose}:`) }).click();
+  for (const name of view.press ?? []) await page.getByRole('button', { name }).first().click();
   await page.waitForTimeout(400);
   await page.screenshot({ path: `${out}/${view.name}.png`, animations: 'disabled' });
 }

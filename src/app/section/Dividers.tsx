@@ -14,7 +14,7 @@ interface DividersProps {
 export function Dividers({ mould, geometry, view, frame }: DividersProps) {
   const { divider } = mould;
   if (!divider || (divider.runs === 'lengthwise') !== (view === 'section')) return null;
-  const start = -(view === 'section' ? geometry.floor.width : geometry.floor.length) / 2;
+  const start = (view === 'section' ? geometry.floor.width : geometry.floor.length) / -2;
   return (
     <g className="pointer-events-none">
       {divider.atMm.map((at) => (

@@ -98,7 +98,9 @@ export function FlatView({ view, editable }: FlatViewProps) {
             />
           )}
           <g
-            transform={degrees === 0 ? undefined : `rotate(${-degrees} ${frame.centre.x} ${frame.centre.y})`}
+            transform={
+              degrees === 0 ? undefined : `rotate(${0 - degrees} ${frame.centre.x} ${frame.centre.y})`
+            }
           >
             <Walls mould={mould} outline={outline} frame={frame} />
             <Ruler

@@ -23,7 +23,7 @@ export function LoafView({ above }: { readonly above: boolean }) {
   const sliderId = useId();
   const { most, heightMm } = computed.geometry;
   const eye = above ? PLAN : turned;
-  const keep = above || cutAway === 0 ? undefined : -most.length / 2 + (most.length * cutAway) / 100;
+  const keep = above || cutAway === 0 ? undefined : most.length / -2 + (most.length * cutAway) / 100;
   const facets = facetsOf(computed.stack.layers, eye, keep);
   const reach = above
     ? Math.max(most.width / (width - 60), most.length / (height - 90))

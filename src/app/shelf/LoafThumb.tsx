@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { viewPolygon } from '../../core/mould/sectionView.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import { computePlan } from '../../core/sheet/compute.ts';
+import { layPlan } from '../../core/fill/layPlan.ts';
 import { drawnWallMm, fitFrame, pathOf } from '../section/frame.ts';
 import { Walls } from '../section/Walls.tsx';
 
@@ -17,8 +17,8 @@ export function LoafThumb({
   readonly width: number;
   readonly height: number;
 }) {
-  const computed = useMemo(() => computePlan(plan), [plan]);
-  const { geometry } = computed;
+  const laid = useMemo(() => layPlan(plan), [plan]);
+  const { geometry } = laid;
   const frame = fitFrame({
     wide: geometry.most.width,
     high: geometry.heightMm,
@@ -31,7 +31,7 @@ export function LoafThumb({
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
       <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section')} frame={frame} />
-      {computed.stack.layers.map((layer) => (
+      {laid.stack.layers.map((layer) => (
         <path
           key={layer.pour.id}
           d={pathOf(viewPolygon(layer.solid, 'section'), frame)}

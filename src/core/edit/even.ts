@@ -1,11 +1,10 @@
-import { NOMINAL_DENSITY, recipeOf } from '../batter/recipe.ts';
 import { openProfile } from '../geometry/openProfile.ts';
-import { MM3_PER_ML, mouldGeometry, UP } from '../mould/geometry.ts';
+import { MM3_PER_ML, UP } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import { isLevel } from '../mould/tilt.ts';
 import type { Millilitres, Millimetres } from '../units/quantity.ts';
-import { fillTarget } from '../fill/fillTarget.ts';
-import { layPours, type PouredLayer } from '../fill/layers.ts';
+import { layPlan } from '../fill/layPlan.ts';
+import type { PouredLayer } from '../fill/layers.ts';
 import { poursOf } from '../plan/pours.ts';
 import type { Plan } from '../plan/planSchema.ts';
 
@@ -15,11 +14,8 @@ import type { Plan } from '../plan/planSchema.ts';
  * whose parts are their volumes in ml, so the design keeps its proportions when the mould changes.
  */
 function even(plan: Plan, firstPour: number): Plan {
-  const geometry = mouldGeometry(plan.mould);
-  const recipe = recipeOf(plan.batter);
-  const density = recipe?.densityGMl ?? NOMINAL_DENSITY;
-  const fill = fillTarget(plan, geometry, recipe, density);
-  const { layers } = layPours(plan, geometry, fill.heightMm, density);
+  const { geometry, fill, stack } = layPlan(plan);
+  const { layers } = stack;
   const parts = new Map(
     geometry.rooms.flatMap((room) =>
       evenRoom(

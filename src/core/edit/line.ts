@@ -18,8 +18,9 @@ function amountFor(
     case 'height':
       return { kind, heightMm: riseMm };
     case 'mass':
-    // a line on a wall moves with its mass; which mark it comes to is read off again
+      return { kind, massG: volumeMl * densityGMl };
     case 'line':
+      // the mark it comes to follows from the mass
       return { kind: 'mass', massG: volumeMl * densityGMl };
     case 'percent':
       return { kind, percent: (volumeMl / fillMl) * 100 };

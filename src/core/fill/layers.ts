@@ -2,7 +2,7 @@ import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import { wallPoint } from './wallPoints.ts';
-import { surfaceAcross, viewPolygon } from '../mould/sectionView.ts';
+import { surfaceAcross } from '../mould/sectionView.ts';
 import { stackPours, type Layer, type StackFault, type Wish } from '../mould/stack.ts';
 import { poursOf, type TiltedPour } from '../plan/pours.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -61,11 +61,9 @@ function layRoom(
     pours.map(({ pour, tilt }) => ({ tilt, wish: wishOf(pour.amount, room, fillMl, densityGMl) })),
     roomFillMl,
   );
-  const across = viewPolygon(room.solid, 'section', room.middle.y);
-  const along = viewPolygon(room.solid, 'side', room.middle.x);
   const layers = stack.layers.map((layer, i): PouredLayer => {
-    const wide = surfaceAcross(across, 'section', layer.up, layer.offset, room.middle.y);
-    const long = surfaceAcross(along, 'side', layer.up, layer.offset, room.middle.x);
+    const wide = surfaceAcross(room.outline.section, 'section', layer.up, layer.offset, room.middle.y);
+    const long = surfaceAcross(room.outline.side, 'side', layer.up, layer.offset, room.middle.x);
     const level = layer.offset / layer.up[2];
     const own = pours[i] as (typeof pours)[number];
     return {

@@ -1,6 +1,6 @@
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Room } from '../mould/rooms.ts';
-import { viewPolygon, type ViewPoint } from '../mould/sectionView.ts';
+import type { ViewPoint } from '../mould/sectionView.ts';
 import type { Wall } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
@@ -23,11 +23,7 @@ function sideAt(outline: readonly ViewPoint[], z: Millimetres, sign: 1 | -1): Mi
 export function wallPoint(room: Room, wall: Wall, heightMm: Millimetres): Vec3 {
   const z = Math.min(heightMm, room.heightMm);
   const across = wall === 'left' || wall === 'right';
-  const outline = viewPolygon(
-    room.solid,
-    across ? 'section' : 'side',
-    across ? room.middle.y : room.middle.x,
-  );
+  const outline = room.outline[across ? 'section' : 'side'];
   const at = sideAt(outline, z, wall === 'right' || wall === 'far' ? 1 : -1);
   return across ? [at, room.middle.y, heightMm] : [room.middle.x, at, heightMm];
 }

@@ -85,6 +85,25 @@ function ring(points: readonly Vec3[], normal: Vec3, tolerance: number): Vec3[] 
     .map((s) => s.p);
 }
 
+/** The convex polygon in which a plane cuts a solid, as `clip` would cut it; [] when it misses or only touches. */
+export function slice(solid: Polyhedron, plane: Plane): readonly Vec3[] {
+  const tolerance = ON_PLANE * extent(solid);
+  const on: Vec3[] = [];
+  for (const face of solid.faces) {
+    let p = face[face.length - 1] as Vec3;
+    let dp = dot(plane.normal, p) - plane.offset;
+    for (const q of face) {
+      const dq = dot(plane.normal, q) - plane.offset;
+      if (Math.abs(dq) <= tolerance) on.push(q);
+      // each edge is met twice, once from each of its faces: rising only
+      else if (dp < -tolerance && dq > tolerance) on.push(between(p, q, dp / (dp - dq)));
+      p = q;
+      dp = dq;
+    }
+  }
+  return ring(on, plane.normal, tolerance * 8);
+}
+
 /**
  * Cut a convex solid in two by a plane. Both parts stay convex and closed; either may be empty.
  * Sutherland & Hodgman, "Reentrant polygon clipping", 1974, applied face by face, plus the cut face.

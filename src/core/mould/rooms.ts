@@ -6,6 +6,7 @@ import { sectionArea } from '../geometry/sectionArea.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import type { Column, Divider } from './schema.ts';
+import { viewPolygon, type View, type ViewPoint } from './sectionView.ts';
 
 /** One compartment of a mould: all of it where there is no divider. */
 export interface Room extends OpenSpace {
@@ -14,6 +15,8 @@ export interface Room extends OpenSpace {
   readonly rim: readonly Vec3[];
   /** area of its opening, mm^2 */
   readonly openingMm2: number;
+  /** its outline in the middle of it, end-on and from the side */
+  readonly outline: Readonly<Record<View, readonly ViewPoint[]>>;
   /** its middle: where it is cut for the flat views */
   readonly middle: { readonly x: Millimetres; readonly y: Millimetres };
 }
@@ -73,13 +76,18 @@ function roomOf(solid: Polyhedron, column: Column | undefined): Room {
   const heightMm = Math.max(...points.map((p) => p[2]));
   const middleOf = (axis: 0 | 1): Millimetres =>
     (Math.min(...points.map((p) => p[axis])) + Math.max(...points.map((p) => p[axis]))) / 2;
+  const middle = { x: middleOf(0), y: middleOf(1) };
   return {
+    outline: {
+      section: viewPolygon(solid, 'section', middle.y),
+      side: viewPolygon(solid, 'side', middle.x),
+    },
     solid,
     blocked: blockedBy(solid, column),
     heightMm,
     rim: points.filter((p) => p[2] >= heightMm * (1 - 1e-9)),
     openingMm2: sectionArea(solid, UP, heightMm * (1 - 1e-6)),
-    middle: { x: middleOf(0), y: middleOf(1) },
+    middle,
   };
 }
 
@@ -90,6 +98,6 @@ export const roomsOf = (
   divider: Divider | undefined,
   column: Column | undefined,
 ): readonly Room[] =>
-  parted(solid, divider, -(divider?.runs === 'crosswise' ? floor.length : floor.width) / 2).map((piece) =>
+  parted(solid, divider, (divider?.runs === 'crosswise' ? floor.length : floor.width) / -2).map((piece) =>
     roomOf(piece, column),
   );

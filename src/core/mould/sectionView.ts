@@ -1,4 +1,4 @@
-import { slice } from '../geometry/slice.ts';
+import { slice } from '../geometry/clip.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Millimetres } from '../units/quantity.ts';

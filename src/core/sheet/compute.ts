@@ -1,11 +1,8 @@
 import type { Facts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
-import { NOMINAL_DENSITY, recipeOf } from '../batter/recipe.ts';
 import { cutBars } from '../cut/bars.ts';
-import { fillTarget } from '../fill/fillTarget.ts';
-import { layPours } from '../fill/layers.ts';
-import { mouldGeometry } from '../mould/geometry.ts';
+import { layPlan } from '../fill/layPlan.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { weighPlan } from '../weigh/weights.ts';
 
@@ -19,14 +16,11 @@ export interface Computed extends Facts {
  * While something is refused there are no weights.
  */
 export function computePlan(plan: Plan): Computed {
-  const geometry = mouldGeometry(plan.mould);
-  const recipe = recipeOf(plan.batter);
-  const densityGMl = recipe?.densityGMl ?? NOMINAL_DENSITY;
-  const fill = fillTarget(plan, geometry, recipe, densityGMl);
-  const stack = layPours(plan, geometry, fill.heightMm, densityGMl);
+  const laid = layPlan(plan);
+  const { geometry, recipe, fill, stack } = laid;
   const cut = cutBars(stack.layers, geometry.floor, plan.cut);
   const weights = recipe && weighPlan(plan, recipe, stack.layers, fill.givenBatchG);
-  const facts: Facts = { plan, geometry, recipe, densityGMl, fill, stack, cut, weights };
+  const facts: Facts = { ...laid, cut, weights };
   const warnings = warningsOf(facts);
   const refused = warnings.some((w) => w.level === 'refuse');
   return { ...facts, warnings, weights: refused ? undefined : weights };

@@ -4,13 +4,7 @@ import { propsFor } from '../mould/props.ts';
 import { isLevel, type Tilt } from '../mould/tilt.ts';
 import type { Pot } from '../plan/planSchema.ts';
 import type { Finish, Landing, Wait } from '../plan/stepSchema.ts';
-import {
-  formatLength,
-  formatNumber,
-  formatShort,
-  formatPercent,
-  formatTemperature,
-} from '../units/format.ts';
+import { formatLength, formatShort, formatPercent, formatTemperature } from '../units/format.ts';
 import type { Weight } from '../weigh/ingredients.ts';
 import type { Weights } from '../weigh/weights.ts';
 import type { Computed } from './compute.ts';
@@ -286,7 +280,7 @@ function pouring(computed: Computed, w: Weights): Draft[] {
       drafts.push({
         chapter: 'pour',
         step: step.id,
-        text: `${waitText(step)}`,
+        text: waitText(step),
       });
     if (step.kind === 'tilt') drafts.push({ chapter: 'pour', step: step.id, text: tiltText(computed, step) });
     if (step.kind !== 'pour') continue;

@@ -29,9 +29,13 @@ const LABELS: Readonly<Record<string, string>> = {
 const formOf = (shape: Shape): Form => (shape.kind === 'tube' ? `tube ${shape.stands}` : shape.kind);
 
 /** A shape of another form about as large as the mould is now. */
-function asForm(form: Form, { most, heightMm, rimVolumeMl }: MouldGeometry): Shape {
+function asForm(form: Form, { most, heightMm, rimVolumeMl }: MouldGeometry, linerMm: number): Shape {
   const mm = (x: number): number => Math.round(x * 10) / 10;
-  const [length, width, height] = [mm(most.length), mm(most.width), mm(heightMm)];
+  const [length, width, height] = [
+    mm(most.length + 2 * linerMm),
+    mm(most.width + 2 * linerMm),
+    mm(heightMm + linerMm),
+  ];
   switch (form) {
     case 'box':
       return { kind: 'box', lengthMm: length, widthMm: width, heightMm: height };
@@ -68,7 +72,7 @@ export function ShapeFields() {
         label="Shape"
         value={formOf(shape)}
         options={FORMS}
-        onPick={(form) => put(asForm(form, computed.geometry))}
+        onPick={(form) => put(asForm(form, computed.geometry, plan.mould.linerMm))}
       />
       <div className={`grid gap-3 ${sizes.length === 3 ? 'grid-cols-3' : 'grid-cols-2'}`}>
         {shape.kind === 'measured' && (

@@ -1,0 +1,247 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { fieldValue, studio, type } from './support/studio.ts';
+
+const drop = (page: Page, nth: number) => page.getByRole('button', { name: new RegExp(`^Pour ${nth}:`) });
+
+describe('slanted layers', () => {
+  const s = studio();
+  beforeEach(() => s.go('/plan/demo-copper-weir/design'));
+  const atPour = async (nth: number): Promise<void> => {
+    await drop(s.page(), nth).click();
+    await s.page().getByRole('button', { name: 'Show it at this pour' }).click();
+  };
+
+  it('turns the mould by dragging its corner, with the prop and the spill line', async () => {
+    const page = s.page();
+    await atPour(4);
+    await page.getByText('spills above this').waitFor();
+    expect(await fieldValue(page, 'Prop, right edge')).to.equal('24.1 mm');
+    const handle = page.getByRole('slider', { name: 'Tilt at pour 4' });
+    const box = (await handle.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    for (let i = 1; i <= 8; i += 1) await page.mouse.move(x - i * 4, y - i * 3);
+    await page.mouse.up();
+    const degrees = Number((await fieldValue(page, 'Right edge up')).replace(/[^\d.-]/g, ''));
+    expect(degrees).to.be.above(12.4).and.below(40);
+    await page.keyboard.press('Control+z');
+    expect(await fieldValue(page, 'Right edge up')).to.equal('12 °');
+  });
+
+  it('keeps the surface level on screen while the mould stands tilted', async () => {
+    const page = s.page();
+    await atPour(4);
+    const line = page.getByRole('slider', { name: /Top of pour 4,/ }).locator('circle');
+    const ends = await Promise.all([0, 1].map(async (i) => (await line.nth(i).boundingBox())!));
+    expect(ends[0]!.y).to.be.closeTo(ends[1]!.y, 0.6);
+  });
+
+  it('can be tilted by keyboard, by degrees, by the prop in inches, and from a line to a line', async () => {
+    const page = s.page();
+    await atPour(1);
+    await page.getByRole('slider', { name: 'Tilt at pour 1' }).focus();
+    await page.keyboard.press('ArrowUp');
+    expect(await fieldValue(page, 'Right edge up')).to.equal('12.5 °');
+    await type(page, 'Right edge up', '8');
+    expect(await fieldValue(page, 'Prop, right edge')).to.equal('16.1 mm');
+    await type(page, 'Prop, right edge', '1 in');
+    expect(await fieldValue(page, 'Right edge up')).to.match(/^12\.6\d? °$/);
+    await page.getByText('Pour from a line to a line').click();
+    await type(page, 'From, left wall', '25 mm');
+    await type(page, 'To, right wall', '5 mm');
+    await page.getByRole('button', { name: 'Tilt and pour to these lines' }).click();
+    expect(await fieldValue(page, 'Left wall')).to.equal('25 mm');
+    expect(await fieldValue(page, 'Right wall')).to.equal('5 mm');
+  });
+
+  it('keeps the marks on the walls, mass and share of a slant together', async () => {
+    const page = s.page();
+    await drop(page, 2).click();
+    await type(page, 'Left wall', '32 mm');
+    const [mass, share] = [await fieldValue(page, 'Mass'), await fieldValue(page, 'Share')];
+    await type(page, 'Mass', mass);
+    expect(await fieldValue(page, 'Left wall')).to.equal('32 mm');
+    expect(await fieldValue(page, 'Share')).to.equal(share);
+  });
+
+  it('drags a slanted surface by its end', async () => {
+    const page = s.page();
+    await drop(page, 4).click();
+    const before = await fieldValue(page, 'Left wall');
+    const end = (await page
+      .getByRole('slider', { name: /Top of pour 4,/ })
+      .locator('circle')
+      .last()
+      .boundingBox())!;
+    await page.mouse.move(end.x + 6, end.y + 6);
+    await page.mouse.down();
+    for (let i = 1; i <= 6; i += 1) await page.mouse.move(end.x + 6, end.y + 6 - i * 2);
+    await page.mouse.up();
+    expect(await fieldValue(page, 'Left wall')).to.not.equal(before);
+    expect(await fieldValue(page, 'Right edge up')).to.equal('12 °');
+  });
+
+  it('slants a whole loaf in one command: zigzag, chevrons, all level', async () => {
+    const page = s.page();
+    await page.getByRole('button', { name: 'All level' }).click();
+    expect(await page.getByText('6 pours', { exact: true }).count()).to.equal(1);
+    await page.getByRole('button', { name: 'Zigzag' }).click();
+    await page.getByText('6 pours, 6 tilts').waitFor();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Chevrons' }).click();
+    await page.getByText('11 pours, 11 tilts').waitFor();
+  });
+
+  it('says what would spill with a remedy, and one press cures it', async () => {
+    const page = s.page();
+    await drop(page, 4).click();
+    await type(page, 'Right edge up', '55');
+    const warnings = page.getByRole('list', { name: 'Warnings' });
+    await warnings
+      .getByText(/spills by \d+ g/)
+      .first()
+      .waitFor();
+    await warnings
+      .getByRole('button', { name: /Tilt no steeper than/ })
+      .first()
+      .click();
+    expect(Number((await fieldValue(page, 'Right edge up')).replace(/[^\d.]/g, ''))).to.be.below(55);
+  });
+
+  it('refuses a tilt beyond 60 degrees at the field, and keeps the last good one', async () => {
+    const page = s.page();
+    await drop(page, 1).click();
+    await type(page, 'Right edge up', '70');
+    await page.getByText('70 ° is outside -60 to 60 °').waitFor();
+    await page.getByRole('textbox', { name: 'Right edge up' }).press('Escape');
+    expect(await fieldValue(page, 'Right edge up')).to.equal('12 °');
+  });
+
+  it('shows the loaf from the side, from above, cut away and turned, and walks the bars', async () => {
+    const page = s.page();
+    await page.getByRole('button', { name: 'Side', exact: true }).click();
+    await page.getByRole('group', { name: /Side of the loaf/ }).waitFor();
+    await page.getByRole('button', { name: 'Plan', exact: true }).click();
+    await page.getByRole('img', { name: /straight above/ }).waitFor();
+    await page.getByRole('button', { name: 'Loaf', exact: true }).click();
+    const loaf = page.getByRole('img', { name: /three dimensions/ });
+    const before = await loaf.locator('polygon').first().getAttribute('points');
+    await loaf.focus();
+    await page.keyboard.press('ArrowRight');
+    expect(await loaf.locator('polygon').first().getAttribute('points')).to.not.equal(before);
+    await page.getByLabel('Cut away from the near end').fill('60');
+    await page.getByRole('button', { name: 'Bars', exact: true }).click();
+    await page.getByText('Bar 1 of 9').waitFor();
+    await page.getByRole('button', { name: 'Bar after' }).click();
+    await page.getByText('Bar 2 of 9').waitFor();
+  });
+
+  it('shows that bars differ when the slant runs along the loaf', async () => {
+    const page = s.page();
+    await page.getByRole('radio', { name: 'an end' }).check({ force: true });
+    await type(page, 'Angle', '6');
+    await page.getByRole('button', { name: 'Zigzag' }).click();
+    await page.getByRole('button', { name: 'Bars', exact: true }).click();
+    const face = (n: number) =>
+      page
+        .getByRole('button', { name: `Bar ${n}`, exact: true })
+        .locator('path')
+        .first()
+        .getAttribute('d');
+    expect(await face(1)).to.not.equal(await face(9));
+  });
+
+  it('puts props and wall marks on the pour sheet, and saves the marks as SVG', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-copper-weir/pour-day');
+    await page.getByText(/Prop the mould: 24\.1 mm \(0\.95 in\) under the right edge, 12°/).waitFor();
+    await page
+      .getByText(/on the left wall and/)
+      .first()
+      .waitFor();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save as SVG' }).click(),
+    ]);
+    expect(download.suggestedFilename()).to.equal('copper-weir-wall-marks.svg');
+  });
+});
+
+describe('moulds of every kind', () => {
+  const s = studio();
+  beforeEach(() => s.go('/plan/demo-slate-beds/mould'));
+  const rim = () => s.page().locator('dl > div').filter({ hasText: 'To the rim' }).locator('dd').innerText();
+
+  it('draws and measures each shape', async () => {
+    const page = s.page();
+    for (const [shape, field, text, volume] of [
+      ['half-round trough', 'Diameter', '90 mm', '775 ml'],
+      ['tube, lying', 'Diameter', '80 mm', '1\u202f221 ml'],
+      ['tube, standing', 'Height', '120 mm', '586 ml'],
+      ['odd shape, measured by water', 'Water it holds', '1500 g', null],
+    ] as const) {
+      await page.getByLabel('Shape').selectOption(shape);
+      await type(page, field, text);
+      if (volume !== null) expect(await rim(), shape).to.equal(volume);
+      expect(
+        await page
+          .getByRole('group', { name: /Section of the loaf/ })
+          .locator('path')
+          .count(),
+      ).to.be.above(5);
+    }
+    await page.getByText('an assumed section').waitFor();
+  });
+
+  it('takes a divider and a column, and refuses them outside the mould', async () => {
+    const page = s.page();
+    await page.getByRole('button', { name: 'Put one in' }).click();
+    await type(page, 'Wall 1, from the left', '200 mm');
+    await page.getByText(/walls at 200 mm do not leave 8 mm/).waitFor();
+    await page.getByRole('textbox', { name: 'Wall 1, from the left' }).press('Escape');
+    await page.getByRole('button', { name: 'Take it out' }).first().click();
+    await page.getByRole('button', { name: 'Stand one in' }).click();
+    await type(page, 'Across', '120 mm');
+    await page.getByText(/a column 120 mm across does not fit there/).waitFor();
+    await page.getByRole('textbox', { name: 'Across' }).press('Escape');
+    await page.getByRole('button', { name: /^Hold back \d+ g/ }).click();
+    await page.getByText(/Pulling the column leaves/).waitFor({ state: 'detached' });
+  });
+
+  it('keeps moulds of one’s own, uses them elsewhere, and leaves old plans alone', async () => {
+    const page = s.page();
+    await type(page, 'Name', 'My long loaf');
+    await type(page, 'Length', '300 mm');
+    await page.getByRole('button', { name: 'Keep this mould' }).click();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export My long loaf' }).click(),
+    ]);
+    expect(download.suggestedFilename()).to.equal('my-long-loaf.dripline-mould.json');
+    await s.go('/plan/demo-copper-weir/mould');
+    await page.getByLabel('Start from').selectOption('My long loaf (mine)');
+    expect(await fieldValue(page, 'Length')).to.equal('300 mm');
+    await type(page, 'Length', '320 mm');
+    await page.getByRole('button', { name: /Keep the change/ }).click();
+    await s.go('/plan/demo-slate-beds/mould');
+    expect(await fieldValue(page, 'Length')).to.equal('300 mm');
+    await page.locator('input[aria-label="Mould file"]').setInputFiles({
+      name: 'bad.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from('{"format":"drip-line/mould","version":1,"mould":{}}'),
+    });
+    await page
+      .getByRole('alert')
+      .getByText(/“bad.json” was not taken/)
+      .waitFor();
+  });
+
+  it('fills several moulds alike from one batch', async () => {
+    const page = s.page();
+    await type(page, 'Moulds filled alike from this batch', '2');
+    await s.go('/plan/demo-slate-beds/pour-day');
+    await page.getByText('Batter into each of 2 moulds').first().waitFor();
+  });
+});

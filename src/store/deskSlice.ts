@@ -38,7 +38,9 @@ const slice = createSlice({
       ...a.payload,
     }),
     saveStarted: (s): DeskState => ({ ...s, save: 'saving' }),
-    becameUnsaved: (s): DeskState => (s.save === 'conflict' ? s : { ...s, save: 'unsaved' }),
+    // the same object while nothing changes: a drag must not redraw what only shows the save state
+    becameUnsaved: (s): DeskState =>
+      s.save === 'conflict' || s.save === 'unsaved' ? s : { ...s, save: 'unsaved' },
     saveFinished: (s, a: PayloadAction<{ revision: number; newest: boolean }>): DeskState => ({
       ...s,
       baseRevision: a.payload.revision,
@@ -57,7 +59,8 @@ const slice = createSlice({
       baseRevision: s.theirs?.revision ?? 0,
       theirs: null,
     }),
-    pourChosen: (s, a: PayloadAction<string | null>): DeskState => ({ ...s, chosen: a.payload }),
+    pourChosen: (s, a: PayloadAction<string | null>): DeskState =>
+      s.chosen === a.payload ? s : { ...s, chosen: a.payload },
     viewShown: (s, a: PayloadAction<LoafViewName>): DeskState => ({ ...s, view: a.payload }),
     momentShown: (s, a: PayloadAction<DeskState['moment']>): DeskState => ({ ...s, moment: a.payload }),
     noticeRead: (s): DeskState => ({ ...s, notice: null }),

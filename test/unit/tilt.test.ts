@@ -6,6 +6,7 @@ import { readMouldFile, writeMouldFile } from '../../src/core/exchange/mouldFile
 import { readPlanValue } from '../../src/core/exchange/planFile.ts';
 import { wallMarksSvg, wallStrips } from '../../src/core/exchange/wallMarks.ts';
 import { holeMl, mouldGeometry, volumeToHeight } from '../../src/core/mould/geometry.ts';
+import { sameMould } from '../../src/core/mould/sameMould.ts';
 import type { Mould } from '../../src/core/mould/schema.ts';
 import { propsFor } from '../../src/core/mould/props.ts';
 import { steepestTilt, tiltHolds } from '../../src/core/mould/spill.ts';
@@ -340,7 +341,29 @@ describe('compartments', () => {
   });
 });
 
+describe('a compartment that nothing is poured into', () => {
+  it('is said with its grams, and can get the same layers as the first', () => {
+    const one = boxPlan([rest(1), rest(2)]);
+    const plan: Plan = {
+      ...one,
+      mould: { ...box, divider: { runs: 'lengthwise', atMm: [40], thicknessMm: 2 } },
+    };
+    const warning = find(plan, 'compartment-empty');
+    expect(warning.message).to.match(/compartment 2: 6\d\d g/);
+    const cured = warning.remedies![0]!.apply(plan);
+    expect(codes(cured)).to.not.include('compartment-empty');
+    expect(layersOf(cured).map((l) => Number(l.offset.toFixed(3)))).to.deep.equal([23.333, 23.333, 70, 70]);
+    expect(readPlanValue(cured).ok).to.equal(true);
+  });
+});
+
 describe('what goes with a mould', () => {
+  it('two moulds are the same whatever the order of their fields', () => {
+    const turned = Object.fromEntries(Object.entries(box).toReversed()) as Mould;
+    expect(sameMould(box, turned)).to.equal(true);
+    expect(sameMould(box, { ...box, linerMm: 1 })).to.equal(false);
+  });
+
   it('a mould file comes back as it was written, and a bad one names its field', () => {
     for (const mould of STARTER_MOULDS) {
       const read = readMouldFile(writeMouldFile(mould));

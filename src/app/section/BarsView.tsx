@@ -42,6 +42,7 @@ function BarFace({
               pot={pot}
               frame={frame}
               chosen={false}
+              bare={height < 100}
             />
           )
         );
@@ -105,7 +106,7 @@ export function BarsView() {
                 setWalked(i);
               }}
             >
-              <BarFace at={faceAt(i)} width={66} height={52} />
+              <BarFace at={faceAt(i)} width={50} height={44} />
             </button>
           </li>
         ))}

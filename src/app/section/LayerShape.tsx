@@ -8,6 +8,8 @@ interface LayerShapeProps {
   readonly pot: Pot;
   readonly frame: Frame;
   readonly chosen: boolean;
+  /** shown without its letter, where there is no room for one */
+  readonly bare?: boolean;
   readonly onChoose?: () => void;
 }
 
@@ -22,7 +24,7 @@ function heightAtMiddle(polygon: readonly ViewPoint[], h: number): number {
 }
 
 /** One layer in a flat view: its colour and its letter. */
-export function LayerShape({ polygon, pot, frame, chosen, onChoose }: LayerShapeProps) {
+export function LayerShape({ polygon, pot, frame, chosen, bare, onChoose }: LayerShapeProps) {
   if (polygon.length === 0) return null;
   const at = middle(polygon);
   const tall = heightAtMiddle(polygon, at.h) * frame.scale;
@@ -30,7 +32,7 @@ export function LayerShape({ polygon, pot, frame, chosen, onChoose }: LayerShape
   return (
     <g className={onChoose ? 'cursor-pointer' : undefined} onClick={onChoose}>
       <path d={path} fill={pot.colour} stroke="#1c272755" strokeWidth="0.7" />
-      {tall > 13 && (
+      {!bare && tall > 13 && (
         <text
           x={frame.x(at.h)}
           y={frame.y(at.z) + 6}

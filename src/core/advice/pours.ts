@@ -1,7 +1,9 @@
 import { evenAll } from '../edit/even.ts';
-import { setAmount } from '../edit/pours.ts';
+import { pourAlso, setAmount } from '../edit/pours.ts';
+import { openProfile } from '../geometry/openProfile.ts';
+import { MM3_PER_ML, UP } from '../mould/geometry.ts';
 import { formatLength, formatMass } from '../units/format.ts';
-import type { Warning } from './warning.ts';
+import type { Remedy, Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
 
 /** Filled short of the mark by less than this is rounding, not a plan that needs a word: g. */
@@ -42,11 +44,62 @@ function faultWarning(facts: Facts): Warning[] {
   ];
 }
 
-export function pourWarnings(facts: Facts): Warning[] {
+/** A compartment whose pours stop short of the fill line or go over it, or that has none. */
+function roomWarnings(facts: Facts, index: number): Warning[] {
   const { stack, fill, densityGMl, plan, geometry } = facts;
-  const { units } = plan;
-  const last = stack.layers.at(-1);
+  const room = geometry.rooms[index];
+  if (!room) return [];
+  const layers = stack.layers.filter((l) => l.room === room);
+  const profile = openProfile([room], UP);
+  const filledMl = layers.reduce((s, l) => s + l.volumeMl, 0);
+  const wantedMl = profile.volumeBelow(fill.heightMm) / MM3_PER_ML;
+  const differenceG = (filledMl - wantedMl) * densityGMl;
+  const mass = formatMass(Math.abs(differenceG), plan.units.mass, 1);
+  const where = geometry.rooms.length > 1 ? ` in compartment ${index + 1}` : '';
+  const last = layers.at(-1);
   if (!last)
+    return [
+      {
+        code: 'compartment-empty',
+        level: 'warn',
+        station: 'design',
+        message: `Nothing is poured into compartment ${index + 1}: ${mass} would fill it.`,
+        remedies: [
+          {
+            label: 'Pour the same layers there as in the first',
+            apply: (p) => pourAlso(p, index),
+          },
+        ],
+      },
+    ];
+  if (Math.abs(differenceG) < WORTH_SAYING_G) return [];
+  const reached = profile.levelOf(filledMl * MM3_PER_ML);
+  const gap = formatLength(Math.abs(fill.heightMm - reached), plan.units.length);
+  const takeRest: Remedy = {
+    label: 'Let the last pour take what is left',
+    apply: (p) => setAmount(p, last.pour.id, { kind: 'rest', parts: 1 }),
+  };
+  const about = { level: 'warn', station: 'design', step: last.pour.id } as const;
+  return [
+    differenceG < 0
+      ? {
+          ...about,
+          code: 'under-filled',
+          message: `The pours${where} stop ${gap} under the fill line: ${mass} short, and no pour takes the rest.`,
+          remedies: [takeRest],
+        }
+      : {
+          ...about,
+          code: 'over-filled',
+          message: `The pours${where} go ${gap} over the fill line: ${mass} more than planned.`,
+          remedies: [takeRest, { label: 'Make all layers even', apply: (p) => evenAll(p) }],
+        },
+  ];
+}
+
+export function pourWarnings(facts: Facts): Warning[] {
+  const { stack, geometry } = facts;
+  if (stack.layers.length === 0)
     return [
       {
         code: 'no-pours',
@@ -56,32 +109,5 @@ export function pourWarnings(facts: Facts): Warning[] {
       },
     ];
   if (stack.fault) return faultWarning(facts);
-  const differenceG = (stack.filledMl - fill.volumeMl) * densityGMl;
-  if (Math.abs(differenceG) < WORTH_SAYING_G) return [];
-  const reached = geometry.level.levelOf(stack.filledMl * 1000);
-  const gap = formatLength(Math.abs(fill.heightMm - reached), units.length);
-  const mass = formatMass(Math.abs(differenceG), units.mass, 1);
-  const takeRest = {
-    label: 'Let the last pour take what is left',
-    apply: (p: typeof plan) => setAmount(p, last.pour.id, { kind: 'rest', parts: 1 }),
-  };
-  return [
-    differenceG < 0
-      ? {
-          code: 'under-filled',
-          level: 'warn',
-          station: 'design',
-          step: last.pour.id,
-          message: `The pours stop ${gap} under the fill line: ${mass} short, and no pour takes the rest.`,
-          remedies: [takeRest],
-        }
-      : {
-          code: 'over-filled',
-          level: 'warn',
-          station: 'design',
-          step: last.pour.id,
-          message: `The pours go ${gap} over the fill line: ${mass} more than planned.`,
-          remedies: [takeRest, { label: 'Make all layers even', apply: (p: typeof plan) => evenAll(p) }],
-        },
-  ];
+  return geometry.rooms.flatMap((_, index) => roomWarnings(facts, index));
 }

@@ -53,6 +53,17 @@ export function addPour(
   return { plan: insertAfter(plan, afterId, pour), stepId };
 }
 
+/** Every pour of the first compartment poured into another one too, right after it. */
+export function pourAlso(plan: Plan, compartment: number): Plan {
+  let steps: readonly Step[] = plan.steps;
+  for (const step of plan.steps) {
+    if (step.kind !== 'pour' || step.compartment !== 0) continue;
+    const also: Pour = { ...step, id: freshId('s', steps), compartment };
+    steps = steps.toSpliced(steps.indexOf(step) + 1, 0, also);
+  }
+  return { ...plan, steps: [...steps] };
+}
+
 export function duplicatePour(plan: Plan, stepId: string): { readonly plan: Plan; readonly stepId: string } {
   const source = plan.steps.find((s) => s.id === stepId);
   if (source?.kind !== 'pour') return { plan, stepId };

@@ -59,6 +59,8 @@ export function wallStrips(computed: Computed): readonly WallStrip[] {
 const STRIP_MM = 30;
 const GAP_MM = 10;
 const HEAD_MM = 8;
+/** room that a mark's name takes, mm */
+const LABEL_MM = 3.8;
 
 const escaped = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
@@ -78,10 +80,13 @@ export function wallMarksSvg(computed: Computed): string {
     const x = GAP_MM + i * (STRIP_MM + GAP_MM);
     const marks = strip.marks.map((m) => {
       const y = foot - m.alongMm;
+      // a mark with another close above it is named under its line
+      const crowded = strip.marks.some((o) => o.alongMm > m.alongMm && o.alongMm - m.alongMm < LABEL_MM);
+      const line = crowded ? y + 3 : y - 0.8;
       return (
         `<path d="M${x} ${y.toFixed(2)}h${STRIP_MM}" stroke-width="0.3"/>` +
-        text(x + 1, y - 0.8, 3, `${m.nth} ${m.letter}`) +
-        text(x + STRIP_MM - 1, y - 0.8, 3, `${formatShort(m.heightMm, 1)} mm`, 'end')
+        text(x + 1, line, 3, `${m.nth} ${m.letter}`) +
+        text(x + STRIP_MM - 1, line, 3, `${formatShort(m.heightMm, 1)} mm`, 'end')
       );
     });
     return (

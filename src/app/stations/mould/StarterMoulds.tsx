@@ -1,3 +1,4 @@
+import { sameMould } from '../../../core/mould/sameMould.ts';
 import { STARTER_MOULDS } from '../../../core/mould/starterMoulds.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
@@ -10,7 +11,7 @@ export function StarterMoulds() {
   const { plan, edit } = usePlan();
   const own = useOwnMoulds();
   const moulds = [...own, ...STARTER_MOULDS];
-  const at = moulds.findIndex((m) => JSON.stringify(m) === JSON.stringify(plan.mould));
+  const at = moulds.findIndex((m) => sameMould(m, plan.mould));
   return (
     <Picker
       label="Start from"

@@ -29,7 +29,7 @@ export function WallMarks() {
       <img
         alt="Strips for the walls with the mark of each pour"
         src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`}
-        className="max-w-none justify-self-start bg-white"
+        className="max-w-full justify-self-start bg-white print:max-w-none"
       />
     </section>
   );

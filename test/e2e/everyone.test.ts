@@ -26,8 +26,12 @@ for (const [name, viewport] of [
 
     it('fits: nothing is wider than the window', async () => {
       const page = s.page();
-      for (const station of STATIONS) {
-        await s.go(`/plan/demo-slate-beds/${station}`);
+      for (const [plan, station] of STATIONS.flatMap((name) => [
+        ['slate-beds', name] as const,
+        ['copper-weir', name] as const,
+      ])) {
+        await s.go(`/plan/demo-${plan}/${station}`);
+        if (station === 'design') await page.getByRole('button', { name: /^Pour 4:/ }).click();
         const over = await page.evaluate(() => ({
           page: document.documentElement.scrollWidth - innerWidth,
           main: (() => {
@@ -35,7 +39,7 @@ for (const [name, viewport] of [
             return main ? main.scrollWidth - main.clientWidth : 0;
           })(),
         }));
-        expect(over, station).to.deep.equal({ page: 0, main: 0 });
+        expect(over, `${plan} ${station}`).to.deep.equal({ page: 0, main: 0 });
       }
     });
   });

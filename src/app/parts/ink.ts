@@ -7,13 +7,20 @@ const channel = (hex: string, at: number): number => {
 const luminance = (hex: string): number =>
   0.2126 * channel(hex, 1) + 0.7152 * channel(hex, 3) + 0.0722 * channel(hex, 5);
 
-const DARK = '#1c2727';
-const LIGHT = '#ffffff';
+const contrast = (a: number, b: number): number => (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
 
-/** Ink for a letter on a soap colour: whichever of dark and white stands out more. */
+/** AA for text of any size (WCAG 2.2, 1.4.3). */
+const ENOUGH = 4.5;
+
+const INKS = ['#1c2727', '#ffffff', '#000000'] as const;
+
+/**
+ * Ink for a letter on a soap colour: our dark or white, whichever stands out more; plain black on the middling
+ * colours where neither reaches 4.5 : 1 (there black always does).
+ */
 export function inkOn(colour: string): string {
   const l = luminance(colour);
-  const onLight = 1.05 / (l + 0.05);
-  const onDark = (l + 0.05) / (luminance(DARK) + 0.05);
-  return onDark >= onLight ? DARK : LIGHT;
+  const [dark, light, black] = INKS;
+  const better = contrast(l, luminance(dark)) >= contrast(l, 1) ? dark : light;
+  return contrast(l, luminance(better)) >= ENOUGH ? better : black;
 }

@@ -45,7 +45,7 @@ export function Walls({ mould, outline, frame }: WallsProps) {
         stroke={mould.material === 'wood' ? 'url(#wood)' : `var(--${mould.material})`}
         strokeWidth={thick}
       />
-      <path d={`${path}Z`} fill="var(--mould-air)" stroke="var(--mould-air)" strokeWidth="3" />
+      <path d={`${path}Z`} fill="var(--mould-air)" stroke="var(--mould-air)" strokeWidth="1.6" />
       <path d={path} stroke={`var(--${mould.material}-line)`} strokeWidth="1.2" />
     </g>
   );

@@ -35,12 +35,12 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
     <article className="group grid gap-2" aria-label={plan.name}>
       <Link
         to={`/plan/${plan.id}/design`}
-        className="grid h-44 items-end justify-items-center rounded-t-box border-b-[5px] border-(--wood-line) transition-colors hover:bg-base-100"
+        className="grid h-44 items-end justify-items-center border-b-[5px] border-(--wood-line) transition-colors hover:bg-base-100"
         aria-label={`Open ${plan.name}`}
       >
         <LoafThumb plan={plan} width={206} height={160} />
       </Link>
-      <div className="flex items-start justify-between gap-1 px-1">
+      <div className="flex items-start justify-between gap-1 px-3">
         <div className="min-w-0">
           <h2 className="truncate text-base">{plan.name}</h2>
           <p className="quiet text-sm whitespace-nowrap">

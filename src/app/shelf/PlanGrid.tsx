@@ -32,7 +32,7 @@ export function PlanGrid({ entries }: { readonly entries: readonly PlanEntry[] }
             {entriesOf(row.index).map((entry) => {
               const plan = plans.get(entry.id);
               return (
-                <li key={entry.id} className="px-2" style={{ height: CARD.height }}>
+                <li key={entry.id} style={{ height: CARD.height }}>
                   {plan && <PlanCard plan={plan} />}
                 </li>
               );

@@ -7,15 +7,15 @@ import { usePlan } from '../../parts/usePlan.ts';
 export function HeldBack() {
   const { plan, edit } = usePlan();
   return (
-    <ul className="grid gap-1.5">
+    <ul className="grid grid-cols-[minmax(0,1fr)] gap-1.5">
       {plan.pots.map((pot) => (
         <li key={pot.id} className="flex items-center gap-2">
           <PotBadge pot={pot} size={24} />
-          <span className="flex-1 truncate">{pot.name}</span>
+          <span className="min-w-0 flex-1 truncate">{pot.name}</span>
           <MassField
             label={`Held back from pot ${pot.letter}`}
             hideLabel
-            className="w-28"
+            className="w-26 shrink-0"
             value={plan.fill.top.find((t) => t.pot === pot.id)?.massG ?? 0}
             onValue={(massG, g) =>
               massG < 0

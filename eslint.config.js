@@ -11,6 +11,7 @@ const CORE_ORDER = [
   'geometry',
   'validate',
   'mould',
+  'setting',
   'batter',
   'plan',
   'fill',

@@ -19,7 +19,7 @@ describe('nothing is lost', () => {
     await s.go('/plan/demo-slate-beds/mould');
     await page.getByRole('textbox', { name: 'Length', exact: true }).fill('333 mm');
     await page.reload();
-    await page.getByRole('heading', { name: 'Mould' }).waitFor();
+    await page.getByRole('heading', { name: 'Mould', exact: true }).waitFor();
     expect(await fieldValue(page, 'Length')).to.equal('333 mm');
     await saved(page);
   });
@@ -37,7 +37,7 @@ describe('nothing is lost', () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/mould');
     const other = await s.tab('/plan/demo-slate-beds/mould');
-    await other.getByRole('heading', { name: 'Mould' }).waitFor();
+    await other.getByRole('heading', { name: 'Mould', exact: true }).waitFor();
     await saved(page);
     // hold this tab's database back while the other saves, as a sleeping tab would
     await Promise.all([type(page, 'Length', '280 mm'), type(other, 'Width', '70 mm')]);

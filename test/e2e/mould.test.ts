@@ -36,7 +36,7 @@ describe('the mould station', () => {
 
   it('makes a box a taper and says its four sizes', async () => {
     const page = s.page();
-    await page.getByRole('radio', { name: 'tapered' }).check({ force: true });
+    await page.getByLabel('Shape').selectOption('tapered: narrower at the floor');
     await type(page, 'Width at the floor', '70 mm');
     // 249 mm long, 69.1 mm wide at the lined floor, 91.0 mm at the rim, 79.5 mm high
     expect(await fact('To the rim')).to.equal('1\u202f585 ml');
@@ -49,7 +49,7 @@ describe('the mould station', () => {
     await page.getByText('4 mm is outside 30 to 2000 mm').waitFor();
     await type(page, 'Width', 'wide');
     await page.getByText('"wide" is not a quantity').waitFor();
-    await type(page, 'Liner, each side and floor', '60 mm');
+    await type(page, 'Liner, a side', '60 mm');
     await page.getByText('60 mm is outside 0 to 10 mm').waitFor();
     expect(await fact('To the rim')).to.equal(before);
     await page.getByRole('textbox', { name: 'Length', exact: true }).press('Escape');

@@ -65,6 +65,7 @@ describe('pots, pour sheet and cut', () => {
       'Top',
       'Finish',
       'Unmould and cut',
+      'Wall marks',
     ]);
     await page.getByText('Lye into water, never water into lye').waitFor();
     await page.getByText('Wait 4 min.').waitFor();

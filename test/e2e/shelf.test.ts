@@ -11,12 +11,12 @@ describe('the shelf, with the demo studio', () => {
     expect(await card.locator('svg path').count()).to.be.above(5);
     await card.getByRole('link').click();
     await page.getByRole('heading', { name: 'Slate Beds' }).waitFor();
-    expect(page.url()).to.match(/\/plan\/demo-slate-beds\/design$/);
+    await page.waitForURL(/\/plan\/demo-slate-beds\/design$/);
   });
 
   it('does not bring the demo studio back once its plans are gone', async () => {
     const page = s.page();
-    for (const name of ['Slate Beds', 'Bracken Bank', 'Chalk Scar'])
+    for (const name of ['Copper Weir', 'Slate Beds', 'Bracken Bank', 'Chalk Scar'])
       await page.getByRole('button', { name: `Delete ${name}` }).click();
     await page.getByText('An empty shelf').waitFor();
     await page.reload();
@@ -62,7 +62,7 @@ describe('the shelf, with the demo studio', () => {
     const alert = page.getByRole('alert');
     await alert.getByText('batter.superfatPercent: -5 % is outside 0 to 30 %').waitFor();
     await alert.getByText(/“worse.json” was not taken/).waitFor();
-    expect(await page.getByRole('article').count()).to.equal(3);
+    expect(await page.getByRole('article').count()).to.equal(4);
   });
 });
 

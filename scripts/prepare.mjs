@@ -10,16 +10,22 @@ export const run = (command, args, env = {}) =>
 const STAMP = 'node_modules/.drip-line-lock';
 const lockHash = () => createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
 
+/** Installed for this lock file: by us (the stamp says so), or by hand since the lock file last changed. */
+function installed() {
+  if (existsSync(STAMP)) return readFileSync(STAMP, 'utf8') === lockHash();
+  const record = 'node_modules/.package-lock.json';
+  return existsSync(record) && statSync(record).mtimeMs >= statSync('package-lock.json').mtimeMs;
+}
+
 /** Installs the packages of the lock file when they are missing or of an older lock file. */
 export function installPackages() {
-  const hash = lockHash();
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash) return true;
+  if (installed()) return true;
   process.stdout.write('Installing packages...\n');
   if (!run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])) {
     process.stderr.write('npm ci failed: see above.\n');
     return false;
   }
-  writeFileSync(STAMP, hash);
+  writeFileSync(STAMP, lockHash());
   return true;
 }
 

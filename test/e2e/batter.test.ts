@@ -84,6 +84,18 @@ describe('the batter station', () => {
     await warnings().waitFor({ state: 'detached' });
   });
 
+  it('asks for the certificate’s limit while it is not known', async () => {
+    const page = s.page();
+    await page.getByRole('button', { name: 'Leave it out' }).click();
+    await page.getByRole('button', { name: 'Add fragrance' }).click();
+    expect(await fieldValue(page, 'Certificate limit, of the bar')).to.equal('not known yet');
+    await warnings()
+      .getByText(/Enter the limit for rinse-off bar soap/)
+      .waitFor();
+    await type(page, 'Certificate limit, of the bar', '5');
+    await warnings().waitFor({ state: 'detached' });
+  });
+
   it('sizes by a given batch, with overage, and shows how high it fills', async () => {
     const page = s.page();
     await page.getByRole('radio', { name: 'given oils' }).check({ force: true });

@@ -71,6 +71,20 @@ describe('the design station', () => {
     expect(await fieldValue(page, 'Height')).to.equal('8.5 mm');
   });
 
+  it('understands a height, a mass or a share in any of the three fields', async () => {
+    const page = s.page();
+    await choose(1);
+    await type(page, 'Mass', '18 mm');
+    expect(await fieldValue(page, 'Height')).to.equal('18 mm');
+    await page.getByText('Given by its height').waitFor();
+    await type(page, 'Height', '12%');
+    expect(await fieldValue(page, 'Share')).to.equal('12 %');
+    await type(page, 'Share', '1 lb 2 oz');
+    expect(await fieldValue(page, 'Mass')).to.equal('510 g');
+    await type(page, 'Share', '3 tsp');
+    await page.getByText('A height, a mass or a share is wanted here').waitFor();
+  });
+
   it('drags a layer line: the layer under it grows, the one above gives, the others stay', async () => {
     const page = s.page();
     const line = page.getByRole('slider', { name: /Top of pour 1,/ });

@@ -1,13 +1,13 @@
 import { useId, useRef, useState } from 'react';
 import type { Fault, Result } from '../../core/result/result.ts';
 
-interface QuantityFieldProps {
+interface QuantityFieldProps<T> {
   readonly label: string;
   /** shown while the field is not being typed in */
   readonly shown: string;
-  readonly parse: (text: string) => Result<number>;
+  readonly parse: (text: string) => Result<T>;
   /** take a value in base units; a fault says why it is refused */
-  readonly onValue: (value: number, gesture: string) => Fault | undefined;
+  readonly onValue: (value: T, gesture: string) => Fault | undefined;
   readonly hideLabel?: boolean;
   readonly hint?: string;
   readonly disabled?: boolean;
@@ -21,7 +21,7 @@ let gestures = 0;
  * mid-edit loses nothing and the drawing follows; all of one visit to the field undoes as one. A value that
  * is refused stays in the field with its reason, the last good one stays in the plan. Escape brings it back.
  */
-export function QuantityField(props: QuantityFieldProps) {
+export function QuantityField<T>(props: QuantityFieldProps<T>) {
   const { label, shown, parse, onValue, hideLabel, hint, disabled, className } = props;
   const id = useId();
   const [text, setText] = useState<string | null>(null);

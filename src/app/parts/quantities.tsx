@@ -42,11 +42,17 @@ export function MassField({ value, fine, ...rest }: FieldProps & { readonly fine
   );
 }
 
-export function PercentField({ value, decimals = 2, ...rest }: FieldProps & { readonly decimals?: number }) {
+interface PercentProps extends Omit<FieldProps, 'value'> {
+  /** undefined: not known yet */
+  readonly value: number | undefined;
+  readonly decimals?: number;
+}
+
+export function PercentField({ value, decimals = 2, ...rest }: PercentProps) {
   return (
     <QuantityField
       {...rest}
-      shown={`${formatShort(value, decimals)} %`}
+      shown={value === undefined ? 'not known yet' : `${formatShort(value, decimals)} %`}
       parse={(t) => parseAs(t, unit('%'))}
     />
   );

@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { database } from '../../store/database.ts';
 import { firstStart } from '../../store/firstStart.ts';
@@ -38,7 +38,12 @@ export function usePlans(entries: readonly PlanEntry[]): ReadonlyMap<string, Pla
     let gone = false;
     void database.plans.bulkGet(key.split(' ')).then((records) => {
       if (gone) return;
-      setPlans((held) => new Map([...held, ...records.flatMap((r) => (r ? [[r.id, r.plan] as const] : []))]));
+      // drawing loaves gives way to scrolling
+      startTransition(() => {
+        setPlans(
+          (held) => new Map([...held, ...records.flatMap((r) => (r ? [[r.id, r.plan] as const] : []))]),
+        );
+      });
     });
     return () => {
       gone = true;

@@ -50,7 +50,7 @@ export function FragranceFields() {
         />
         <PercentField
           label="Certificate limit, of the bar"
-          value={fragrance.limitPercent ?? 0}
+          value={fragrance.limitPercent}
           onValue={(limitPercent, g) => put({ ...fragrance, limitPercent }, g)}
         />
         <Choice

@@ -18,8 +18,9 @@ import { useAppDispatch } from '../../../store/store.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
-import { LengthField, MassField, PercentField } from '../../parts/quantities.tsx';
+import { LengthField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { AmountFields } from './AmountFields.tsx';
 import { TiltFields } from './TiltFields.tsx';
 
 const NEW_POT = 'a new pot';
@@ -87,24 +88,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
           <X className="size-4" aria-hidden="true" />
         </button>
       </div>
-      <div className="grid grid-cols-3 gap-2">
-        <LengthField
-          label="Height"
-          value={layer.riseMm}
-          onValue={(heightMm, g) => edit((p) => setAmount(p, pour.id, { kind: 'height', heightMm }), g)}
-        />
-        <MassField
-          label="Mass"
-          value={layer.massG}
-          onValue={(massG, g) => edit((p) => setAmount(p, pour.id, { kind: 'mass', massG }), g)}
-        />
-        <PercentField
-          label="Share"
-          decimals={1}
-          value={layer.sharePercent}
-          onValue={(percent, g) => edit((p) => setAmount(p, pour.id, { kind: 'percent', percent }), g)}
-        />
-      </div>
+      <AmountFields layer={layer} />
       <p className="quiet text-sm">
         {OWNER[pour.amount.kind]}{' '}
         {pour.amount.kind !== 'rest' && (

@@ -24,6 +24,18 @@ for (const [name, viewport] of [
         expect(await seriousFaults(page), 'details').to.deep.equal([]);
       });
 
+    it('has none in any view of the loaf, nor with the mould tilted', async () => {
+      const page = s.page();
+      await s.go('/plan/demo-copper-weir/design');
+      for (const view of ['Side', 'Plan', 'Loaf', 'Bars', 'Section']) {
+        await page.getByRole('button', { name: view, exact: true }).click();
+        expect(await seriousFaults(page), view).to.deep.equal([]);
+      }
+      await page.getByRole('button', { name: /^Pour 4:/ }).click();
+      await page.getByRole('button', { name: 'Show it at this pour' }).click();
+      expect(await seriousFaults(page), 'tilted').to.deep.equal([]);
+    });
+
     it('fits: nothing is wider than the window', async () => {
       const page = s.page();
       for (const [plan, station] of STATIONS.flatMap((name) => [

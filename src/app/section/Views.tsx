@@ -31,15 +31,14 @@ export function Views({ editable }: { readonly editable: boolean }) {
             {v.label}
           </button>
         ))}
-        {flat && (
+        {flat && chosen !== null && (
           <button
             type="button"
             className="btn btn-sm ml-auto border-base-300 bg-base-100"
             aria-pressed={moment === 'pour'}
-            disabled={chosen === null}
             onClick={() => dispatch(momentShown(moment === 'pour' ? 'whole' : 'pour'))}
           >
-            {moment === 'pour' && chosen !== null ? 'Show the whole loaf' : 'Show it at this pour'}
+            {moment === 'pour' ? 'Show the whole loaf' : 'Show it at this pour'}
           </button>
         )}
       </div>

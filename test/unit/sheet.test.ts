@@ -91,6 +91,46 @@ describe('the procedure', () => {
     ]);
   });
 
+  it('asks for every colorant, additive and fragrance once, whichever way the batch is divided', () => {
+    for (const divide of [
+      { kind: 'after-emulsion' },
+      { kind: 'before-lye', lye: 'together' },
+      { kind: 'before-lye', lye: 'jug-by-jug' },
+    ] as const) {
+      const plan = jobOf(divide);
+      const additive = (id: string, into: 'lye' | 'oils' | 'trace') => ({
+        id,
+        name: `Additive ${id}`,
+        gPerKgOils: 20,
+        into,
+        densityGMl: 1,
+      });
+      const computed = computePlan({
+        ...plan,
+        batter: {
+          ...plan.batter,
+          additives: [additive('a', 'lye'), additive('b', 'oils'), additive('c', 'trace')],
+          fragrance: { name: 'Moor', percentOfOils: 3, limitPercent: 5, when: 'pot', densityGMl: 1 },
+        },
+        pots: plan.pots.map((p) => ({
+          ...p,
+          colorants: [{ id: 'c', name: `Mica ${p.letter}`, doseGPerKg: 5 }],
+        })),
+      });
+      const w = computed.weights!;
+      const asked = (name: string): number =>
+        procedureOf(computed)
+          .flatMap((t) => t.lines)
+          .filter((l) => l.name === name)
+          .reduce((sum, l) => sum + l.massG, 0);
+      for (const a of w.additives)
+        expect(asked(a.name), `${divide.kind} ${a.name}`).to.be.closeTo(a.massG, 1e-6);
+      for (const p of w.pots)
+        expect(asked(p.colorants[0]!.name), divide.kind).to.be.closeTo(p.colorants[0]!.massG, 1e-6);
+      expect(asked('Moor'), divide.kind).to.be.closeTo(w.fragranceG, 1e-6);
+    }
+  });
+
   it('is empty while something is refused', () => {
     const plan = boxPlan([{ kind: 'height', heightMm: 90 }]);
     expect(procedureOf(computePlan(plan))).to.deep.equal([]);

@@ -1,0 +1,46 @@
+import type { Pot } from '../../plan/planSchema.ts';
+import type { Weights } from '../../weigh/weights.ts';
+import type { Computed } from '../compute.ts';
+import { coarse, fine, potName, type Draft } from './draft.ts';
+
+/** Each pot's own oils, additives, colour and scent ready in its jug before any lye is added. */
+export function portions({ plan }: Computed, w: Weights): Draft[] {
+  const fragrance = plan.batter.fragrance;
+  const inPots = w.pots.filter((p) => p.batterG > 0);
+  return inPots.map((p): Draft => ({
+    chapter: 'divide',
+    pot: p.pot.id,
+    text: `Make ready ${potName(p.pot)}: into its own jug weigh the mixed oils${p.colorants.length > 0 ? ', then stir in its dispersed colorant' : ''}.`,
+    lines: [
+      { name: 'Mixed oils', massG: p.portion.oilsG, fine: false, pot: p.pot.id },
+      ...p.portion.additives.filter((a) => a.massG > 0).map(fine),
+      ...(p.portion.fragranceG > 0
+        ? [{ name: fragrance?.name ?? 'Fragrance', massG: p.portion.fragranceG, fine: true }]
+        : []),
+    ],
+  }));
+}
+
+/** All portions combined at the start, the largest first. */
+export function combineAll({ plan }: Computed, w: Weights): Draft[] {
+  if (plan.divide.kind !== 'before-lye' || plan.divide.lye !== 'together') return [];
+  return w.pots
+    .filter((p) => p.batterG > 0)
+    .toSorted((a, b) => b.batterG - a.batterG)
+    .map((p) => combine(p.pot, w));
+}
+
+/** Lye solution weighed into one pot's own oils. */
+export function combine(pot: Pot, w: Weights): Draft {
+  const portion = w.pots.find((p) => p.pot.id === pot.id)?.portion;
+  return {
+    chapter: 'emulsify',
+    pot: pot.id,
+    text: `Stir the lye solution, weigh its part into ${potName(pot)}, and blend to an emulsion.`,
+    lines: [
+      { name: 'Lye solution', massG: portion?.solutionG ?? 0, fine: false, pot: pot.id },
+      ...(portion?.partLiquids ?? []).map(coarse),
+    ],
+    caution: 'The lye solution is caustic: pour low and slowly, gloves and goggles on.',
+  };
+}

@@ -1,0 +1,83 @@
+import { propsFor } from '../../mould/props.ts';
+import { isLevel, type Tilt } from '../../mould/tilt.ts';
+import type { Landing, Wait } from '../../plan/stepSchema.ts';
+import { stageWord } from '../../setting/stage.ts';
+import { formatLength, formatShort } from '../../units/format.ts';
+import type { Weights } from '../../weigh/weights.ts';
+import type { Computed } from '../compute.ts';
+import { surfaceText } from '../surfaceText.ts';
+import { potName, type Draft } from './draft.ts';
+import { combine } from './portions.ts';
+
+const LANDING_WORDS: Readonly<Record<Landing['how'], string>> = {
+  stream: 'in a stream',
+  low: 'from low down',
+  spatula: 'over a spatula held just above the surface',
+  spoon: 'by the spoonful',
+};
+
+const waitText = ({ until }: Wait): string =>
+  until.kind === 'minutes'
+    ? `Wait ${formatShort(until.minutes, 1)} min.`
+    : `Wait until the last layer is ${stageWord(until.stage)} (stage ${formatShort(until.stage, 1)}): it must not wobble.`;
+
+/** What to put under which edge, in mm and inches: that is what lies on the bench. */
+function tiltText({ plan, geometry }: Computed, tilt: Tilt): string {
+  if (isLevel(tilt)) return 'Take the prop away and set the mould level.';
+  const props = propsFor(plan.mould, geometry, tilt).map(
+    (p) => `${formatLength(p.heightMm, 'mm')} (${formatLength(p.heightMm, 'in')}) under the ${p.under}`,
+  );
+  const angles = [tilt.rollDeg, tilt.pitchDeg]
+    .filter((d) => d !== 0)
+    .map((d) => `${formatShort(Math.abs(d), 1)}°`);
+  return `Prop the mould: ${props.join(' and ')}, ${angles.join(' and ')}. Wedge it so that it cannot slip.`;
+}
+
+export function pouring(computed: Computed, w: Weights): Draft[] {
+  const { plan, stack } = computed;
+  const { length } = plan.units;
+  const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
+  const byStep = new Map(
+    w.pots.flatMap((p) => p.pours.map((q) => [q.stepId, { ...q, pot: p.pot }] as const)),
+  );
+  const ofG = [...byStep.values()].reduce((s, q) => s + q.massG, 0);
+  const combined = new Set<string>();
+  const drafts: Draft[] = [];
+  let inMouldG = 0;
+  let nth = 0;
+  for (const step of plan.steps) {
+    if (step.kind === 'wait')
+      drafts.push({
+        chapter: 'pour',
+        step: step.id,
+        text: waitText(step),
+      });
+    if (step.kind === 'tilt') drafts.push({ chapter: 'pour', step: step.id, text: tiltText(computed, step) });
+    if (step.kind !== 'pour') continue;
+    const weight = byStep.get(step.id);
+    const layer = stack.layers.find((l) => l.pour.id === step.id);
+    if (!weight || !layer) continue;
+    if (jugByJug && !combined.has(weight.pot.id)) {
+      combined.add(weight.pot.id);
+      drafts.push({ ...combine(weight.pot, w), chapter: 'pour' });
+    }
+    nth += 1;
+    inMouldG += weight.massG;
+    drafts.push({
+      chapter: 'pour',
+      step: step.id,
+      pot: weight.pot.id,
+      text: `Pour ${nth}: ${potName(weight.pot)}${computed.geometry.rooms.length > 1 ? `, compartment ${Math.min(step.compartment + 1, computed.geometry.rooms.length)}` : ''}, ${LANDING_WORDS[step.landing.how]}, ${surfaceText(layer, length)}.`,
+      lines: [
+        {
+          name: plan.fill.copies > 1 ? `Batter into each of ${plan.fill.copies} moulds` : 'Batter',
+          massG: weight.eachG,
+          fine: false,
+          pot: weight.pot.id,
+        },
+      ],
+      running: { inMouldG, ofG },
+    });
+  }
+  return drafts;
+}

@@ -46,7 +46,9 @@ describe('the shelf, with the demo studio', () => {
     );
     await page.locator('input[type=file]').setInputFiles(path);
     await page.getByText('On the shelf: Slate Beds').waitFor();
-    expect(await page.getByRole('article', { name: 'Slate Beds' }).count()).to.equal(2);
+    const both = page.getByRole('article', { name: 'Slate Beds' });
+    await both.nth(1).waitFor();
+    expect(await both.count()).to.equal(2);
   });
 
   it('says which field of a damaged file is wrong and changes nothing', async () => {
@@ -62,6 +64,7 @@ describe('the shelf, with the demo studio', () => {
     const alert = page.getByRole('alert');
     await alert.getByText('batter.superfatPercent: -5 % is outside 0 to 30 %').waitFor();
     await alert.getByText(/“worse.json” was not taken/).waitFor();
+    await page.getByRole('article').nth(3).waitFor();
     expect(await page.getByRole('article').count()).to.equal(4);
   });
 });

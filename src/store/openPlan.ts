@@ -2,7 +2,7 @@ import { liveQuery } from 'dexie';
 import { database, type PlanRecord } from './database.ts';
 import { conflictFound, deskOpened } from './deskSlice.ts';
 import { takeDraft } from './drafts.ts';
-import { planClosed, planEdited, planOpened } from './planSlice.ts';
+import { planEdited, planOpened } from './planSlice.ts';
 import type { AppDispatch, RootState } from './store.ts';
 import { TAB_ID } from './tab.ts';
 
@@ -54,7 +54,3 @@ export const followPlan =
       subscription.unsubscribe();
     };
   };
-
-export const closePlan = (): Thunk<void> => (dispatch) => {
-  dispatch(planClosed());
-};

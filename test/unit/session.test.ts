@@ -1,32 +1,11 @@
 import { expect } from 'chai';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
+import { MemoryStorage } from '../support/memoryStorage.ts';
 import { basePlan } from '../support/plans.ts';
 
-/** What the browser gives the store: storages in memory. Set before the store is imported. */
-class Memory implements Storage {
-  readonly #map = new Map<string, string>();
-  get length(): number {
-    return this.#map.size;
-  }
-  key(i: number): string | null {
-    return [...this.#map.keys()][i] ?? null;
-  }
-  getItem(k: string): string | null {
-    return this.#map.get(k) ?? null;
-  }
-  setItem(k: string, v: string): void {
-    this.#map.set(k, v);
-  }
-  removeItem(k: string): void {
-    this.#map.delete(k);
-  }
-  clear(): void {
-    this.#map.clear();
-  }
-}
-
+/** The store is imported after the storages a browser gives it are there. */
 const load = async () => {
-  Object.assign(globalThis, { localStorage: new Memory(), sessionStorage: new Memory() });
+  Object.assign(globalThis, { localStorage: new MemoryStorage(), sessionStorage: new MemoryStorage() });
   const [{ store }, { database }, open, { editPlan }, { selectComputed }, desk, drafts] = await Promise.all([
     import('../../src/store/store.ts'),
     import('../../src/store/database.ts'),

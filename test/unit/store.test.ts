@@ -5,6 +5,7 @@ import { DripLineDatabase } from '../../src/store/database.ts';
 import { dropDraft, keepDraft, takeDraft } from '../../src/store/drafts.ts';
 import { addPlans, deletePlan, listPlans, restorePlan, savePlan } from '../../src/store/planRecords.ts';
 import { planEdited, planOpened, planReducer } from '../../src/store/planSlice.ts';
+import { MemoryStorage } from '../support/memoryStorage.ts';
 import { basePlan } from '../support/plans.ts';
 
 let n = 0;
@@ -13,23 +14,6 @@ const freshDatabase = (): DripLineDatabase => {
   return new DripLineDatabase(`test-${n}`);
 };
 const fresh = (): string => `fresh-${(n += 1)}`;
-
-/** A Storage for tests: what localStorage promises, in memory. */
-function memory(): Storage {
-  const map = new Map<string, string>();
-  return {
-    get length() {
-      return map.size;
-    },
-    key: (i: number) => [...map.keys()][i] ?? null,
-    getItem: (k: string) => map.get(k) ?? null,
-    setItem: (k: string, v: string) => void map.set(k, v),
-    removeItem: (k: string) => void map.delete(k),
-    clear: () => {
-      map.clear();
-    },
-  };
-}
 
 describe('stored plans', () => {
   it('are saved on top of the revision they were read at, and never over another tab’s', async () => {
@@ -87,7 +71,7 @@ describe('stored plans', () => {
 
 describe('drafts', () => {
   it('give back the newest unsaved edit of a plan, once', () => {
-    const storage = memory();
+    const storage = new MemoryStorage();
     const plan = basePlan();
     keepDraft(storage, 'a', { baseRevision: 1, plan: { ...plan, changed: '2026-01-02T00:00:00.000Z' } });
     keepDraft(storage, 'b', {
@@ -99,7 +83,7 @@ describe('drafts', () => {
   });
 
   it('ignore damage, and are dropped once stored', () => {
-    const storage = memory();
+    const storage = new MemoryStorage();
     storage.setItem('drip-line/draft/test/a', '{"plan":');
     storage.setItem('drip-line/draft/test/b', '{"plan":{"id":"test"},"baseRevision":1}');
     expect(takeDraft(storage, 'test')).to.equal(undefined);

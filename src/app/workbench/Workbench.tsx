@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
-import { closePlan, followPlan, openPlan } from '../../store/openPlan.ts';
+import { followPlan, openPlan } from '../../store/openPlan.ts';
+import { planClosed } from '../../store/planSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { DripLine } from '../dripline/DripLine.tsx';
 import { Loading } from '../parts/Loading.tsx';
@@ -60,7 +61,7 @@ export function Workbench() {
     return () => {
       gone = true;
       stop?.();
-      dispatch(closePlan());
+      dispatch(planClosed());
     };
   }, [dispatch, planId]);
   if (missing === planId)

@@ -48,8 +48,11 @@ export function finishLevel(plan: Plan): Plan {
   return last ? setTilt(plan, last.id, LEVEL) : plan;
 }
 
-/** Every pour as a part of the whole, holding the volume it has now: heights mean little once a mould is tilted. */
-const frozen = (plan: Plan, layers: readonly PouredLayer[]): Plan => ({
+/**
+ * All pours level, each holding the volume it has now: heights and marks become parts of the whole, for they mean
+ * something else at another tilt.
+ */
+export const levelAll = (plan: Plan, layers: readonly PouredLayer[]): Plan => ({
   ...plan,
   steps: plan.steps
     .filter((s) => s.kind !== 'tilt')
@@ -67,12 +70,9 @@ export type Along = 'edge' | 'end';
 const tiltAlong = (along: Along, degrees: number): Tilt =>
   along === 'edge' ? { rollDeg: degrees, pitchDeg: 0 } : { rollDeg: 0, pitchDeg: degrees };
 
-/** All pours level again, each with the volume it has. */
-export const levelAll = (plan: Plan, layers: readonly PouredLayer[]): Plan => frozen(plan, layers);
-
 /** Alternate slants: pours tilted to one side and the other in turn, the last one level. */
 export function zigzag(plan: Plan, layers: readonly PouredLayer[], along: Along, degrees: number): Plan {
-  let slanted = frozen(plan, layers);
+  let slanted = levelAll(plan, layers);
   for (const [i, layer] of layers.entries()) {
     const last = i === layers.length - 1;
     slanted = setTilt(
@@ -89,7 +89,7 @@ export function zigzag(plan: Plan, layers: readonly PouredLayer[], along: Along,
  * the last one is level.
  */
 export function chevrons(plan: Plan, layers: readonly PouredLayer[], along: Along, degrees: number): Plan {
-  const level = frozen(plan, layers);
+  const level = levelAll(plan, layers);
   const lastId = layers.at(-1)?.pour.id;
   const steps: Step[] = [];
   for (const step of level.steps) {

@@ -10,10 +10,14 @@ const CORE_ORDER = [
   'numeric',
   'geometry',
   'validate',
+  'colour',
+  'colorant',
   'mould',
   'setting',
   'batter',
   'plan',
+  'look',
+  'ombre',
   'fill',
   'cut',
   'weigh',
@@ -31,7 +35,7 @@ const coreRules = CORE_ORDER.map((folder, i) => ({
   files: [`src/core/${folder}/**`],
   rules: noImports(
     [
-      ...CORE_ORDER.slice(i + 1).map((later) => `^\\.\\./${later}/`),
+      ...CORE_ORDER.slice(i + 1).map((later) => `^(\\.\\./)+${later}/`),
       '/(store|app|server|cli)/',
       '^(react|dexie|express|redux|@reduxjs|node:)',
     ],

@@ -1,7 +1,7 @@
 import { toJsonSchema } from '@valibot/to-json-schema';
 import { writeFileSync } from 'node:fs';
 import * as v from 'valibot';
-import { PLAN_FORMAT, PLAN_VERSION } from '../src/core/exchange/planFile.ts';
+import { PLAN_FORMAT, PLAN_VERSION } from '../src/core/exchange/planVersion.ts';
 import { planSchema } from '../src/core/plan/planSchema.ts';
 
 /** Writes docs/plan.schema.json from the one schema that the product reads plan files with. */

@@ -10,6 +10,10 @@ export const router = createBrowserRouter([
     children: [
       { path: '/', element: <Shelf /> },
       {
+        path: '/colorants',
+        lazy: async () => ({ Component: (await import('./colorants/Colorants.tsx')).Colorants }),
+      },
+      {
         path: '/plan/:planId',
         lazy: async () => ({ Component: (await import('./workbench/Workbench.tsx')).Workbench }),
         children: [
@@ -33,8 +37,29 @@ export const router = createBrowserRouter([
             }),
           },
           {
-            path: 'pots',
-            lazy: async () => ({ Component: (await import('./stations/pots/PotsStation.tsx')).PotsStation }),
+            path: 'colour',
+            lazy: async () => ({
+              Component: (await import('./stations/colour/ColourStation.tsx')).ColourStation,
+            }),
+            children: [
+              { index: true, element: <Navigate to="pots" replace /> },
+              {
+                path: 'pots',
+                lazy: async () => ({ Component: (await import('./stations/colour/PotsPage.tsx')).PotsPage }),
+              },
+              {
+                path: 'ombre',
+                lazy: async () => ({
+                  Component: (await import('./stations/colour/ombre/OmbrePage.tsx')).OmbrePage,
+                }),
+              },
+              {
+                path: 'mixing',
+                lazy: async () => ({
+                  Component: (await import('./stations/colour/mixing/MixingPage.tsx')).MixingPage,
+                }),
+              },
+            ],
           },
           {
             path: 'pour-day',

@@ -1,4 +1,7 @@
 import { Dexie, type EntityTable } from 'dexie';
+import type { Colorant } from '../core/colorant/schema.ts';
+import { migratePlan } from '../core/exchange/migrate.ts';
+import type { Palette } from '../core/exchange/palette.ts';
 import type { Mould } from '../core/mould/schema.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 
@@ -27,11 +30,24 @@ interface Mark {
 export class DripLineDatabase extends Dexie {
   declare plans: EntityTable<PlanRecord, 'id'>;
   declare moulds: EntityTable<MouldRecord, 'name'>;
+  /** the supplies: colorants of one's own, or a starter with its stock or a better description */
+  declare colorants: EntityTable<Colorant, 'id'>;
+  declare palettes: EntityTable<Palette, 'name'>;
   declare marks: EntityTable<Mark, 'key'>;
 
   constructor(name = 'drip-line') {
     super(name);
     this.version(1).stores({ plans: '&id, changed, name', marks: '&key', moulds: '&name' });
+    this.version(2)
+      .stores({ colorants: '&id, name', palettes: '&name' })
+      .upgrade((transaction) =>
+        transaction
+          .table<{ plan: unknown }>('plans')
+          .toCollection()
+          .modify((record) => {
+            record.plan = migratePlan(record.plan as Record<string, unknown>, 1);
+          }),
+      );
   }
 }
 

@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Moment } from '../core/look/state.ts';
 import type { PlanRecord } from './database.ts';
 
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'conflict';
@@ -15,6 +16,14 @@ export interface DeskState {
   readonly view: LoafViewName;
   /** the whole loaf, or as it stands when the chosen pour is made */
   readonly moment: 'whole' | 'pour';
+  readonly look: Look;
+}
+
+/** How the soap is looked at: when, and with what is planned or as if it were otherwise. */
+export interface Look {
+  readonly when: Moment;
+  readonly gelled: 'as-planned' | 'yes' | 'no';
+  readonly scented: boolean;
 }
 
 export type LoafViewName = 'section' | 'side' | 'plan' | 'loaf' | 'bars';
@@ -27,6 +36,7 @@ const initialState: DeskState = {
   notice: null,
   view: 'section',
   moment: 'whole',
+  look: { when: 'cured', gelled: 'as-planned', scented: true },
 };
 
 const slice = createSlice({
@@ -63,6 +73,10 @@ const slice = createSlice({
       s.chosen === a.payload ? s : { ...s, chosen: a.payload },
     viewShown: (s, a: PayloadAction<LoafViewName>): DeskState => ({ ...s, view: a.payload }),
     momentShown: (s, a: PayloadAction<DeskState['moment']>): DeskState => ({ ...s, moment: a.payload }),
+    lookChanged: (s, a: PayloadAction<Partial<Look>>): DeskState => ({
+      ...s,
+      look: { ...s.look, ...a.payload },
+    }),
     noticeRead: (s): DeskState => ({ ...s, notice: null }),
   },
 });
@@ -78,6 +92,7 @@ export const {
   pourChosen,
   viewShown,
   momentShown,
+  lookChanged,
   noticeRead,
 } = slice.actions;
 export const deskReducer = slice.reducer;

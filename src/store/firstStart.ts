@@ -1,4 +1,4 @@
-import { readPlanValue } from '../core/exchange/planFile.ts';
+import type { Plan } from '../core/plan/planSchema.ts';
 import { database } from './database.ts';
 import { addPlans } from './planRecords.ts';
 import { newPlanId, TAB_ID } from './tab.ts';
@@ -15,13 +15,19 @@ async function fetchStudio(): Promise<readonly unknown[]> {
 export async function firstStart(): Promise<void> {
   if (await database.marks.get('first-start')) return;
   const studio = await fetchStudio().catch(() => []);
+  if (studio.length === 0) return markStarted([]);
+  // only now: later visits to the shelf never need the reader
+  const { readPlanValue } = await import('../core/exchange/planFile.ts');
   const plans = studio.flatMap((value) => {
     const read = readPlanValue(value);
     return read.ok ? [read.plan] : [];
   });
-  await database.transaction('rw', database.marks, database.plans, async () => {
+  return markStarted(plans);
+}
+
+const markStarted = (plans: readonly Plan[]): Promise<void> =>
+  database.transaction('rw', database.marks, database.plans, async () => {
     if (await database.marks.get('first-start')) return;
     await database.marks.add({ key: 'first-start', at: new Date().toISOString() });
     await addPlans(database, plans, newPlanId, TAB_ID);
   });
-}

@@ -1,8 +1,8 @@
 import { liveQuery } from 'dexie';
 import { database, type PlanRecord } from './database.ts';
 import { conflictFound, deskOpened } from './deskSlice.ts';
-import { takeDraft } from './drafts.ts';
 import { planEdited, planOpened } from './planSlice.ts';
+import { takeDraft } from './takeDraft.ts';
 import type { AppDispatch, RootState } from './store.ts';
 import { TAB_ID } from './tab.ts';
 

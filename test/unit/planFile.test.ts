@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
-import { planFileName, readPlanFile, writePlanFile } from '../../src/core/exchange/planFile.ts';
+import { readPlanFile } from '../../src/core/exchange/planFile.ts';
+import { planFileName, writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
 import { basePlan, demoPlans } from '../support/plans.ts';
 

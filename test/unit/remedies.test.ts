@@ -14,7 +14,8 @@ import {
 import { chevrons, finishLevel, levelAll, setTilt, zigzag } from '../../src/core/edit/tilt.ts';
 import { toggleLock } from '../../src/core/edit/line.ts';
 import { scaleOilsTo100, switchWaterSchool } from '../../src/core/edit/batter.ts';
-import { readPlanFile, readPlanValue, writePlanFile } from '../../src/core/exchange/planFile.ts';
+import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Amount } from '../../src/core/plan/stepSchema.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import { barCount, barMassG } from '../../src/core/cut/bars.ts';
-import { writePlanFile } from '../../src/core/exchange/planFile.ts';
+import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Divide, Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
 import { procedureOf } from '../../src/core/sheet/procedureOf.ts';

@@ -10,6 +10,7 @@ import { stageWord } from '../../core/setting/stage.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { editPlan } from '../../store/editPlan.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { NO_COLOUR } from '../parts/ink.ts';
 import { usePlan } from '../parts/usePlan.ts';
 import { Drop } from './Drop.tsx';
 
@@ -65,12 +66,13 @@ interface DropButtonProps {
   readonly id: string;
   readonly nth: number;
   readonly pot: Pot;
+  readonly colour: string;
   readonly mass: string;
   readonly chosen: boolean;
 }
 
 /** One pour's drop. Its props are plain, so that a drag in the section redraws only the drops it changes. */
-const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen }: DropButtonProps) {
+const DropButton = memo(function DropButton({ id, nth, pot, colour, mass, chosen }: DropButtonProps) {
   const dispatch = useAppDispatch();
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id });
   const move = (event: KeyboardEvent): void => {
@@ -94,7 +96,7 @@ const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen }: Drop
       }}
       onKeyDown={move}
     >
-      <Drop pot={pot} chosen={chosen} />
+      <Drop pot={pot} colour={colour} chosen={chosen} />
       <span className={`text-xs whitespace-nowrap ${chosen ? 'font-bold' : 'quiet'}`}>{mass}</span>
     </button>
   );
@@ -102,7 +104,7 @@ const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen }: Drop
 
 /** The order of work along the foot of the window: a drop for each pour, marks for what is between. */
 export function DripLine() {
-  const { plan, computed, show, edit } = usePlan();
+  const { plan, computed, colours, show, edit } = usePlan();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const dropped = ({ active, over }: DragEndEvent): void => {
@@ -136,6 +138,7 @@ export function DripLine() {
                         id={step.id}
                         nth={pours.indexOf(step.id) + 1}
                         pot={pot}
+                        colour={colours.pours.get(step.id) ?? NO_COLOUR}
                         mass={show.mass(layer?.massG ?? 0)}
                         chosen={chosen === step.id}
                       />

@@ -1,13 +1,19 @@
 import type { Pot } from '../../core/plan/planSchema.ts';
 import { inkOn } from '../parts/ink.ts';
 
+interface DropProps {
+  readonly pot: Pot;
+  readonly colour: string;
+  readonly chosen: boolean;
+}
+
 /** A hanging drop in a pot's colour with its letter. */
-export function Drop({ pot, chosen }: { readonly pot: Pot; readonly chosen: boolean }) {
+export function Drop({ pot, colour, chosen }: DropProps) {
   return (
     <svg width="38" height="66" viewBox="0 0 38 66" aria-hidden="true">
       <path
         d="M19 0C19.6 22 34.5 30 34.5 45.5a15.5 15.5 0 0 1-31 0C3.5 30 18.4 22 19 0Z"
-        fill={pot.colour}
+        fill={colour}
         stroke={chosen ? 'var(--color-base-content)' : '#00000066'}
         strokeWidth={chosen ? 3 : 1}
       />
@@ -17,7 +23,7 @@ export function Drop({ pot, chosen }: { readonly pot: Pot; readonly chosen: bool
         textAnchor="middle"
         fontWeight="700"
         fontSize={pot.letter.length > 1 ? 13 : 16}
-        fill={inkOn(pot.colour)}
+        fill={inkOn(colour)}
       >
         {pot.letter}
       </text>

@@ -1,16 +1,27 @@
 import type { Pot } from '../../core/plan/planSchema.ts';
-import { inkOn } from './ink.ts';
+import { inkOn, NO_COLOUR } from './ink.ts';
+import { usePlan } from './usePlan.ts';
+
+interface PotBadgeProps {
+  readonly pot: Pot;
+  readonly size?: number;
+  /** the pour it stands for: its pot may change colour from pour to pour */
+  readonly pour?: string;
+}
 
 /** A pot's letter on its colour. */
-export function PotBadge({ pot, size = 26 }: { readonly pot: Pot; readonly size?: number }) {
+export function PotBadge({ pot, size = 26, pour }: PotBadgeProps) {
+  const { colours } = usePlan();
+  const colour =
+    (pour === undefined ? undefined : colours.pours.get(pour)) ?? colours.pots.get(pot.id) ?? NO_COLOUR;
   return (
     <span
       className="inline-grid shrink-0 place-items-center rounded-full border border-black/25 font-bold"
       style={{
         width: size,
         height: size,
-        background: pot.colour,
-        color: inkOn(pot.colour),
+        background: colour,
+        color: inkOn(colour),
         fontSize: size * 0.5,
       }}
     >

@@ -7,16 +7,20 @@ import { usePlan } from './usePlan.ts';
 export function Station({
   station,
   title,
+  below,
   children,
 }: {
   readonly station: StationName;
   readonly title: string;
+  /** under the title, above the warnings */
+  readonly below?: ReactNode;
   readonly children: ReactNode;
 }) {
   const { computed } = usePlan();
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 p-5">
       <h2 className="text-xl">{title}</h2>
+      {below}
       <WarningCards warnings={computed.warnings.filter((w) => w.station === station)} />
       {children}
     </div>

@@ -24,3 +24,6 @@ export function inkOn(colour: string): string {
   const better = contrast(l, luminance(dark)) >= contrast(l, 1) ? dark : light;
   return contrast(l, luminance(better)) >= ENOUGH ? better : black;
 }
+
+/** Stands in where there is no colour to show. */
+export const NO_COLOUR = '#c9c0b2';

@@ -8,7 +8,8 @@ import {
   formatVolume,
   massFigure,
 } from '../../core/units/format.ts';
-import { selectComputed } from '../../store/computed.ts';
+import type { PlanColours } from '../../core/ombre/coloursOf.ts';
+import { selectColours, selectComputed } from '../../store/computed.ts';
 import { editPlan } from '../../store/editPlan.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import type { Fault } from '../../core/result/result.ts';
@@ -28,6 +29,8 @@ export type Edit = (edit: (plan: Plan) => Plan, gesture?: string) => Fault | und
 interface OpenPlan {
   readonly plan: Plan;
   readonly computed: Computed;
+  /** as the maker looks at it: at the pour, at the cut or cured */
+  readonly colours: PlanColours;
   readonly show: Show;
   readonly edit: Edit;
 }
@@ -36,7 +39,8 @@ interface OpenPlan {
 export function usePlan(): OpenPlan {
   const dispatch = useAppDispatch();
   const computed = useAppSelector(selectComputed);
-  if (!computed) throw new Error('no plan is open');
+  const colours = useAppSelector(selectColours);
+  if (!computed || !colours) throw new Error('no plan is open');
   const { plan } = computed;
   const { units } = plan;
   const show = useMemo(
@@ -54,5 +58,5 @@ export function usePlan(): OpenPlan {
     (): Edit => (change, gesture) => dispatch(editPlan(change, gesture ?? null)),
     [dispatch],
   );
-  return { plan, computed, show, edit };
+  return { plan, computed, colours, show, edit };
 }

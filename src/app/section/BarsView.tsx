@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { viewPolygon } from '../../core/mould/sectionView.ts';
 import { barMassG } from '../../core/cut/bars.ts';
 import { totalHeldBack } from '../../core/plan/pours.ts';
+import { NO_COLOUR } from '../parts/ink.ts';
 import { usePlan } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { fitFrame } from './frame.ts';
@@ -20,7 +21,7 @@ function BarFace({
   readonly width: number;
   readonly height: number;
 }) {
-  const { plan, computed } = usePlan();
+  const { plan, computed, colours } = usePlan();
   const { geometry, stack, fill } = computed;
   const frame = fitFrame({
     wide: geometry.most.width,
@@ -40,6 +41,7 @@ function BarFace({
               key={layer.pour.id}
               polygon={viewPolygon(layer.solid, 'section', at)}
               pot={pot}
+              colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
               frame={frame}
               chosen={false}
               bare={height < 100}

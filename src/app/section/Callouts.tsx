@@ -1,6 +1,6 @@
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { usePlan } from '../parts/usePlan.ts';
-import { inkOn } from '../parts/ink.ts';
+import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
 interface CalloutsProps {
   readonly layers: readonly PouredLayer[];
@@ -30,7 +30,7 @@ function spread(wanted: readonly number[], gap: number, low: number, high: numbe
 /** Each layer named beside the drawing, tied to it by a thread. */
 export function Callouts(props: CalloutsProps) {
   const { layers, startOf, left, right, height, chosen, onChoose } = props;
-  const { plan, show } = usePlan();
+  const { plan, colours, show } = usePlan();
   const upDown = layers.toReversed();
   const gap = Math.min(54, (height - 40) / Math.max(1, layers.length));
   const small = gap < 40;
@@ -45,6 +45,7 @@ export function Callouts(props: CalloutsProps) {
       {upDown.map((layer, i) => {
         const pot = plan.pots.find((p) => p.id === layer.pour.pot);
         if (!pot) return null;
+        const colour = colours.pours.get(layer.pour.id) ?? NO_COLOUR;
         const y = ys[i] ?? 0;
         const from = startOf(layer);
         const isChosen = layer.pour.id === chosen;
@@ -76,14 +77,14 @@ export function Callouts(props: CalloutsProps) {
                 strokeWidth="1.4"
               />
             )}
-            <circle cx={left + 15} cy={y} r={small ? 9 : 12} fill={pot.colour} stroke="#00000055" />
+            <circle cx={left + 15} cy={y} r={small ? 9 : 12} fill={colour} stroke="#00000055" />
             <text
               x={left + 15}
               y={y + (small ? 4 : 4.5)}
               textAnchor="middle"
               fontSize={small ? 10 : 12.5}
               fontWeight="700"
-              fill={inkOn(pot.colour)}
+              fill={inkOn(colour)}
             >
               {pot.letter}
             </text>

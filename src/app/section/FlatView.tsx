@@ -5,6 +5,7 @@ import { spillOffset } from '../../core/mould/spill.ts';
 import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { NO_COLOUR } from '../parts/ink.ts';
 import { usePlan } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { Bench } from './Bench.tsx';
@@ -33,7 +34,7 @@ interface FlatViewProps {
  * pour's tilt, filled up to it, and its surface is level on screen.
  */
 export function FlatView({ view, editable }: FlatViewProps) {
-  const { plan, computed, show } = usePlan();
+  const { plan, computed, colours, show } = usePlan();
   const dispatch = useAppDispatch();
   const { chosen, moment } = useAppSelector((s) => s.desk);
   const moves = useLineMoves();
@@ -117,6 +118,7 @@ export function FlatView({ view, editable }: FlatViewProps) {
                     key={layer.pour.id}
                     polygon={viewPolygon(layer.solid, view, at)}
                     pot={pot}
+                    colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
                     frame={frame}
                     chosen={layer.pour.id === chosen}
                     onChoose={() => {

@@ -6,6 +6,7 @@ import { middle, pathOf, type Frame } from './frame.ts';
 interface LayerShapeProps {
   readonly polygon: readonly ViewPoint[];
   readonly pot: Pot;
+  readonly colour: string;
   readonly frame: Frame;
   readonly chosen: boolean;
   /** shown without its letter, where there is no room for one */
@@ -24,14 +25,14 @@ function heightAtMiddle(polygon: readonly ViewPoint[], h: number): number {
 }
 
 /** One layer in a flat view: its colour and its letter. */
-export function LayerShape({ polygon, pot, frame, chosen, bare, onChoose }: LayerShapeProps) {
+export function LayerShape({ polygon, pot, colour, frame, chosen, bare, onChoose }: LayerShapeProps) {
   if (polygon.length === 0) return null;
   const at = middle(polygon);
   const tall = heightAtMiddle(polygon, at.h) * frame.scale;
   const path = pathOf(polygon, frame);
   return (
     <g className={onChoose ? 'cursor-pointer' : undefined} onClick={onChoose}>
-      <path d={path} fill={pot.colour} stroke="#1c272755" strokeWidth="0.7" />
+      <path d={path} fill={colour} stroke="#1c272755" strokeWidth="0.7" />
       {!bare && tall > 13 && (
         <text
           x={frame.x(at.h)}
@@ -39,7 +40,7 @@ export function LayerShape({ polygon, pot, frame, chosen, bare, onChoose }: Laye
           textAnchor="middle"
           fontSize={Math.min(19, tall * 0.85)}
           fontWeight="700"
-          fill={inkOn(pot.colour)}
+          fill={inkOn(colour)}
         >
           {pot.letter}
         </text>

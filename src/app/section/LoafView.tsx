@@ -1,4 +1,5 @@
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { NO_COLOUR } from '../parts/ink.ts';
 import { usePlan } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { facetsOf, type Eye } from './facets.ts';
@@ -15,7 +16,7 @@ const shade = (hex: string, light: number): string => {
 
 /** The loaf out of its mould, cut away where wanted. Drag it to turn it; from straight above it is the plan. */
 export function LoafView({ above }: { readonly above: boolean }) {
-  const { plan, computed, show } = usePlan();
+  const { computed, colours, show } = usePlan();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [turned, setTurned] = useState(FIRST);
   const [cutAway, setCutAway] = useState(25);
@@ -73,7 +74,7 @@ export function LoafView({ above }: { readonly above: boolean }) {
           onKeyDown={key}
         >
           {facets.map((facet, i) => {
-            const colour = plan.pots.find((p) => p.id === facet.pot)?.colour ?? '#999999';
+            const colour = colours.pours.get(facet.pourId) ?? NO_COLOUR;
             const paint = shade(colour, facet.light);
             return (
               <polygon

@@ -1,4 +1,5 @@
-import { momentShown, viewShown, type LoafViewName } from '../../store/deskSlice.ts';
+import { MOMENTS, type Moment } from '../../core/look/state.ts';
+import { lookChanged, momentShown, viewShown, type LoafViewName } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { BarsView } from './BarsView.tsx';
 import { FlatView } from './FlatView.tsx';
@@ -12,10 +13,12 @@ const VIEWS: readonly { readonly view: LoafViewName; readonly label: string }[] 
   { view: 'bars', label: 'Bars' },
 ];
 
+const WHEN: Readonly<Record<Moment, string>> = { pour: 'at the pour', cut: 'at the cut', cured: 'cured' };
+
 /** The loaf in the view that is chosen; the flat ones whole, or as it stands at the chosen pour. */
 export function Views({ editable }: { readonly editable: boolean }) {
   const dispatch = useAppDispatch();
-  const { view, moment, chosen } = useAppSelector((s) => s.desk);
+  const { view, moment, chosen, look } = useAppSelector((s) => s.desk);
   const flat = view === 'section' || view === 'side';
   return (
     <>
@@ -31,10 +34,24 @@ export function Views({ editable }: { readonly editable: boolean }) {
             {v.label}
           </button>
         ))}
+        <select
+          className={`field ml-auto h-8 w-30 px-1.5 text-sm ${look.when === 'cured' ? '' : 'border-accent font-bold'}`}
+          aria-label="Colours as they look"
+          value={look.when}
+          onChange={(event) =>
+            dispatch(lookChanged({ when: MOMENTS.find((m) => m === event.target.value) ?? 'cured' }))
+          }
+        >
+          {MOMENTS.map((when) => (
+            <option key={when} value={when}>
+              {WHEN[when]}
+            </option>
+          ))}
+        </select>
         {flat && chosen !== null && (
           <button
             type="button"
-            className="btn btn-sm ml-auto border-base-300 bg-base-100"
+            className="btn btn-sm border-base-300 bg-base-100"
             aria-pressed={moment === 'pour'}
             onClick={() => dispatch(momentShown(moment === 'pour' ? 'whole' : 'pour'))}
           >

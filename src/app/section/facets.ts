@@ -11,7 +11,6 @@ export interface Eye {
 
 export interface Facet {
   readonly pourId: string;
-  readonly pot: string;
   /** screen points in mm, x right, y up */
   readonly points: readonly (readonly [number, number])[];
   /** 0 dark to 1 light */
@@ -75,7 +74,6 @@ export function facetsOf(
       return [
         {
           pourId: layer.pour.id,
-          pot: layer.pour.pot,
           points: face.map((p) => [dot(camera.right, p), dot(camera.up, p)] as const),
           light: 0.62 + 0.38 * Math.max(0, dot(normal, [0.35, -0.45, 0.82])),
         },

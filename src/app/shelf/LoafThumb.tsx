@@ -1,6 +1,8 @@
 import { useMemo } from 'react';
 import { viewPolygon } from '../../core/mould/sectionView.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
+import { plannedState } from '../../core/look/state.ts';
+import { coloursOf } from '../../core/ombre/coloursOf.ts';
 import { layPlan } from '../../core/fill/layPlan.ts';
 import { drawnWallMm, fitFrame, pathOf } from '../section/frame.ts';
 import { Walls } from '../section/Walls.tsx';
@@ -18,6 +20,7 @@ export function LoafThumb({
   readonly height: number;
 }) {
   const laid = useMemo(() => layPlan(plan), [plan]);
+  const colours = useMemo(() => coloursOf(plan, plannedState(plan, 'cured')), [plan]);
   const { geometry } = laid;
   const frame = fitFrame({
     wide: geometry.most.width,
@@ -35,7 +38,7 @@ export function LoafThumb({
         <path
           key={layer.pour.id}
           d={pathOf(viewPolygon(layer.solid, 'section'), frame)}
-          fill={plan.pots.find((p) => p.id === layer.pour.pot)?.colour}
+          fill={colours.pours.get(layer.pour.id)}
           stroke="#1c272766"
           strokeWidth="0.7"
         />

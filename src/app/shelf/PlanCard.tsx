@@ -1,7 +1,7 @@
 import { Copy, Download, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import { planFileName, writePlanFile } from '../../core/exchange/planFile.ts';
+import { planFileName, writePlanFile } from '../../core/exchange/writePlan.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { database } from '../../store/database.ts';
 import { addPlans, deletePlan } from '../../store/planRecords.ts';

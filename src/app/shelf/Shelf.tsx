@@ -1,6 +1,6 @@
 import { Plus, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { newPlan } from '../../core/plan/newPlan.ts';
 import { database } from '../../store/database.ts';
 import { addPlans } from '../../store/planRecords.ts';
@@ -10,7 +10,7 @@ import { toastShown } from '../../store/toastSlice.ts';
 import { Loading } from '../parts/Loading.tsx';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { EmptyShelf } from './EmptyShelf.tsx';
-import { importPlans, type Refusal } from './importPlans.ts';
+import type { Refusal } from './importPlans.ts';
 import { PlanGrid } from './PlanGrid.tsx';
 import { useShelf } from './useShelf.ts';
 
@@ -28,6 +28,7 @@ export function Shelf() {
     await navigate(`/plan/${plan.id}/mould`);
   };
   const bring = async (files: readonly File[]): Promise<void> => {
+    const { importPlans } = await import('./importPlans.ts');
     const result = await importPlans(files);
     setRefused(result.refused);
     if (result.added.length > 0)
@@ -72,6 +73,9 @@ export function Shelf() {
               }}
             />
           )}
+          <Link to="/colorants" className="btn btn-ghost">
+            Colorants
+          </Link>
           <button type="button" className="btn" onClick={() => picker.current?.click()}>
             <Upload className="size-4.5" aria-hidden="true" />
             Import

@@ -16,7 +16,7 @@ const WIDE: Readonly<Record<string, string>> = {
   mould: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_22rem]',
   design: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_18.5rem]',
   batter: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
-  pots: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
+  colour: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
   'pour-day': 'bench:grid-cols-[11.5rem_minmax(0,1fr)_42rem]',
   cut: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_32rem]',
 };

@@ -43,7 +43,13 @@ export const STATIONS: readonly StationEntry[] = [
         ? `${formatNumber(c.recipe.schools.lyeConcentrationPercent, 0)} % lye, ${formatPercent(c.plan.batter.superfatPercent)} superfat`
         : 'no oils yet',
   },
-  { station: 'pots', name: 'Pots', line: (c) => plural(c.plan.pots.length, 'pot') },
+  {
+    station: 'colour',
+    name: 'Colour',
+    line: (c) =>
+      plural(c.plan.pots.length, 'pot') +
+      (c.plan.ombres.length > 0 ? `, ${plural(c.plan.ombres.length, 'ombre')}` : ''),
+  },
   {
     station: 'pour-day',
     name: 'Pour day',

@@ -13,7 +13,7 @@ export function potWarnings({ plan, weights }: Facts): Warning[] {
     .map((p) => ({
       code: 'pot-unused',
       level: 'note',
-      station: 'pots',
+      station: 'colour',
       pot: p.id,
       message: `Pot ${p.letter} (${p.name}) is not poured anywhere.`,
       ...(plan.pots.length > 1

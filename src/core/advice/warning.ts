@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/planSchema.ts';
 
-export type Station = 'mould' | 'design' | 'batter' | 'pots' | 'pour-day' | 'cut';
+export type Station = 'mould' | 'design' | 'batter' | 'colour' | 'pour-day' | 'cut';
 
 /**
  * Something the maker should know, where it is. `refuse` means no weights are given until it is put right.

@@ -1,4 +1,5 @@
 import { batterWarnings } from './batter.ts';
+import { colourWarnings } from './colour/colourWarnings.ts';
 import { cutWarnings } from './cut.ts';
 import type { Facts } from './facts.ts';
 import { fillWarnings } from './fill.ts';
@@ -14,5 +15,6 @@ export const warningsOf = (facts: Facts): readonly Warning[] => [
   ...tiltWarnings(facts),
   ...batterWarnings(facts),
   ...potWarnings(facts),
+  ...colourWarnings(facts),
   ...cutWarnings(facts),
 ];

@@ -1,5 +1,15 @@
 import * as v from 'valibot';
-import { celsius, density, dose, id, name, percent, ratio, saponificationValue } from '../validate/fields.ts';
+import {
+  celsius,
+  colour,
+  density,
+  dose,
+  id,
+  name,
+  percent,
+  ratio,
+  saponificationValue,
+} from '../validate/fields.ts';
 
 const recipeOil = v.strictObject({
   /** an id from the oil library, or any other id when `custom` describes it */
@@ -48,6 +58,8 @@ const fragrance = v.strictObject({
   limitPercent: v.optional(percent(0, 100)),
   when: v.picklist(['batch', 'pot']),
   densityGMl: density,
+  /** what tans soap: vanillin and its like in the fragrance, percent by mass; from the supplier's sheet */
+  vanillinPercent: v.optional(percent(0, 40)),
 });
 
 export const batterSchema = v.strictObject({
@@ -59,6 +71,8 @@ export const batterSchema = v.strictObject({
   partLiquids: v.pipe(v.array(partLiquid), v.maxLength(10, 'at most 10 liquids')),
   additives: v.pipe(v.array(additive), v.maxLength(30, 'at most 30 additives')),
   fragrance: v.optional(fragrance),
+  /** colour of the plain soap, cured and not gelled, from a bar of one's own; absent: estimated from the oils */
+  colour: v.optional(colour),
   /** wanted temperatures at mixing, and the water's before the lye goes in */
   temperatures: v.strictObject({ oilsC: celsius(15, 80), lyeC: celsius(15, 80), waterC: celsius(-5, 40) }),
 });

@@ -19,7 +19,7 @@ export function readHead(
   text: string,
   what: string,
   wanted: { readonly format: string; readonly version: number },
-): Result<Record<string, unknown>> {
+): Result<{ readonly version: number; readonly body: Record<string, unknown> }> {
   if (text.length > MOST_CHARACTERS)
     return fail('too-large', `${text.length} characters is more than a ${what} file has`, 'file');
   let value: unknown;
@@ -44,5 +44,5 @@ export function readHead(
       `this file is version ${version}; this Drip Line reads up to ${wanted.version}. Update Drip Line to open it`,
       'version',
     );
-  return ok(body);
+  return ok({ version, body });
 }

@@ -3,7 +3,7 @@ import { mouldSchema, type Mould } from '../mould/schema.ts';
 import { checkMould } from '../plan/checkPlan.ts';
 import { ok, type Result } from '../result/result.ts';
 import { readHead } from './head.ts';
-import { fileStem } from './planFile.ts';
+import { fileStem } from './writePlan.ts';
 import { faultOf } from './schemaFaults.ts';
 
 const MOULD_FORMAT = 'drip-line/mould';
@@ -11,9 +11,9 @@ const MOULD_VERSION = 1;
 
 /** Read the text of a `.dripline-mould.json` file. Never throws; the fault names the field. */
 export function readMouldFile(text: string): Result<Mould> {
-  const body = readHead(text, 'mould', { format: MOULD_FORMAT, version: MOULD_VERSION });
-  if (!body.ok) return body;
-  const parsed = v.safeParse(v.strictObject({ mould: mouldSchema }), body.value);
+  const head = readHead(text, 'mould', { format: MOULD_FORMAT, version: MOULD_VERSION });
+  if (!head.ok) return head;
+  const parsed = v.safeParse(v.strictObject({ mould: mouldSchema }), head.value.body);
   if (!parsed.success) return { ok: false, fault: faultOf(parsed.issues[0]) };
   const [fault] = checkMould(parsed.output.mould);
   return fault ? { ok: false, fault } : ok(parsed.output.mould);

@@ -3,10 +3,9 @@ import { checkPlan } from '../plan/checkPlan.ts';
 import { planSchema, type Plan } from '../plan/planSchema.ts';
 import type { Fault } from '../result/result.ts';
 import { readHead } from './head.ts';
+import { migratePlan } from './migrate.ts';
+import { PLAN_FORMAT, PLAN_VERSION } from './planVersion.ts';
 import { faultOf } from './schemaFaults.ts';
-
-export const PLAN_FORMAT = 'drip-line/plan';
-export const PLAN_VERSION = 1;
 
 export type PlanRead =
   | { readonly ok: true; readonly plan: Plan }
@@ -28,20 +27,8 @@ export function readPlanValue(value: unknown): PlanRead {
  * each with the dotted path of the field and a message with the offending value.
  */
 export function readPlanFile(text: string): PlanRead {
-  const body = readHead(text, 'plan', { format: PLAN_FORMAT, version: PLAN_VERSION });
-  return body.ok ? readPlanValue(body.value) : { ok: false, faults: [body.fault] };
+  const head = readHead(text, 'plan', { format: PLAN_FORMAT, version: PLAN_VERSION });
+  return head.ok
+    ? readPlanValue(migratePlan(head.value.body, head.value.version))
+    : { ok: false, faults: [head.fault] };
 }
-
-/** The text of a plan file. Reading it back gives the same plan. */
-export const writePlanFile = (plan: Plan): string =>
-  `${JSON.stringify({ format: PLAN_FORMAT, version: PLAN_VERSION, ...plan }, null, 2)}\n`;
-
-/** A name as the stem of a file name: its letters and digits, with hyphens. */
-export const fileStem = (name: string, otherwise: string): string =>
-  name
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]+/g, '-')
-    .replaceAll(/^-|-$/g, '')
-    .slice(0, 60) || otherwise;
-
-export const planFileName = (plan: Plan): string => `${fileStem(plan.name, 'plan')}.dripline.json`;

@@ -1,6 +1,7 @@
 import { insideOf, type Inside } from '../mould/inside.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Fault } from '../result/result.ts';
+import type { Mix } from './ombreSchema.ts';
 import type { Plan } from './planSchema.ts';
 
 const repeats = (list: readonly { readonly id: string }[], at: string): Fault[] =>
@@ -19,6 +20,51 @@ const unknownPots = (plan: Plan): Fault[] => {
     ...plan.fill.top.flatMap((t, i) => fault(t.pot, `fill.top.${i}.pot`)),
   ];
 };
+
+const unknown = (what: string, at: string, id: string): Fault => ({
+  code: `unknown-${what}`,
+  message: `there is no ${what} "${id}"`,
+  at,
+});
+
+/** Every colorant, ombre and jug that is named must be there; a curve must rise. */
+function colours(plan: Plan): Fault[] {
+  const colorants = new Set(plan.colorants.map((c) => c.id));
+  const ombres = new Set(plan.ombres.map((o) => o.id));
+  const pots = new Set(plan.pots.map((p) => p.id));
+  const mixFaults = (mix: Mix, at: string): Fault[] =>
+    mix.flatMap((line, i) => {
+      const here = `${at}.${i}.colorant`;
+      if (!colorants.has(line.colorant)) return [unknown('colorant', here, line.colorant)];
+      return mix.findIndex((other) => other.colorant === line.colorant) < i
+        ? [{ code: 'repeated-colorant', message: `"${line.colorant}" is in it twice`, at: here }]
+        : [];
+    });
+  return [
+    ...plan.pots.flatMap((p, i) => [
+      ...mixFaults(p.colorants, `pots.${i}.colorants`),
+      ...(p.jugOf !== undefined && (!pots.has(p.jugOf) || p.jugOf === p.id)
+        ? [unknown('pot', `pots.${i}.jugOf`, p.jugOf)]
+        : []),
+    ]),
+    ...plan.ombres.flatMap((o, i) => {
+      const falls =
+        o.spacing.kind === 'curve' && o.spacing.heights.some((h, k, all) => k > 0 && h < (all[k - 1] ?? 0));
+      return [
+        ...mixFaults(o.from, `ombres.${i}.from`),
+        ...mixFaults(o.to, `ombres.${i}.to`),
+        ...(falls
+          ? [{ code: 'curve-falls', message: 'a curve rises all the way', at: `ombres.${i}.spacing.heights` }]
+          : []),
+      ];
+    }),
+    ...plan.steps.flatMap((s, i) =>
+      s.kind === 'pour' && s.ombre && !ombres.has(s.ombre.id)
+        ? [unknown('ombre', `steps.${i}.ombre.id`, s.ombre.id)]
+        : [],
+    ),
+  ];
+}
 
 const letters = (plan: Plan): Fault[] =>
   plan.pots.flatMap((p, i) =>
@@ -108,7 +154,9 @@ export const checkPlan = (plan: Plan): Fault[] => [
   ...repeats(plan.steps, 'steps'),
   ...repeats(plan.batter.additives, 'batter.additives'),
   ...repeats(plan.batter.partLiquids, 'batter.partLiquids'),
-  ...plan.pots.flatMap((p, i) => repeats(p.colorants, `pots.${i}.colorants`)),
+  ...repeats(plan.colorants, 'colorants'),
+  ...repeats(plan.ombres, 'ombres'),
+  ...colours(plan),
   ...letters(plan),
   ...unknownPots(plan),
 ];

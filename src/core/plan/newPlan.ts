@@ -27,6 +27,8 @@ export const newPlan = (id: string, now: string): Plan => ({
     temperatures: { oilsC: 32, lyeC: 32, waterC: 18 },
   },
   divide: { kind: 'after-emulsion' },
+  colorants: [],
+  ombres: [],
   pots: [
     { id: 'p1', letter: 'A', name: 'Chalk', colour: '#ece4d2', stage: 1, colorants: [] },
     { id: 'p2', letter: 'B', name: 'Slate', colour: '#5f6c78', stage: 1, colorants: [] },

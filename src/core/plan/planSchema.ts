@@ -1,7 +1,9 @@
 import * as v from 'valibot';
 import { batterSchema } from '../batter/schema.ts';
+import { planColorantSchema } from '../colorant/schema.ts';
 import { mouldSchema } from '../mould/schema.ts';
-import { colour, dose, id, lengthMm, massG, moment, name, percent, stage } from '../validate/fields.ts';
+import { colour, id, lengthMm, massG, moment, name, percent, stage } from '../validate/fields.ts';
+import { mix, ombreSchema } from './ombreSchema.ts';
 import { stepSchema } from './stepSchema.ts';
 
 export const SCALE_STEPS_G = [5, 2, 1, 0.5, 0.1, 0.01] as const;
@@ -36,22 +38,25 @@ const fill = v.strictObject({
   /** top allowance: batter held back for the top and for repairs, and from which pot */
   top: v.pipe(
     v.array(v.strictObject({ pot: id, massG: massG(0, 100000) })),
-    v.maxLength(24, 'at most 24 pots'),
+    v.maxLength(48, 'at most 48 pots'),
   ),
 });
+
+/** Pots a plan may have: a long ombre of separate pots takes one a layer. */
+export const MOST_POTS = 48;
 
 const pot = v.strictObject({
   id,
   letter: v.pipe(v.string(), v.regex(/^[A-Z][0-9]?$/, 'a letter A to Z, with a digit at most')),
   name: name(60),
-  colour,
+  /** given by hand; absent: as its colorants make it */
+  colour: v.optional(colour),
   /** stage wanted when it is poured: 0 emulsion, 1 light, 2 medium, 3 thick, 4 spoonable, 5 firm */
   stage: stage(0, 5),
-  /** doses are g of colorant per kg of batter */
-  colorants: v.pipe(
-    v.array(v.strictObject({ id, name: name(60), doseGPerKg: dose(0, 200) })),
-    v.maxLength(12, 'at most 12 colorants in a pot'),
-  ),
+  /** a pot that an ombre is poured from takes its colorants from there instead */
+  colorants: mix,
+  /** it is mixed in the jug that this pot has left empty, not in one of its own */
+  jugOf: v.optional(id),
 });
 
 /** One batch split after emulsion, or portions made ready before the lye. */
@@ -80,11 +85,14 @@ export const planSchema = v.strictObject({
   fill,
   batter: batterSchema,
   divide,
+  /** the plan's own copies: changing the library changes no plan */
+  colorants: v.pipe(v.array(planColorantSchema), v.maxLength(300, 'at most 300 colorants')),
   pots: v.pipe(
     v.array(pot),
     v.minLength(1, 'a plan needs at least one pot'),
-    v.maxLength(24, 'at most 24 pots'),
+    v.maxLength(MOST_POTS, `at most ${MOST_POTS} pots`),
   ),
+  ombres: v.pipe(v.array(ombreSchema), v.maxLength(8, 'at most 8 ombres')),
   steps: v.pipe(v.array(stepSchema), v.maxLength(200, 'at most 200 steps')),
   cut,
 });

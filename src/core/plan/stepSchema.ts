@@ -32,6 +32,11 @@ const pour = v.strictObject({
     how: v.picklist(['stream', 'low', 'spatula', 'spoon']),
     fallMm: lengthMm(1, 500),
   }),
+  /**
+   * A layer of an ombre: its shade comes from its place among that ombre's pours. With `turn` a new run begins here:
+   * `restart` goes back to the first colour, `reverse` goes on the other way.
+   */
+  ombre: v.optional(v.strictObject({ id, turn: v.optional(v.picklist(['restart', 'reverse'])) })),
 });
 
 /** From here on the mould stands at this tilt: roll lifts the +x (right) long edge, pitch the +y end. */

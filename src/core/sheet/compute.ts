@@ -3,6 +3,8 @@ import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
 import { cutBars } from '../cut/bars.ts';
 import { layPlan } from '../fill/layPlan.ts';
+import { plannedState } from '../look/state.ts';
+import { coloursOf, gradedMixes } from '../ombre/coloursOf.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { weighPlan } from '../weigh/weights.ts';
 
@@ -20,7 +22,11 @@ export function computePlan(plan: Plan): Computed {
   const { geometry, recipe, fill, stack } = laid;
   const cut = cutBars(stack.layers, geometry.floor, plan.cut);
   const weights = recipe && weighPlan(plan, recipe, stack.layers, fill.givenBatchG);
-  const facts: Facts = { ...laid, cut, weights };
+  const graded = weights
+    ? new Map(weights.ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)))
+    : gradedMixes(plan);
+  const colours = coloursOf(plan, plannedState(plan, 'cured'), graded);
+  const facts: Facts = { ...laid, cut, weights, graded, colours };
   const warnings = warningsOf(facts);
   const refused = warnings.some((w) => w.level === 'refuse');
   return { ...facts, warnings, weights: refused ? undefined : weights };

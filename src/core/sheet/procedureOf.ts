@@ -2,7 +2,8 @@ import { layOut, SAFETY } from './chapters/before.ts';
 import type { Draft } from './chapters/draft.ts';
 import { cutting, finishing, topping } from './chapters/ending.ts';
 import { lye } from './chapters/lye.ts';
-import { colours, oils } from './chapters/oils.ts';
+import { colours } from './chapters/colours.ts';
+import { oils } from './chapters/oils.ts';
 import { oneBatch } from './chapters/oneBatch.ts';
 import { combineAll, portions } from './chapters/portions.ts';
 import { pouring } from './chapters/pouring.ts';
@@ -17,9 +18,11 @@ export function procedureOf(computed: Computed): readonly Task[] {
   const drafts: Draft[] = [
     ...SAFETY,
     ...layOut(computed, w),
-    ...(ahead ? [...oils(computed, w), ...colours(w), ...portions(computed, w)] : []),
+    ...(ahead ? [...oils(computed, w), ...colours(computed, w), ...portions(computed, w)] : []),
     ...lye(computed, w),
-    ...(ahead ? combineAll(computed, w) : [...oils(computed, w), ...colours(w), ...oneBatch(computed, w)]),
+    ...(ahead
+      ? combineAll(computed, w)
+      : [...oils(computed, w), ...colours(computed, w), ...oneBatch(computed, w)]),
     ...pouring(computed, w),
     ...topping(computed, w),
     ...finishing(computed),

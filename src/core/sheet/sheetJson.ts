@@ -2,6 +2,8 @@ import { barMassG } from '../cut/bars.ts';
 import { propsFor } from '../mould/props.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Computed } from './compute.ts';
+import { dispersals } from './mixing.ts';
+import { ombreJson } from './ombreJson.ts';
 import { procedureOf } from './procedureOf.ts';
 
 /** What the headless sheet prints: plain JSON, weights at the scale's step, everything else unrounded. */
@@ -59,6 +61,20 @@ export function sheetJson(computed: Computed): object {
           }
         : {}),
     })),
+    ombres: weights?.ombres.map(ombreJson),
+    dispersals:
+      weights &&
+      dispersals(computed, weights).map((d) => ({
+        colorant: d.colorant.id,
+        name: d.colorant.name,
+        mass_g: d.massG,
+        into: d.into,
+        ...(d.carrier ? { carrier: d.carrier.kind, carrier_ml: d.carrier.ml } : {}),
+      })),
+    colours: {
+      pots: Object.fromEntries(computed.colours.pots),
+      pours: Object.fromEntries(computed.colours.pours),
+    },
     steps: plan.steps.map((step, index) => {
       if (step.kind !== 'pour') {
         const { id, ...rest } = step;

@@ -17,6 +17,7 @@ export const percent = (low: number, high: number) => ranged(low, high, '%');
 export const minutes = (low: number, high: number) => ranged(low, high, 'min');
 export const celsius = (low: number, high: number) => ranged(low, high, '°C');
 export const degrees = (low: number, high: number) => ranged(low, high, '°');
+export const millilitresPerGram = (low: number, high: number) => ranged(low, high, 'ml/g');
 export const dose = (low: number, high: number) => ranged(low, high, 'g/kg');
 export const saponificationValue = ranged(50, 400, 'mg KOH/g');
 export const density = ranged(0.5, 3, 'g/ml');

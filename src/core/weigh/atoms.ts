@@ -1,12 +1,16 @@
 import type { PouredLayer } from '../fill/layers.ts';
+import { poursOfOmbre } from '../ombre/runs.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
 import { roundParts } from '../units/scaleStep.ts';
 
-/** One thing weighed out of the batch: a pour, what is held back, a pot's overage, batter nobody takes. */
+/**
+ * One thing weighed out of the batch: a pour, what is held back, a pot's overage, what stays in the jugs of an ombre's stocks,
+ * batter nobody takes.
+ */
 export interface Atom {
   readonly pot: string;
-  readonly kind: 'pour' | 'top' | 'overage' | 'spare';
+  readonly kind: 'pour' | 'top' | 'overage' | 'loss' | 'spare';
   readonly stepId: string;
   /** weighed out so many times: a pour once for each mould */
   readonly times: number;
@@ -33,6 +37,13 @@ function rawAtoms(plan: Plan, layers: readonly PouredLayer[], givenBatchG: Grams
   for (const pot of plan.pots) {
     const used = totalOf(atoms.filter((a) => a.pot === pot.id));
     atoms.push({ ...once, pot: pot.id, kind: 'overage', massG: used * overage });
+  }
+  for (const ombre of plan.ombres) {
+    if (ombre.school !== 'master-blends') continue;
+    const pots = new Set(poursOfOmbre(plan, ombre.id).map((p) => p.pot));
+    const drawn = totalOf(atoms.filter((a) => pots.has(a.pot)));
+    const massG = (drawn * ombre.stockLossPercent) / 100;
+    if (massG > 0) atoms.push({ ...once, pot: '', kind: 'loss', massG });
   }
   const total = totalOf(atoms);
   const spare = (givenBatchG ?? total) - total;

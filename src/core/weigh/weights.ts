@@ -1,11 +1,14 @@
 import { superfatOf } from '../batter/lye.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { PouredLayer } from '../fill/layers.ts';
+import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
 import { roundParts, sumAtStep, toStep } from '../units/scaleStep.ts';
 import { atomsOf, type Atom } from './atoms.ts';
 import { ingredientsOf, type Ingredients, type Weight } from './ingredients.ts';
+import type { OmbreWeights } from './ombre/types.ts';
+import { colorantsOfGraded, weighOmbres } from './ombre/weighOmbres.ts';
 
 export interface PourWeight {
   readonly stepId: string;
@@ -42,17 +45,20 @@ export interface PotWeight {
 export interface Weights extends Ingredients {
   readonly batterG: Grams;
   readonly pots: readonly PotWeight[];
+  readonly ombres: readonly OmbreWeights[];
+  /** batter that stays in the jugs of the ombres' stocks */
+  readonly stockLossG: Grams;
   /** batter of a given batch size that no pour takes */
   readonly spareG: Grams;
   /** superfat of the weighed amounts, after rounding */
   readonly superfatPercent: Percent;
 }
 
-const colorantsFor = (pot: Pot, batterG: Grams, fineStepG: Grams): Weight[] =>
-  pot.colorants.map((c) => ({
-    id: c.id,
-    name: c.name,
-    massG: toStep((c.doseGPerKg * batterG) / 1000, fineStepG),
+const colorantsFor = (plan: Plan, mix: Mix, batterG: Grams, fineStepG: Grams): Weight[] =>
+  mix.map((m) => ({
+    id: m.colorant,
+    name: plan.colorants.find((c) => c.id === m.colorant)?.name ?? m.colorant,
+    massG: toStep((m.doseGPerKg * batterG) / 1000, fineStepG),
   }));
 
 /** Split a weighed whole over the pots in proportion to `shares`, at the scale's step. */
@@ -89,6 +95,30 @@ function superfatAsWeighed(plan: Plan, recipe: Recipe, mixed: Ingredients): Perc
     : 0;
 }
 
+/** Pots that an ombre is poured from, with the colorants that it gives them. */
+function withGraded(
+  plan: Plan,
+  pots: readonly PotWeight[],
+  ombres: readonly OmbreWeights[],
+  fineG: Grams,
+): PotWeight[] {
+  const massOf = (id: string): Grams => pots.find((p) => p.pot.id === id)?.batterG ?? 0;
+  const graded = colorantsOfGraded(ombres, massOf, fineG);
+  const mixes = new Map(ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)));
+  return pots.map((p) => {
+    const colorants = graded.get(p.pot.id);
+    if (!colorants) return p;
+    return {
+      ...p,
+      colorants,
+      pours: p.pours.map((q) => {
+        const mix = mixes.get(q.stepId);
+        return mix ? { ...q, colorants: colorantsFor(plan, mix, q.massG, fineG) } : q;
+      }),
+    };
+  });
+}
+
 export function weighPlan(
   plan: Plan,
   recipe: Recipe,
@@ -122,19 +152,31 @@ export function weighPlan(
           .filter((a) => a.pot === pot.id && a.kind === 'pour')
           .map((a) => {
             const massG = sumAtStep([a.massG * a.times], step);
-            return { stepId: a.stepId, eachG: a.massG, massG, colorants: colorantsFor(pot, massG, fine) };
+            return {
+              stepId: a.stepId,
+              eachG: a.massG,
+              massG,
+              colorants: colorantsFor(plan, pot.colorants, massG, fine),
+            };
           }),
         heldBackG: massOf((a) => a.pot === pot.id && a.kind === 'top'),
         overageG: massOf((a) => a.pot === pot.id && a.kind === 'overage'),
-        colorants: colorantsFor(pot, own, fine),
+        colorants: colorantsFor(plan, pot.colorants, own, fine),
         portion,
       },
     ];
   });
+  const ombres = weighOmbres(
+    plan,
+    pots.map((p) => ({ pot: p.pot, batterG: p.batterG, oilsG: p.portion.oilsG, pours: p.pours })),
+    fine,
+  );
   return {
     ...mixed,
     batterG,
-    pots,
+    pots: withGraded(plan, pots, ombres, fine),
+    ombres,
+    stockLossG: massOf((a) => a.kind === 'loss'),
     spareG: massOf((a) => a.kind === 'spare'),
     superfatPercent: superfatAsWeighed(plan, recipe, mixed),
   };

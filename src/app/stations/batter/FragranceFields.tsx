@@ -65,6 +65,15 @@ export function FragranceFields() {
           }}
         />
       </div>
+      <div className="grid grid-cols-3 items-start gap-3">
+        <PercentField
+          label="Vanillin in it"
+          hint="tans the soap; the supplier’s sheet says"
+          className="col-span-2"
+          value={fragrance.vanillinPercent}
+          onValue={(vanillinPercent, g) => put({ ...fragrance, vanillinPercent }, g)}
+        />
+      </div>
       <dl className="grid grid-cols-2 gap-x-6">
         <Fact name="Weight">{weights ? show.fine(weights.fragranceG) : '–'}</Fact>
         <Fact name="In the cured bar" origin="estimated">

@@ -7,7 +7,7 @@ const PAD = 14;
 
 /** The loaf from the side with its cuts, what is trimmed or left over set pale. */
 export function LoafLength() {
-  const { plan, computed, show } = usePlan();
+  const { plan, computed, colours, show } = usePlan();
   const [ref, { width }] = useSize<HTMLDivElement>();
   const { cut, stack, geometry } = computed;
   const long = geometry.most.length;
@@ -36,7 +36,7 @@ export function LoafLength() {
               d={`M${viewPolygon(layer.solid, 'side')
                 .map((p) => `${x(p.h + cut.loafMm / 2)},${y(p.z)}`)
                 .join('L')}Z`}
-              fill={plan.pots.find((p) => p.id === layer.pour.pot)?.colour}
+              fill={colours.pours.get(layer.pour.id)}
               stroke="#1c272755"
               strokeWidth="0.6"
             />

@@ -20,7 +20,7 @@ export function LayerList() {
                 className="flex w-full cursor-pointer items-center gap-2 py-1.5 text-left hover:bg-base-200"
                 onClick={() => dispatch(pourChosen(layer.pour.id))}
               >
-                <PotBadge pot={pot} size={22} />
+                <PotBadge pot={pot} pour={layer.pour.id} size={22} />
                 <span className="flex-1 truncate">{pot.name}</span>
                 <span className="quiet text-sm">{formatPercent(layer.sharePercent)}</span>
                 <span className="w-18 text-right font-bold">{show.mass(layer.massG)}</span>

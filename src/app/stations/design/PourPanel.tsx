@@ -70,7 +70,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
   return (
     <section aria-label={`Pour ${index + 1}`} className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex items-center gap-3">
-        <PotBadge pot={pot} size={34} />
+        <PotBadge pot={pot} pour={pour.id} size={34} />
         <div className="min-w-0 flex-1">
           <p className="quiet text-sm">
             Pour {index + 1} of {count}

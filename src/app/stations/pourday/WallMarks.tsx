@@ -1,6 +1,6 @@
 import { Download } from 'lucide-react';
 import { wallMarksSvg } from '../../../core/exchange/wallMarks.ts';
-import { planFileName } from '../../../core/exchange/planFile.ts';
+import { planFileName } from '../../../core/exchange/writePlan.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 import { saveFile } from '../../parts/saveFile.ts';
 

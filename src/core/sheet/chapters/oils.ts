@@ -1,7 +1,7 @@
 import { formatTemperature } from '../../units/format.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
-import { coarse, fine, potName, type Draft } from './draft.ts';
+import { coarse, fine, type Draft } from './draft.ts';
 
 export function oils({ plan }: Computed, w: Weights): Draft[] {
   // portions made ready before the lye get theirs jug by jug
@@ -17,13 +17,3 @@ export function oils({ plan }: Computed, w: Weights): Draft[] {
       : []),
   ];
 }
-
-export const colours = (w: Weights): Draft[] =>
-  w.pots
-    .filter((p) => p.colorants.length > 0)
-    .map((p) => ({
-      chapter: 'colour',
-      pot: p.pot.id,
-      text: `Disperse for ${potName(p.pot)}: crush out every lump in a little light oil or water.`,
-      lines: p.colorants.map(fine),
-    }));

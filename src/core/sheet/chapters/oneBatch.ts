@@ -1,5 +1,9 @@
-import type { Weights } from '../../weigh/weights.ts';
+import type { OmbreWeights } from '../../weigh/ombre/types.ts';
+import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
+import { pottingOrder } from '../mixing.ts';
+import type { Line } from '../procedure.ts';
+import { dispersedLines, drawLines, schoolOf, startLines, stocks } from './colours.ts';
 import { coarse, fine, potName, type Draft } from './draft.ts';
 
 function traceAdditives(w: Weights): Draft[] {
@@ -7,6 +11,28 @@ function traceAdditives(w: Weights): Draft[] {
   return atTrace.length > 0
     ? [{ chapter: 'emulsify', text: 'Stir in at light trace.', lines: atTrace.map(fine) }]
     : [];
+}
+
+/** Pots in the order to colour them with one whisk. */
+function inWhiskOrder(computed: Computed, w: Weights): readonly PotWeight[] {
+  const order = pottingOrder(computed, w).map((s) => s.pot.id);
+  return w.pots.toSorted((a, b) => order.indexOf(a.pot.id) - order.indexOf(b.pot.id));
+}
+
+function divideText({ pot, colorants }: PotWeight, school: OmbreWeights['school'] | undefined): string {
+  if (school === 'master-blends') return `Blend ${potName(pot)} from the stocks.`;
+  const coloured = colorants.length > 0 && school !== 'one-pot';
+  return `Weigh out ${potName(pot)}${coloured ? ', and stir in its dispersed colorant' : ''}.`;
+}
+
+function batterLines(computed: Computed, w: Weights, p: PotWeight): readonly Line[] {
+  const school = schoolOf(w, p.pot.id);
+  if (school === 'master-blends') return drawLines(w, p.pot.id);
+  if (school === 'one-pot') return startLines(w, p.pot.id) ?? [];
+  return [
+    { name: 'Batter', massG: p.batterG, fine: false, pot: p.pot.id },
+    ...dispersedLines(computed, p.colorants),
+  ];
 }
 
 /** One batch, emulsified and then divided into its pots. */
@@ -34,14 +60,15 @@ export function oneBatch(computed: Computed, w: Weights): Draft[] {
           },
         ]
       : []),
-    ...w.pots
+    ...stocks(computed, w),
+    ...inWhiskOrder(computed, w)
       .filter((p) => p.batterG > 0)
       .map((p): Draft => ({
         chapter: 'divide',
         pot: p.pot.id,
-        text: `Weigh out ${potName(p.pot)}${p.colorants.length > 0 ? ', and stir in its dispersed colorant' : ''}.`,
+        text: divideText(p, schoolOf(w, p.pot.id)),
         lines: [
-          { name: 'Batter', massG: p.batterG, fine: false, pot: p.pot.id },
+          ...batterLines(computed, w, p),
           ...(scentPots
             ? [{ name: plan.batter.fragrance?.name ?? 'Fragrance', massG: p.portion.fragranceG, fine: true }]
             : []),

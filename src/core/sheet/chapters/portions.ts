@@ -1,24 +1,42 @@
 import type { Pot } from '../../plan/planSchema.ts';
-import type { Weights } from '../../weigh/weights.ts';
+import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
+import type { Line } from '../procedure.ts';
+import { dispersedLines, drawLines, schoolOf, stocks } from './colours.ts';
 import { coarse, fine, potName, type Draft } from './draft.ts';
 
 /** Each pot's own oils, additives, colour and scent ready in its jug before any lye is added. */
-export function portions({ plan }: Computed, w: Weights): Draft[] {
-  const fragrance = plan.batter.fragrance;
+export function portions(computed: Computed, w: Weights): Draft[] {
+  const fragrance = computed.plan.batter.fragrance;
   const inPots = w.pots.filter((p) => p.batterG > 0);
-  return inPots.map((p): Draft => ({
+  const jugs = inPots.map((p): Draft => ({
     chapter: 'divide',
     pot: p.pot.id,
-    text: `Make ready ${potName(p.pot)}: into its own jug weigh the mixed oils${p.colorants.length > 0 ? ', then stir in its dispersed colorant' : ''}.`,
+    text: portionText(p, w),
     lines: [
-      { name: 'Mixed oils', massG: p.portion.oilsG, fine: false, pot: p.pot.id },
+      ...portionLines(computed, p, w),
       ...p.portion.additives.filter((a) => a.massG > 0).map(fine),
       ...(p.portion.fragranceG > 0
         ? [{ name: fragrance?.name ?? 'Fragrance', massG: p.portion.fragranceG, fine: true }]
         : []),
     ],
   }));
+  return [...stocks(computed, w), ...jugs];
+}
+
+function portionText({ pot, colorants }: PotWeight, w: Weights): string {
+  const school = schoolOf(w, pot.id);
+  if (school === 'master-blends')
+    return `Make ready ${potName(pot)}: into its own jug draw from the stocks of oils, stirred first.`;
+  const coloured = colorants.length > 0 && school !== 'one-pot';
+  return `Make ready ${potName(pot)}: into its own jug weigh the mixed oils${coloured ? ', then stir in its dispersed colorant' : ''}.`;
+}
+
+function portionLines(computed: Computed, p: PotWeight, w: Weights): readonly Line[] {
+  const school = schoolOf(w, p.pot.id);
+  if (school === 'master-blends') return drawLines(w, p.pot.id);
+  const oils = { name: 'Mixed oils', massG: p.portion.oilsG, fine: false, pot: p.pot.id };
+  return school === 'one-pot' ? [oils] : [oils, ...dispersedLines(computed, p.colorants)];
 }
 
 /** All portions combined at the start, the largest first. */

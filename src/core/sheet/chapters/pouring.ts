@@ -6,6 +6,7 @@ import { formatLength, formatShort } from '../../units/format.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
 import { surfaceText } from '../surfaceText.ts';
+import { beforePass } from './colours.ts';
 import { potName, type Draft } from './draft.ts';
 import { combine } from './portions.ts';
 
@@ -61,6 +62,7 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
       combined.add(weight.pot.id);
       drafts.push({ ...combine(weight.pot, w), chapter: 'pour' });
     }
+    drafts.push(...beforePass(computed, w, step.id));
     nth += 1;
     inMouldG += weight.massG;
     drafts.push({

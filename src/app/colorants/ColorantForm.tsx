@@ -1,0 +1,205 @@
+import * as v from 'valibot';
+import {
+  COLORANT_KINDS,
+  CARRIERS,
+  colorantSchema,
+  KIND_NAMES,
+  type Colorant,
+  type Nature,
+} from '../../core/colorant/schema.ts';
+import { STARTER_COLORANTS } from '../../core/colorant/starters.ts';
+import { faultOf } from '../../core/exchange/schemaFaults.ts';
+import type { Fault } from '../../core/result/result.ts';
+import { database } from '../../store/database.ts';
+import { ColourPicker } from '../parts/colour/ColourPicker.tsx';
+import { Picker } from '../parts/Picker.tsx';
+import { FigureField, PercentField } from '../parts/quantities.tsx';
+import { Group } from '../parts/Station.tsx';
+import { TextField } from '../parts/TextField.tsx';
+import { DoseStrip } from './DoseStrip.tsx';
+
+/** Everything that is known of one colorant. A change is kept at once; plans keep the copies they have. */
+export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
+  const { nature } = colorant;
+  const keep = (next: Colorant): Fault | undefined => {
+    const read = v.safeParse(colorantSchema, next);
+    if (!read.success) return faultOf(read.issues[0]);
+    void database.colorants.put(read.output);
+    return undefined;
+  };
+  const put = (part: Partial<Nature>): Fault | undefined =>
+    keep({ ...colorant, nature: { ...nature, ...part } });
+  const starter = STARTER_COLORANTS.find((c) => c.id === colorant.id);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-5 p-5">
+      <div className="flex items-end gap-4">
+        <ColourPicker
+          label={`Colour of ${colorant.name} in soap`}
+          value={nature.colour}
+          onPick={(colour) => put({ colour })}
+          className="size-20 shrink-0 cursor-pointer rounded-box border border-black/30"
+          style={{ background: nature.colour }}
+        >
+          {null}
+        </ColourPicker>
+        <TextField
+          label="Name"
+          className="flex-1"
+          value={colorant.name}
+          onValue={(name) => keep({ ...colorant, name })}
+        />
+        <Picker
+          label="Kind"
+          className="w-52"
+          value={nature.kind}
+          options={COLORANT_KINDS.map((value) => ({ value, label: KIND_NAMES[value] }))}
+          onPick={(kind) => put({ kind })}
+        />
+      </div>
+      <Group title="Colour in soap">
+        <p className="quiet text-sm leading-snug">
+          What this colorant makes of plain soap at one dose, cured and not gelled: pick it from a photograph
+          of a test bar. All other doses and mixes are worked out from it.
+        </p>
+        <div className="flex items-end gap-3">
+          <FigureField
+            label="At a dose of"
+            className="w-32"
+            suffix="g/kg"
+            value={nature.doseGPerKg}
+            onValue={(doseGPerKg) => put({ doseGPerKg })}
+          />
+          <div className="grid gap-0.5">
+            <span className="quiet text-sm">In plain soap of</span>
+            <ColourPicker
+              label="Colour of the plain soap"
+              value={nature.base}
+              onPick={(base) => put({ base })}
+              className="h-9 w-24 cursor-pointer rounded-field border border-black/30"
+              style={{ background: nature.base }}
+            >
+              {null}
+            </ColourPicker>
+          </div>
+          <DoseStrip nature={nature} />
+        </div>
+      </Group>
+      <Group title="Weighing and dispersing">
+        <div className="grid grid-cols-3 items-start gap-3">
+          <FigureField
+            label="A level teaspoon weighs"
+            suffix="g"
+            value={nature.gPerTsp}
+            onValue={(gPerTsp) => put({ gPerTsp })}
+          />
+          <Picker
+            label="Disperse in"
+            value={nature.carrier}
+            options={CARRIERS.map((value) => ({ value, label: value }))}
+            onPick={(carrier) => put({ carrier })}
+          />
+          <FigureField
+            label="Carrier for a gram"
+            suffix="ml/g"
+            value={nature.carrierMlPerG}
+            onValue={(carrierMlPerG) => put({ carrierMlPerG })}
+          />
+          <FigureField
+            label="Usual at most"
+            suffix="g/kg"
+            value={nature.usualGPerKg}
+            onValue={(usualGPerKg) => put({ usualGPerKg })}
+          />
+          <FigureField
+            label="In stock"
+            suffix="g"
+            value={colorant.stockG ?? 0}
+            onValue={(stockG) => keep({ ...colorant, stockG })}
+          />
+        </div>
+      </Group>
+      <Group title="How it behaves">
+        <div className="grid grid-cols-3 items-start gap-3">
+          <PercentField
+            label="Paled by a hot oven"
+            value={nature.palesPercent}
+            onValue={(palesPercent) => put({ palesPercent })}
+          />
+          <PercentField
+            label="Faded by the cure"
+            value={nature.fadesPercent}
+            onValue={(fadesPercent) => put({ fadesPercent })}
+          />
+        </div>
+        <div className="flex flex-wrap gap-x-6 gap-y-2">
+          <Check label="bleeds" checked={nature.bleeds} onCheck={(bleeds) => put({ bleeds })} />
+          <Check label="speckles" checked={nature.speckles} onCheck={(speckles) => put({ speckles })} />
+          <Check
+            label="morphs in fresh batter"
+            checked={nature.morph !== undefined}
+            onCheck={(morphs) => {
+              const { morph: _morph, ...rest } = nature;
+              void keep({
+                ...colorant,
+                nature: morphs ? { ...rest, morph: { colour: '#8a8f7a', returns: true } } : rest,
+              });
+            }}
+          />
+          {nature.morph && (
+            <>
+              <Check
+                label="comes back within a day"
+                checked={nature.morph.returns}
+                onCheck={(returns) => nature.morph && put({ morph: { ...nature.morph, returns } })}
+              />
+              <ColourPicker
+                label="Colour in fresh batter"
+                value={nature.morph.colour}
+                onPick={(colour) => nature.morph && put({ morph: { ...nature.morph, colour } })}
+                className="h-7 w-16 cursor-pointer rounded-field border border-black/30"
+                style={{ background: nature.morph.colour }}
+              >
+                {null}
+              </ColourPicker>
+            </>
+          )}
+        </div>
+      </Group>
+      <p className="quiet text-sm leading-snug">
+        {starter
+          ? 'One of the starters: its figures are recalled or invented. A test bar of your own and the supplier’s sheet come first.'
+          : 'One of your own.'}{' '}
+        Plans keep their own copy: a change here changes no plan made before.
+      </p>
+      <button
+        type="button"
+        className="btn btn-sm justify-self-start"
+        onClick={() => void database.colorants.delete(colorant.id)}
+      >
+        {starter ? 'Back to the starter’s figures' : 'Remove from the library'}
+      </button>
+    </div>
+  );
+}
+
+interface CheckProps {
+  readonly label: string;
+  readonly checked: boolean;
+  readonly onCheck: (checked: boolean) => unknown;
+}
+
+function Check({ label, checked, onCheck }: CheckProps) {
+  return (
+    <label className="flex cursor-pointer items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4.5 accent-(--color-accent)"
+        checked={checked}
+        onChange={(event) => {
+          onCheck(event.target.checked);
+        }}
+      />
+      {label}
+    </label>
+  );
+}

@@ -1,0 +1,35 @@
+import type { Colorant } from '../../../core/colorant/schema.ts';
+import { useColorants } from './useLibrary.ts';
+
+interface ColorantPickerProps {
+  readonly label: string;
+  /** those that are there already are not offered */
+  readonly without?: readonly string[];
+  readonly onPick: (colorant: Colorant) => void;
+  readonly className?: string;
+}
+
+/** Choose a colorant of the library: a list that goes back to its label once something is chosen. */
+export function ColorantPicker({ label, without = [], onPick, className }: ColorantPickerProps) {
+  const all = useColorants();
+  return (
+    <select
+      className={`field h-8 text-sm ${className ?? 'w-48'}`}
+      aria-label={label}
+      value=""
+      onChange={(event) => {
+        const chosen = all.find((c) => c.id === event.target.value);
+        if (chosen) onPick(chosen);
+      }}
+    >
+      <option value="">{label}</option>
+      {all
+        .filter((c) => !without.includes(c.id))
+        .map((c) => (
+          <option key={c.id} value={c.id}>
+            {c.name}
+          </option>
+        ))}
+    </select>
+  );
+}

@@ -1,0 +1,51 @@
+import { X } from 'lucide-react';
+import { setDose, takeFromPot } from '../../../core/edit/colorants.ts';
+import type { Pot } from '../../../core/plan/planSchema.ts';
+import { teaspoons } from '../../../core/units/spoons.ts';
+import type { Weight } from '../../../core/weigh/ingredients.ts';
+import { FigureField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+/** A pot's colorants with their doses, and what that weighs. */
+export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly weights: readonly Weight[] }) {
+  const { plan, edit, show } = usePlan();
+  if (pot.colorants.length === 0) return null;
+  return (
+    <ul className="grid gap-1.5">
+      {pot.colorants.map(({ colorant, doseGPerKg }) => {
+        const known = plan.colorants.find((c) => c.id === colorant);
+        const massG = weights.find((w) => w.id === colorant)?.massG;
+        return (
+          <li key={colorant} className="flex items-start gap-2">
+            <span className="mt-1.5 min-w-0 flex-1">
+              {known?.name}
+              {!known?.nature && <span className="quiet text-sm"> not described</span>}
+            </span>
+            <FigureField
+              label={`Dose of ${known?.name ?? colorant}`}
+              hideLabel
+              className="w-28"
+              suffix="g/kg"
+              value={doseGPerKg}
+              onValue={(dose, g) => edit((p) => setDose(p, pot.id, colorant, dose), g)}
+            />
+            <span className="mt-1.5 grid w-24 text-right leading-tight">
+              <span className="font-bold">{massG === undefined ? '–' : show.fine(massG)}</span>
+              {known?.nature && massG !== undefined && (
+                <span className="quiet text-sm">{teaspoons(massG, known.nature.gPerTsp)}</span>
+              )}
+            </span>
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm px-1.5"
+              aria-label={`Remove ${known?.name ?? colorant}`}
+              onClick={() => edit((p) => takeFromPot(p, pot.id, colorant))}
+            >
+              <X className="size-4" aria-hidden="true" />
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

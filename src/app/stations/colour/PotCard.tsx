@@ -1,0 +1,158 @@
+import { Trash2 } from 'lucide-react';
+import { addToPot, mixPot } from '../../../core/edit/colorants.ts';
+import { isPoured, removePot, setPotShare, updatePot } from '../../../core/edit/pots.ts';
+import type { Pot } from '../../../core/plan/planSchema.ts';
+import { STAGES } from '../../../core/setting/stage.ts';
+import { ColorantPicker } from '../../parts/colour/ColorantPicker.tsx';
+import { ColourPicker } from '../../parts/colour/ColourPicker.tsx';
+import { inkOn, NO_COLOUR } from '../../parts/ink.ts';
+import { Picker } from '../../parts/Picker.tsx';
+import { PercentField } from '../../parts/quantities.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { ColorantLines } from './ColorantLines.tsx';
+import { LookStates, type NamedState } from './LookStates.tsx';
+
+const OWN_JUG = 'own';
+
+/** One pot: letter, name, its share of what is poured, its colorants, how it will look. */
+export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: readonly NamedState[] }) {
+  const { plan, computed, colours, edit, show } = usePlan();
+  const { layers } = computed.stack;
+  const weight = computed.weights?.pots.find((w) => w.pot.id === pot.id);
+  const poured = isPoured(plan, pot.id);
+  const graded = plan.ombres.find((o) =>
+    plan.steps.some((s) => s.kind === 'pour' && s.pot === pot.id && s.ombre?.id === o.id),
+  );
+  const share = layers.filter((l) => l.pour.pot === pot.id).reduce((s, l) => s + l.sharePercent, 0);
+  const colour = colours.pots.get(pot.id) ?? NO_COLOUR;
+  const change = (part: Partial<Omit<Pot, 'id'>>, gesture?: string) =>
+    edit((p) => updatePot(p, pot.id, part), gesture);
+  return (
+    <li className="grid gap-2.5 rounded-box border border-base-300 p-3" aria-label={`Pot ${pot.letter}`}>
+      <div className="flex items-end gap-3">
+        {graded ? (
+          <span
+            className="grid size-13 shrink-0 place-items-center rounded-full border border-black/30 text-xl font-bold"
+            style={{ background: colour, color: inkOn(colour) }}
+          >
+            {pot.letter}
+          </span>
+        ) : (
+          <ColourPicker
+            label={`Colour of pot ${pot.letter}`}
+            value={colour}
+            onPick={(hex) => change({ colour: hex }, `colour-${pot.id}`)}
+            className="grid size-13 shrink-0 cursor-pointer place-items-center rounded-full border border-black/30 text-xl font-bold"
+            style={{ background: colour, color: inkOn(colour) }}
+          >
+            {pot.letter}
+          </ColourPicker>
+        )}
+        <TextField
+          label="Letter"
+          className="w-16"
+          inputClass="text-center"
+          value={pot.letter}
+          onValue={(letter, g) => change({ letter: letter.trim().toUpperCase() }, g)}
+        />
+        <TextField
+          label="Name"
+          className="flex-1"
+          value={pot.name}
+          onValue={(name, g) => change({ name }, g)}
+        />
+        <PercentField
+          label="Share poured"
+          className="w-24"
+          decimals={1}
+          value={share}
+          disabled={!poured}
+          onValue={(percent, g) => {
+            const volumes = new Map(layers.map((l) => [l.pour.id, l.volumeMl] as const));
+            const shared = setPotShare(plan, pot.id, percent, volumes);
+            return shared.ok ? edit(() => shared.value, g) : shared.fault;
+          }}
+        />
+        <span className="grid w-24 text-right">
+          <span className="quiet text-sm">Batter</span>
+          <span className="flex h-9 items-center justify-end text-lg font-bold">
+            {weight ? show.mass(weight.batterG) : '–'}
+          </span>
+        </span>
+        {!poured && plan.pots.length > 1 && (
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm px-1.5"
+            aria-label={`Remove pot ${pot.letter}`}
+            onClick={() => edit((p) => removePot(p, pot.id))}
+          >
+            <Trash2 className="size-4" aria-hidden="true" />
+          </button>
+        )}
+      </div>
+      <div className="ml-16 grid gap-2.5">
+        {graded ? (
+          <p className="quiet text-sm">
+            Coloured as the ombre {graded.name} asks:{' '}
+            {weight?.colorants.map((c) => `${show.fine(c.massG)} ${c.name}`).join(', ') ?? 'see Ombre'}.
+          </p>
+        ) : (
+          <>
+            <ColorantLines pot={pot} weights={weight?.colorants ?? []} />
+            <div className="flex items-center gap-3">
+              <ColorantPicker
+                label="Add a colorant"
+                without={pot.colorants.map((c) => c.colorant)}
+                onPick={(colorant) => edit((p) => addToPot(p, pot.id, colorant))}
+              />
+              <span className="quiet text-sm">
+                {pot.colour === undefined ? 'Drawn as it is mixed.' : 'Drawn in the colour given by hand.'}
+              </span>
+              {pot.colour !== undefined && (
+                <button
+                  type="button"
+                  className="cursor-pointer text-sm underline"
+                  onClick={() => edit((p) => mixPot(p, pot.id))}
+                >
+                  As mixed instead
+                </button>
+              )}
+            </div>
+          </>
+        )}
+        <LookStates potId={pot.id} states={states} />
+        <div className="flex gap-3">
+          <Picker
+            label="Thickness at the pour"
+            className="w-44"
+            value={String(Math.round(pot.stage))}
+            options={STAGES.map((word, stage) => ({ value: String(stage), label: word }))}
+            onPick={(stage) => change({ stage: Number(stage) })}
+          />
+          <Picker
+            label="Jug"
+            className="w-52"
+            value={pot.jugOf ?? OWN_JUG}
+            options={[
+              { value: OWN_JUG, label: 'one of its own' },
+              ...plan.pots
+                .filter((p) => p.id !== pot.id)
+                .map((p) => ({ value: p.id, label: `that of ${p.letter}, emptied` })),
+            ]}
+            onPick={(jug) =>
+              edit((p) => ({
+                ...p,
+                pots: p.pots.map((q) => {
+                  if (q.id !== pot.id) return q;
+                  const { jugOf: _jug, ...rest } = q;
+                  return jug === OWN_JUG ? rest : { ...rest, jugOf: jug };
+                }),
+              }))
+            }
+          />
+        </div>
+      </div>
+    </li>
+  );
+}

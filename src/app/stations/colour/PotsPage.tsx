@@ -1,0 +1,89 @@
+import { Plus } from 'lucide-react';
+import { Link } from 'react-router';
+import { hexOfBody } from '../../../core/colour/body.ts';
+import { addPot } from '../../../core/edit/pots.ts';
+import { plainSoap } from '../../../core/look/soapColour.ts';
+import { ColourPicker } from '../../parts/colour/ColourPicker.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { DivideFields } from './DivideFields.tsx';
+import { useStates } from './LookStates.tsx';
+import { PotCard } from './PotCard.tsx';
+import { PotWeights } from './PotWeights.tsx';
+
+/** The pots of the plan, what colours them, and what they weigh. */
+export function PotsPage() {
+  const { plan, computed, edit } = usePlan();
+  const states = useStates(computed);
+  return (
+    <>
+      <PlainSoap />
+      <Group
+        title="Pots"
+        aside={
+          <span className="flex gap-2">
+            <Link to="/colorants" className="btn btn-sm btn-ghost">
+              Colorants library
+            </Link>
+            <button type="button" className="btn btn-sm" onClick={() => edit((p) => addPot(p).plan)}>
+              <Plus className="size-4" aria-hidden="true" />
+              Pot
+            </button>
+          </span>
+        }
+      >
+        <ul className="grid gap-3">
+          {plan.pots.map((pot) => (
+            <PotCard key={pot.id} pot={pot} states={states} />
+          ))}
+        </ul>
+      </Group>
+      <DivideFields />
+      {computed.weights && <PotWeights weights={computed.weights} />}
+    </>
+  );
+}
+
+/** What everything is mixed into: the colour of the plain soap, estimated from the oils or taken from a bar. */
+function PlainSoap() {
+  const { plan, edit } = usePlan();
+  const colour = hexOfBody(plainSoap(plan.batter));
+  const given = plan.batter.colour !== undefined;
+  return (
+    <div className="flex items-center gap-3">
+      <ColourPicker
+        label="Colour of the plain soap"
+        value={colour}
+        onPick={(hex) => edit((p) => ({ ...p, batter: { ...p.batter, colour: hex } }), 'plain-soap')}
+        className="size-9 shrink-0 cursor-pointer rounded-full border border-black/30"
+        style={{ background: colour }}
+      >
+        {null}
+      </ColourPicker>
+      <p className="text-sm leading-snug">
+        Plain soap of this recipe, cured.{' '}
+        {given ? (
+          <>
+            Given by hand.{' '}
+            <button
+              type="button"
+              className="cursor-pointer underline"
+              onClick={() =>
+                edit((p) => {
+                  const { colour: _colour, ...batter } = p.batter;
+                  return { ...p, batter };
+                })
+              }
+            >
+              Estimate it from the oils
+            </button>
+          </>
+        ) : (
+          <span className="quiet">
+            ≈ estimated from the oils; pick it from a photograph of a plain bar to do better.
+          </span>
+        )}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,74 @@
+import { useMemo } from 'react';
+import { DEFICIENCIES, seenWith } from '../../../../core/colour/deficiency.ts';
+import { labOfHex } from '../../../../core/colour/lab.ts';
+import { differencesOf } from '../../../../core/ombre/strip.ts';
+import { formatShort } from '../../../../core/units/format.ts';
+import { NO_COLOUR } from '../../../parts/ink.ts';
+import { Group } from '../../../parts/Station.tsx';
+import { usePlan } from '../../../parts/usePlan.ts';
+
+/** Neighbours nearer than this read as one layer; of an ombre only what cannot be seen at all counts. */
+const ONE_LAYER = 5;
+const UNSEEN = 1;
+
+/** How the layers, in the order they are poured, read to eyes that do not tell all colours apart. */
+export function ColourSight() {
+  const { plan, computed, colours } = usePlan();
+  const layers = computed.stack.layers;
+  const rows = useMemo(() => {
+    const hexes = layers.map((l) => colours.pours.get(l.pour.id) ?? NO_COLOUR);
+    const ways = [
+      { name: 'All colours', plain: 'as drawn', see: (hex: string) => hex },
+      ...DEFICIENCIES.map((d) => ({
+        name: d.name,
+        plain: d.plain,
+        see: (hex: string) => seenWith(d.id, hex),
+      })),
+    ];
+    return ways.map(({ name, plain, see }) => {
+      const seen = hexes.map(see);
+      const differences = differencesOf(seen.map(labOfHex));
+      const merge = differences.flatMap((d, i) => {
+        const below = layers[i];
+        const above = layers[i + 1];
+        if (!below || !above || below.room !== above.room || below.pour.pot === above.pour.pot) return [];
+        const graded = below.pour.ombre && below.pour.ombre.id === above.pour.ombre?.id;
+        return d < (graded ? UNSEEN : ONE_LAYER) ? [`${i + 1} and ${i + 2} (${formatShort(d, 1)})`] : [];
+      });
+      return { name, plain, seen, merge };
+    });
+  }, [layers, colours]);
+  if (layers.length < 2) return null;
+  return (
+    <Group title="How it reads to other eyes">
+      <ul className="grid gap-2.5">
+        {rows.map((row) => (
+          <li key={row.name} className="grid grid-cols-[7rem_minmax(0,1fr)] items-start gap-3">
+            <span className="leading-tight" title={row.plain}>
+              {row.name}
+              {row.name !== 'All colours' && (
+                <span className="quiet block text-xs">{row.plain.split(';')[0]}</span>
+              )}
+            </span>
+            <span className="grid gap-0.5">
+              <span className="flex h-9 overflow-hidden rounded-field" aria-hidden="true">
+                {row.seen.map((hex, i) => (
+                  <span key={i} className="flex-1" style={{ background: hex }} />
+                ))}
+              </span>
+              <span className={`text-sm ${row.merge.length > 0 ? '' : 'quiet'}`}>
+                {row.merge.length > 0
+                  ? `Pours ${row.merge.join(', ')} run together.`
+                  : 'Every layer stands apart.'}
+              </span>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="quiet text-sm">
+        {plan.pots.length} pots carry letters on paper and screen whatever their colours. Simulated at full
+        strength; weaker forms see more.
+      </p>
+    </Group>
+  );
+}

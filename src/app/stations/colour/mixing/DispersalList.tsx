@@ -1,0 +1,81 @@
+import { dispersionG } from '../../../../core/colorant/dispersion.ts';
+import { dispersals } from '../../../../core/sheet/mixing.ts';
+import { formatNumber, formatPercent } from '../../../../core/units/format.ts';
+import type { Weights } from '../../../../core/weigh/weights.ts';
+import { useColorants } from '../../../parts/colour/useLibrary.ts';
+import { Group } from '../../../parts/Station.tsx';
+import { usePlan } from '../../../parts/usePlan.ts';
+
+const CELL = 'py-1.5 pl-3 text-right align-top';
+
+/** What to disperse in what, in the order in which the whisk never needs washing. */
+export function DispersalList({ weights }: { readonly weights: Weights }) {
+  const { computed, show } = usePlan();
+  const library = useColorants();
+  const list = dispersals(computed, weights);
+  if (list.length === 0)
+    return (
+      <Group title="Disperse">
+        <p className="quiet text-sm">Nothing to disperse: no pot takes a colorant yet.</p>
+      </Group>
+    );
+  const oilG = list.reduce(
+    (sum, d) =>
+      d.carrier?.kind === 'oil' && d.colorant.nature
+        ? sum + dispersionG(d.colorant.nature, d.massG) - d.massG
+        : sum,
+    0,
+  );
+  const { superfatPercent, oilsG } = weights;
+  const fatter = 100 - ((100 - superfatPercent) * oilsG) / (oilsG + oilG);
+  return (
+    <Group title="Disperse, in this order">
+      <table className="w-full">
+        <thead className="quiet text-sm">
+          <tr className="rule border-b">
+            <th className="py-1 text-left font-normal">Colorant</th>
+            <th className={`${CELL} font-normal`}>Powder</th>
+            <th className={`${CELL} font-normal`}>Stirred into</th>
+            <th className={`${CELL} font-normal`}>For</th>
+          </tr>
+        </thead>
+        <tbody>
+          {list.map((d, i) => {
+            const stockG = library.find((c) => c.id === d.colorant.id)?.stockG;
+            return (
+              <tr key={d.colorant.id} className="rule border-b">
+                <td className="py-1.5 align-top leading-tight">
+                  <span className="quiet">{i + 1}</span> {d.colorant.name}
+                  {stockG !== undefined && stockG < d.massG && (
+                    <span className="block text-sm text-error">
+                      only {show.fine(stockG)} in stock, {show.fine(d.massG - stockG)} short
+                    </span>
+                  )}
+                </td>
+                <td className={CELL}>
+                  <strong>{show.fine(d.massG)}</strong>
+                  {d.spoons !== undefined && <span className="quiet block text-sm">{d.spoons}</span>}
+                </td>
+                <td className={CELL}>
+                  {d.carrier
+                    ? `${formatNumber(d.carrier.ml, 0)} ml ${d.carrier.name}`
+                    : 'a little light oil or water'}
+                </td>
+                <td className={`${CELL} max-w-40`}>{d.into.join(', ')}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {oilG > 0 && (
+        <p className="text-sm leading-snug">
+          Take the {show.mass(oilG)} of light oil out of the recipe’s own: added on top it would raise the
+          superfat from {formatPercent(superfatPercent)} to {formatPercent(fatter)}.
+        </p>
+      )}
+      <p className="quiet text-sm">
+        Wipe the whisk between colours. Shake a jar that has stood: pigment settles.
+      </p>
+    </Group>
+  );
+}

@@ -1,0 +1,51 @@
+import { Download } from 'lucide-react';
+import { fileStem } from '../../../../core/exchange/writePlan.ts';
+import { writeGpl, writePaletteFile, type Palette } from '../../../../core/exchange/palette.ts';
+import { NO_COLOUR } from '../../../parts/ink.ts';
+import { PaletteImport } from '../../../parts/colour/PaletteImport.tsx';
+import { saveFile } from '../../../parts/saveFile.ts';
+import { Group } from '../../../parts/Station.tsx';
+import { usePlan } from '../../../parts/usePlan.ts';
+
+/** The colours of this plan as a palette for other programs, and palettes taken in. */
+export function PalettePlan() {
+  const { plan, colours } = usePlan();
+  const graded = plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s] : []));
+  const ofOmbres = graded.map((s) => {
+    const ombre = plan.ombres.find((o) => o.id === s.ombre?.id);
+    const nth = graded.filter((g) => g.ombre?.id === s.ombre?.id).indexOf(s) + 1;
+    return { name: `${ombre?.name ?? 'Ombre'} ${nth}`, colour: colours.pours.get(s.id) ?? NO_COLOUR };
+  });
+  const plain = plan.pots
+    .filter((p) => !graded.some((s) => s.pot === p.id))
+    .map((p) => ({ name: p.name, colour: colours.pots.get(p.id) ?? NO_COLOUR }));
+  const palette: Palette = { name: plan.name, colours: [...plain, ...ofOmbres] };
+  const stem = fileStem(plan.name, 'palette');
+  return (
+    <Group title="Palette">
+      <div className="flex flex-wrap items-center gap-2">
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            saveFile(`${stem}.gpl`, writeGpl(palette), 'text/plain');
+          }}
+        >
+          <Download className="size-4" aria-hidden="true" />
+          GIMP palette
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            saveFile(`${stem}.dripline-palette.json`, writePaletteFile(palette), 'application/json');
+          }}
+        >
+          <Download className="size-4" aria-hidden="true" />
+          JSON
+        </button>
+        <PaletteImport />
+      </div>
+    </Group>
+  );
+}

@@ -1,0 +1,95 @@
+import { LEAST_LAYERS, MOST_LAYERS, setLayers, takeApart, updateOmbre } from '../../../../core/edit/ombre.ts';
+import { MOMENTS } from '../../../../core/look/state.ts';
+import { poursOfOmbre } from '../../../../core/ombre/runs.ts';
+import type { Ombre } from '../../../../core/plan/ombreSchema.ts';
+import { Choice } from '../../../parts/Choice.tsx';
+import { Picker } from '../../../parts/Picker.tsx';
+import { FigureField } from '../../../parts/quantities.tsx';
+import { Group } from '../../../parts/Station.tsx';
+import { TextField } from '../../../parts/TextField.tsx';
+import { usePlan } from '../../../parts/usePlan.ts';
+import { EndCard } from './EndCard.tsx';
+import { Recipe } from './Recipe.tsx';
+import { SpacingStrips } from './SpacingStrips.tsx';
+
+const MOMENT_NAMES = { pour: 'at the pour', cut: 'at the cut', cured: 'when cured' } as const;
+
+/** One ombre: its ends, its school, its spacing, and what to weigh. */
+export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
+  const { plan, edit } = usePlan();
+  const layers = poursOfOmbre(plan, ombre.id).length;
+  const change = (part: Partial<Omit<Ombre, 'id'>>, gesture?: string) =>
+    edit((p) => updateOmbre(p, ombre.id, part), gesture);
+  return (
+    <section className="grid grid-cols-[minmax(0,1fr)] gap-5" aria-label={`Ombre ${ombre.name}`}>
+      <div className="grid grid-cols-2 gap-3">
+        <EndCard ombre={ombre} end="from" />
+        <EndCard ombre={ombre} end="to" />
+      </div>
+      <div className="flex items-end gap-4">
+        <FigureField
+          label="Layers"
+          className="w-20"
+          suffix=""
+          value={layers}
+          onValue={(count, g) =>
+            Number.isInteger(count) && count >= LEAST_LAYERS && count <= MOST_LAYERS
+              ? edit((p) => setLayers(p, ombre.id, count), g)
+              : {
+                  code: 'layers-out-of-range',
+                  message: `${count}: an ombre has ${LEAST_LAYERS} to ${MOST_LAYERS} layers`,
+                }
+          }
+        />
+        <div className="flex-1">
+          <Choice
+            legend="Poured from"
+            value={ombre.school}
+            options={[
+              { value: 'one-pot', label: 'one pot, darkened as you go' },
+              { value: 'master-blends', label: 'blends of two stocks' },
+              { value: 'separate-pots', label: 'separate pots' },
+            ]}
+            onChoose={(school) => change({ school })}
+          />
+        </div>
+      </div>
+      <SpacingStrips ombre={ombre} />
+      <Recipe ombre={ombre} />
+      <Group title="This ombre">
+        <div className="flex items-end gap-3">
+          <TextField
+            label="Name"
+            className="flex-1"
+            value={ombre.name}
+            onValue={(name, g) => change({ name }, g)}
+          />
+          <Picker
+            label="Spaced as it looks"
+            className="w-36"
+            value={ombre.spacedAt}
+            options={MOMENTS.map((value) => ({ value, label: MOMENT_NAMES[value] }))}
+            onPick={(spacedAt) => change({ spacedAt })}
+          />
+          <Picker
+            label="Measured by"
+            className="w-38"
+            value={ombre.measure}
+            options={[
+              { value: 'scale', label: `scale, ${plan.units.fineStepG} g` },
+              { value: 'spoon', label: 'eighths of a tsp' },
+            ]}
+            onPick={(measure) => change({ measure })}
+          />
+        </div>
+        <button
+          type="button"
+          className="btn btn-sm justify-self-start"
+          onClick={() => edit((p) => takeApart(p, ombre.id))}
+        >
+          Stop grading: keep the shades as plain pots
+        </button>
+      </Group>
+    </section>
+  );
+}

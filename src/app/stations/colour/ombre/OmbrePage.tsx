@@ -1,0 +1,34 @@
+import { useState } from 'react';
+import { usePlan } from '../../../parts/usePlan.ts';
+import { OmbreEditor } from './OmbreEditor.tsx';
+import { StartOmbre } from './StartOmbre.tsx';
+
+/** The ombres of the plan: one at a time, and a way to begin another. */
+export function OmbrePage() {
+  const { plan } = usePlan();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const ombre = plan.ombres.find((o) => o.id === chosen) ?? plan.ombres[0];
+  return (
+    <>
+      {plan.ombres.length > 1 && (
+        <div className="flex gap-2" role="group" aria-label="Ombres of this plan">
+          {plan.ombres.map((o) => (
+            <button
+              key={o.id}
+              type="button"
+              className={`btn btn-sm ${o === ombre ? 'btn-primary' : ''}`}
+              aria-pressed={o === ombre}
+              onClick={() => {
+                setChosen(o.id);
+              }}
+            >
+              {o.name}
+            </button>
+          ))}
+        </div>
+      )}
+      {ombre && <OmbreEditor key={ombre.id} ombre={ombre} />}
+      <StartOmbre first={plan.ombres.length === 0} onStarted={setChosen} />
+    </>
+  );
+}

@@ -1,0 +1,56 @@
+import { useState } from 'react';
+import { updateOmbre } from '../../../../core/edit/ombre.ts';
+import type { Ombre } from '../../../../core/plan/ombreSchema.ts';
+import { Group } from '../../../parts/Station.tsx';
+import { usePlan } from '../../../parts/usePlan.ts';
+import { BlendRecipe } from './BlendRecipe.tsx';
+import { OnePotRecipe } from './OnePotRecipe.tsx';
+import { SeparateRecipe } from './SeparateRecipe.tsx';
+
+/** What to weigh, layer by layer, by the ombre's school; and what becomes of it when something went otherwise. */
+export function Recipe({ ombre }: { readonly ombre: Ombre }) {
+  const { computed, edit } = usePlan();
+  const [asked, setAsked] = useState(false);
+  const weights = computed.weights?.ombres.find((o) => o.ombre.id === ombre.id);
+  const whatIf = asked || ombre.actuals.length > 0;
+  if (!weights)
+    return <p className="quiet text-sm">There are no weights while something in the plan is refused.</p>;
+  return (
+    <Group
+      title="Additions"
+      aside={
+        <span className="flex gap-2">
+          {ombre.actuals.length > 0 && (
+            <button
+              type="button"
+              className="btn btn-sm"
+              onClick={() => edit((p) => updateOmbre(p, ombre.id, { actuals: [] }))}
+            >
+              Back to the plan
+            </button>
+          )}
+          {!whatIf && (
+            <button
+              type="button"
+              className="btn btn-sm"
+              onClick={() => {
+                setAsked(true);
+              }}
+            >
+              What if it went otherwise?
+            </button>
+          )}
+        </span>
+      }
+    >
+      {whatIf && (
+        <p className="text-sm">
+          Write what was really added or poured: the layers after it are solved again from what is left.
+        </p>
+      )}
+      {weights.school === 'one-pot' && <OnePotRecipe weights={weights} whatIf={whatIf} />}
+      {weights.school === 'master-blends' && <BlendRecipe weights={weights} whatIf={whatIf} />}
+      {weights.school === 'separate-pots' && <SeparateRecipe weights={weights} whatIf={whatIf} />}
+    </Group>
+  );
+}

@@ -1,0 +1,98 @@
+import { useId, useMemo } from 'react';
+import { updateOmbre } from '../../../../core/edit/ombre.ts';
+import { labOfHex } from '../../../../core/colour/lab.ts';
+import { runsOf } from '../../../../core/ombre/runs.ts';
+import { rampOfOmbre } from '../../../../core/ombre/shades.ts';
+import { differencesOf, placesOn, stripOf, type Strip } from '../../../../core/ombre/strip.ts';
+import type { Ombre, Spacing } from '../../../../core/plan/ombreSchema.ts';
+import { NO_COLOUR } from '../../../parts/ink.ts';
+import { Group } from '../../../parts/Station.tsx';
+import { usePlan } from '../../../parts/usePlan.ts';
+import { CurveEditor } from './CurveEditor.tsx';
+import { spread, StripBar } from './StripBar.tsx';
+
+const STRAIGHT: Spacing = { kind: 'curve', heights: [0.25, 0.5, 0.75] };
+
+const NAMES: Readonly<Record<Spacing['kind'], string>> = {
+  even: 'Even to the eye',
+  curve: 'A curve to bend',
+  'equal-dose': 'Equal dose',
+  halving: 'Halving',
+};
+
+/** The same ends spaced in every way, one under the other; the chosen one is in the loaf at once. */
+export function SpacingStrips({ ombre }: { readonly ombre: Ombre }) {
+  const { plan, computed, colours, edit } = usePlan();
+  const name = useId();
+  const runs = runsOf(plan, ombre.id);
+  const count = runs[0]?.pours.length ?? 0;
+  const spacings: readonly Spacing[] = [
+    { kind: 'even' },
+    ombre.spacing.kind === 'curve' ? ombre.spacing : STRAIGHT,
+    { kind: 'equal-dose' },
+    { kind: 'halving' },
+  ];
+  const ramp = useMemo(() => rampOfOmbre(plan, ombre), [plan, ombre]);
+  const strips = spacings.map((spacing) => stripOf(ramp, placesOn(ramp, spacing, count)));
+  const pours = runs.flatMap((r) => r.pours);
+  const got: Strip = (() => {
+    const hexes = pours.map((p) => colours.pours.get(p.id) ?? NO_COLOUR);
+    return { colours: hexes, differences: differencesOf(hexes.map(labOfHex)) };
+  })();
+  if (count < 2) return null;
+  return (
+    <>
+      <Group
+        title={runs.length > 1 ? `Spacing of ${count} layers, the first run` : `Spacing of ${count} layers`}
+        aside={<span className="quiet text-sm">difference of neighbours, CIEDE2000</span>}
+      >
+        <fieldset className="grid gap-1.5">
+          <legend className="sr-only">Spacing</legend>
+          {spacings.map((spacing, i) => {
+            const strip = strips[i];
+            const chosen = ombre.spacing.kind === spacing.kind;
+            return (
+              strip && (
+                <label
+                  key={spacing.kind}
+                  className={`relative grid cursor-pointer grid-cols-[6.5rem_minmax(0,1fr)_4.5rem] items-start gap-3 rounded-box border-2 p-1.5 has-focus-visible:outline-2 has-focus-visible:outline-accent ${chosen ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
+                >
+                  <input
+                    type="radio"
+                    className="sr-only"
+                    name={name}
+                    checked={chosen}
+                    onChange={() => edit((p) => updateOmbre(p, ombre.id, { spacing }))}
+                  />
+                  <span className={`pt-1 leading-tight ${chosen ? 'font-bold' : ''}`}>
+                    {NAMES[spacing.kind]}
+                  </span>
+                  <StripBar strip={strip} />
+                  <span className="pt-1 text-right text-sm leading-tight">{spread(strip)}</span>
+                </label>
+              )
+            );
+          })}
+        </fieldset>
+        {ombre.spacing.kind === 'curve' && (
+          <CurveEditor
+            heights={ombre.spacing.heights}
+            onBend={(heights, gesture) =>
+              edit((p) => updateOmbre(p, ombre.id, { spacing: { kind: 'curve', heights } }), gesture)
+            }
+          />
+        )}
+      </Group>
+      <Group
+        title="What you will really get"
+        aside={
+          <span className="quiet text-sm">
+            {computed.weights ? `after rounding, all ${pours.length} layers` : 'as wanted, not weighed yet'}
+          </span>
+        }
+      >
+        <StripBar strip={got} tall />
+      </Group>
+    </>
+  );
+}

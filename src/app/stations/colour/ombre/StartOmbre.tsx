@@ -1,0 +1,70 @@
+import { useState } from 'react';
+import { startOmbre, type OmbreGoes } from '../../../../core/edit/ombre.ts';
+import { useColorants } from '../../../parts/colour/useLibrary.ts';
+import { Picker } from '../../../parts/Picker.tsx';
+import { Group } from '../../../parts/Station.tsx';
+import { usePlan } from '../../../parts/usePlan.ts';
+
+const WAYS: readonly { readonly goes: OmbreGoes; readonly label: string }[] = [
+  { goes: 'these-layers', label: 'from the layers there are' },
+  { goes: 'whole-loaf', label: 'the whole loaf, 8 new layers' },
+  { goes: 'above', label: '8 layers above the others' },
+];
+
+/** Begin an ombre: what it is coloured with, and where in the loaf it goes. */
+export function StartOmbre({
+  first,
+  onStarted,
+}: {
+  readonly first: boolean;
+  readonly onStarted: (ombreId: string) => void;
+}) {
+  const { plan, edit } = usePlan();
+  const colorants = useColorants();
+  const [picked, setPicked] = useState('heather');
+  const colorant = colorants.find((c) => c.id === picked) ?? colorants[0];
+  const begin = (goes: OmbreGoes): void => {
+    if (!colorant) return;
+    let id: string | undefined;
+    edit((p) => {
+      const started = startOmbre(p, goes, colorant);
+      id = started.ombreId;
+      return started.plan;
+    });
+    if (id !== undefined) onStarted(id);
+  };
+  const free = plan.steps.some((s) => s.kind === 'pour' && !s.ombre);
+  return (
+    <Group title={first ? 'Begin an ombre' : 'Another ombre'}>
+      {first && (
+        <p className="max-w-prose text-sm leading-snug">
+          From plain batter to the colorant’s own colour, in steps that look even. The ends, the school and
+          the spacing can all be changed afterwards.
+        </p>
+      )}
+      <div className="flex flex-wrap items-end gap-2">
+        <Picker
+          label="Coloured with"
+          className="w-52"
+          value={colorant?.id ?? ''}
+          options={colorants.map((c) => ({ value: c.id, label: c.name }))}
+          onPick={setPicked}
+        />
+        {WAYS.filter((w) =>
+          w.goes === 'these-layers' ? free && plan.ombres.length === 0 : first || w.goes === 'above',
+        ).map(({ goes, label }) => (
+          <button
+            key={goes}
+            type="button"
+            className="btn btn-sm mb-0.5"
+            onClick={() => {
+              begin(goes);
+            }}
+          >
+            {label}
+          </button>
+        ))}
+      </div>
+    </Group>
+  );
+}

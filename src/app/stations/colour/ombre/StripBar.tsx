@@ -1,0 +1,40 @@
+import { formatShort } from '../../../../core/units/format.ts';
+import type { Strip } from '../../../../core/ombre/strip.ts';
+
+/** More layers than this leave no room for a figure at each joint. */
+const FIGURES_UP_TO = 11;
+
+/** Shades side by side, with the difference of each pair of neighbours at their joint. */
+export function StripBar({ strip, tall }: { readonly strip: Strip; readonly tall?: boolean }) {
+  const count = strip.colours.length;
+  return (
+    <div>
+      <div className={`flex overflow-hidden rounded-field ${tall ? 'h-14' : 'h-8'}`}>
+        {strip.colours.map((colour, i) => (
+          <span key={i} className="flex-1" style={{ background: colour }} title={`${i + 1}: ${colour}`} />
+        ))}
+      </div>
+      {count <= FIGURES_UP_TO && (
+        <div className="quiet relative h-4 text-xs">
+          {strip.differences.map((d, i) => (
+            <span
+              key={i}
+              className="absolute -translate-x-1/2"
+              style={{ left: `${((i + 1) / count) * 100}%` }}
+            >
+              {formatShort(d, 1)}
+            </span>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** "9.6 to 9.7": the smallest and the largest difference of neighbours. */
+export function spread(strip: Strip): string {
+  if (strip.differences.length === 0) return '–';
+  const least = formatShort(Math.min(...strip.differences), 1);
+  const most = formatShort(Math.max(...strip.differences), 1);
+  return least === most ? `all ${least}` : `${least} to ${most}`;
+}

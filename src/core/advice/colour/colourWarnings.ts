@@ -1,0 +1,26 @@
+import type { Facts } from '../facts.ts';
+import type { Warning } from '../warning.ts';
+import { curedBodies } from './bodies.ts';
+import { greyPurples, mudInPots, overDosed } from './doses.ts';
+import { closeNeighbours, muddyNeighbours } from './neighbours.ts';
+import { ombreWarnings } from './ombres.ts';
+import { behaviours, carriedOver, overruled, paled, tanned, undescribed } from './shifts.ts';
+
+/** What to know of the colours, worst first by kind. */
+export function colourWarnings(facts: Facts): Warning[] {
+  const bodies = curedBodies(facts);
+  return [
+    ...ombreWarnings(facts, bodies),
+    ...overruled(facts),
+    ...undescribed(facts),
+    ...overDosed(facts),
+    ...mudInPots(facts),
+    ...greyPurples(facts),
+    ...tanned(facts),
+    ...paled(facts),
+    ...carriedOver(facts, bodies),
+    ...closeNeighbours(facts, bodies),
+    ...muddyNeighbours(facts, bodies),
+    ...behaviours(facts),
+  ];
+}

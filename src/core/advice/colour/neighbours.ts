@@ -1,0 +1,141 @@
+import { chromaKept, MUD_BELOW } from '../../colour/stirring.ts';
+import { difference } from '../../colour/difference.ts';
+import { labOfBody, type Body } from '../../colour/body.ts';
+import { contrastChoice } from '../../edit/contrast.ts';
+import { freshId } from '../../edit/freshId.ts';
+import { insertAfter, LANDING_FALL_MM } from '../../edit/pours.ts';
+import type { PouredLayer } from '../../fill/layers.ts';
+import type { Plan } from '../../plan/planSchema.ts';
+import { formatPercent, formatShort } from '../../units/format.ts';
+import type { Facts } from '../facts.ts';
+import type { Remedy, Warning } from '../warning.ts';
+import type { Bodies } from './bodies.ts';
+
+/** Below this CIEDE2000 two layers melt into one; a line that parts them needs the second. Judgements, no source. */
+const READS_AS_LINE = 5;
+const PARTS_WELL = 15;
+
+/** Height of a separating line. */
+const LINE_MM = 3;
+
+/** So many pours and their best order is looked for at every change; more are left to the Colour station's button. */
+const ORDER_AT_ONCE = 9;
+
+interface Pair {
+  readonly below: PouredLayer;
+  readonly above: PouredLayer;
+}
+
+/** Layers of one compartment that touch, out of different pots and not of one ombre. */
+export function touching({ stack, geometry }: Facts): readonly Pair[] {
+  return geometry.rooms.flatMap((room) => {
+    const layers = stack.layers.filter((l) => l.room === room);
+    return layers.slice(1).flatMap((above, i): Pair[] => {
+      const below = layers[i];
+      if (!below || below.pour.pot === above.pour.pot) return [];
+      const same = below.pour.ombre && below.pour.ombre.id === above.pour.ombre?.id;
+      return same ? [] : [{ below, above }];
+    });
+  });
+}
+
+const nameOf = ({ plan }: Facts, layer: PouredLayer): string =>
+  plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?';
+
+const bodyOf = (bodies: Bodies, layer: PouredLayer): Body | undefined => bodies.pours.get(layer.pour.id);
+
+/** The pot whose colour stands out most from both. */
+function partingPot(
+  { plan }: Facts,
+  bodies: Bodies,
+  one: Body,
+  other: Body,
+): Plan['pots'][number] | undefined {
+  const contrast = (pot: Plan['pots'][number]): number => {
+    const body = bodies.pots.get(pot.id);
+    if (!body) return 0;
+    const lab = labOfBody(body);
+    return Math.min(difference(lab, labOfBody(one)), difference(lab, labOfBody(other)));
+  };
+  const best = plan.pots.toSorted((a, b) => contrast(b) - contrast(a))[0];
+  return best && contrast(best) >= PARTS_WELL ? best : undefined;
+}
+
+const lineBetween =
+  (below: PouredLayer, pot: string) =>
+  (plan: Plan): Plan =>
+    insertAfter(plan, below.pour.id, {
+      id: freshId('s', plan.steps),
+      kind: 'pour',
+      pot,
+      compartment: below.pour.compartment,
+      amount: { kind: 'height', heightMm: LINE_MM },
+      locked: false,
+      landing: { how: 'spatula', fallMm: LANDING_FALL_MM.spatula },
+    });
+
+export function closeNeighbours(facts: Facts, bodies: Bodies): Warning[] {
+  const { plan, stack } = facts;
+  const order = stack.layers.length <= ORDER_AT_ONCE ? contrastChoice(plan, facts.colours.pours) : undefined;
+  return touching(facts).flatMap(({ below, above }): Warning[] => {
+    const one = bodyOf(bodies, below);
+    const other = bodyOf(bodies, above);
+    if (!one || !other) return [];
+    const apart = difference(labOfBody(one), labOfBody(other));
+    if (apart >= READS_AS_LINE) return [];
+    const parting = partingPot(facts, bodies, one, other);
+    const remedies: Remedy[] = [
+      ...(order && order.best > order.now + 1 && order.best >= READS_AS_LINE
+        ? [
+            {
+              label: `Pour in the order of most contrast: smallest difference ${formatShort(order.best, 1)}`,
+              apply: order.apply,
+            },
+          ]
+        : []),
+      ...(parting
+        ? [
+            {
+              label: `A ${LINE_MM} mm line of pot ${parting.letter} between them`,
+              apply: lineBetween(below, parting.id),
+            },
+          ]
+        : []),
+    ];
+    return [
+      {
+        code: 'neighbours-close',
+        level: 'note',
+        station: 'colour',
+        step: above.pour.id,
+        message: `Pours ${below.nth + 1} and ${above.nth + 1} (pots ${nameOf(facts, below)} and ${nameOf(facts, above)}) differ by only ${formatShort(apart, 1)} when cured: below about ${READS_AS_LINE} they read as one layer, not as a line.`,
+        remedies,
+      },
+    ];
+  });
+}
+
+/** Touching layers whose colours would go brown if they were stirred together. */
+export function muddyNeighbours(facts: Facts, bodies: Bodies): Warning[] {
+  const seen = new Set<string>();
+  const pairs = touching(facts).flatMap(({ below, above }): string[] => {
+    const key = [below.pour.pot, above.pour.pot].sort().join(' ');
+    const one = bodyOf(bodies, below);
+    const other = bodyOf(bodies, above);
+    if (!one || !other || seen.has(key)) return [];
+    seen.add(key);
+    const kept = chromaKept(one, other);
+    return kept === undefined || kept >= MUD_BELOW
+      ? []
+      : [`${nameOf(facts, below)} with ${nameOf(facts, above)} (${formatPercent(kept * 100, 0)})`];
+  });
+  if (pairs.length === 0) return [];
+  return [
+    {
+      code: 'mud-if-stirred',
+      level: 'note',
+      station: 'colour',
+      message: `Opposites lie side by side: stirred together they go towards brown, keeping this much of the duller one’s colour: ${pairs.join(', ')}. Keep tools and strokes out of both.`,
+    },
+  ];
+}

@@ -1,0 +1,172 @@
+import { labOfBody } from '../../colour/body.ts';
+import { difference } from '../../colour/difference.ts';
+import { carryOver } from '../../colour/stirring.ts';
+import { mixPot } from '../../edit/colorants.ts';
+import { plannedHeat } from '../../look/state.ts';
+import type { Plan } from '../../plan/planSchema.ts';
+import { formatPercent, formatShort } from '../../units/format.ts';
+import type { Facts } from '../facts.ts';
+import type { Warning } from '../warning.ts';
+import { curedBodies, type Bodies } from './bodies.ts';
+
+/** A shift smaller than this is hardly seen in a bar, CIEDE2000. */
+const SEEN = 2;
+
+/** What stays on the walls of an emptied jug. An estimate; common practice, no source. */
+export const RESIDUE_G = 5;
+
+/** Each pot's shift between two ways of looking at it, largest first, as "A by 7.2". */
+function shifts({ plan }: Facts, one: Bodies, other: Bodies): readonly string[] {
+  return plan.pots
+    .flatMap((p) => {
+      const a = one.pots.get(p.id);
+      const b = other.pots.get(p.id);
+      const by = a && b ? difference(labOfBody(a), labOfBody(b)) : 0;
+      return by >= SEEN ? [{ letter: p.letter, by }] : [];
+    })
+    .sort((a, b) => b.by - a.by)
+    .map(({ letter, by }) => `${letter} by ${formatShort(by, 1)}`);
+}
+
+export function tanned(facts: Facts): Warning[] {
+  const { fragrance } = facts.plan.batter;
+  if (!fragrance?.vanillinPercent || fragrance.percentOfOils === 0) return [];
+  const list = shifts(facts, curedBodies(facts, { scented: true }), curedBodies(facts, { scented: false }));
+  if (list.length === 0) return [];
+  return [
+    {
+      code: 'fragrance-tans',
+      level: 'warn',
+      station: 'colour',
+      message: `${fragrance.name} (${formatPercent(fragrance.vanillinPercent)} vanillin) will tan these pots over the cure: ${list.join(', ')} (a difference of 2 shows). Deep colours hide it. The figures are estimates.`,
+    },
+  ];
+}
+
+const leaveCool = (plan: Plan): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) =>
+    s.kind === 'finish' && (s.what === 'warm-oven' || s.what === 'insulate')
+      ? { ...s, what: 'leave-cool' }
+      : s,
+  ),
+});
+
+/** Colours that pale in a hot oven, where the plan ends in one or in a warm wrap. */
+export function paled(facts: Facts): Warning[] {
+  const heat = plannedHeat(facts.plan);
+  if (heat === 0) return [];
+  // gelled either way: only what the heat itself takes is counted
+  const list = shifts(facts, curedBodies(facts), curedBodies(facts, { heat: 1e-9 }));
+  if (list.length === 0) return [];
+  return [
+    {
+      code: 'pales-in-heat',
+      level: 'warn',
+      station: 'colour',
+      message: `${heat === 1 ? 'A warm oven' : 'A warm wrap'} will pale these pots: ${list.join(', ')}. White in the pot steadies a yellow; a cool place keeps it.`,
+      remedies: [{ label: 'Leave the loaf cool instead', apply: leaveCool }],
+    },
+  ];
+}
+
+const ownJug = (plan: Plan, potId: string): Plan => ({
+  ...plan,
+  pots: plan.pots.map((p) => {
+    if (p.id !== potId) return p;
+    const { jugOf: _jug, ...rest } = p;
+    return rest;
+  }),
+});
+
+/** Jugs used again: how far what is left in them shifts the next colour. */
+export function carriedOver(facts: Facts, bodies: Bodies): Warning[] {
+  return facts.plan.pots.flatMap((p): Warning[] => {
+    const before = facts.plan.pots.find((q) => q.id === p.jugOf);
+    const left = before && bodies.pots.get(before.id);
+    const next = bodies.pots.get(p.id);
+    const massG = facts.weights?.pots.find((w) => w.pot.id === p.id)?.batterG ?? 0;
+    if (!before || !left || !next || massG <= 0) return [];
+    const by = carryOver(left, RESIDUE_G, next, massG);
+    if (by <= SEEN) return [];
+    return [
+      {
+        code: 'carry-over',
+        level: 'warn',
+        station: 'colour',
+        pot: p.id,
+        message: `About ${RESIDUE_G} g of pot ${before.letter} left in its jug shifts pot ${p.letter} by ${formatShort(by, 1)} (2 shows). Wipe the jug out, or take a clean one.`,
+        remedies: [{ label: `A jug of its own for pot ${p.letter}`, apply: (q) => ownJug(q, p.id) }],
+      },
+    ];
+  });
+}
+
+/** Bleeding colorants beside lighter layers, and colorants that fade or do not survive. */
+export function behaviours({ plan }: Facts): Warning[] {
+  const named = (wanted: (n: NonNullable<Plan['colorants'][number]['nature']>) => boolean): string =>
+    plan.colorants
+      .filter((c) => c.nature && wanted(c.nature))
+      .map((c) => c.name)
+      .join(', ');
+  const note = (code: string, names: string, text: string): Warning[] =>
+    names === '' ? [] : [{ code, level: 'note', station: 'colour', message: `${names}: ${text}` }];
+  return [
+    ...note(
+      'bleeds',
+      named((n) => n.bleeds),
+      'bleeds into lighter layers beside it over weeks. Keep pale lines away from it.',
+    ),
+    ...note(
+      'does-not-survive',
+      named((n) => n.morph !== undefined && !n.morph.returns),
+      'changes for good while the batter is fresh. The bar is drawn with the colour it turns to.',
+    ),
+  ];
+}
+
+/** Colorants nobody described: they add nothing to the colour that is drawn. */
+export function undescribed({ plan }: Facts): Warning[] {
+  return plan.pots.flatMap((p): Warning[] => {
+    const names = p.colorants.flatMap((c) => {
+      const known = plan.colorants.find((k) => k.id === c.colorant);
+      return known && !known.nature ? [known.name] : [];
+    });
+    if (p.colour !== undefined || names.length === 0) return [];
+    return [
+      {
+        code: 'colorant-unknown',
+        level: 'warn',
+        station: 'colour',
+        pot: p.id,
+        message: `${names.join(', ')} in pot ${p.letter} is not described, so it adds nothing to the colour drawn. Choose it from the library, or give the pot a colour by hand.`,
+      },
+    ];
+  });
+}
+
+/** A pot poured by an ombre that also has colorants or a hand-given colour of its own: those do not count. */
+export function overruled({ plan }: Facts): Warning[] {
+  const graded = new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s.pot] : [])));
+  return plan.pots
+    .filter((p) => graded.has(p.id) && (p.colorants.length > 0 || p.colour !== undefined))
+    .map((p): Warning => ({
+      code: 'graded-pot-has-own',
+      level: 'warn',
+      station: 'colour',
+      pot: p.id,
+      message: `An ombre is poured from pot ${p.letter}, so its own colorants and colour do not count.`,
+      remedies: [
+        {
+          label: `Empty pot ${p.letter} of its own colorants`,
+          apply: (q) => {
+            const mixed = mixPot(q, p.id);
+            return {
+              ...mixed,
+              pots: mixed.pots.map((r) => (r.id === p.id ? { ...r, colorants: [] } : r)),
+            };
+          },
+        },
+      ],
+    }));
+}

@@ -1,0 +1,74 @@
+import { CREAM } from './cream.ts';
+import type { Colorant, ColorantKind, Nature } from './schema.ts';
+
+/** How each kind usually weighs, wets and behaves. Recalled common practice, no source; the supplier's sheet comes first. */
+const USUAL: Readonly<
+  Record<ColorantKind, Pick<Nature, 'gPerTsp' | 'carrier' | 'carrierMlPerG' | 'usualGPerKg'>>
+> = {
+  mica: { gPerTsp: 2.6, carrier: 'oil', carrierMlPerG: 5, usualGPerKg: 10 },
+  oxide: { gPerTsp: 3.6, carrier: 'oil', carrierMlPerG: 5, usualGPerKg: 8 },
+  ultramarine: { gPerTsp: 3.2, carrier: 'oil', carrierMlPerG: 5, usualGPerKg: 10 },
+  'titanium-oil': { gPerTsp: 2.8, carrier: 'oil', carrierMlPerG: 5, usualGPerKg: 10 },
+  'titanium-water': { gPerTsp: 2.8, carrier: 'water', carrierMlPerG: 5, usualGPerKg: 10 },
+  clay: { gPerTsp: 2.4, carrier: 'water', carrierMlPerG: 3, usualGPerKg: 30 },
+  plant: { gPerTsp: 2.2, carrier: 'oil', carrierMlPerG: 6, usualGPerKg: 20 },
+  dye: { gPerTsp: 3, carrier: 'water', carrierMlPerG: 10, usualGPerKg: 2 },
+  charcoal: { gPerTsp: 1.6, carrier: 'oil', carrierMlPerG: 8, usualGPerKg: 8 },
+};
+
+const CALM = { palesPercent: 0, fadesPercent: 0, bleeds: false, speckles: false };
+
+const colorant = (
+  id: string,
+  name: string,
+  kind: ColorantKind,
+  colour: string,
+  doseGPerKg: number,
+  change: Partial<Nature> = {},
+): Colorant => ({
+  id,
+  name,
+  nature: { kind, colour, doseGPerKg, base: CREAM, ...USUAL[kind], ...CALM, ...change },
+});
+
+/** A fresh colorant of a kind, to be described. */
+export const newColorant = (id: string, name: string, kind: ColorantKind): Colorant =>
+  colorant(id, name, kind, '#a58fb0', 5);
+
+/**
+ * Colorants to begin with: common pigments and plants, and the made-up micas of the demo studio. Colours and doses are
+ * recalled or invented: a maker's own test bar replaces them.
+ */
+export const STARTER_COLORANTS: readonly Colorant[] = [
+  colorant('white-oil', 'Titanium dioxide, oil', 'titanium-oil', '#f7f2e5', 6, { speckles: true }),
+  colorant('white-water', 'Titanium dioxide, water', 'titanium-water', '#f7f2e5', 6, { speckles: true }),
+  colorant('heather', 'Heather mica', 'mica', '#7d4f86', 8),
+  colorant('weir-copper', 'Weir copper mica', 'mica', '#a8562c', 7),
+  colorant('slate', 'Slate mica', 'mica', '#4e5b68', 7),
+  colorant('pool-green', 'Pool green mica', 'mica', '#3f7f70', 7, {
+    morph: { colour: '#8a8f5f', returns: true },
+  }),
+  colorant('heather-2', 'Heather 2 mica', 'mica', '#94719c', 4),
+  colorant('bracken', 'Bracken oxide', 'oxide', '#b98b3e', 4),
+  colorant('lichen', 'Lichen clay', 'clay', '#cdc48d', 9),
+  colorant('moss', 'Moss oxide', 'oxide', '#77854f', 3),
+  colorant('peat', 'Peat oxide', 'oxide', '#3f2d23', 6),
+  colorant('oxide-red', 'Iron oxide, red', 'oxide', '#8c3a26', 4),
+  colorant('oxide-yellow', 'Iron oxide, yellow', 'oxide', '#c98f35', 4),
+  colorant('oxide-black', 'Iron oxide, black', 'oxide', '#35343a', 5),
+  colorant('chrome-green', 'Chromium oxide, green', 'oxide', '#5c7b4b', 4),
+  colorant('ultramarine-blue', 'Ultramarine, blue', 'ultramarine', '#3a4f9a', 6),
+  colorant('ultramarine-violet', 'Ultramarine, violet', 'ultramarine', '#8d6fa6', 8),
+  colorant('charcoal', 'Activated charcoal', 'charcoal', '#3a3b3c', 5, { bleeds: false, speckles: true }),
+  colorant('kaolin', 'Kaolin, white clay', 'clay', '#f2e9d8', 20),
+  colorant('rose-clay', 'Rose clay', 'clay', '#c98a76', 15),
+  colorant('madder', 'Madder root', 'plant', '#b86a66', 12, { fadesPercent: 25, bleeds: true }),
+  colorant('indigo', 'Indigo', 'plant', '#5f7391', 2, { usualGPerKg: 5, bleeds: true }),
+  colorant('annatto', 'Annatto seed', 'plant', '#e0a03c', 6, { palesPercent: 20, fadesPercent: 30 }),
+  colorant('spirulina', 'Spirulina', 'plant', '#7f8f58', 10, { fadesPercent: 60, palesPercent: 20 }),
+  colorant('gorse-dye', 'Gorse yellow dye', 'dye', '#efc83a', 1, {
+    bleeds: true,
+    palesPercent: 25,
+    fadesPercent: 15,
+  }),
+];

@@ -1,0 +1,104 @@
+import { findRoot } from '../numeric/findRoot.ts';
+import { difference } from './difference.ts';
+import type { Ramp } from './ramp.ts';
+
+/** A step found is right to this much of a colour difference: a ten-thousandth of what can be seen. */
+const TOLERANCE = 1e-4;
+
+/** Doses even: t = 0, 1/n ... 1. */
+export const equalDose = (layers: number): number[] =>
+  Array.from({ length: layers }, (_, i) => i / (layers - 1));
+
+/** Each paler layer has half the dose of the one before it, the palest none: 1, 1/2, 1/4 ... 0. */
+export const halving = (layers: number): number[] =>
+  Array.from({ length: layers }, (_, i) => (i === 0 ? 0 : 0.5 ** (layers - 1 - i)));
+
+/**
+ * March along the ramp from its start with steps of `size` times each weight (CIEDE2000). Gives the steps' t and what is
+ * left to the end beyond the last weight: negative when the steps were too large.
+ */
+function march(ramp: Ramp, weights: readonly number[], size: number): { ts: number[]; left: number } {
+  const end = ramp.labAt(1);
+  const ts = [0];
+  let seen = 0;
+  let here = ramp.labAt(0);
+  for (const [i, weight] of weights.slice(0, -1).entries()) {
+    const wanted = size * weight;
+    const from = here;
+    if (difference(from, end) <= wanted) {
+      const due = size * weights.slice(i).reduce((a, b) => a + b, 0);
+      return { ts, left: difference(from, end) - due };
+    }
+    if (wanted > 0) {
+      const miss = (s: number): number => difference(from, ramp.labAt(ramp.at(s))) - wanted;
+      // the step is at least its own part of the way, and seldom much more
+      const near = Math.min(1, seen + (1.3 * wanted) / ramp.length);
+      seen = findRoot(miss, seen, miss(near) > 0 ? near : 1, TOLERANCE);
+      here = ramp.labAt(ramp.at(seen));
+    }
+    ts.push(ramp.at(seen));
+  }
+  return { ts, left: difference(here, end) - size * (weights.at(-1) ?? 0) };
+}
+
+/**
+ * Places on the ramp, 0 to 1, whose neighbours differ in the proportion of `weights` (one fewer than the layers; all
+ * alike: even to the eye). CIEDE2000 does not add up along a way, so the size of the step itself is solved: march with a
+ * trial size, find the one that lands on the other end.
+ */
+export function weightedSteps(ramp: Ramp, weights: readonly number[]): number[] {
+  const total = weights.reduce((a, b) => a + b, 0);
+  if (total <= 0 || difference(ramp.labAt(0), ramp.labAt(1)) === 0) return equalDose(weights.length + 1);
+  const over = (size: number): number => -march(ramp, weights, size).left;
+  // steps as chords of a way: their sum falls a little short of its length
+  let high = (1.01 * ramp.length) / total;
+  while (over(high) < 0) high *= 1.3;
+  let low = high * 0.75;
+  while (low > 1e-6 && over(low) > 0) low /= 2;
+  const size = findRoot(over, low, high, TOLERANCE);
+  const { ts } = march(ramp, weights, size);
+  while (ts.length < weights.length) ts.push(1);
+  return [...ts, 1];
+}
+
+export const evenSteps = (ramp: Ramp, layers: number): number[] =>
+  weightedSteps(ramp, new Array<number>(layers - 1).fill(1));
+
+/**
+ * A curve through (0, 0), three inner heights at a quarter, half and three quarters, and (1, 1), rising throughout:
+ * cubic pieces with Fritsch & Carlson's slopes ("Monotone piecewise cubic interpolation", SIAM Journal on Numerical
+ * Analysis 1980, from memory). Gives the seen way (0..1) at each place among the layers (0..1).
+ */
+export function risingCurve(inner: readonly [number, number, number]): (x: number) => number {
+  const ys = [0, ...inner, 1];
+  const h = 0.25;
+  const rise = ys.slice(1).map((y, i) => (y - (ys[i] as number)) / h);
+  const slopes = ys.map((_, i) => {
+    const before = rise[i - 1];
+    const after = rise[i];
+    if (before === undefined || after === undefined) return before ?? after ?? 0;
+    return before * after <= 0 ? 0 : (2 * before * after) / (before + after);
+  });
+  return (x) => {
+    const i = Math.min(3, Math.max(0, Math.floor(x / h)));
+    const u = x / h - i;
+    const y0 = ys[i] as number;
+    const y1 = ys[i + 1] as number;
+    const m0 = (slopes[i] as number) * h;
+    const m1 = (slopes[i + 1] as number) * h;
+    return (
+      y0 * (1 + 2 * u) * (1 - u) ** 2 +
+      m0 * u * (1 - u) ** 2 +
+      y1 * u * u * (3 - 2 * u) +
+      m1 * u * u * (u - 1)
+    );
+  };
+}
+
+/** Weights of the steps between `layers` layers placed along a curve. */
+export function curveWeights(inner: readonly [number, number, number], layers: number): number[] {
+  const curve = risingCurve(inner);
+  return Array.from({ length: layers - 1 }, (_, i) =>
+    Math.max(0, curve((i + 1) / (layers - 1)) - curve(i / (layers - 1))),
+  );
+}

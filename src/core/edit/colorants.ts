@@ -1,0 +1,99 @@
+import type { Colorant, PlanColorant } from '../colorant/schema.ts';
+import type { Mix } from '../plan/ombreSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { freshId } from './freshId.ts';
+import { updatePot } from './pots.ts';
+
+/** Take the plan's own copy of a colorant of the library; the one it has of that id is brought up to date. */
+export function takeColorant(plan: Plan, { id, name, nature }: Colorant): Plan {
+  const copy: PlanColorant = { id, name, nature };
+  return plan.colorants.some((c) => c.id === id)
+    ? { ...plan, colorants: plan.colorants.map((c) => (c.id === id ? copy : c)) }
+    : { ...plan, colorants: [...plan.colorants, copy] };
+}
+
+/** A colorant known by its name alone; its pots keep the colour they are given by hand. */
+export function nameColorant(plan: Plan, name: string): { readonly plan: Plan; readonly id: string } {
+  const id = freshId('k', plan.colorants);
+  return { plan: { ...plan, colorants: [...plan.colorants, { id, name }] }, id };
+}
+
+export const renameColorant = (plan: Plan, id: string, name: string): Plan => ({
+  ...plan,
+  colorants: plan.colorants.map((c) => (c.id === id ? { ...c, name } : c)),
+});
+
+/** Describe a colorant of the plan as one of the library is: its pots and ombres take that one instead. */
+export function describeAs(plan: Plan, id: string, known: Colorant): Plan {
+  const swap = (mix: Mix): Mix => {
+    const has = mix.some((m) => m.colorant === known.id);
+    return mix.flatMap((m) => {
+      if (m.colorant !== id) return [m];
+      return has && id !== known.id ? [] : [{ ...m, colorant: known.id }];
+    });
+  };
+  return withoutUnused({
+    ...takeColorant(plan, known),
+    pots: plan.pots.map((p) => ({ ...p, colorants: swap(p.colorants) })),
+    ombres: plan.ombres.map((o) => ({ ...o, from: swap(o.from), to: swap(o.to) })),
+  });
+}
+
+/** Take out what no pot and no ombre names any more. */
+export function withoutUnused(plan: Plan): Plan {
+  const used = new Set([
+    ...plan.pots.flatMap((p) => p.colorants.map((c) => c.colorant)),
+    ...plan.ombres.flatMap((o) => [...o.from, ...o.to].map((c) => c.colorant)),
+  ]);
+  const colorants = plan.colorants.filter((c) => used.has(c.id));
+  return colorants.length === plan.colorants.length ? plan : { ...plan, colorants };
+}
+
+/** A mix with a colorant at a dose; it is put in when it is not there yet. */
+export const withDose = (mix: Mix, colorant: string, doseGPerKg: number): Mix =>
+  mix.some((m) => m.colorant === colorant)
+    ? mix.map((m) => (m.colorant === colorant ? { ...m, doseGPerKg } : m))
+    : [...mix, { colorant, doseGPerKg }];
+
+/**
+ * Put a colorant of the library into a pot at its stated dose. A pot with no other colorants gives up the colour it was
+ * given by hand: from here on it looks as it is mixed.
+ */
+export function addToPot(plan: Plan, potId: string, colorant: Colorant): Plan {
+  const taken = takeColorant(plan, colorant);
+  return {
+    ...taken,
+    pots: taken.pots.map((p) => {
+      if (p.id !== potId) return p;
+      const { colour, ...rest } = p;
+      const colorants = withDose(p.colorants, colorant.id, colorant.nature.doseGPerKg);
+      return p.colorants.length === 0 || colour === undefined
+        ? { ...rest, colorants }
+        : { ...rest, colour, colorants };
+    }),
+  };
+}
+
+export const setDose = (plan: Plan, potId: string, colorant: string, doseGPerKg: number): Plan => {
+  const pot = plan.pots.find((p) => p.id === potId);
+  return pot ? updatePot(plan, potId, { colorants: withDose(pot.colorants, colorant, doseGPerKg) }) : plan;
+};
+
+export const takeFromPot = (plan: Plan, potId: string, colorant: string): Plan => {
+  const pot = plan.pots.find((p) => p.id === potId);
+  return pot
+    ? withoutUnused(
+        updatePot(plan, potId, { colorants: pot.colorants.filter((c) => c.colorant !== colorant) }),
+      )
+    : plan;
+};
+
+/** The pot looks as its colorants make it; a colour given by hand is dropped. */
+export const mixPot = (plan: Plan, potId: string): Plan => ({
+  ...plan,
+  pots: plan.pots.map((p) => {
+    if (p.id !== potId) return p;
+    const { colour: _colour, ...rest } = p;
+    return rest;
+  }),
+});

@@ -1,0 +1,205 @@
+import type { Colorant } from '../colorant/schema.ts';
+import { poursOfOmbre } from '../ombre/runs.ts';
+import { shadesOf } from '../ombre/shades.ts';
+import type { Actual, Mix, Ombre } from '../plan/ombreSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import type { Pour, Step } from '../plan/stepSchema.ts';
+import { takeColorant, withoutUnused } from './colorants.ts';
+import { freshId } from './freshId.ts';
+import { isPoured } from './pots.ts';
+import { LANDING_FALL_MM, mapPour } from './pours.ts';
+import { repot } from './repot.ts';
+
+/** Layers a new ombre begins with when the whole loaf is made anew. */
+const FIRST_LAYERS = 8;
+
+/** Fewer are no ombre, more are not worth a jug. */
+export const LEAST_LAYERS = 2;
+export const MOST_LAYERS = 24;
+
+/** Take out pots that nothing is poured from any more, what they held back with them; one pot always stays. */
+function withoutIdlePots(plan: Plan): Plan {
+  const pots = plan.pots.filter((p) => isPoured(plan, p.id));
+  const kept = pots.length > 0 ? pots : plan.pots.slice(0, 1);
+  return withoutUnused({
+    ...plan,
+    pots: kept.map((p) => {
+      if (p.jugOf === undefined || kept.some((k) => k.id === p.jugOf)) return p;
+      const { jugOf: _jug, ...rest } = p;
+      return rest;
+    }),
+    fill: { ...plan.fill, top: plan.fill.top.filter((t) => kept.some((p) => p.id === t.pot)) },
+  });
+}
+
+export type OmbreGoes =
+  /** the layers there are become its layers, with their amounts and tilts */
+  | 'these-layers'
+  /** the loaf is laid anew with even layers */
+  | 'whole-loaf'
+  /** new layers on top of those there are */
+  | 'above';
+
+/** A new ombre from plain batter to a colorant at its stated dose. */
+export function startOmbre(
+  plan: Plan,
+  goes: OmbreGoes,
+  to: Colorant,
+): { readonly plan: Plan; readonly ombreId: string } {
+  const ombreId = freshId('o', plan.ombres);
+  const ombre: Ombre = {
+    id: ombreId,
+    name: to.name.replace(/ (mica|oxide)$/i, ''),
+    school: 'one-pot',
+    from: [],
+    to: [{ colorant: to.id, doseGPerKg: to.nature.doseGPerKg }],
+    spacing: { kind: 'even' },
+    spacedAt: 'cured',
+    measure: 'scale',
+    stockLossPercent: 2,
+    actuals: [],
+  };
+  const taken = takeColorant({ ...plan, ombres: [...plan.ombres, ombre] }, to);
+  const potId = plan.pots[0]?.id ?? 'p1';
+  const laid =
+    goes === 'these-layers'
+      ? {
+          ...taken,
+          steps: taken.steps.map((s) => (s.kind === 'pour' ? { ...s, ombre: { id: ombreId } } : s)),
+        }
+      : layNew(taken, ombreId, potId, goes);
+  return { plan: withoutIdlePots(repot(laid, ombreId)), ombreId };
+}
+
+function layNew(plan: Plan, ombreId: string, potId: string, goes: 'whole-loaf' | 'above'): Plan {
+  const rest = plan.steps.reduce(
+    (sum, s) => sum + (s.kind === 'pour' && s.amount.kind === 'rest' ? s.amount.parts : 0),
+    0,
+  );
+  const parts = goes === 'above' && rest > 0 ? rest / FIRST_LAYERS : 100;
+  const firstPour = plan.steps.findIndex((s) => s.kind === 'pour');
+  const kept: readonly Step[] =
+    goes === 'above'
+      ? plan.steps.filter((s) => s.kind !== 'finish')
+      : plan.steps.filter((s, i) => s.kind === 'tilt' && i < firstPour);
+  let steps = [...kept];
+  for (let i = 0; i < FIRST_LAYERS; i += 1)
+    steps = [
+      ...steps,
+      {
+        id: freshId('s', [...plan.steps, ...steps]),
+        kind: 'pour',
+        pot: potId,
+        compartment: 0,
+        amount: { kind: 'rest', parts },
+        locked: false,
+        landing: { how: 'spatula', fallMm: LANDING_FALL_MM.spatula },
+        ombre: { id: ombreId },
+      },
+    ];
+  return { ...plan, steps: [...steps, ...plan.steps.filter((s) => s.kind === 'finish')] };
+}
+
+/** Change an ombre; its layers move to the pots its school asks for. What was really poured stays only where it still fits. */
+export function updateOmbre(plan: Plan, ombreId: string, change: Partial<Omit<Ombre, 'id'>>): Plan {
+  const changed = {
+    ...plan,
+    ombres: plan.ombres.map((o) => (o.id === ombreId ? { ...o, ...change } : o)),
+  };
+  return change.school === undefined && change.from === undefined && change.to === undefined
+    ? changed
+    : withoutUnused(repot(changed, ombreId));
+}
+
+/** One end of an ombre, with the colorants of the library it needs. */
+export const setEnd = (
+  plan: Plan,
+  ombreId: string,
+  end: 'from' | 'to',
+  mix: Mix,
+  colorants: readonly Colorant[] = [],
+): Plan => updateOmbre(colorants.reduce(takeColorant, plan), ombreId, { [end]: mix });
+
+/** Add layers like the last one after it, or take the last ones out. */
+export function setLayers(plan: Plan, ombreId: string, layers: number): Plan {
+  const pours = poursOfOmbre(plan, ombreId);
+  const last = pours.at(-1);
+  if (!last || layers < 1) return plan;
+  const gone = new Set(pours.slice(layers).map((p) => p.id));
+  let steps = plan.steps.filter((s) => !gone.has(s.id));
+  for (let i = pours.length; i < layers; i += 1) {
+    const at = steps.findLastIndex((s) => s.kind === 'pour' && s.ombre?.id === ombreId) + 1;
+    const more: Pour = { ...last, id: freshId('s', steps), locked: false, ombre: { id: ombreId } };
+    steps = steps.toSpliced(at, 0, more);
+  }
+  return withoutIdlePots(repot({ ...plan, steps }, ombreId));
+}
+
+/** Where an ombre restarts or turns back: at this pour, or no longer. */
+export function setTurn(plan: Plan, pourId: string, turn: 'restart' | 'reverse' | 'none'): Plan {
+  const pour = plan.steps.find((s) => s.kind === 'pour' && s.id === pourId);
+  if (pour?.kind !== 'pour' || !pour.ombre) return plan;
+  const { id } = pour.ombre;
+  return repot(
+    mapPour(plan, pourId, (p) => ({ ...p, ombre: turn === 'none' ? { id } : { id, turn } })),
+    id,
+  );
+}
+
+/** Note what was really poured or added at a layer, or with `undefined` take the note back. */
+export function setActual(
+  plan: Plan,
+  ombreId: string,
+  pourId: string,
+  change: Pick<Actual, 'pouredG' | 'added'>,
+): Plan {
+  return {
+    ...plan,
+    ombres: plan.ombres.map((o) => {
+      if (o.id !== ombreId) return o;
+      const { pour, pouredG, added } = {
+        ...o.actuals.find((a) => a.pour === pourId),
+        pour: pourId,
+        ...change,
+      };
+      const entry: Actual = {
+        pour,
+        ...(pouredG === undefined ? {} : { pouredG }),
+        ...(added === undefined ? {} : { added }),
+      };
+      const others = o.actuals.filter((a) => a.pour !== pourId);
+      return {
+        ...o,
+        actuals: pouredG === undefined && added === undefined ? others : [...others, entry],
+      };
+    }),
+  };
+}
+
+/** Layers that stay as they look, each in a pot of its own with its own dose; the ombre itself goes. */
+export function takeApart(plan: Plan, ombreId: string): Plan {
+  const separate = updateOmbre(plan, ombreId, { school: 'separate-pots', actuals: [] });
+  const ombre = separate.ombres.find((o) => o.id === ombreId);
+  if (!ombre) return plan;
+  const mixes = new Map(shadesOf(separate, ombre).map((s) => [s.pot, s.mix] as const));
+  return {
+    ...separate,
+    ombres: separate.ombres.filter((o) => o.id !== ombreId),
+    pots: separate.pots.map((p) => {
+      const mix = mixes.get(p.id);
+      return mix
+        ? {
+            ...p,
+            colorants: mix
+              .filter((m) => m.doseGPerKg > 0)
+              .map((m) => ({ ...m, doseGPerKg: Number(m.doseGPerKg.toFixed(3)) })),
+          }
+        : p;
+    }),
+    steps: separate.steps.map((s) => {
+      if (s.kind !== 'pour' || s.ombre?.id !== ombreId) return s;
+      const { ombre: _ombre, ...rest } = s;
+      return rest;
+    }),
+  };
+}

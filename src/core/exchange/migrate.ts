@@ -1,0 +1,38 @@
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? (value as unknown[]) : []);
+
+/**
+ * Version 1 wrote a colorant's name into every pot that took it. Version 2 keeps each colorant once, in the plan, and
+ * pots name it by id. Names become ids in the order they are met; a pot keeps the colour it was given.
+ */
+function fromVersion1(body: Record<string, unknown>): Record<string, unknown> {
+  const colorants: { readonly id: string; readonly name: unknown }[] = [];
+  /** the colorant of that name; another one when the pot has it already */
+  const idOf = (name: unknown, inPot: Set<string>): string => {
+    const known = colorants.find((c) => c.name === name && !inPot.has(c.id));
+    const id = known?.id ?? `k${colorants.length + 1}`;
+    if (!known) colorants.push({ id, name });
+    inPot.add(id);
+    return id;
+  };
+  const linesOf = (lines: unknown): readonly unknown[] => {
+    const inPot = new Set<string>();
+    return listOf(lines).map((line) => {
+      if (!isRecord(line)) return line;
+      const { id: _id, name, ...rest } = line;
+      return { colorant: idOf(name, inPot), ...rest };
+    });
+  };
+  const pots = Array.isArray(body['pots'])
+    ? listOf(body['pots']).map((pot) =>
+        isRecord(pot) ? { ...pot, colorants: linesOf(pot['colorants']) } : pot,
+      )
+    : body['pots'];
+  return { ...body, pots, colorants, ombres: [] };
+}
+
+/** The body of a plan written by an older version, as this version writes it. What is at fault in it stays so. */
+export const migratePlan = (body: Record<string, unknown>, version: number): Record<string, unknown> =>
+  version < 2 ? fromVersion1(body) : body;

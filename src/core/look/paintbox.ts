@@ -1,0 +1,42 @@
+import { recipeOf } from '../batter/recipe.ts';
+import { bodyOfHex, type Body } from '../colour/body.ts';
+import { tint, type Pigment } from '../colour/pigment.ts';
+import type { Mix } from '../plan/ombreSchema.ts';
+import type { Plan, Pot } from '../plan/planSchema.ts';
+import { shiftedBase, shiftedPigment } from './shifts.ts';
+import { plainSoap } from './soapColour.ts';
+import type { SoapState } from './state.ts';
+
+/** Everything needed to look at a mix of a plan's colorants in one state. */
+export interface Paintbox {
+  readonly base: Body;
+  /** a colorant that is not described adds nothing */
+  readonly bodyOf: (mix: Mix) => Body;
+}
+
+/** Vanillin in the batter, g/kg. */
+export function vanillinGPerKg(plan: Pick<Plan, 'batter'>): number {
+  const { fragrance } = plan.batter;
+  const recipe = recipeOf(plan.batter);
+  if (!fragrance?.vanillinPercent || !recipe) return 0;
+  return ((recipe.fragrance * 1000) / recipe.batterPerOil) * (fragrance.vanillinPercent / 100);
+}
+
+export function paintboxOf(plan: Pick<Plan, 'batter' | 'colorants'>, state: SoapState): Paintbox {
+  const base = shiftedBase(plainSoap(plan.batter), state, vanillinGPerKg(plan));
+  const pigments = new Map<string, Pigment>();
+  for (const { id, nature } of plan.colorants) if (nature) pigments.set(id, shiftedPigment(nature, state));
+  const bodyOf = (mix: Mix): Body =>
+    tint(
+      base,
+      mix.flatMap(({ colorant, doseGPerKg }) => {
+        const pigment = pigments.get(colorant);
+        return pigment ? [{ pigment, doseGPerKg }] : [];
+      }),
+    );
+  return { base, bodyOf };
+}
+
+/** A pot's body: as it is mixed, or of the colour given by hand, which is then the same in every state. */
+export const bodyOfPot = (paints: Paintbox, pot: Pot): Body =>
+  pot.colour === undefined ? paints.bodyOf(pot.colorants) : bodyOfHex(pot.colour);

@@ -1,0 +1,26 @@
+import type { Plan } from '../plan/planSchema.ts';
+
+export const MOMENTS = ['pour', 'cut', 'cured'] as const;
+export type Moment = (typeof MOMENTS)[number];
+
+/** When and how the soap is looked at. */
+export interface SoapState {
+  readonly moment: Moment;
+  /** how hot it got: 0 it did not gel, 0.5 wrapped and gelled, 1 a warm oven */
+  readonly heat: number;
+  /** the fragrance is in */
+  readonly scented: boolean;
+}
+
+/** What the plan's finish makes of it: a warm oven, wrapped, or left to itself. */
+export const plannedHeat = (plan: Pick<Plan, 'steps'>): number =>
+  plan.steps.reduce((heat, s) => {
+    if (s.kind !== 'finish') return heat;
+    return Math.max(heat, { 'warm-oven': 1, insulate: 0.5, 'leave-cool': 0, mist: 0 }[s.what]);
+  }, 0);
+
+export const plannedState = (plan: Pick<Plan, 'steps'>, moment: Moment): SoapState => ({
+  moment,
+  heat: plannedHeat(plan),
+  scented: true,
+});

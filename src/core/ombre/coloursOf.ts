@@ -1,0 +1,51 @@
+import { hexOfBody, type Body } from '../colour/body.ts';
+import { bodyOfPot, paintboxOf } from '../look/paintbox.ts';
+import type { SoapState } from '../look/state.ts';
+import type { Mix } from '../plan/ombreSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { shadesOf } from './shades.ts';
+
+/** How every pot and every pour of a plan looks in one state, as "#rrggbb". */
+export interface PlanColours {
+  readonly pots: ReadonlyMap<string, string>;
+  readonly pours: ReadonlyMap<string, string>;
+}
+
+/** The mix of each pour that belongs to an ombre, as wanted. */
+export const gradedMixes = (plan: Plan): ReadonlyMap<string, Mix> =>
+  new Map(plan.ombres.flatMap((o) => shadesOf(plan, o).map((s) => [s.pourId, s.mix] as const)));
+
+/**
+ * Bodies of all pots and pours in a state. `graded` are the mixes of an ombre's pours: as wanted, or as they come out
+ * after rounding. A pot that an ombre is poured from looks like the first of them.
+ */
+export function bodiesOf(
+  plan: Plan,
+  state: SoapState,
+  graded: ReadonlyMap<string, Mix>,
+): { readonly pots: ReadonlyMap<string, Body>; readonly pours: ReadonlyMap<string, Body> } {
+  const paints = paintboxOf(plan, state);
+  const pots = new Map(plan.pots.map((p) => [p.id, bodyOfPot(paints, p)] as const));
+  const pours = new Map<string, Body>();
+  const seen = new Set<string>();
+  for (const step of plan.steps) {
+    if (step.kind !== 'pour') continue;
+    const mix = graded.get(step.id);
+    const body = mix ? paints.bodyOf(mix) : (pots.get(step.pot) ?? paints.base);
+    pours.set(step.id, body);
+    if (mix && !seen.has(step.pot)) pots.set(step.pot, body);
+    if (mix) seen.add(step.pot);
+  }
+  return { pots, pours };
+}
+
+export function coloursOf(
+  plan: Plan,
+  state: SoapState,
+  graded: ReadonlyMap<string, Mix> = gradedMixes(plan),
+): PlanColours {
+  const { pots, pours } = bodiesOf(plan, state, graded);
+  const hexes = (bodies: ReadonlyMap<string, Body>): Map<string, string> =>
+    new Map([...bodies].map(([id, body]) => [id, hexOfBody(body)]));
+  return { pots: hexes(pots), pours: hexes(pours) };
+}

@@ -1,0 +1,29 @@
+import type { Plan } from '../plan/planSchema.ts';
+import type { Pour } from '../plan/stepSchema.ts';
+
+/** A stretch of an ombre that goes one way. */
+export interface Run {
+  readonly pours: readonly Pour[];
+  /** from the first colour to the last, or back */
+  readonly rising: boolean;
+  /** it goes on from the shade before it, which it does not repeat */
+  readonly goesOn: boolean;
+}
+
+/** An ombre's pours in order. */
+export const poursOfOmbre = (plan: Pick<Plan, 'steps'>, ombreId: string): readonly Pour[] =>
+  plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre?.id === ombreId ? [s] : []));
+
+/** An ombre's pours as its runs: each turn begins a new one. */
+export function runsOf(plan: Pick<Plan, 'steps'>, ombreId: string): readonly Run[] {
+  const runs: { pours: Pour[]; rising: boolean; goesOn: boolean }[] = [];
+  for (const pour of poursOfOmbre(plan, ombreId)) {
+    const last = runs.at(-1);
+    const turn = pour.ombre?.turn;
+    if (!last) runs.push({ pours: [pour], rising: true, goesOn: false });
+    else if (turn === 'restart') runs.push({ pours: [pour], rising: true, goesOn: false });
+    else if (turn === 'reverse') runs.push({ pours: [pour], rising: !last.rising, goesOn: true });
+    else last.pours.push(pour);
+  }
+  return runs;
+}

@@ -1,0 +1,87 @@
+import { rampOf, type Ramp } from '../colour/ramp.ts';
+import { paintboxOf } from '../look/paintbox.ts';
+import { plannedHeat } from '../look/state.ts';
+import type { Mix, Ombre } from '../plan/ombreSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { runsOf, type Run } from './runs.ts';
+import { placesOn } from './strip.ts';
+
+/** One layer of an ombre: where it stands between the ends, and what that takes. */
+export interface Shade {
+  readonly pourId: string;
+  readonly pot: string;
+  /** place in its ombre, 0 the first */
+  readonly nth: number;
+  readonly run: number;
+  /** 0 the first colour, 1 the last */
+  readonly t: number;
+  readonly mix: Mix;
+}
+
+/** Two mixes stirred together: `t` of the second. Every colorant of either is named, in the first's order. */
+export function between(from: Mix, to: Mix, t: number): Mix {
+  const doseIn = (mix: Mix, colorant: string): number =>
+    mix.find((m) => m.colorant === colorant)?.doseGPerKg ?? 0;
+  const colorants = [...new Set([...from, ...to].map((m) => m.colorant))];
+  return colorants.map((colorant) => ({
+    colorant,
+    doseGPerKg: (1 - t) * doseIn(from, colorant) + t * doseIn(to, colorant),
+  }));
+}
+
+/** The ramp of an ombre as it looks when it is spaced. */
+export function rampOfOmbre(plan: Pick<Plan, 'batter' | 'colorants' | 'steps'>, ombre: Ombre): Ramp {
+  const paints = paintboxOf(plan, { moment: ombre.spacedAt, heat: plannedHeat(plan), scented: true });
+  return rampOf(paints.bodyOf(ombre.from), paints.bodyOf(ombre.to));
+}
+
+/** Places of a run's layers, in the order they are poured. */
+function placesOfRun(ramp: Ramp, ombre: Ombre, { pours, rising, goesOn }: Run): readonly number[] {
+  const places = placesOn(ramp, ombre.spacing, pours.length + (goesOn ? 1 : 0));
+  const ordered = rising ? places : places.toReversed();
+  return goesOn ? ordered.slice(1) : ordered;
+}
+
+interface Remembered {
+  readonly key: string;
+  readonly places: readonly (readonly number[])[];
+}
+
+/** Grading costs milliseconds and does not change while a line is dragged: the last answer is kept with its ombre. */
+const remembered = new WeakMap<Ombre, Remembered>();
+
+function placesOfRuns(plan: Plan, ombre: Ombre, runs: readonly Run[]): readonly (readonly number[])[] {
+  const key = JSON.stringify([
+    plan.batter,
+    plan.colorants,
+    plannedHeat(plan),
+    runs.map((r) => [r.pours.length, r.rising, r.goesOn]),
+  ]);
+  const before = remembered.get(ombre);
+  if (before?.key === key) return before.places;
+  const ramp = rampOfOmbre(plan, ombre);
+  const places = runs.map((run) => placesOfRun(ramp, ombre, run));
+  remembered.set(ombre, { key, places });
+  return places;
+}
+
+/** The shades of an ombre's layers, in the order they are poured. */
+export function shadesOf(plan: Plan, ombre: Ombre): readonly Shade[] {
+  const runs = runsOf(plan, ombre.id);
+  const places = placesOfRuns(plan, ombre, runs);
+  let nth = 0;
+  return runs.flatMap((run, r) =>
+    run.pours.map((pour, i): Shade => {
+      const t = places[r]?.[i] ?? 0;
+      nth += 1;
+      return {
+        pourId: pour.id,
+        pot: pour.pot,
+        nth: nth - 1,
+        run: r,
+        t,
+        mix: between(ombre.from, ombre.to, t),
+      };
+    }),
+  );
+}

@@ -1,0 +1,63 @@
+import * as v from 'valibot';
+import { dose, id, massG, name, percent } from '../validate/fields.ts';
+
+/** Colorants at their doses, g per kg of batter. */
+export const mix = v.pipe(
+  v.array(v.strictObject({ colorant: id, doseGPerKg: dose(0, 200) })),
+  v.maxLength(12, 'at most 12 colorants'),
+);
+
+const seen = v.pipe(
+  v.number(),
+  v.minValue(0, 'a curve stays between 0 and 1'),
+  v.maxValue(1, 'a curve stays between 0 and 1'),
+);
+
+const spacing = v.variant('kind', [
+  /** neighbours differ alike, by CIEDE2000 */
+  v.strictObject({ kind: v.literal('even') }),
+  v.strictObject({ kind: v.literal('equal-dose') }),
+  v.strictObject({ kind: v.literal('halving') }),
+  /** how much of the seen way is gone at a quarter, half and three quarters of the layers; rising */
+  v.strictObject({ kind: v.literal('curve'), heights: v.tuple([seen, seen, seen]) }),
+]);
+
+export const SCHOOLS = ['one-pot', 'master-blends', 'separate-pots'] as const;
+
+export const ombreSchema = v.strictObject({
+  id,
+  name: name(60),
+  school: v.picklist(SCHOOLS),
+  /** the first colour, by its colorants; none: plain batter */
+  from: mix,
+  to: mix,
+  spacing,
+  /** when the steps are to look as spaced */
+  spacedAt: v.picklist(['pour', 'cut', 'cured']),
+  /** additions are rounded to the fine scale or to eighths of a level teaspoon */
+  measure: v.picklist(['scale', 'spoon']),
+  /** what stays in the jugs of the two stocks, percent of what is drawn */
+  stockLossPercent: percent(0, 30),
+  /** what was really poured or added, where it differed; what comes after is solved again */
+  actuals: v.pipe(
+    v.array(
+      v.strictObject({
+        pour: id,
+        pouredG: v.optional(massG(0, 200000)),
+        added: v.optional(
+          v.pipe(
+            v.array(v.strictObject({ colorant: id, massG: massG(0, 5000) })),
+            v.maxLength(12, 'at most 12 colorants'),
+          ),
+        ),
+      }),
+    ),
+    v.maxLength(100, 'at most 100 entries'),
+  ),
+});
+
+export type Mix = v.InferOutput<typeof mix>;
+export type Ombre = v.InferOutput<typeof ombreSchema>;
+export type Spacing = Ombre['spacing'];
+export type School = Ombre['school'];
+export type Actual = Ombre['actuals'][number];

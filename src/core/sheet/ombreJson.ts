@@ -1,0 +1,53 @@
+import type { Weight } from '../weigh/ingredients.ts';
+import type { OmbreWeights, Stock } from '../weigh/ombre/types.ts';
+
+const weightJson = (w: Weight): object => ({ colorant: w.id, mass_g: w.massG });
+
+const stockJson = (s: Stock): object => ({
+  name: s.name,
+  mass_g: s.massG,
+  colorants: s.colorants.map(weightJson),
+});
+
+function schoolJson(o: OmbreWeights): object {
+  switch (o.school) {
+    case 'one-pot':
+      return {
+        pots: o.pots.map((p) => ({
+          pot: p.pot.id,
+          start_g: p.startG,
+          plain_g: p.plainG,
+          passes: p.passes.map((pass) => ({
+            pour: pass.pourId,
+            holds_g: pass.holdsG,
+            plain_g: pass.plainG,
+            add: pass.colorants.map(weightJson),
+            pour_g: pass.pouredG,
+            left_g: pass.leftG,
+          })),
+        })),
+      };
+    case 'master-blends':
+      return {
+        stocks_of: o.of,
+        first: stockJson(o.first),
+        last: stockJson(o.last),
+        draws: o.draws.map((d) => ({ pot: d.pot.id, first_g: d.firstG, last_g: d.lastG })),
+      };
+    case 'separate-pots':
+      return { pots: o.pots.map((p) => ({ pot: p.pot.id, add: p.colorants.map(weightJson) })) };
+  }
+}
+
+/** One ombre as the headless sheet prints it. */
+export const ombreJson = (o: OmbreWeights): object => ({
+  id: o.ombre.id,
+  school: o.school,
+  layers: o.layers.map((l) => ({
+    pour: l.shade.pourId,
+    pot: l.pot.id,
+    t: l.shade.t,
+    mix: l.mix.map((m) => ({ colorant: m.colorant, g_per_kg: m.doseGPerKg })),
+  })),
+  ...schoolJson(o),
+});

@@ -1,8 +1,12 @@
+import { newColorant, STARTER_COLORANTS } from '../src/core/colorant/starters.ts';
 import { newPlan } from '../src/core/plan/newPlan.ts';
 import type { Plan } from '../src/core/plan/planSchema.ts';
 import { computePlan } from '../src/core/sheet/compute.ts';
 import { sheetJson } from '../src/core/sheet/sheetJson.ts';
 import { medianMs, ms, type Say } from './measure.ts';
+
+const HEATHER =
+  STARTER_COLORANTS.find((c) => c.id === 'heather') ?? newColorant('heather', 'Heather mica', 'mica');
 
 /** A plan of twelve level pours from six pots. */
 export function twelveLayers(): Plan {
@@ -11,9 +15,8 @@ export function twelveLayers(): Plan {
     id: `p${i + 1}`,
     letter: String.fromCharCode(65 + i),
     name: `Pot ${i + 1}`,
-    colour: '#8a7f6a',
     stage: 1,
-    colorants: [{ id: 'c1', name: 'Mica', doseGPerKg: 2 + i }],
+    colorants: [{ colorant: 'heather', doseGPerKg: 2 + i }],
   }));
   const steps = Array.from({ length: 12 }, (_, i) => ({
     id: `s${i + 1}`,
@@ -24,7 +27,7 @@ export function twelveLayers(): Plan {
     locked: false,
     landing: { how: 'spatula' as const, fallMm: 7 },
   }));
-  return { ...base, pots, steps };
+  return { ...base, colorants: [HEATHER], pots, steps };
 }
 
 export function benchCore(say: Say): void {

@@ -1,7 +1,16 @@
 import { expect } from 'chai';
 import { seriousFaults, studio } from './support/studio.ts';
 
-const STATIONS = ['mould', 'design', 'batter', 'pots', 'pour-day', 'cut'];
+const STATIONS = [
+  'mould',
+  'design',
+  'batter',
+  'colour/pots',
+  'colour/ombre',
+  'colour/mixing',
+  'pour-day',
+  'cut',
+];
 
 for (const [name, viewport] of [
   ['a 1280 x 800 window', { width: 1280, height: 800 }],
@@ -19,6 +28,17 @@ for (const [name, viewport] of [
           await s.go(`/plan/demo-slate-beds/${station}`);
           expect(await seriousFaults(page), station).to.deep.equal([]);
         }
+        for (const plan of ['heather-on-peat', 'beck-pool']) {
+          await s.go(`/plan/demo-${plan}/colour/ombre`);
+          await page.getByRole('button', { name: 'What if' }).click();
+          expect(await seriousFaults(page), `ombre of ${plan}`).to.deep.equal([]);
+        }
+        await page.goto(`${s.url()}/colorants`);
+        await page.getByText('Weighing and dispersing').waitFor();
+        expect(await seriousFaults(page), 'colorants').to.deep.equal([]);
+        await page.getByRole('button', { name: /^Colour of .* in soap/ }).click();
+        expect(await seriousFaults(page), 'colour picker').to.deep.equal([]);
+        await s.go('/plan/demo-slate-beds/design');
         await page.getByRole('button', { name: /^Pour 2/ }).click();
         await page.getByRole('button', { name: 'Name, notes and units' }).click();
         expect(await seriousFaults(page), 'details').to.deep.equal([]);
@@ -41,6 +61,7 @@ for (const [name, viewport] of [
       for (const [plan, station] of STATIONS.flatMap((name) => [
         ['slate-beds', name] as const,
         ['copper-weir', name] as const,
+        ['heather-on-peat', name] as const,
       ])) {
         await s.go(`/plan/demo-${plan}/${station}`);
         if (station === 'design') await page.getByRole('button', { name: /^Pour 4:/ }).click();

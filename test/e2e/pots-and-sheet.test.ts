@@ -8,10 +8,13 @@ describe('pots, pour sheet and cut', () => {
 
   it('names, letters, colours and doses a pot', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/pots');
+    await s.go('/plan/demo-slate-beds/colour/pots');
     const pot = page.getByRole('listitem', { name: 'Pot A' });
     await pot.getByLabel('Name').fill('Deep slate');
-    await pot.getByLabel('Colour of pot A').fill('#334455');
+    await pot.getByRole('button', { name: 'Colour of pot A' }).click();
+    await page.getByLabel('Any colour').fill('#334455');
+    await page.getByRole('button', { name: 'Done' }).click();
+    await pot.getByText('Drawn in the colour given by hand.').waitFor();
     await pot.getByLabel('Dose of Slate mica').fill('8');
     await pot.getByText('3.8 g').waitFor();
     await page.getByText('Deep slate').first().waitFor();
@@ -21,7 +24,7 @@ describe('pots, pour sheet and cut', () => {
 
   it('sets a pot’s share through its pours', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/pots');
+    await s.go('/plan/demo-slate-beds/colour/pots');
     const pot = page.getByRole('listitem', { name: 'Pot B' });
     await pot.getByLabel('Share poured').fill('30 %');
     await pot.getByLabel('Share poured').blur();
@@ -30,7 +33,7 @@ describe('pots, pour sheet and cut', () => {
 
   it('adds up: pots to the batch, portions to the oils and the lye solution', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/pots');
+    await s.go('/plan/demo-slate-beds/colour/pots');
     const rows = async (): Promise<number[][]> =>
       (await page.locator('table tbody tr, table tfoot tr').all()).length === 0
         ? []

@@ -114,8 +114,9 @@ describe('the procedure', () => {
         },
         pots: plan.pots.map((p) => ({
           ...p,
-          colorants: [{ id: 'c', name: `Mica ${p.letter}`, doseGPerKg: 5 }],
+          colorants: [{ colorant: p.id, doseGPerKg: 5 }],
         })),
+        colorants: plan.pots.map((p) => ({ id: p.id, name: `Mica ${p.letter}` })),
       });
       const w = computed.weights!;
       const asked = (name: string): number =>

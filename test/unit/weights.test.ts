@@ -143,9 +143,10 @@ describe('weights at the scale’s step', () => {
           name: 'Slate',
           colour: '#5f6c78',
           stage: 1,
-          colorants: [{ id: 'c', name: 'Mica', doseGPerKg: 6 }],
+          colorants: [{ colorant: 'c', doseGPerKg: 6 }],
         },
       ],
+      colorants: [{ id: 'c', name: 'Mica' }],
     });
     const [pot] = computePlan(plan).weights!.pots;
     expect(pot!.colorants[0]!.massG).to.be.closeTo((pot!.batterG * 6) / 1000, 0.051);

@@ -68,7 +68,7 @@ export const STARTER_COLORANTS: readonly Colorant[] = [
   colorant('spirulina', 'Spirulina', 'plant', '#7f8f58', 10, { fadesPercent: 60, palesPercent: 20 }),
   colorant('gorse-dye', 'Gorse yellow dye', 'dye', '#efc83a', 1, {
     bleeds: true,
-    palesPercent: 25,
+    palesPercent: 50,
     fadesPercent: 15,
   }),
 ];

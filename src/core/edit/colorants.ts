@@ -12,12 +12,6 @@ export function takeColorant(plan: Plan, { id, name, nature }: Colorant): Plan {
     : { ...plan, colorants: [...plan.colorants, copy] };
 }
 
-/** A colorant known by its name alone; its pots keep the colour they are given by hand. */
-export function nameColorant(plan: Plan, name: string): { readonly plan: Plan; readonly id: string } {
-  const id = freshId('k', plan.colorants);
-  return { plan: { ...plan, colorants: [...plan.colorants, { id, name }] }, id };
-}
-
 export const renameColorant = (plan: Plan, id: string, name: string): Plan => ({
   ...plan,
   colorants: plan.colorants.map((c) => (c.id === id ? { ...c, name } : c)),
@@ -71,6 +65,16 @@ export function addToPot(plan: Plan, potId: string, colorant: Colorant): Plan {
         ? { ...rest, colorants }
         : { ...rest, colour, colorants };
     }),
+  };
+}
+
+/** Put a colorant that is not in the library into a pot, by its name alone. The pot is drawn in the colour given by hand. */
+export function addNamed(plan: Plan, potId: string, name: string): Plan {
+  const id = freshId('k', plan.colorants);
+  return {
+    ...plan,
+    colorants: [...plan.colorants, { id, name: name.slice(0, 60) }],
+    pots: plan.pots.map((p) => (p.id === potId ? { ...p, colorants: withDose(p.colorants, id, 3) } : p)),
   };
 }
 

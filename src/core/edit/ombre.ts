@@ -151,7 +151,7 @@ export function setActual(
   plan: Plan,
   ombreId: string,
   pourId: string,
-  change: Pick<Actual, 'pouredG' | 'added'>,
+  change: { readonly pouredG?: number | undefined; readonly added?: Actual['added'] | undefined },
 ): Plan {
   return {
     ...plan,

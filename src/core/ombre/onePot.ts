@@ -69,13 +69,12 @@ export function onePot(layers: readonly WantedPass[], options: OnePotOptions): O
   let f = thinningsOf([], 0);
   const impossible = f.findIndex((x) => x <= 0);
   if (impossible >= 0) f = f.map((x) => (x <= 0 ? 1 : x));
-  const leftWanted = (() => {
-    // everything of the pot: with no plain batter wanted, what stays is what the pours leave
-    const poured = pours.reduce((a, b) => a + b, 0);
-    return Math.max(0, options.batterG - poured);
-  })();
-  // pours and rest in all are fixed, so what is stood by plain follows from how much is needed at the start
-  const startG = options.roundBatter(neededG(f, pours, leftWanted, 0));
+  // what stays at the end is what the pours leave of all the batter, plain and coloured
+  const leftWanted = Math.max(0, options.batterG - pours.reduce((a, b) => a + b, 0));
+  const plain = f.map((part, i) =>
+    part === 1 ? 0 : options.roundBatter(neededG(f, pours, leftWanted, i) * (1 / part - 1)),
+  );
+  const startG = options.batterG - plain.reduce((a, b) => a + b, 0);
   const passes: Pass[] = [];
   let held = startG;
   let content = (wanted[0] ?? []).map(() => 0);
@@ -83,7 +82,7 @@ export function onePot(layers: readonly WantedPass[], options: OnePotOptions): O
   for (const [i, layer] of layers.entries()) {
     const part = off ? share(f, pours, leftWanted, i, held) : 1;
     const now = held > 0 ? content.map((g) => (g / held) * 1000) : content;
-    const plainG = f[i] === 1 ? 0 : options.roundBatter(held * (1 / (f[i] ?? 1) - 1));
+    const plainG = off && f[i] !== 1 ? options.roundBatter(held * (1 / (f[i] ?? 1) - 1)) : (plain[i] ?? 0);
     const full = held + plainG;
     const goal = wanted[i] ?? now;
     const addedG =
@@ -101,6 +100,7 @@ export function onePot(layers: readonly WantedPass[], options: OnePotOptions): O
       const again = options.respace(concentrations, i + 1, layers.length - i - 1);
       wanted = wanted.map((c, k) => (k > i ? (again?.[k - i - 1] ?? concentrations) : c));
       f = again ? thinningsOf(concentrations, i + 1) : f.map(() => 1);
+      off = true;
     }
   }
   return { startG, passes, impossibleAt: impossible >= 0 ? impossible : undefined };

@@ -29,6 +29,13 @@ export function between(from: Mix, to: Mix, t: number): Mix {
   }));
 }
 
+/** The colorants whose dose changes along an ombre. */
+export const gradedIn = (ombre: Ombre): readonly string[] =>
+  between(ombre.from, ombre.to, 0).flatMap((m) => {
+    const last = ombre.to.find((k) => k.colorant === m.colorant)?.doseGPerKg ?? 0;
+    return last === m.doseGPerKg ? [] : [m.colorant];
+  });
+
 /** The ramp of an ombre as it looks when it is spaced. */
 export function rampOfOmbre(plan: Pick<Plan, 'batter' | 'colorants' | 'steps'>, ombre: Ombre): Ramp {
   const paints = paintboxOf(plan, { moment: ombre.spacedAt, heat: plannedHeat(plan), scented: true });

@@ -28,11 +28,26 @@ export interface Dispersal {
 /** What stays on a whisk that is wiped but not washed. An estimate; common practice, no source. */
 export const ON_WHISK_G = 2;
 
-/** The way from the lightest whose carry-over is least: the whisk goes from one to the next unwashed. */
+/** A shift smaller than this is no reason to leave the makers' order, CIEDE2000. */
+const UNSEEN = 0.5;
+
+/** What a step of one L* back towards the light counts against a shift: an unwiped whisk carries more than is reckoned. */
+const BACK_TO_LIGHT = 0.02;
+
+/**
+ * The way from the lightest whose carry-over is least: the whisk goes from one to the next unwashed. Where no shift would be
+ * seen it goes from light to dark, as makers do.
+ */
 function whiskOrder(bodies: readonly Body[], massG: Grams): readonly number[] {
   if (bodies.length === 0) return [];
-  const table: Table = bodies.map((left) => bodies.map((next) => carryOver(left, ON_WHISK_G, next, massG)));
   const light = bodies.map((b) => labOfBody(b)[0]);
+  const table: Table = bodies.map((left, i) =>
+    bodies.map(
+      (next, j) =>
+        Math.max(0, carryOver(left, ON_WHISK_G, next, massG) - UNSEEN) +
+        BACK_TO_LIGHT * Math.max(0, (light[j] ?? 0) - (light[i] ?? 0)),
+    ),
+  );
   return gentlestOrder(table, light.indexOf(Math.max(...light)));
 }
 

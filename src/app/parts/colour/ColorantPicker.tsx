@@ -6,11 +6,15 @@ interface ColorantPickerProps {
   /** those that are there already are not offered */
   readonly without?: readonly string[];
   readonly onPick: (colorant: Colorant) => void;
+  /** offered too: one that is not in the library, by its name alone */
+  readonly onOther?: () => void;
   readonly className?: string;
 }
 
+const OTHER = 'another';
+
 /** Choose a colorant of the library: a list that goes back to its label once something is chosen. */
-export function ColorantPicker({ label, without = [], onPick, className }: ColorantPickerProps) {
+export function ColorantPicker({ label, without = [], onPick, onOther, className }: ColorantPickerProps) {
   const all = useColorants();
   return (
     <select
@@ -20,6 +24,7 @@ export function ColorantPicker({ label, without = [], onPick, className }: Color
       onChange={(event) => {
         const chosen = all.find((c) => c.id === event.target.value);
         if (chosen) onPick(chosen);
+        else if (event.target.value === OTHER) onOther?.();
       }}
     >
       <option value="">{label}</option>
@@ -30,6 +35,7 @@ export function ColorantPicker({ label, without = [], onPick, className }: Color
             {c.name}
           </option>
         ))}
+      {onOther && <option value={OTHER}>another, by name</option>}
     </select>
   );
 }

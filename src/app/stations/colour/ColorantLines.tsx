@@ -1,8 +1,18 @@
 import { X } from 'lucide-react';
-import { setDose, takeFromPot } from '../../../core/edit/colorants.ts';
+import {
+  describeAs,
+  renameColorant,
+  setDose,
+  takeColorant,
+  takeFromPot,
+} from '../../../core/edit/colorants.ts';
+import type { PlanColorant } from '../../../core/colorant/schema.ts';
 import type { Pot } from '../../../core/plan/planSchema.ts';
 import { teaspoons } from '../../../core/units/spoons.ts';
 import type { Weight } from '../../../core/weigh/ingredients.ts';
+import { ColorantPicker } from '../../parts/colour/ColorantPicker.tsx';
+import { useColorants } from '../../parts/colour/useLibrary.ts';
+import { TextField } from '../../parts/TextField.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 
@@ -17,10 +27,7 @@ export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly we
         const massG = weights.find((w) => w.id === colorant)?.massG;
         return (
           <li key={colorant} className="flex items-start gap-2">
-            <span className="mt-1.5 min-w-0 flex-1">
-              {known?.name}
-              {!known?.nature && <span className="quiet text-sm"> not described</span>}
-            </span>
+            {known && <ColorantName known={known} />}
             <FigureField
               label={`Dose of ${known?.name ?? colorant}`}
               hideLabel
@@ -47,5 +54,42 @@ export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly we
         );
       })}
     </ul>
+  );
+}
+
+/** A colorant's name; one known by name alone can be renamed or described, one the library knows better brought up to date. */
+function ColorantName({ known }: { readonly known: PlanColorant }) {
+  const { edit } = usePlan();
+  const inLibrary = useColorants().find((c) => c.id === known.id);
+  if (!known.nature)
+    return (
+      <span className="grid flex-1 gap-1">
+        <TextField
+          label="Colorant"
+          hideLabel
+          value={known.name}
+          onValue={(name, g) => edit((p) => renameColorant(p, known.id, name), g)}
+        />
+        <ColorantPicker
+          label="not described: it is …"
+          className="w-full"
+          onPick={(colorant) => edit((p) => describeAs(p, known.id, colorant))}
+        />
+      </span>
+    );
+  const changed = inLibrary && JSON.stringify(inLibrary.nature) !== JSON.stringify(known.nature);
+  return (
+    <span className="mt-1.5 min-w-0 flex-1 leading-tight">
+      {known.name}
+      {changed && (
+        <button
+          type="button"
+          className="block cursor-pointer text-sm underline"
+          onClick={() => edit((p) => takeColorant(p, inLibrary))}
+        >
+          The library knows it otherwise now: take that
+        </button>
+      )}
+    </span>
   );
 }

@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { addToPot, mixPot } from '../../../core/edit/colorants.ts';
+import { addNamed, addToPot, mixPot } from '../../../core/edit/colorants.ts';
 import { isPoured, removePot, setPotShare, updatePot } from '../../../core/edit/pots.ts';
 import type { Pot } from '../../../core/plan/planSchema.ts';
 import { STAGES } from '../../../core/setting/stage.ts';
@@ -105,6 +105,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
                 label="Add a colorant"
                 without={pot.colorants.map((c) => c.colorant)}
                 onPick={(colorant) => edit((p) => addToPot(p, pot.id, colorant))}
+                onOther={() => edit((p) => addNamed(p, pot.id, `${pot.name} colorant`))}
               />
               <span className="quiet text-sm">
                 {pot.colour === undefined ? 'Drawn as it is mixed.' : 'Drawn in the colour given by hand.'}

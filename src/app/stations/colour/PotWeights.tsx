@@ -78,6 +78,21 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
               <td className={`${CELL} font-bold`}>{show.mass(p.batterG)}</td>
             </tr>
           ))}
+          {weights.stockLossG > 0 && (
+            <tr className="rule border-b">
+              <td className="py-1.5">Stays in the jugs of the stocks</td>
+              {portions ? (
+                <td colSpan={withLiquids ? 4 : 3} />
+              ) : (
+                <>
+                  <td className={CELL}>{show.mass(0)}</td>
+                  <td className={CELL}>{show.mass(0)}</td>
+                  <td className={CELL}>{show.mass(0)}</td>
+                </>
+              )}
+              <td className={`${CELL} font-bold`}>{show.mass(weights.stockLossG)}</td>
+            </tr>
+          )}
         </tbody>
         <tfoot className="font-bold">
           <tr>

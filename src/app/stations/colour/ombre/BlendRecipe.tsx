@@ -13,12 +13,13 @@ interface BlendRecipeProps {
 }
 
 const HEAD = 'py-1 pl-2 text-right font-normal';
-const CELL = 'py-1.5 pl-2 text-right';
+const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap';
 
 /** Two stocks to make, and what each layer draws from them. */
 export function BlendRecipe({ weights, whatIf }: BlendRecipeProps) {
   const { edit, show } = usePlan();
   const { ombre, of } = weights;
+  const some = (g: number): string => (g > 0 ? show.mass(g) : '–');
   return (
     <>
       <div className="grid grid-cols-[1fr_1fr_7rem] items-start gap-4">
@@ -53,10 +54,10 @@ export function BlendRecipe({ weights, whatIf }: BlendRecipeProps) {
             return (
               <tr key={layer.shade.pourId} className="rule border-b">
                 <td className="py-1.5">
-                  <LayerCell layer={layer} />
+                  <LayerCell layer={layer} turns={!whatIf} />
                 </td>
-                <td className={`${CELL} font-bold`}>{draw ? show.mass(draw.firstG) : 'as above'}</td>
-                <td className={`${CELL} font-bold`}>{draw ? show.mass(draw.lastG) : ''}</td>
+                <td className={`${CELL} font-bold`}>{draw ? some(draw.firstG) : 'as above'}</td>
+                <td className={`${CELL} font-bold`}>{draw ? some(draw.lastG) : ''}</td>
                 <td className={CELL}>{formatPercent(layer.shade.t * 100)}</td>
                 <td className={CELL}>
                   {show.mass(layer.pouredG)}

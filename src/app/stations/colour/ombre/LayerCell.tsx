@@ -9,8 +9,8 @@ const TURNS = [
   { value: 'reverse', label: 'turns back' },
 ] as const;
 
-/** A layer of an ombre by its number and pot, and whether the ombre turns there. */
-export function LayerCell({ layer }: { readonly layer: OmbreLayer }) {
+/** A layer of an ombre by its number and pot, and where it is asked for whether the ombre turns there. */
+export function LayerCell({ layer, turns }: { readonly layer: OmbreLayer; readonly turns: boolean }) {
   const { plan, edit } = usePlan();
   const { pourId, nth } = layer.shade;
   const pour = plan.steps.find((s) => s.kind === 'pour' && s.id === pourId);
@@ -19,7 +19,7 @@ export function LayerCell({ layer }: { readonly layer: OmbreLayer }) {
     <span className="flex items-center gap-2">
       <span className="w-5 text-right">{nth + 1}</span>
       <PotBadge pot={layer.pot} pour={pourId} size={26} />
-      {nth > 0 && (
+      {turns && nth > 0 && (
         <select
           className={`field h-7 w-24 px-1 text-sm ${turn === 'none' ? 'quiet border-transparent' : 'font-bold'}`}
           aria-label={`Turn at layer ${nth + 1}`}

@@ -46,7 +46,7 @@ export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
             legend="Poured from"
             value={ombre.school}
             options={[
-              { value: 'one-pot', label: 'one pot, darkened as you go' },
+              { value: 'one-pot', label: 'one pot, darkened' },
               { value: 'master-blends', label: 'blends of two stocks' },
               { value: 'separate-pots', label: 'separate pots' },
             ]}

@@ -1,9 +1,9 @@
+import { gradedIn } from '../../../../core/ombre/shades.ts';
 import { setActual } from '../../../../core/edit/ombre.ts';
-import { formatShort } from '../../../../core/units/format.ts';
-import { teaspoons } from '../../../../core/units/spoons.ts';
 import type { OmbreWeights } from '../../../../core/weigh/ombre/types.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
 import { ActualField } from './ActualField.tsx';
+import { Added } from './Added.tsx';
 import { LayerCell } from './LayerCell.tsx';
 
 interface OnePotRecipeProps {
@@ -12,13 +12,12 @@ interface OnePotRecipeProps {
 }
 
 const HEAD = 'py-1 pl-2 text-right font-normal';
-const CELL = 'py-1.5 pl-2 text-right align-top';
+const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap align-top';
 
 /** Before each pass: what the pot holds, what to stir in, and what is left after pouring. */
 export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
-  const { plan, edit, show } = usePlan();
+  const { edit, show } = usePlan();
   const { ombre } = weights;
-  const natureOf = (id: string) => plan.colorants.find((c) => c.id === id)?.nature;
   return (
     <>
       {weights.pots.map((pot) => {
@@ -47,9 +46,8 @@ export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
               <tr className="rule border-b">
                 <th className="py-1 text-left font-normal">Layer</th>
                 <th className={HEAD}>Holds</th>
-                <th className={HEAD}>Stir in</th>
-                <th className={HEAD}>Then g/kg</th>
-                <th className={HEAD}>Pour</th>
+                <th className={HEAD}>Stir in{whatIf && ', really'}</th>
+                <th className={HEAD}>Pour{whatIf && ', really'}</th>
                 <th className={HEAD}>Left</th>
               </tr>
             </thead>
@@ -60,82 +58,43 @@ export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
                 const nth = (layer?.shade.nth ?? 0) + 1;
                 return (
                   <tr key={pass.pourId} className="rule border-b">
-                    <td className="py-1.5 align-top">{layer && <LayerCell layer={layer} />}</td>
+                    <td className="py-1.5 align-top">
+                      {layer && <LayerCell layer={layer} turns={!whatIf} />}
+                    </td>
                     <td className={CELL}>{show.mass(pass.holdsG)}</td>
                     <td className={CELL}>
                       {pass.plainG > 0 && <span className="block">{show.mass(pass.plainG)} plain</span>}
-                      {pass.colorants.map((c) => {
-                        const nature = natureOf(c.id);
-                        if (c.massG === 0 && !whatIf) return null;
-                        return (
-                          <span key={c.id} className="mb-1 block leading-tight">
-                            <strong>{show.fine(c.massG)}</strong>
-                            {pass.colorants.length > 1 && <span className="quiet text-sm"> {c.name}</span>}
-                            {nature && (
-                              <span className="quiet block text-sm">
-                                {teaspoons(c.massG, nature.gPerTsp)}
-                              </span>
-                            )}
-                            {whatIf && (
-                              <span className="flex justify-end">
-                                <ActualField
-                                  label={`Really added of ${c.name} at layer ${nth}`}
-                                  value={actual?.added?.find((a) => a.colorant === c.id)?.massG}
-                                  shown={show.fine}
-                                  onValue={(massG, g) =>
-                                    edit(
-                                      (p) =>
-                                        setActual(p, ombre.id, pass.pourId, {
-                                          ...(actual?.pouredG === undefined
-                                            ? {}
-                                            : { pouredG: actual.pouredG }),
-                                          ...(massG === undefined
-                                            ? { added: undefined }
-                                            : {
-                                                added: pass.colorants.map((k) => ({
-                                                  colorant: k.id,
-                                                  massG: k.id === c.id ? massG : k.massG,
-                                                })),
-                                              }),
-                                        }),
-                                      g,
-                                    )
-                                  }
-                                />
-                              </span>
-                            )}
-                          </span>
-                        );
-                      })}
-                      {pass.colorants.every((c) => c.massG === 0) && pass.plainG === 0 && !whatIf && (
-                        <span className="quiet">nothing</span>
-                      )}
-                    </td>
-                    <td className={CELL}>
-                      {pass.concentrations.map((c, j) => (
-                        <span key={j} className="block">
-                          {formatShort(c, 2)}
-                        </span>
-                      ))}
+                      <Added
+                        nth={nth}
+                        colorants={pass.colorants}
+                        then={pass.concentrations}
+                        actual={actual?.added}
+                        whatIf={whatIf}
+                        graded={gradedIn(ombre)}
+                        onActual={(added, g) =>
+                          edit(
+                            (p) => setActual(p, ombre.id, pass.pourId, { pouredG: actual?.pouredG, added }),
+                            g,
+                          )
+                        }
+                      />
                     </td>
                     <td className={CELL}>
                       <strong>{show.mass(pass.pouredG)}</strong>
                       {whatIf && (
-                        <ActualField
-                          label={`Really poured at layer ${nth}`}
-                          value={actual?.pouredG}
-                          shown={show.mass}
-                          onValue={(pouredG, g) =>
-                            edit(
-                              (p) =>
-                                setActual(p, ombre.id, pass.pourId, {
-                                  pouredG,
-                                  ...(actual?.added ? { added: actual.added } : {}),
-                                }),
-                              g,
-                            )
-                          }
-                        />
+                        <span className="flex justify-end">
+                          <ActualField
+                            label={`Really poured at layer ${nth}`}
+                            value={actual?.pouredG}
+                            shown={show.mass}
+                            onValue={(pouredG, g) =>
+                              edit(
+                                (p) => setActual(p, ombre.id, pass.pourId, { pouredG, added: actual?.added }),
+                                g,
+                              )
+                            }
+                          />
+                        </span>
                       )}
                     </td>
                     <td className={CELL}>{show.mass(pass.leftG)}</td>

@@ -1,4 +1,4 @@
-import { useId, useMemo } from 'react';
+import { Fragment, useId, useMemo } from 'react';
 import { updateOmbre } from '../../../../core/edit/ombre.ts';
 import { labOfHex } from '../../../../core/colour/lab.ts';
 import { runsOf } from '../../../../core/ombre/runs.ts';
@@ -53,35 +53,39 @@ export function SpacingStrips({ ombre }: { readonly ombre: Ombre }) {
             const chosen = ombre.spacing.kind === spacing.kind;
             return (
               strip && (
-                <label
-                  key={spacing.kind}
-                  className={`relative grid cursor-pointer grid-cols-[6.5rem_minmax(0,1fr)_4.5rem] items-start gap-3 rounded-box border-2 p-1.5 has-focus-visible:outline-2 has-focus-visible:outline-accent ${chosen ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
-                >
-                  <input
-                    type="radio"
-                    className="sr-only"
-                    name={name}
-                    checked={chosen}
-                    onChange={() => edit((p) => updateOmbre(p, ombre.id, { spacing }))}
-                  />
-                  <span className={`pt-1 leading-tight ${chosen ? 'font-bold' : ''}`}>
-                    {NAMES[spacing.kind]}
-                  </span>
-                  <StripBar strip={strip} />
-                  <span className="pt-1 text-right text-sm leading-tight">{spread(strip)}</span>
-                </label>
+                <Fragment key={spacing.kind}>
+                  <label
+                    className={`relative grid cursor-pointer grid-cols-[6.5rem_minmax(0,1fr)_4.5rem] items-start gap-3 rounded-box border-2 p-1.5 has-focus-visible:outline-2 has-focus-visible:outline-accent ${chosen ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
+                  >
+                    <input
+                      type="radio"
+                      className="sr-only"
+                      name={name}
+                      checked={chosen}
+                      onChange={() => edit((p) => updateOmbre(p, ombre.id, { spacing }))}
+                    />
+                    <span className={`pt-1 leading-tight ${chosen ? 'font-bold' : ''}`}>
+                      {NAMES[spacing.kind]}
+                    </span>
+                    <StripBar strip={strip} />
+                    <span className="pt-1 text-right text-sm leading-tight">{spread(strip)}</span>
+                  </label>
+                  {spacing.kind === 'curve' && ombre.spacing.kind === 'curve' && (
+                    <CurveEditor
+                      heights={ombre.spacing.heights}
+                      onBend={(heights, gesture) =>
+                        edit(
+                          (p) => updateOmbre(p, ombre.id, { spacing: { kind: 'curve', heights } }),
+                          gesture,
+                        )
+                      }
+                    />
+                  )}
+                </Fragment>
               )
             );
           })}
         </fieldset>
-        {ombre.spacing.kind === 'curve' && (
-          <CurveEditor
-            heights={ombre.spacing.heights}
-            onBend={(heights, gesture) =>
-              edit((p) => updateOmbre(p, ombre.id, { spacing: { kind: 'curve', heights } }), gesture)
-            }
-          />
-        )}
       </Group>
       <Group
         title="What you will really get"

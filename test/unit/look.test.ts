@@ -1,0 +1,271 @@
+import { expect } from 'chai';
+import { difference } from '../../src/core/colour/difference.ts';
+import { chromaOf, labOfHex, type Lab } from '../../src/core/colour/lab.ts';
+import type { Nature } from '../../src/core/colorant/schema.ts';
+import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
+import { addToPot, describeAs, mixPot, setDose, takeFromPot } from '../../src/core/edit/colorants.ts';
+import { contrastChoice } from '../../src/core/edit/contrast.ts';
+import { updatePot } from '../../src/core/edit/pots.ts';
+import type { SoapState } from '../../src/core/look/state.ts';
+import { coloursOf } from '../../src/core/ombre/coloursOf.ts';
+import type { Plan } from '../../src/core/plan/planSchema.ts';
+import { computePlan } from '../../src/core/sheet/compute.ts';
+import { dispersals, pottingOrder } from '../../src/core/sheet/mixing.ts';
+import { potMixed, starter } from '../support/colours.ts';
+import { basePlan, boxPlan, rest } from '../support/plans.ts';
+
+const CURED: SoapState = { moment: 'cured', heat: 0, scented: true };
+
+const labOf = (plan: Plan, state: SoapState, pot = 'p1'): Lab =>
+  labOfHex(coloursOf(plan, state).pots.get(pot)!);
+
+const two = (): Plan => boxPlan([rest(), rest()]);
+
+/** The first pot with one colorant whose nature is changed. */
+const withNature = (id: string, dose: number, change: Partial<Nature>): Plan => {
+  const plan = potMixed(two(), { [id]: dose });
+  return {
+    ...plan,
+    colorants: plan.colorants.map((c) => (c.nature ? { ...c, nature: { ...c.nature, ...change } } : c)),
+  };
+};
+
+const codes = (plan: Plan): string[] => computePlan(plan).warnings.map((w) => w.code);
+
+const find = (plan: Plan, code: string) => {
+  const found = computePlan(plan).warnings.find((w) => w.code === code);
+  if (!found) throw new Error(`no ${code} among ${codes(plan).join(', ')}`);
+  return found;
+};
+
+describe('how a pot will look', () => {
+  it('a pot without colorants is plain soap, and olive oil makes it yellower than coconut', () => {
+    const of = (oil: string): Lab => {
+      const plan = potMixed(two(), {});
+      return labOf({ ...plan, batter: { ...plan.batter, oils: [{ oil, percent: 100 }] } }, CURED);
+    };
+    expect(of('olive')[2]).to.be.above(of('coconut')[2] + 5);
+    const given = potMixed(two(), {});
+    const own = { ...given, batter: { ...given.batter, colour: '#e8d9b0' } };
+    expect(difference(labOf(own, CURED), labOfHex('#e8d9b0'))).to.be.below(0.6);
+  });
+
+  it('more colorant is deeper, more white is lighter', () => {
+    const l = (doses: Record<string, number>): number => labOf(potMixed(two(), doses), CURED)[0];
+    expect(l({ slate: 6 })).to.be.below(l({ slate: 2 }));
+    expect(l({ slate: 6, 'white-oil': 6 })).to.be.above(l({ slate: 6 }));
+  });
+
+  it('gelling deepens, a hot oven pales what it pales, and curing fades what fades', () => {
+    const slate = potMixed(two(), { slate: 3 });
+    expect(labOf(slate, { ...CURED, heat: 0.5 })[0]).to.be.below(labOf(slate, CURED)[0]);
+    const yellow = withNature('gorse-dye', 1, { palesPercent: 60, fadesPercent: 0 });
+    const calm = withNature('gorse-dye', 1, { palesPercent: 0, fadesPercent: 0 });
+    expect(chromaOf(labOf(yellow, { ...CURED, heat: 1 }))).to.be.below(
+      chromaOf(labOf(calm, { ...CURED, heat: 1 })) - 5,
+    );
+    const fading = withNature('spirulina', 10, { fadesPercent: 60, palesPercent: 0 });
+    expect(labOf(fading, CURED)[0]).to.be.above(labOf(fading, { ...CURED, moment: 'cut' })[0]);
+  });
+
+  it('a colour that morphs is another at the pour, and back at the cut if it comes back', () => {
+    const back = withNature('pool-green', 6, { morph: { colour: '#a08a50', returns: true } });
+    const gone = withNature('pool-green', 6, { morph: { colour: '#a08a50', returns: false } });
+    const pour: SoapState = { ...CURED, moment: 'pour' };
+    expect(difference(labOf(back, pour), labOf(gone, pour))).to.be.below(1e-6);
+    expect(difference(labOf(back, pour), labOf(back, CURED))).to.be.above(10);
+    expect(difference(labOf(back, CURED), labOf(gone, CURED))).to.be.above(10);
+    expect(codes(gone)).to.include('does-not-survive');
+    expect(codes(back)).to.not.include('does-not-survive');
+  });
+
+  it('vanillin tans pale pots much and deep pots little, over weeks (common practice, no source)', () => {
+    const scented = (plan: Plan): Plan => ({
+      ...plan,
+      batter: {
+        ...plan.batter,
+        fragrance: {
+          name: 'Moor honey',
+          percentOfOils: 4,
+          limitPercent: 9,
+          when: 'batch',
+          densityGMl: 1,
+          vanillinPercent: 6,
+        },
+      },
+    });
+    const tan = (plan: Plan, moment: SoapState['moment']): number =>
+      difference(labOf(plan, { ...CURED, moment }), labOf(plan, { ...CURED, moment, scented: false }));
+    const pale = scented(potMixed(two(), {}));
+    const deep = scented(potMixed(two(), { peat: 8 }));
+    expect(tan(pale, 'pour')).to.equal(0);
+    expect(tan(pale, 'cured')).to.be.above(15);
+    expect(tan(pale, 'cured')).to.be.above(tan(pale, 'cut'));
+    expect(tan(deep, 'cured')).to.be.below(tan(pale, 'cured') / 3);
+    expect(find(pale, 'fragrance-tans').message).to.match(/6 % vanillin.*A by \d/);
+  });
+
+  it('a colour given by hand is kept in every state, until the pot is mixed', () => {
+    const given = updatePot(potMixed(two(), { heather: 5 }), 'p1', { colour: '#123456' });
+    for (const moment of ['pour', 'cut', 'cured'] as const)
+      expect(difference(labOf(given, { ...CURED, moment }), labOfHex('#123456'))).to.be.below(0.7);
+    expect(difference(labOf(mixPot(given, 'p1'), CURED), labOfHex('#123456'))).to.be.above(10);
+  });
+});
+
+describe('colorants in pots', () => {
+  it('adds at the stated dose, changes it, takes it out, and keeps the plan’s list to what is used', () => {
+    const one = addToPot(two(), 'p1', starter('heather'));
+    expect(one.colorants.map((c) => c.id)).to.deep.equal(['heather']);
+    expect(one.pots[0]!.colour).to.equal(undefined);
+    expect(one.pots[0]!.colorants).to.deep.equal([{ colorant: 'heather', doseGPerKg: 8 }]);
+    expect(setDose(one, 'p1', 'heather', 3).pots[0]!.colorants[0]!.doseGPerKg).to.equal(3);
+    expect(takeFromPot(one, 'p1', 'heather').colorants).to.deep.equal([]);
+  });
+
+  it('describes a colorant known by its name alone, everywhere at once', () => {
+    const named: Plan = {
+      ...two(),
+      colorants: [{ id: 'k1', name: 'Purple powder' }],
+      pots: two().pots.map((p) => ({ ...p, colorants: [{ colorant: 'k1', doseGPerKg: 4 }] })),
+    };
+    const known = describeAs(named, 'k1', starter('heather'));
+    expect(known.colorants.map((c) => c.id)).to.deep.equal(['heather']);
+    expect(known.pots.every((p) => p.colorants[0]!.colorant === 'heather')).to.equal(true);
+  });
+
+  it('every starter is a colorant its own schema takes, with a colour of its own', () => {
+    const ids = new Set(STARTER_COLORANTS.map((c) => c.id));
+    expect(ids.size).to.equal(STARTER_COLORANTS.length);
+    for (const c of STARTER_COLORANTS)
+      expect(c.nature.doseGPerKg, c.name).to.be.at.most(c.nature.usualGPerKg);
+  });
+});
+
+describe('mixing order', () => {
+  const four = (): Plan => {
+    const plan = boxPlan([rest(), rest()]);
+    const pots = ['peat', 'white-oil', 'weir-copper', 'bracken'].map((id, i) => ({
+      id: `p${i + 1}`,
+      letter: 'ABCD'[i]!,
+      name: id,
+      stage: 1,
+      colorants: [{ colorant: id, doseGPerKg: 5 }],
+    }));
+    return {
+      ...plan,
+      pots,
+      colorants: pots.map((p) => ({ id: p.name, name: p.name, nature: starter(p.name).nature })),
+      steps: pots.flatMap((p, i) => ({ ...plan.steps[0]!, id: `s${i}`, pot: p.id }) as Plan['steps'][number]),
+    };
+  };
+
+  it('goes from the lightest pot to the darkest, with little carried over', () => {
+    const computed = computePlan(four());
+    const order = pottingOrder(computed, computed.weights!);
+    expect(order.map((s) => s.pot.letter).join('')).to.equal('BDCA');
+    expect(Math.max(...order.map((s) => s.shift))).to.be.below(2);
+  });
+
+  it('disperses each colorant once, white first, with its carrier', () => {
+    const computed = computePlan(four());
+    const list = dispersals(computed, computed.weights!);
+    expect(list).to.have.length(4);
+    expect(list[0]!.colorant.id).to.equal('white-oil');
+    expect(list[0]!.carrier!.ml).to.be.closeTo(list[0]!.massG * 5, 1e-9);
+    const total = computed.weights!.pots.flatMap((p) => p.colorants).reduce((s, c) => s + c.massG, 0);
+    expect(list.reduce((s, d) => s + d.massG, 0)).to.be.closeTo(total, 1e-6);
+  });
+
+  it('offers the order of pours with the most contrast', () => {
+    const plan = four();
+    const choice = contrastChoice(plan, computePlan(plan).colours.pours)!;
+    expect(choice.best).to.be.at.least(choice.now);
+    const after = choice.apply(plan);
+    const now = contrastChoice(after, computePlan(after).colours.pours)!;
+    expect(now.now).to.be.closeTo(choice.best, 1e-9);
+    expect(contrastChoice(two(), computePlan(two()).colours.pours)).to.equal(undefined);
+  });
+});
+
+describe('advice on colours', () => {
+  it('neighbours too close to read as a line: an order, or a line between, cures it', () => {
+    const plan: Plan = {
+      ...boxPlan([rest(), rest(), rest()]),
+      pots: [
+        { id: 'p1', letter: 'A', name: 'Chalk', colour: '#ece4d2', stage: 1, colorants: [] },
+        { id: 'p2', letter: 'B', name: 'Cream', colour: '#efe6d0', stage: 1, colorants: [] },
+        { id: 'p3', letter: 'C', name: 'Peat', colour: '#4b3a30', stage: 1, colorants: [] },
+      ],
+    };
+    const steps = plan.steps.map((s, i) => (s.kind === 'pour' ? { ...s, pot: `p${i + 1}` } : s));
+    const close = { ...plan, steps };
+    const warning = find(close, 'neighbours-close');
+    expect(warning.message).to.match(/Pours 1 and 2 \(pots A and B\) differ by only [012]\.?\d?/);
+    expect(warning.remedies).to.have.length(2);
+    for (const remedy of warning.remedies!)
+      expect(codes(remedy.apply(close)), remedy.label).to.not.include('neighbours-close');
+  });
+
+  it('a pale purple that will grey: white instead of less keeps more of it', () => {
+    const plan = potMixed(two(), { heather: 0.6 });
+    const warning = find(plan, 'pale-purple-greys');
+    expect(warning.message).to.match(/of purple left/);
+    expect(codes(warning.remedies![0]!.apply(plan))).to.not.include('pale-purple-greys');
+    expect(codes(potMixed(two(), { heather: 8 }))).to.not.include('pale-purple-greys');
+    expect(codes(potMixed(two(), { bracken: 0.5 }))).to.not.include('pale-purple-greys');
+  });
+
+  it('opposites in one pot, and side by side', () => {
+    expect(codes(potMixed(two(), { 'ultramarine-blue': 3, 'weir-copper': 3 }))).to.include('mud-in-pot');
+    expect(codes(potMixed(two(), { 'weir-copper': 3, bracken: 3 }))).to.not.include('mud-in-pot');
+    const beside: Plan = {
+      ...two(),
+      pots: two().pots.map((p, i) => ({ ...p, colour: i === 0 ? '#2b5fa8' : '#e07a1e' })),
+    };
+    expect(find(beside, 'mud-if-stirred').message).to.match(/A with B \(\d+ %\)|B with A \(\d+ %\)/);
+  });
+
+  it('over the usual dose, in a pot', () => {
+    const plan = potMixed(two(), { indigo: 9 });
+    const warning = find(plan, 'over-usual-dose');
+    expect(warning.message).to.contain('9 g/kg');
+    expect(warning.message).to.contain('5 g/kg');
+    expect(codes(warning.remedies![0]!.apply(plan))).to.not.include('over-usual-dose');
+  });
+
+  it('yellow in a hot oven', () => {
+    const hot = (what: 'warm-oven' | 'leave-cool'): Plan => {
+      const plan = potMixed(two(), { 'gorse-dye': 1 });
+      return { ...plan, steps: [...plan.steps, { id: 'f1', kind: 'finish', what }] };
+    };
+    const warning = find(hot('warm-oven'), 'pales-in-heat');
+    expect(warning.message).to.match(/A by \d/);
+    expect(codes(warning.remedies![0]!.apply(hot('warm-oven')))).to.not.include('pales-in-heat');
+    expect(codes(hot('leave-cool'))).to.not.include('pales-in-heat');
+  });
+
+  it('carry-over from a reused jug: only where it shows', () => {
+    const pots = (colour: string): Plan => {
+      const plan = two();
+      return {
+        ...plan,
+        pots: plan.pots.map((p, i) => ({
+          ...p,
+          colour: i === 0 ? colour : '#efd04a',
+          ...(i === 1 ? { jugOf: 'p1' } : {}),
+        })),
+      };
+    };
+    const warning = find(pots('#3b2a20'), 'carry-over');
+    expect(warning.message).to.match(/shifts pot B by \d/);
+    expect(codes(warning.remedies![0]!.apply(pots('#3b2a20')))).to.not.include('carry-over');
+    expect(codes(pots('#eed25a'))).to.not.include('carry-over');
+  });
+
+  it('a colorant that nobody described adds nothing, and says so', () => {
+    const plan = basePlan({ colorants: [{ id: 'k1', name: 'Purple powder' }] });
+    const mixed = mixPot(updatePot(plan, 'p1', { colorants: [{ colorant: 'k1', doseGPerKg: 3 }] }), 'p1');
+    expect(find(mixed, 'colorant-unknown').message).to.contain('Purple powder');
+  });
+});

@@ -1,0 +1,302 @@
+import { expect } from 'chai';
+import { labOfHex } from '../../src/core/colour/lab.ts';
+import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import {
+  setActual,
+  setEnd,
+  setLayers,
+  setTurn,
+  startOmbre,
+  takeApart,
+  updateOmbre,
+} from '../../src/core/edit/ombre.ts';
+import { removeStep } from '../../src/core/edit/pours.ts';
+import { zigzag } from '../../src/core/edit/tilt.ts';
+import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
+import { shadesOf } from '../../src/core/ombre/shades.ts';
+import { differencesOf } from '../../src/core/ombre/strip.ts';
+import type { Plan } from '../../src/core/plan/planSchema.ts';
+import { computePlan, type Computed } from '../../src/core/sheet/compute.ts';
+import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
+import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
+import type { OmbreWeights } from '../../src/core/weigh/ombre/types.ts';
+import { ombrePlan, starter } from '../support/colours.ts';
+import { basePlan, boxPlan, demoPlans, rest } from '../support/plans.ts';
+
+const SCHOOLS = ['one-pot', 'master-blends', 'separate-pots'] as const;
+
+const ofSchool = <S extends OmbreWeights['school']>(plan: Plan, school: S) => {
+  const found = computePlan(plan).weights!.ombres[0]!;
+  if (found.school !== school) throw new Error(found.school);
+  return found as Extract<OmbreWeights, { school: S }>;
+};
+
+const places = (plan: Plan): number[] => shadesOf(plan, plan.ombres[0]!).map((s) => s.t);
+
+const coloursOfPours = (c: Computed): string[] => c.stack.layers.map((l) => c.colours.pours.get(l.pour.id)!);
+
+const isValid = (plan: Plan): void => {
+  const read = readPlanValue(plan);
+  expect(read.ok ? 'valid' : read.faults[0].message).to.equal('valid');
+};
+
+const fine = { units: { ...basePlan().units, scaleStepG: 0.1, fineStepG: 0.01 } } as const;
+
+describe('an ombre in the plan', () => {
+  it('is made of the layers there are, keeping their amounts and tilts', () => {
+    const slanted = zigzag(
+      boxPlan([rest(), rest(), rest(), rest()]),
+      computePlan(boxPlan([rest(), rest(), rest(), rest()])).stack.layers,
+      'edge',
+      4,
+    );
+    const { plan } = startOmbre(slanted, 'these-layers', starter('heather'));
+    isValid(plan);
+    const before = computePlan(slanted).stack.layers.map((l) => l.volumeMl);
+    computePlan(plan).stack.layers.forEach((l, i) => expect(l.volumeMl).to.be.closeTo(before[i]!, 1e-6));
+    expect(plan.steps.filter((s) => s.kind === 'tilt').length).to.be.above(2);
+    expect(poursOfOmbre(plan, plan.ombres[0]!.id)).to.have.length(4);
+  });
+
+  it('is laid as the whole loaf, or above the layers there are', () => {
+    const whole = startOmbre(basePlan(), 'whole-loaf', starter('slate')).plan;
+    isValid(whole);
+    expect(computePlan(whole).stack.layers).to.have.length(8);
+    expect(whole.pots).to.have.length(1);
+    const above = startOmbre(basePlan(), 'above', starter('slate')).plan;
+    isValid(above);
+    expect(computePlan(above).stack.layers).to.have.length(10);
+    expect(computePlan(above).weights).to.not.equal(undefined);
+  });
+
+  it('looks even in the loaf, in every school, after rounding to a fine scale', () => {
+    for (const school of SCHOOLS) {
+      const computed = computePlan(ombrePlan(6, school, fine));
+      const steps = differencesOf(coloursOfPours(computed).map(labOfHex));
+      expect(steps).to.have.length(5);
+      expect(Math.max(...steps) / Math.min(...steps), school).to.be.below(1.35);
+    }
+  });
+
+  it('gives each school its pots', () => {
+    expect(ombrePlan(6, 'one-pot').pots).to.have.length(1);
+    expect(ombrePlan(6, 'separate-pots').pots).to.have.length(6);
+    expect(ombrePlan(6, 'master-blends').pots).to.have.length(6);
+    const back = updateOmbre(ombrePlan(6, 'separate-pots'), 'o1', { school: 'one-pot' });
+    isValid(back);
+    expect(back.pots).to.have.length(1);
+  });
+
+  it('gains and loses layers, and the grading follows', () => {
+    const plan = setLayers(ombrePlan(5, 'separate-pots'), 'o1', 9);
+    isValid(plan);
+    expect(places(plan)).to.have.length(9);
+    expect(places(plan)[8]).to.equal(1);
+    const fewer = setLayers(plan, 'o1', 3);
+    isValid(fewer);
+    expect(fewer.pots).to.have.length(3);
+    expect(places(fewer)).to.have.length(3);
+  });
+
+  it('restarts pale in a pot of its own', () => {
+    const plan = setTurn(ombrePlan(8), poursOfOmbre(ombrePlan(8), 'o1')[5]!.id, 'restart');
+    isValid(plan);
+    expect(plan.pots).to.have.length(2);
+    expect(places(plan)[4]).to.equal(1);
+    expect(places(plan)[5]).to.equal(0);
+    expect(places(plan)[7]).to.equal(1);
+    const undone = setTurn(plan, poursOfOmbre(plan, 'o1')[5]!.id, 'none');
+    expect(undone.pots).to.have.length(1);
+  });
+
+  it('turns back without repeating the shade it turns at', () => {
+    const start = setEnd(ombrePlan(7, 'separate-pots'), 'o1', 'from', [
+      { colorant: 'heather', doseGPerKg: 1 },
+    ]);
+    const plan = setTurn(start, poursOfOmbre(start, 'o1')[4]!.id, 'reverse');
+    isValid(plan);
+    expect(places(plan)[3]).to.equal(1);
+    expect(places(plan)[6]).to.equal(0);
+    expect(places(plan)[4]!).to.be.below(1);
+    // the shades it has in common with the way up come from the same pots
+    expect(plan.pots).to.have.length(4);
+    const inOnePot = updateOmbre(plan, 'o1', { school: 'one-pot' });
+    isValid(inOnePot);
+    const [pot] = ofSchool(inOnePot, 'one-pot').pots;
+    expect(pot!.plainG).to.be.above(0);
+    expect(pot!.startG + pot!.plainG).to.be.closeTo(computePlan(inOnePot).weights!.pots[0]!.batterG, 1);
+  });
+
+  it('refuses to turn one pot back to plain batter, and the remedies put it right', () => {
+    const plan = setTurn(ombrePlan(6), poursOfOmbre(ombrePlan(6), 'o1')[3]!.id, 'reverse');
+    const refused = computePlan(plan).warnings.find((w) => w.code === 'ombre-impossible');
+    expect(refused?.level).to.equal('refuse');
+    expect(computePlan(plan).weights).to.equal(undefined);
+    const cured = refused!.remedies!.find((r) => r.label.includes('master blends'))!.apply(plan);
+    expect(computePlan(cured).warnings.map((w) => w.code)).to.not.include('ombre-impossible');
+    expect(computePlan(cured).weights).to.not.equal(undefined);
+  });
+
+  it('notices when a layer taken out leaves one pot for two shades, and sorts the pots', () => {
+    const plan = ombrePlan(8, 'separate-pots');
+    const turned = setTurn(plan, poursOfOmbre(plan, 'o1')[4]!.id, 'restart');
+    expect(turned.pots).to.have.length(4);
+    const broken = removeStep(turned, poursOfOmbre(turned, 'o1')[1]!.id);
+    const refused = computePlan(broken).warnings.find((w) => w.code === 'ombre-impossible')!;
+    const cured = refused.remedies![0]!.apply(broken);
+    isValid(cured);
+    expect(computePlan(cured).weights).to.not.equal(undefined);
+  });
+
+  it('conserves colorant on the scales: every pot’s colorant is what its layers and its rest hold', () => {
+    for (const school of SCHOOLS) {
+      const plan = ombrePlan(7, school);
+      const { weights } = computePlan(plan);
+      const ombre = weights!.ombres[0]!;
+      for (const p of weights!.pots) {
+        const inPours = ombre.layers
+          .filter((l) => l.pot.id === p.pot.id)
+          .reduce((sum, l) => sum + (l.mix[0]!.doseGPerKg * l.plannedG) / 1000, 0);
+        const poured = p.pours.reduce((sum, q) => sum + q.massG, 0);
+        const last = ombre.layers.filter((l) => l.pot.id === p.pot.id).at(-1)!.mix[0]!.doseGPerKg;
+        const held = ((p.batterG - poured) * last) / 1000;
+        const total = p.colorants.find((c) => c.id === 'heather')?.massG ?? 0;
+        expect(total, school).to.be.closeTo(inPours + held, 0.011);
+      }
+    }
+  });
+
+  it('is doubly checked by the sheet: no colorant asked for twice, nothing poured that was not weighed', () => {
+    for (const school of SCHOOLS)
+      for (const divide of [{ kind: 'after-emulsion' }, { kind: 'before-lye', lye: 'together' }] as const) {
+        const computed = computePlan(ombrePlan(6, school, { divide }));
+        const tasks = procedureOf(computed);
+        const lines = tasks.flatMap((t) => t.lines);
+        const asked = lines.filter((l) => l.name === 'Heather mica').reduce((s, l) => s + l.massG, 0);
+        const { weights } = computed;
+        const inPots = weights!.pots.reduce(
+          (s, p) => s + (p.colorants.find((c) => c.id === 'heather')?.massG ?? 0),
+          0,
+        );
+        // stocks hold a little more than is drawn from them
+        expect(asked, `${school} ${divide.kind}`).to.be.within(inPots - 0.05, inPots * 1.03 + 0.05);
+        const dispersed = lines
+          .filter((l) => l.name.startsWith('Heather mica, dispersed'))
+          .reduce((s, l) => s + l.massG, 0);
+        expect(dispersed / asked, school).to.be.closeTo(1 + 5 * 0.92, 0.02);
+      }
+  });
+
+  it('draws a little more where the stocks are oils', () => {
+    const plan = ombrePlan(5, 'master-blends', { divide: { kind: 'before-lye', lye: 'together' } });
+    const { weights } = computePlan(plan);
+    const ombre = weights!.ombres[0]!;
+    if (ombre.school !== 'master-blends') throw new Error();
+    expect(ombre.of).to.equal('oils');
+    const last = weights!.pots.find((p) => p.pot.id === ombre.draws.at(-1)!.pot.id)!;
+    const factor = (ombre.last.massG + ombre.last.colorants[0]!.massG) / ombre.last.massG;
+    expect(factor).to.be.above(1.005);
+    expect(ombre.draws.at(-1)!.lastG).to.be.closeTo(last.portion.oilsG * factor, 0.6);
+  });
+
+  it('keeps batter for what stays in the jugs of the stocks', () => {
+    const { weights } = computePlan(ombrePlan(5, 'master-blends'));
+    const ombre = weights!.ombres[0]!;
+    if (ombre.school !== 'master-blends') throw new Error();
+    const inPots = weights!.pots.reduce((sum, p) => sum + p.batterG, 0);
+    expect(weights!.stockLossG).to.be.closeTo(inPots * 0.02, 1.1);
+    expect(ombre.first.massG + ombre.last.massG).to.be.closeTo(inPots + weights!.stockLossG, 2);
+    expect(inPots + weights!.stockLossG).to.be.closeTo(weights!.batterG, 1e-6);
+  });
+
+  it('what if: 310 g were poured, not what was planned; the rest is solved again', () => {
+    const plan = ombrePlan(4);
+    const [first, second] = poursOfOmbre(plan, 'o1');
+    const before = ofSchool(plan, 'one-pot').pots[0]!.passes;
+    const more = before[1]!.pouredG + 30;
+    const after = ofSchool(setActual(plan, 'o1', second!.id, { pouredG: more }), 'one-pot').pots[0]!.passes;
+    expect(after[1]!.pouredG).to.equal(more);
+    expect(after[2]!.pouredG).to.be.below(before[2]!.pouredG);
+    expect(after[2]!.concentrations[0]!).to.be.closeTo(before[2]!.concentrations[0]!, 0.1);
+    expect(after[2]!.addedG[0]!).to.be.below(before[2]!.addedG[0]!);
+    expect(after.at(-1)!.leftG).to.be.closeTo(before.at(-1)!.leftG, 2);
+    const undone = setActual(setActual(plan, 'o1', first!.id, { pouredG: 99 }), 'o1', first!.id, {
+      pouredG: undefined,
+    });
+    expect(undone.ombres[0]!.actuals).to.deep.equal([]);
+  });
+
+  it('what if: 1.4 g were added; the layers after it are even again from there to the end', () => {
+    const plan = ombrePlan(6);
+    const pour = poursOfOmbre(plan, 'o1')[2]!;
+    const planned = ofSchool(plan, 'one-pot').pots[0]!.passes[2]!.addedG[0]!;
+    const changed = setActual(plan, 'o1', pour.id, {
+      added: [{ colorant: 'heather', massG: planned + 0.3 }],
+    });
+    isValid(changed);
+    const computed = computePlan(changed);
+    const steps = differencesOf(coloursOfPours(computed).map(labOfHex)).slice(2);
+    expect(Math.max(...steps) / Math.min(...steps)).to.be.below(1.3);
+    const passes = ofSchool(changed, 'one-pot').pots[0]!.passes;
+    expect(passes[5]!.concentrations[0]!).to.be.closeTo(8, 0.15);
+    // too much for the last shade: nothing more is added
+    const far = ofSchool(
+      setActual(plan, 'o1', pour.id, { added: [{ colorant: 'heather', massG: 6 }] }),
+      'one-pot',
+    ).pots[0]!.passes;
+    expect(far.slice(3).every((p) => p.addedG[0] === 0)).to.equal(true);
+  });
+
+  it('shows what rounding does: a coarse scale moves the steps', () => {
+    const spread = (fineStepG: 0.01 | 0.5): number => {
+      const plan = ombrePlan(6);
+      const steps = differencesOf(
+        coloursOfPours(computePlan({ ...plan, units: { ...plan.units, fineStepG } })).map(labOfHex),
+      );
+      return Math.max(...steps) / Math.max(0.01, Math.min(...steps));
+    };
+    expect(spread(0.5)).to.be.above(spread(0.01));
+    const spoons = ofSchool(updateOmbre(ombrePlan(6), 'o1', { measure: 'spoon' }), 'one-pot');
+    for (const pass of spoons.pots[0]!.passes)
+      expect(((pass.addedG[0]! / 2.6) * 8) % 1).to.be.closeTo(0, 1e-6);
+  });
+
+  it('is taken apart into plain pots that look the same', () => {
+    const plan = ombrePlan(5);
+    const before = coloursOfPours(computePlan(plan));
+    const apart = takeApart(plan, 'o1');
+    isValid(apart);
+    expect(apart.ombres).to.deep.equal([]);
+    expect(apart.pots).to.have.length(5);
+    coloursOfPours(computePlan(apart)).forEach((hex, i) =>
+      expect(differencesOf([labOfHex(hex), labOfHex(before[i]!)])[0]).to.be.below(2),
+    );
+  });
+
+  it('is printed by the headless sheet with its passes, and every demo ombre can be weighed', () => {
+    const json = sheetJson(computePlan(ombrePlan(4))) as {
+      ombres: { pots: { passes: { add: unknown[] }[] }[] }[];
+    };
+    expect(json.ombres[0]!.pots[0]!.passes).to.have.length(4);
+    const demos = demoPlans().filter((p) => p.ombres.length > 0);
+    expect(demos.map((p) => p.ombres[0]!.school).toSorted()).to.deep.equal(['master-blends', 'one-pot']);
+    for (const demo of demos)
+      expect(computePlan(demo).warnings.filter((w) => w.level !== 'note')).to.deep.equal([]);
+  });
+
+  it('warns of one layer, of ends too near, and of steps too fine to see', () => {
+    const codes = (plan: Plan): string[] => computePlan(plan).warnings.map((w) => w.code);
+    expect(codes(ombrePlan(1))).to.include('ombre-too-few');
+    const near = setEnd(ombrePlan(4), 'o1', 'to', [{ colorant: 'heather', doseGPerKg: 0.01 }]);
+    expect(codes(near)).to.include('ombre-steps-close');
+    const flat = setEnd(
+      ombrePlan(24),
+      'o1',
+      'to',
+      [{ colorant: 'lichen', doseGPerKg: 6 }],
+      [starter('lichen')],
+    );
+    const warning = computePlan(flat).warnings.find((w) => w.code === 'ombre-steps-close')!;
+    expect(codes(warning.remedies![0]!.apply(flat))).to.not.include('ombre-steps-close');
+  });
+});

@@ -4,6 +4,7 @@ import { serve } from '../test/e2e/support/serve.ts';
 import { zigzag } from '../src/core/edit/tilt.ts';
 import type { Plan } from '../src/core/plan/planSchema.ts';
 import { computePlan } from '../src/core/sheet/compute.ts';
+import { gradedLoaf } from './colour.ts';
 import { twelveLayers } from './core.ts';
 import { ms, percentile, type Say } from './measure.ts';
 
@@ -62,6 +63,29 @@ async function dragTimes(page: Page): Promise<number[]> {
   return page.evaluate(() => (window as unknown as { times: number[] }).times);
 }
 
+/** From a key on the ombre's curve until the page is laid out anew, ms: graded, weighed and drawn each time. */
+async function bendTimes(page: Page): Promise<number[]> {
+  await page.getByText('A curve to bend').click();
+  const knot = page.getByRole('slider', { name: 'Seen way at half of the layers' });
+  await knot.focus();
+  return knot.evaluate(async (element) => {
+    const times: number[] = [];
+    for (let i = 0; i < 60; i += 1) {
+      await new Promise((done) => requestAnimationFrame(done));
+      const start = performance.now();
+      const key = i % 20 < 10 ? 'ArrowUp' : 'ArrowDown';
+      element.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+      // React draws at the end of the event, in a microtask
+      await new Promise<void>((done) => {
+        queueMicrotask(done);
+      });
+      document.body.getBoundingClientRect();
+      times.push(performance.now() - start);
+    }
+    return times;
+  });
+}
+
 /** Longest gap between frames while the shelf scrolls from end to end, and the time until it stands. */
 async function shelfTimes(page: Page, url: string): Promise<{ opened: number; gaps: number[] }> {
   const start = performance.now();
@@ -107,6 +131,13 @@ export async function benchBrowser(say: Say): Promise<void> {
   const slanted = await dragTimes(page);
   say('dragging a line of 12 tilted pours, median (aim: 8 ms)', ms(percentile(slanted, 50)));
   say('dragging a line of 12 tilted pours, 95th percentile', ms(percentile(slanted, 95)));
+
+  await store(page, [recordOf('graded', 'Graded', 1, gradedLoaf())]);
+  await page.goto(`${served.url}/plan/graded/colour/ombre`);
+  await page.getByText('Additions').waitFor();
+  const bends = await bendTimes(page);
+  say('grading 24 layers anew and redrawing, median (aim: 16 ms)', ms(percentile(bends, 50)));
+  say('grading 24 layers anew and redrawing, 95th percentile', ms(percentile(bends, 95)));
 
   const { opened, gaps } = await shelfTimes(page, served.url);
   say('shelf of 2 000 plans, until the first loaves stand', ms(opened));

@@ -5,7 +5,7 @@ import { computePlan } from '../src/core/sheet/compute.ts';
 import { sheetJson } from '../src/core/sheet/sheetJson.ts';
 import { medianMs, ms, type Say } from './measure.ts';
 
-const HEATHER =
+export const HEATHER =
   STARTER_COLORANTS.find((c) => c.id === 'heather') ?? newColorant('heather', 'Heather mica', 'mica');
 
 /** A plan of twelve level pours from six pots. */

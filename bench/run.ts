@@ -1,4 +1,5 @@
 import { benchBrowser } from './browser.ts';
+import { benchColour } from './colour.ts';
 import { benchCore } from './core.ts';
 import { benchSize } from './size.ts';
 import { benchTilts } from './tilts.ts';
@@ -9,6 +10,7 @@ const say = (name: string, value: string): void => {
 };
 
 benchCore(say);
+benchColour(say);
 await benchTilts(say);
 benchSize(say);
 await benchBrowser(say);

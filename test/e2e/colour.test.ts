@@ -292,6 +292,7 @@ describe('the colorants library', () => {
     const page = s.page();
     await open(page);
     await page.getByRole('button', { name: 'Colorant', exact: true }).click();
+    await page.getByRole('button', { name: 'Colour of New colorant in soap' }).waitFor();
     await type(page, 'Name', 'Bilberry mica');
     await page.getByRole('button', { name: 'Colour of Bilberry mica in soap' }).click();
     await page.getByLabel('Picture of a bar').setInputFiles({

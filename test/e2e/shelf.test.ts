@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
+import { demoPlans } from '../support/plans.ts';
 import { saved, studio, type } from './support/studio.ts';
 
 describe('the shelf, with the demo studio', () => {
@@ -16,7 +17,7 @@ describe('the shelf, with the demo studio', () => {
 
   it('does not bring the demo studio back once its plans are gone', async () => {
     const page = s.page();
-    for (const name of ['Copper Weir', 'Slate Beds', 'Bracken Bank', 'Chalk Scar'])
+    for (const { name } of demoPlans())
       await page.getByRole('button', { name: `Delete ${name}` }).click();
     await page.getByText('An empty shelf').waitFor();
     await page.reload();
@@ -64,8 +65,8 @@ describe('the shelf, with the demo studio', () => {
     const alert = page.getByRole('alert');
     await alert.getByText('batter.superfatPercent: -5 % is outside 0 to 30 %').waitFor();
     await alert.getByText(/“worse.json” was not taken/).waitFor();
-    await page.getByRole('article').nth(3).waitFor();
-    expect(await page.getByRole('article').count()).to.equal(4);
+    await page.getByRole('article').nth(demoPlans().length - 1).waitFor();
+    expect(await page.getByRole('article').count()).to.equal(demoPlans().length);
   });
 });
 

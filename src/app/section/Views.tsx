@@ -35,7 +35,7 @@ export function Views({ editable }: { readonly editable: boolean }) {
           </button>
         ))}
         <select
-          className={`field ml-auto h-8 w-30 px-1.5 text-sm ${look.when === 'cured' ? '' : 'border-accent font-bold'}`}
+          className={`field ml-auto h-8 w-28 px-1.5 text-sm ${look.when === 'cured' ? '' : 'border-accent font-bold'}`}
           aria-label="Colours as they look"
           value={look.when}
           onChange={(event) =>

@@ -21,6 +21,8 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
       ...plan,
       id: newPlanId(),
       name: `${plan.name} copy`.slice(0, 120),
+      // what was really poured belongs to that loaf, not to the next one
+      ombres: plan.ombres.map((o) => ({ ...o, actuals: [] })),
       created: now,
       changed: now,
     };

@@ -1,5 +1,6 @@
 import { findRoot } from '../numeric/findRoot.ts';
 import { difference } from './difference.ts';
+import type { Lab } from './lab.ts';
 import type { Ramp } from './ramp.ts';
 
 /** A step found is right to this much of a colour difference: a ten-thousandth of what can be seen. */
@@ -13,6 +14,27 @@ export const equalDose = (layers: number): number[] =>
 export const halving = (layers: number): number[] =>
   Array.from({ length: layers }, (_, i) => (i === 0 ? 0 : 0.5 ** (layers - 1 - i)));
 
+/** The place on the seen way that differs by `wanted` from the colour at `seen`; `rate` is the last step's way per difference. */
+function stepFrom(ramp: Ramp, from: Lab, seen: number, wanted: number, rate: number): number {
+  const miss = (s: number): number => difference(from, ramp.labAt(ramp.at(s))) - wanted;
+  // a step is much like the one before it: tried at its rate, then a little to either side
+  const first = Math.min(1, seen + wanted * rate);
+  const missed = miss(first);
+  if (Math.abs(missed) <= TOLERANCE) return first;
+  if (missed > 0) {
+    const before = Math.max(seen, first - 2 * missed * rate);
+    const there = miss(before);
+    return there <= 0
+      ? findRoot(miss, before, first, TOLERANCE, there, missed)
+      : findRoot(miss, seen, before, TOLERANCE, -wanted, there);
+  }
+  const beyond = Math.min(1, first - 2 * missed * rate);
+  const there = miss(beyond);
+  return there >= 0
+    ? findRoot(miss, first, beyond, TOLERANCE, missed, there)
+    : findRoot(miss, beyond, 1, TOLERANCE, there);
+}
+
 /**
  * March along the ramp from its start with steps of `size` times each weight (CIEDE2000). Gives the steps' t and what is
  * left to the end beyond the last weight: negative when the steps were too large.
@@ -22,6 +44,7 @@ function march(ramp: Ramp, weights: readonly number[], size: number): { ts: numb
   const ts = [0];
   let seen = 0;
   let here = ramp.labAt(0);
+  let rate = 1 / ramp.length;
   for (const [i, weight] of weights.slice(0, -1).entries()) {
     const wanted = size * weight;
     const from = here;
@@ -30,10 +53,9 @@ function march(ramp: Ramp, weights: readonly number[], size: number): { ts: numb
       return { ts, left: difference(from, end) - due };
     }
     if (wanted > 0) {
-      const miss = (s: number): number => difference(from, ramp.labAt(ramp.at(s))) - wanted;
-      // the step is at least its own part of the way, and seldom much more
-      const near = Math.min(1, seen + (1.3 * wanted) / ramp.length);
-      seen = findRoot(miss, seen, miss(near) > 0 ? near : 1, TOLERANCE);
+      const next = stepFrom(ramp, from, seen, wanted, rate);
+      rate = (next - seen) / wanted;
+      seen = next;
       here = ramp.labAt(ramp.at(seen));
     }
     ts.push(ramp.at(seen));

@@ -1,4 +1,5 @@
 import { recipeOf } from '../batter/recipe.ts';
+import type { Batter } from '../batter/schema.ts';
 import { bodyOfHex, type Body } from '../colour/body.ts';
 import { tint, type Pigment } from '../colour/pigment.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
@@ -22,7 +23,7 @@ export function vanillinGPerKg(plan: Pick<Plan, 'batter'>): number {
   return ((recipe.fragrance * 1000) / recipe.batterPerOil) * (fragrance.vanillinPercent / 100);
 }
 
-export function paintboxOf(plan: Pick<Plan, 'batter' | 'colorants'>, state: SoapState): Paintbox {
+function mixPaints(plan: Pick<Plan, 'batter' | 'colorants'>, state: SoapState): Paintbox {
   const base = shiftedBase(plainSoap(plan.batter), state, vanillinGPerKg(plan));
   const pigments = new Map<string, Pigment>();
   for (const { id, nature } of plan.colorants) if (nature) pigments.set(id, shiftedPigment(nature, state));
@@ -35,6 +36,25 @@ export function paintboxOf(plan: Pick<Plan, 'batter' | 'colorants'>, state: Soap
       }),
     );
   return { base, bodyOf };
+}
+
+interface Remembered {
+  readonly batter: Batter;
+  readonly byState: Map<string, Paintbox>;
+}
+
+/** Neither colorants nor batter change while a line is dragged: their paints are kept with them. */
+const remembered = new WeakMap<Plan['colorants'], Remembered>();
+
+export function paintboxOf(plan: Pick<Plan, 'batter' | 'colorants'>, state: SoapState): Paintbox {
+  const before = remembered.get(plan.colorants);
+  const known =
+    before?.batter === plan.batter ? before : { batter: plan.batter, byState: new Map<string, Paintbox>() };
+  remembered.set(plan.colorants, known);
+  const key = `${state.moment} ${state.heat} ${String(state.scented)}`;
+  const paints = known.byState.get(key) ?? mixPaints(plan, state);
+  known.byState.set(key, paints);
+  return paints;
 }
 
 /** A pot's body: as it is mixed, or of the colour given by hand, which is then the same in every state. */

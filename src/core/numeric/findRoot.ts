@@ -1,13 +1,21 @@
 /**
  * Root of a rising function on [low, high] with f(low) <= 0 <= f(high): regula falsi with the Illinois
  * step (Dowell & Jarratt, "A modified regula falsi method for computing the root of an equation", BIT
- * 1971, from memory), stopping when |f| <= tolerance or the bracket cannot shrink.
+ * 1971, from memory), stopping when |f| <= tolerance or the bracket cannot shrink. Where f is dear, its values at the
+ * ends can be handed in.
  */
-export function findRoot(f: (x: number) => number, low: number, high: number, tolerance: number): number {
+export function findRoot(
+  f: (x: number) => number,
+  low: number,
+  high: number,
+  tolerance: number,
+  fLow: number = f(low),
+  fHigh: number = f(high),
+): number {
   let a = low;
   let b = high;
-  let fa = f(a);
-  let fb = f(b);
+  let fa = fLow;
+  let fb = fHigh;
   if (Math.abs(fa) <= tolerance) return a;
   if (Math.abs(fb) <= tolerance) return b;
   let x = a;

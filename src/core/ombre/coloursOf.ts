@@ -15,15 +15,17 @@ export interface PlanColours {
 export const gradedMixes = (plan: Plan): ReadonlyMap<string, Mix> =>
   new Map(plan.ombres.flatMap((o) => shadesOf(plan, o).map((s) => [s.pourId, s.mix] as const)));
 
+/** What every pot and every pour is made of, to look at. */
+export interface PlanBodies {
+  readonly pots: ReadonlyMap<string, Body>;
+  readonly pours: ReadonlyMap<string, Body>;
+}
+
 /**
  * Bodies of all pots and pours in a state. `graded` are the mixes of an ombre's pours: as wanted, or as they come out
  * after rounding. A pot that an ombre is poured from looks like the first of them.
  */
-export function bodiesOf(
-  plan: Plan,
-  state: SoapState,
-  graded: ReadonlyMap<string, Mix>,
-): { readonly pots: ReadonlyMap<string, Body>; readonly pours: ReadonlyMap<string, Body> } {
+export function bodiesOf(plan: Plan, state: SoapState, graded: ReadonlyMap<string, Mix>): PlanBodies {
   const paints = paintboxOf(plan, state);
   const pots = new Map(plan.pots.map((p) => [p.id, bodyOfPot(paints, p)] as const));
   const pours = new Map<string, Body>();
@@ -39,13 +41,24 @@ export function bodiesOf(
   return { pots, pours };
 }
 
-export function coloursOf(
+const hexes = (bodies: ReadonlyMap<string, Body>): Map<string, string> => {
+  const known = new Map<Body, string>();
+  return new Map(
+    [...bodies].map(([id, body]) => {
+      const hex = known.get(body) ?? hexOfBody(body);
+      known.set(body, hex);
+      return [id, hex];
+    }),
+  );
+};
+
+export const coloursOfBodies = ({ pots, pours }: PlanBodies): PlanColours => ({
+  pots: hexes(pots),
+  pours: hexes(pours),
+});
+
+export const coloursOf = (
   plan: Plan,
   state: SoapState,
   graded: ReadonlyMap<string, Mix> = gradedMixes(plan),
-): PlanColours {
-  const { pots, pours } = bodiesOf(plan, state, graded);
-  const hexes = (bodies: ReadonlyMap<string, Body>): Map<string, string> =>
-    new Map([...bodies].map(([id, body]) => [id, hexOfBody(body)]));
-  return { pots: hexes(pots), pours: hexes(pours) };
-}
+): PlanColours => coloursOfBodies(bodiesOf(plan, state, graded));

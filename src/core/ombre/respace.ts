@@ -1,9 +1,6 @@
-import { rampOf } from '../colour/ramp.ts';
-import { paintboxOf } from '../look/paintbox.ts';
-import { plannedHeat } from '../look/state.ts';
 import type { Mix, Ombre } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { between } from './shades.ts';
+import { between, rampBetween, spacedState } from './shades.ts';
 import { placesOn } from './strip.ts';
 
 const doseIn = (mix: Mix, colorant: string): number =>
@@ -27,9 +24,9 @@ export function respaced(
       doseGPerKg > doseIn(start, colorant) && doseIn(now, colorant) > doseGPerKg + 1e-9,
   );
   if (past) return undefined;
-  const paints = paintboxOf(plan, { moment: ombre.spacedAt, heat: plannedHeat(plan), scented: true });
   const [first, last] = rising ? [now, end] : [end, now];
   // places count from the first colour, whichever way the run goes
-  const places = placesOn(rampOf(paints.bodyOf(first), paints.bodyOf(last)), ombre.spacing, remaining + 1);
+  const ramp = rampBetween(plan, spacedState(plan, ombre), first, last);
+  const places = placesOn(ramp, ombre.spacing, remaining + 1);
   return (rising ? places : places.toReversed()).slice(1).map((t) => between(first, last, t));
 }

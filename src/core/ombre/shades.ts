@@ -1,6 +1,6 @@
 import { rampOf, type Ramp } from '../colour/ramp.ts';
 import { paintboxOf } from '../look/paintbox.ts';
-import { plannedHeat } from '../look/state.ts';
+import { plannedHeat, plannedState, type SoapState } from '../look/state.ts';
 import type { Mix, Ombre } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { runsOf, type Run } from './runs.ts';
@@ -36,11 +36,20 @@ export const gradedIn = (ombre: Ombre): readonly string[] =>
     return last === m.doseGPerKg ? [] : [m.colorant];
   });
 
-/** The ramp of an ombre as it looks when it is spaced. */
-export function rampOfOmbre(plan: Pick<Plan, 'batter' | 'colorants' | 'steps'>, ombre: Ombre): Ramp {
-  const paints = paintboxOf(plan, { moment: ombre.spacedAt, heat: plannedHeat(plan), scented: true });
-  return rampOf(paints.bodyOf(ombre.from), paints.bodyOf(ombre.to));
+/** The ramp between two mixes as they look in a state. */
+export function rampBetween(
+  plan: Pick<Plan, 'batter' | 'colorants'>,
+  state: SoapState,
+  from: Mix,
+  to: Mix,
+): Ramp {
+  const paints = paintboxOf(plan, state);
+  return rampOf(paints.bodyOf(from), paints.bodyOf(to));
 }
+
+/** The state an ombre is spaced in. */
+export const spacedState = (plan: Pick<Plan, 'steps'>, ombre: Ombre): SoapState =>
+  plannedState(plan, ombre.spacedAt);
 
 /** Places of a run's layers, in the order they are poured. */
 function placesOfRun(ramp: Ramp, ombre: Ombre, { pours, rising, goesOn }: Run): readonly number[] {
@@ -66,7 +75,7 @@ function placesOfRuns(plan: Plan, ombre: Ombre, runs: readonly Run[]): readonly 
   ]);
   const before = remembered.get(ombre);
   if (before?.key === key) return before.places;
-  const ramp = rampOfOmbre(plan, ombre);
+  const ramp = rampBetween(plan, spacedState(plan, ombre), ombre.from, ombre.to);
   const places = runs.map((run) => placesOfRun(ramp, ombre, run));
   remembered.set(ombre, { key, places });
   return places;

@@ -4,7 +4,7 @@ import { warningsOf } from '../advice/warningsOf.ts';
 import { cutBars } from '../cut/bars.ts';
 import { layPlan } from '../fill/layPlan.ts';
 import { plannedState } from '../look/state.ts';
-import { coloursOf, gradedMixes } from '../ombre/coloursOf.ts';
+import { bodiesOf, coloursOfBodies, gradedMixes } from '../ombre/coloursOf.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { weighPlan } from '../weigh/weights.ts';
 
@@ -25,8 +25,9 @@ export function computePlan(plan: Plan): Computed {
   const graded = weights
     ? new Map(weights.ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)))
     : gradedMixes(plan);
-  const colours = coloursOf(plan, plannedState(plan, 'cured'), graded);
-  const facts: Facts = { ...laid, cut, weights, graded, colours };
+  const bodies = bodiesOf(plan, plannedState(plan, 'cured'), graded);
+  const colours = coloursOfBodies(bodies);
+  const facts: Facts = { ...laid, cut, weights, graded, bodies, colours };
   const warnings = warningsOf(facts);
   const refused = warnings.some((w) => w.level === 'refuse');
   return { ...facts, warnings, weights: refused ? undefined : weights };

@@ -26,7 +26,7 @@ export function SheetTask({ task, number }: { readonly task: Task; readonly numb
       />
       <div className="grid gap-1.5">
         <p className="flex items-start gap-2 leading-snug">
-          {pot && <PotBadge pot={pot} size={22} />}
+          {pot && <PotBadge pot={pot} size={22} {...(task.step === undefined ? {} : { pour: task.step })} />}
           <span>{task.text}</span>
         </p>
         {task.caution && (

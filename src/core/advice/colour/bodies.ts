@@ -1,9 +1,7 @@
-import { bodiesOf } from '../../ombre/coloursOf.ts';
+import { bodiesOf, type PlanBodies } from '../../ombre/coloursOf.ts';
 import { plannedState, type SoapState } from '../../look/state.ts';
 import type { Facts } from '../facts.ts';
 
-/** How the pots and pours of a plan are made up, cured. */
-export type Bodies = ReturnType<typeof bodiesOf>;
-
-export const curedBodies = (facts: Facts, change: Partial<SoapState> = {}): Bodies =>
+/** The pots and pours as they would be cured if something went otherwise. */
+export const curedIf = (facts: Facts, change: Partial<SoapState>): PlanBodies =>
   bodiesOf(facts.plan, { ...plannedState(facts.plan, 'cured'), ...change }, facts.graded);

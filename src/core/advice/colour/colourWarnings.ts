@@ -1,6 +1,5 @@
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
-import { curedBodies } from './bodies.ts';
 import { greyPurples, mudInPots, overDosed } from './doses.ts';
 import { closeNeighbours, muddyNeighbours } from './neighbours.ts';
 import { ombreWarnings } from './ombres.ts';
@@ -8,7 +7,7 @@ import { behaviours, carriedOver, overruled, paled, tanned, undescribed } from '
 
 /** What to know of the colours, worst first by kind. */
 export function colourWarnings(facts: Facts): Warning[] {
-  const bodies = curedBodies(facts);
+  const { bodies } = facts;
   return [
     ...ombreWarnings(facts, bodies),
     ...overruled(facts),

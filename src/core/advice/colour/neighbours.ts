@@ -1,6 +1,7 @@
 import { chromaKept, MUD_BELOW } from '../../colour/stirring.ts';
 import { difference } from '../../colour/difference.ts';
 import { labOfBody, type Body } from '../../colour/body.ts';
+import type { Lab } from '../../colour/lab.ts';
 import { contrastChoice } from '../../edit/contrast.ts';
 import { freshId } from '../../edit/freshId.ts';
 import { insertAfter, LANDING_FALL_MM } from '../../edit/pours.ts';
@@ -9,7 +10,7 @@ import type { Plan } from '../../plan/planSchema.ts';
 import { formatPercent, formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Remedy, Warning } from '../warning.ts';
-import type { Bodies } from './bodies.ts';
+import type { PlanBodies } from '../../ombre/coloursOf.ts';
 
 /** Below this CIEDE2000 two layers melt into one; a line that parts them needs the second. Judgements, no source. */
 const READS_AS_LINE = 5;
@@ -42,23 +43,32 @@ export function touching({ stack, geometry }: Facts): readonly Pair[] {
 const nameOf = ({ plan }: Facts, layer: PouredLayer): string =>
   plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?';
 
-const bodyOf = (bodies: Bodies, layer: PouredLayer): Body | undefined => bodies.pours.get(layer.pour.id);
+const bodyOf = (bodies: PlanBodies, layer: PouredLayer): Body | undefined => bodies.pours.get(layer.pour.id);
+
+type Pot = Plan['pots'][number];
+
+interface PotLab {
+  readonly pot: Pot;
+  readonly lab: Lab;
+}
+
+const potLabs = ({ plan }: Facts, bodies: PlanBodies): readonly PotLab[] =>
+  plan.pots.flatMap((pot) => {
+    const body = bodies.pots.get(pot.id);
+    return body ? [{ pot, lab: labOfBody(body) }] : [];
+  });
 
 /** The pot whose colour stands out most from both. */
-function partingPot(
-  { plan }: Facts,
-  bodies: Bodies,
-  one: Body,
-  other: Body,
-): Plan['pots'][number] | undefined {
-  const contrast = (pot: Plan['pots'][number]): number => {
-    const body = bodies.pots.get(pot.id);
-    if (!body) return 0;
-    const lab = labOfBody(body);
-    return Math.min(difference(lab, labOfBody(one)), difference(lab, labOfBody(other)));
-  };
-  const best = plan.pots.toSorted((a, b) => contrast(b) - contrast(a))[0];
-  return best && contrast(best) >= PARTS_WELL ? best : undefined;
+function partingPot(pots: readonly PotLab[], one: Lab, other: Lab): Pot | undefined {
+  let best: Pot | undefined;
+  let most = PARTS_WELL;
+  for (const { pot, lab } of pots) {
+    const apart = Math.min(difference(lab, one), difference(lab, other));
+    if (apart < most) continue;
+    best = pot;
+    most = apart;
+  }
+  return best;
 }
 
 const lineBetween =
@@ -74,16 +84,19 @@ const lineBetween =
       landing: { how: 'spatula', fallMm: LANDING_FALL_MM.spatula },
     });
 
-export function closeNeighbours(facts: Facts, bodies: Bodies): Warning[] {
+export function closeNeighbours(facts: Facts, bodies: PlanBodies): Warning[] {
   const { plan, stack } = facts;
   const order = stack.layers.length <= ORDER_AT_ONCE ? contrastChoice(plan, facts.colours.pours) : undefined;
+  let pots: readonly PotLab[] | undefined;
   return touching(facts).flatMap(({ below, above }): Warning[] => {
     const one = bodyOf(bodies, below);
     const other = bodyOf(bodies, above);
     if (!one || !other) return [];
-    const apart = difference(labOfBody(one), labOfBody(other));
+    const [lab, otherLab] = [labOfBody(one), labOfBody(other)];
+    const apart = difference(lab, otherLab);
     if (apart >= READS_AS_LINE) return [];
-    const parting = partingPot(facts, bodies, one, other);
+    pots ??= potLabs(facts, bodies);
+    const parting = partingPot(pots, lab, otherLab);
     const remedies: Remedy[] = [
       ...(order && order.best > order.now + 1 && order.best >= READS_AS_LINE
         ? [
@@ -116,7 +129,7 @@ export function closeNeighbours(facts: Facts, bodies: Bodies): Warning[] {
 }
 
 /** Touching layers whose colours would go brown if they were stirred together. */
-export function muddyNeighbours(facts: Facts, bodies: Bodies): Warning[] {
+export function muddyNeighbours(facts: Facts, bodies: PlanBodies): Warning[] {
   const seen = new Set<string>();
   const pairs = touching(facts).flatMap(({ below, above }): string[] => {
     const key = [below.pour.pot, above.pour.pot].sort().join(' ');

@@ -6,14 +6,14 @@ import { poursOfOmbre } from '../../ombre/runs.ts';
 import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
-import type { Bodies } from './bodies.ts';
+import type { PlanBodies } from '../../ombre/coloursOf.ts';
 
 /** Neighbours of an ombre closer than this are one layer to the eye, CIEDE2000. A judgement, no source. */
 const LEAST_STEP = 1;
 /** Steps that read clearly, for the number of layers offered instead. */
 const CLEAR_STEP = 2.5;
 
-export function ombreWarnings({ plan, weights }: Facts, bodies: Bodies): Warning[] {
+export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): Warning[] {
   return plan.ombres.flatMap((ombre): Warning[] => {
     const pours = poursOfOmbre(plan, ombre.id);
     const first = pours[0];

@@ -7,7 +7,8 @@ import type { Plan } from '../../plan/planSchema.ts';
 import { formatPercent, formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
-import { curedBodies, type Bodies } from './bodies.ts';
+import type { PlanBodies } from '../../ombre/coloursOf.ts';
+import { curedIf } from './bodies.ts';
 
 /** A shift smaller than this is hardly seen in a bar, CIEDE2000. */
 const SEEN = 2;
@@ -16,7 +17,7 @@ const SEEN = 2;
 export const RESIDUE_G = 5;
 
 /** Each pot's shift between two ways of looking at it, largest first, as "A by 7.2". */
-function shifts({ plan }: Facts, one: Bodies, other: Bodies): readonly string[] {
+function shifts({ plan }: Facts, one: PlanBodies, other: PlanBodies): readonly string[] {
   return plan.pots
     .flatMap((p) => {
       const a = one.pots.get(p.id);
@@ -31,7 +32,7 @@ function shifts({ plan }: Facts, one: Bodies, other: Bodies): readonly string[] 
 export function tanned(facts: Facts): Warning[] {
   const { fragrance } = facts.plan.batter;
   if (!fragrance?.vanillinPercent || fragrance.percentOfOils === 0) return [];
-  const list = shifts(facts, curedBodies(facts, { scented: true }), curedBodies(facts, { scented: false }));
+  const list = shifts(facts, facts.bodies, curedIf(facts, { scented: false }));
   if (list.length === 0) return [];
   return [
     {
@@ -57,7 +58,7 @@ export function paled(facts: Facts): Warning[] {
   const heat = plannedHeat(facts.plan);
   if (heat === 0) return [];
   // gelled either way: only what the heat itself takes is counted
-  const list = shifts(facts, curedBodies(facts), curedBodies(facts, { heat: 1e-9 }));
+  const list = shifts(facts, facts.bodies, curedIf(facts, { heat: 1e-9 }));
   if (list.length === 0) return [];
   return [
     {
@@ -80,7 +81,7 @@ const ownJug = (plan: Plan, potId: string): Plan => ({
 });
 
 /** Jugs used again: how far what is left in them shifts the next colour. */
-export function carriedOver(facts: Facts, bodies: Bodies): Warning[] {
+export function carriedOver(facts: Facts, bodies: PlanBodies): Warning[] {
   return facts.plan.pots.flatMap((p): Warning[] => {
     const before = facts.plan.pots.find((q) => q.id === p.jugOf);
     const left = before && bodies.pots.get(before.id);

@@ -314,7 +314,7 @@ describe('the colorants library', () => {
     await page.getByRole('button', { name: 'Done' }).click();
     const button = page.getByRole('button', { name: 'Colour of Bilberry mica in soap' });
     await page.waitForFunction(
-      (el) => getComputedStyle(el!).backgroundColor !== 'rgb(165, 143, 176)',
+      (el) => getComputedStyle(el).backgroundColor !== 'rgb(165, 143, 176)',
       await button.elementHandle(),
     );
     const rgb = await button.evaluate((el) =>

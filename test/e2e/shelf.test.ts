@@ -17,8 +17,7 @@ describe('the shelf, with the demo studio', () => {
 
   it('does not bring the demo studio back once its plans are gone', async () => {
     const page = s.page();
-    for (const { name } of demoPlans())
-      await page.getByRole('button', { name: `Delete ${name}` }).click();
+    for (const { name } of demoPlans()) await page.getByRole('button', { name: `Delete ${name}` }).click();
     await page.getByText('An empty shelf').waitFor();
     await page.reload();
     await page.getByText('An empty shelf').waitFor();
@@ -65,7 +64,10 @@ describe('the shelf, with the demo studio', () => {
     const alert = page.getByRole('alert');
     await alert.getByText('batter.superfatPercent: -5 % is outside 0 to 30 %').waitFor();
     await alert.getByText(/“worse.json” was not taken/).waitFor();
-    await page.getByRole('article').nth(demoPlans().length - 1).waitFor();
+    await page
+      .getByRole('article')
+      .nth(demoPlans().length - 1)
+      .waitFor();
     expect(await page.getByRole('article').count()).to.equal(demoPlans().length);
   });
 });

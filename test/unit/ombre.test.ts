@@ -299,4 +299,12 @@ describe('an ombre in the plan', () => {
     const warning = computePlan(flat).warnings.find((w) => w.code === 'ombre-steps-close')!;
     expect(codes(warning.remedies![0]!.apply(flat))).to.not.include('ombre-steps-close');
   });
+
+  it('a purple ombre out of plain cream batter greys in its pale layers; whitened batter cures it', () => {
+    const warning = computePlan(ombrePlan(6)).warnings.find((w) => w.code === 'pale-purple-greys')!;
+    expect(warning.message).to.match(/pale layers of Heather, from layer [23]/);
+    const cured = warning.remedies![0]!.apply(ombrePlan(6));
+    isValid(cured);
+    expect(computePlan(cured).warnings.map((w) => w.code)).to.not.include('pale-purple-greys');
+  });
 });

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { FieldFrame } from './FieldFrame.tsx';
 
 interface PickerProps<T extends string> {
   readonly label: string;
@@ -14,10 +15,7 @@ export function Picker<T extends string>(props: PickerProps<T>) {
   const { label, value, options, onPick, hideLabel, className } = props;
   const id = useId();
   return (
-    <div className={`grid gap-0.5 ${className ?? ''}`}>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'quiet text-sm'}>
-        {label}
-      </label>
+    <FieldFrame id={id} label={label} hideLabel={hideLabel} className={className}>
       <select
         id={id}
         className="field"
@@ -32,6 +30,6 @@ export function Picker<T extends string>(props: PickerProps<T>) {
           </option>
         ))}
       </select>
-    </div>
+    </FieldFrame>
   );
 }

@@ -1,4 +1,5 @@
 import { useId, useRef, useState } from 'react';
+import { FieldFrame } from './FieldFrame.tsx';
 import type { Fault, Result } from '../../core/result/result.ts';
 
 interface QuantityFieldProps<T> {
@@ -42,10 +43,7 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
   };
 
   return (
-    <div className={`grid gap-0.5 ${className ?? ''}`}>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'quiet text-sm'}>
-        {label}
-      </label>
+    <FieldFrame id={id} label={label} hideLabel={hideLabel} className={className} fault={fault} hint={hint}>
       <input
         id={id}
         className="field text-right"
@@ -73,15 +71,6 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
           }
         }}
       />
-      {(fault !== null || hint) && (
-        <p
-          id={`${id}-say`}
-          role={fault === null ? undefined : 'alert'}
-          className={`text-sm ${fault === null ? 'quiet' : 'text-error'}`}
-        >
-          {fault ?? hint}
-        </p>
-      )}
-    </div>
+    </FieldFrame>
   );
 }

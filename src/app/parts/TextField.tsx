@@ -1,4 +1,5 @@
 import { useId, useState } from 'react';
+import { FieldFrame } from './FieldFrame.tsx';
 import type { Fault } from '../../core/result/result.ts';
 
 interface TextFieldProps {
@@ -16,16 +17,14 @@ export function TextField({ label, value, onValue, hideLabel, className, inputCl
   const [text, setText] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   return (
-    <div className={`grid gap-0.5 ${className ?? ''}`}>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'quiet text-sm'}>
-        {label}
-      </label>
+    <FieldFrame id={id} label={label} hideLabel={hideLabel} className={className} fault={fault}>
       <input
         id={id}
         className={`field ${inputClass ?? ''}`}
         value={text ?? value}
         autoComplete="off"
         aria-invalid={fault !== null}
+        aria-describedby={fault === null ? undefined : `${id}-say`}
         onChange={(event) => {
           setText(event.target.value);
           setFault(onValue(event.target.value, id)?.message ?? null);
@@ -39,11 +38,6 @@ export function TextField({ label, value, onValue, hideLabel, className, inputCl
           setFault(null);
         }}
       />
-      {fault !== null && (
-        <p role="alert" className="text-sm text-error">
-          {fault}
-        </p>
-      )}
-    </div>
+    </FieldFrame>
   );
 }

@@ -13,10 +13,10 @@ import { Callouts } from './Callouts.tsx';
 import { Dividers } from './Dividers.tsx';
 import { drawnWallMm, fitFrame, pathOf, wideIn } from './frame.ts';
 import { LayerShape } from './LayerShape.tsx';
-import { Line } from './Line.tsx';
 import { Ruler } from './Ruler.tsx';
+import { SpillLine, SpillWords } from './Spill.tsx';
+import { SurfaceLines } from './SurfaceLines.tsx';
 import { TiltHandle } from './TiltHandle.tsx';
-import { useLineMoves } from './useLineMoves.ts';
 import { Walls } from './Walls.tsx';
 
 /** Narrower than this, layers are named by their letters alone, px. */
@@ -37,7 +37,6 @@ export function FlatView({ view, editable }: FlatViewProps) {
   const { plan, computed, colours, show } = usePlan();
   const dispatch = useAppDispatch();
   const { chosen, moment } = useAppSelector((s) => s.desk);
-  const moves = useLineMoves();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const { geometry, stack, fill } = computed;
   const { mould } = plan;
@@ -76,7 +75,6 @@ export function FlatView({ view, editable }: FlatViewProps) {
     here && !isLevel(tilt)
       ? surfaceAcross(outline, view, here.up, spillOffset(here.room, here.up), at)
       : undefined;
-  const sides = view === 'section' ? (['left', 'right'] as const) : (['near', 'far'] as const);
 
   return (
     <div ref={ref} className="relative min-h-0 min-w-0 flex-1 overflow-hidden">
@@ -128,48 +126,7 @@ export function FlatView({ view, editable }: FlatViewProps) {
                 )
               );
             })}
-            {editable &&
-              layers.map((layer, i) => {
-                const ends = surfaceAcross(
-                  viewPolygon(layer.space, view, at),
-                  view,
-                  layer.up,
-                  layer.offset,
-                  at,
-                );
-                const pot = potOf(layer.pour.pot);
-                if (!ends || !pot || !moves.movable(i)) return null;
-                return (
-                  <Line
-                    key={layer.pour.id}
-                    label={`Top of pour ${i + 1}, ${pot.letter} ${pot.name}`}
-                    valueText={`${show.length(ends[0].z)} at the ${sides[0]}, ${show.length(ends[1].z)} at the ${sides[1]}, ${show.mass(layer.massG)}`}
-                    value={ends[0].z}
-                    max={geometry.heightMm}
-                    x0={frame.x(ends[0].h)}
-                    x1={frame.x(ends[1].h)}
-                    y0={frame.y(ends[0].z)}
-                    y1={frame.y(ends[1].z)}
-                    chosen={layer.pour.id === chosen}
-                    onStart={() => {
-                      choose(layer.pour.id);
-                    }}
-                    onDrag={(px, py, gesture) => {
-                      const { h, z } = frame.under(px, py);
-                      moves.toOffset(
-                        i,
-                        (view === 'section' ? layer.up[0] : layer.up[1]) * h +
-                          layer.up[2] * z +
-                          (view === 'section' ? layer.up[1] : layer.up[0]) * at,
-                        gesture,
-                      );
-                    }}
-                    onNudge={(by) => {
-                      moves.bySteps(i, by);
-                    }}
-                  />
-                );
-              })}
+            {editable && <SurfaceLines layers={layers} view={view} at={at} frame={frame} />}
             <Dividers mould={mould} geometry={geometry} view={view} frame={frame} />
             {blocked.map((polygon, i) => (
               <path
@@ -182,16 +139,7 @@ export function FlatView({ view, editable }: FlatViewProps) {
                 className="pointer-events-none"
               />
             ))}
-            {spill && (
-              <g className="pointer-events-none">
-                <path
-                  d={`M${frame.x(spill[0].h)},${frame.y(spill[0].z)}L${frame.x(spill[1].h)},${frame.y(spill[1].z)}`}
-                  stroke="var(--color-error)"
-                  strokeWidth="1.6"
-                  strokeDasharray="3 5"
-                />
-              </g>
-            )}
+            {spill && <SpillLine ends={spill} frame={frame} />}
             {!here && (
               <path
                 d={`M${frame.x(-half) - 4},${frame.y(fill.heightMm)}H${frame.x(half) + 4}`}
@@ -212,17 +160,7 @@ export function FlatView({ view, editable }: FlatViewProps) {
               />
             )}
           </g>
-          {spill && (
-            <text
-              x={frame.turned(spill[degrees < 0 ? 1 : 0]).x + (degrees < 0 ? -14 : 14)}
-              y={frame.turned(spill[degrees < 0 ? 1 : 0]).y + 18}
-              fontSize="13"
-              textAnchor={degrees < 0 ? 'end' : 'start'}
-              fill="var(--color-error)"
-            >
-              spills above this
-            </text>
-          )}
+          {spill && <SpillWords ends={spill} frame={frame} leansLeft={degrees < 0} />}
           {!here && (
             <text
               x={frame.x(-half)}

@@ -1,6 +1,7 @@
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
-import { greyPurples, mudInPots, overDosed } from './doses.ts';
+import { mudInPots, overDosed } from './doses.ts';
+import { greyOmbres, greyPurples } from './greying.ts';
 import { closeNeighbours, muddyNeighbours } from './neighbours.ts';
 import { ombreWarnings } from './ombres.ts';
 import { behaviours, carriedOver, overruled, paled, tanned, undescribed } from './shifts.ts';
@@ -15,6 +16,7 @@ export function colourWarnings(facts: Facts): Warning[] {
     ...overDosed(facts),
     ...mudInPots(facts),
     ...greyPurples(facts),
+    ...greyOmbres(facts),
     ...tanned(facts),
     ...paled(facts),
     ...carriedOver(facts, bodies),

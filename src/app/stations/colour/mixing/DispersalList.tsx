@@ -46,6 +46,9 @@ export function DispersalList({ weights }: { readonly weights: Weights }) {
               <tr key={d.colorant.id} className="rule border-b">
                 <td className="py-1.5 align-top leading-tight">
                   <span className="quiet">{i + 1}</span> {d.colorant.name}
+                  {d.colorant.nature?.speckles && (
+                    <span className="quiet block text-sm">speckles: crush and strain it</span>
+                  )}
                   {stockG !== undefined && stockG < d.massG && (
                     <span className="block text-sm text-error">
                       only {show.fine(stockG)} in stock, {show.fine(d.massG - stockG)} short

@@ -1,0 +1,150 @@
+import { hexOfBody, labOfBody } from '../../colour/body.ts';
+import { hueOf, labOfHex, type Lab } from '../../colour/lab.ts';
+import type { Colorant } from '../../colorant/schema.ts';
+import { STARTER_COLORANTS } from '../../colorant/starters.ts';
+import { takeColorant, withDose } from '../../edit/colorants.ts';
+import { updateOmbre } from '../../edit/ombre.ts';
+import { updatePot } from '../../edit/pots.ts';
+import { paintboxOf, type Paintbox } from '../../look/paintbox.ts';
+import { plannedState } from '../../look/state.ts';
+import { shadesOf } from '../../ombre/shades.ts';
+import type { Mix, Ombre } from '../../plan/ombreSchema.ts';
+import type { Plan } from '../../plan/planSchema.ts';
+import { formatShort } from '../../units/format.ts';
+import type { Facts } from '../facts.ts';
+import type { Warning } from '../warning.ts';
+import { figure, mixedPots } from './doses.ts';
+
+/** Hues that go grey on cream when there is little of them: the blues, violets and purples that its yellow cancels. */
+const GREYS = { from: 270, to: 345 };
+/** A pale tint: lighter than this. */
+const PALE = 62;
+const WHITE_GPERKG = 8;
+/** Of an ombre the palest layers are looked at, so many at most. */
+const LOOKED_AT = 3;
+/** Less purple than this more is not worth a word. */
+const WORTH_IT = 2;
+
+/** The same lightness from white and as much of the colorant as that takes. */
+function withWhite(paints: Paintbox, colorant: string, white: string, lightness: number): Mix {
+  const mixOf = (doseGPerKg: number): Mix => [
+    { colorant, doseGPerKg },
+    { colorant: white, doseGPerKg: WHITE_GPERKG },
+  ];
+  let low = 0;
+  let high = 40;
+  for (let i = 0; i < 30; i += 1) {
+    const middle = (low + high) / 2;
+    if (labOfBody(paints.bodyOf(mixOf(middle)))[0] > lightness) low = middle;
+    else high = middle;
+  }
+  return mixOf(Math.round(low * 100) / 100);
+}
+
+/** A white to recommend: the plan's own, or a starter that is taken along. */
+interface White {
+  readonly id: string;
+  readonly take: (plan: Plan) => Plan;
+}
+
+function whiteFor(plan: Plan): White | undefined {
+  const own = plan.colorants.find(
+    (c) => c.nature?.kind === 'titanium-oil' || c.nature?.kind === 'titanium-water',
+  );
+  if (own) return { id: own.id, take: (p) => p };
+  const starter: Colorant | undefined = STARTER_COLORANTS.find((c) => c.nature.kind === 'titanium-oil');
+  return starter && { id: starter.id, take: (p) => takeColorant(p, starter) };
+}
+
+interface Greying {
+  /** how much of the colorant's own hue is left, L*a*b* units: as it is, and with white instead of less */
+  readonly now: number;
+  readonly withWhite: number;
+  readonly hex: string;
+  readonly cleaner: Mix;
+}
+
+/** Whether a mix of one purple colorant is pale from being little, and what white would do for it. */
+function greyingOf(plan: Plan, paints: Paintbox, mix: Mix, white: White): Greying | undefined {
+  const [only, ...others] = mix.filter((m) => m.doseGPerKg > 0);
+  const nature = plan.colorants.find((c) => c.id === only?.colorant)?.nature;
+  if (!only || others.length > 0 || !nature) return undefined;
+  const hue = hueOf(labOfHex(nature.colour));
+  const body = paints.bodyOf(mix);
+  const now = labOfBody(body);
+  if (hue < GREYS.from || hue > GREYS.to || now[0] < PALE || only.doseGPerKg > nature.doseGPerKg / 2)
+    return undefined;
+  const cleaner = withWhite(paints, only.colorant, white.id, now[0]);
+  const angle = (hue * Math.PI) / 180;
+  const along = ([, a, b]: Lab): number => a * Math.cos(angle) + b * Math.sin(angle);
+  const after = along(labOfBody(paints.bodyOf(cleaner)));
+  return after < along(now) + WORTH_IT
+    ? undefined
+    : { now: along(now), withWhite: after, hex: hexOfBody(body), cleaner };
+}
+
+/** A pale purple made with little colorant goes grey on cream batter; the same with white stays clean. */
+export function greyPurples({ plan }: Facts): Warning[] {
+  const white = whiteFor(plan);
+  if (!white) return [];
+  const paints = paintboxOf(white.take(plan), plannedState(plan, 'cured'));
+  return mixedPots(plan).flatMap((p): Warning[] => {
+    const grey = greyingOf(plan, paints, p.colorants, white);
+    if (!grey) return [];
+    return [
+      {
+        code: 'pale-purple-greys',
+        level: 'warn',
+        station: 'colour',
+        pot: p.id,
+        message: `Pot ${p.letter} is a pale purple from little colorant: the cream of the batter greys it (${formatShort(grey.now, 1)} of purple left, ${grey.hex}). ${figure(grey.cleaner[0]?.doseGPerKg ?? 0)} with ${figure(WHITE_GPERKG)} of white is as light and keeps ${formatShort(grey.withWhite, 1)}.`,
+        remedies: [
+          {
+            label: `Use white instead of less in pot ${p.letter}`,
+            apply: (q) => updatePot(white.take(q), p.id, { colorants: grey.cleaner }),
+          },
+        ],
+      },
+    ];
+  });
+}
+
+const startWhite = (plan: Plan, ombre: Ombre, white: White): Plan =>
+  updateOmbre(white.take(plan), ombre.id, {
+    from: withDose(ombre.from, white.id, WHITE_GPERKG),
+    to: withDose(ombre.to, white.id, WHITE_GPERKG),
+  });
+
+/** A purple ombre out of plain batter: its pale layers go grey, out of whitened batter they do not. */
+export function greyOmbres({ plan }: Facts): Warning[] {
+  const white = whiteFor(plan);
+  if (!white) return [];
+  const paints = paintboxOf(white.take(plan), plannedState(plan, 'cured'));
+  return plan.ombres.flatMap((ombre): Warning[] => {
+    const palest = shadesOf(plan, ombre)
+      .filter((s) => s.mix.some((m) => m.doseGPerKg > 0))
+      .slice(0, LOOKED_AT);
+    let grey: { readonly nth: number; readonly found: Greying } | undefined;
+    for (const shade of palest) {
+      const found = greyingOf(plan, paints, shade.mix, white);
+      if (found) grey ??= { nth: shade.nth + 1, found };
+      if (grey) break;
+    }
+    if (!grey) return [];
+    const { now, withWhite: whitened } = grey.found;
+    return [
+      {
+        code: 'pale-purple-greys',
+        level: 'warn',
+        station: 'colour',
+        message: `The pale layers of ${ombre.name}, from layer ${grey.nth}, are purple from little colorant, which the cream of the batter greys: that layer keeps ${formatShort(now, 1)} of purple, with white it would keep ${formatShort(whitened, 1)} at the same lightness.`,
+        remedies: [
+          {
+            label: `Whiten all of it with ${figure(WHITE_GPERKG)}`,
+            apply: (q) => startWhite(q, ombre, white),
+          },
+        ],
+      },
+    ];
+  });
+}

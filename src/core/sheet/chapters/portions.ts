@@ -1,8 +1,9 @@
+import { formatNumber } from '../../units/format.ts';
 import type { Pot } from '../../plan/planSchema.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
 import type { Line } from '../procedure.ts';
-import { dispersedLines, drawLines, schoolOf, stocks } from './colours.ts';
+import { dispersedLines, drawLines, schoolOf, startLines, stocks } from './colours.ts';
 import { coarse, fine, potName, type Draft } from './draft.ts';
 
 /** Each pot's own oils, additives, colour and scent ready in its jug before any lye is added. */
@@ -48,13 +49,19 @@ export function combineAll({ plan }: Computed, w: Weights): Draft[] {
     .map((p) => combine(p.pot, w));
 }
 
+/** A one-pot ombre that goes paler again needs plain batter, set aside before the first colour goes in. */
+function plainText(w: Weights, potId: string): string {
+  const plainG = startLines(w, potId)?.[1]?.massG ?? 0;
+  return plainG > 0 ? ` Set ${formatNumber(plainG, 0)} g of it aside, plain, before any colour goes in.` : '';
+}
+
 /** Lye solution weighed into one pot's own oils. */
 export function combine(pot: Pot, w: Weights): Draft {
   const portion = w.pots.find((p) => p.pot.id === pot.id)?.portion;
   return {
     chapter: 'emulsify',
     pot: pot.id,
-    text: `Stir the lye solution, weigh its part into ${potName(pot)}, and blend to an emulsion.`,
+    text: `Stir the lye solution, weigh its part into ${potName(pot)}, and blend to an emulsion.${plainText(w, pot.id)}`,
     lines: [
       { name: 'Lye solution', massG: portion?.solutionG ?? 0, fine: false, pot: pot.id },
       ...(portion?.partLiquids ?? []).map(coarse),

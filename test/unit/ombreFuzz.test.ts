@@ -1,0 +1,120 @@
+import { expect } from 'chai';
+import type { Colorant } from '../../src/core/colorant/schema.ts';
+import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
+import { addToPot, withDose } from '../../src/core/edit/colorants.ts';
+import {
+  setActual,
+  setEnd,
+  setLayers,
+  setTurn,
+  startOmbre,
+  takeApart,
+  updateOmbre,
+} from '../../src/core/edit/ombre.ts';
+import { addPot, removePot } from '../../src/core/edit/pots.ts';
+import { addPour, duplicatePour, moveStep, removeStep, setPourPot } from '../../src/core/edit/pours.ts';
+import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
+import { SCHOOLS } from '../../src/core/plan/ombreSchema.ts';
+import type { Plan } from '../../src/core/plan/planSchema.ts';
+import { computePlan } from '../../src/core/sheet/compute.ts';
+import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
+import { boxPlan, rest } from '../support/plans.ts';
+import { seeded } from '../support/random.ts';
+
+type Next = () => number;
+
+const pick = <T>(list: readonly T[], next: Next): T | undefined => list[Math.floor(next() * list.length)];
+
+/** One thing a maker might do, at random. */
+function edited(plan: Plan, next: Next): Plan {
+  const pours = plan.steps.filter((s) => s.kind === 'pour');
+  const pour = pick(pours, next);
+  const ombre = pick(plan.ombres, next);
+  const pot = pick(plan.pots, next);
+  const colorant = pick(STARTER_COLORANTS, next) as Colorant;
+  const graded = pick(
+    pours.filter((p) => p.ombre),
+    next,
+  );
+  const deeds: (() => Plan)[] = [
+    () =>
+      startOmbre(plan, pick(['these-layers', 'whole-loaf', 'above'] as const, next) ?? 'above', colorant)
+        .plan,
+    () => (ombre ? setLayers(plan, ombre.id, 1 + Math.floor(next() * 12)) : plan),
+    () => (ombre ? updateOmbre(plan, ombre.id, { school: pick(SCHOOLS, next) ?? 'one-pot' }) : plan),
+    () =>
+      ombre
+        ? updateOmbre(plan, ombre.id, {
+            spacing: pick(
+              [
+                { kind: 'even' },
+                { kind: 'halving' },
+                { kind: 'equal-dose' },
+                { kind: 'curve', heights: [0.1, 0.4, 0.6] },
+              ] as const,
+              next,
+            ) as Plan['ombres'][number]['spacing'],
+          })
+        : plan,
+    () =>
+      ombre ? setEnd(plan, ombre.id, 'to', withDose(ombre.to, colorant.id, 5 * next()), [colorant]) : plan,
+    () => (ombre ? setEnd(plan, ombre.id, 'from', ombre.from.slice(1)) : plan),
+    () =>
+      graded ? setTurn(plan, graded.id, pick(['none', 'restart', 'reverse'] as const, next) ?? 'none') : plan,
+    () =>
+      graded?.ombre
+        ? setActual(plan, graded.ombre.id, graded.id, {
+            pouredG: next() < 0.5 ? undefined : 300 * next(),
+            added: next() < 0.5 ? undefined : [{ colorant: colorant.id, massG: 3 * next() }],
+          })
+        : plan,
+    () => (ombre && next() < 0.3 ? takeApart(plan, ombre.id) : plan),
+    () => (pour ? removeStep(plan, pour.id) : plan),
+    () => (pour ? duplicatePour(plan, pour.id).plan : plan),
+    () => (pour && pot ? setPourPot(plan, pour.id, pot.id) : plan),
+    () => moveStep(plan, pour?.id ?? '', pick(pours, next)?.id ?? ''),
+    () => (pot ? addPour(plan, pot.id).plan : plan),
+    () => (plan.pots.length < 20 ? addPot(plan).plan : plan),
+    () => (pot ? removePot(plan, pot.id) : plan),
+    () => (pot ? addToPot(plan, pot.id, colorant) : plan),
+  ];
+  return (pick(deeds, next) as () => Plan)();
+}
+
+describe('whatever a maker does to an ombre', () => {
+  it('the plan stays one that is read back the same, is computed without a fault, and pours only what it weighed', () => {
+    let weighed = 0;
+    for (let seed = 1; seed <= 40; seed += 1) {
+      const next = seeded(seed);
+      let plan = boxPlan([rest(), rest(), rest()]);
+      for (let i = 0; i < 30; i += 1) {
+        const after = edited(plan, next);
+        // what the product refuses (too many pots or steps) is not stored
+        const read = readPlanValue(after);
+        if (!read.ok) {
+          expect(read.faults[0].message, `seed ${seed}, edit ${i}`).to.match(/at most/);
+          continue;
+        }
+        plan = after;
+        const computed = computePlan(plan);
+        procedureOf(computed);
+        for (const ombre of computed.weights?.ombres ?? []) {
+          weighed += 1;
+          for (const layer of ombre.layers)
+            for (const m of layer.mix) {
+              expect(Number.isFinite(m.doseGPerKg), `seed ${seed}, edit ${i}`).to.equal(true);
+              expect(m.doseGPerKg, `seed ${seed}, edit ${i}`).to.be.at.least(0);
+            }
+          if (ombre.school === 'one-pot')
+            for (const pass of ombre.pots.flatMap((p) => p.passes)) {
+              expect(pass.pouredG, `seed ${seed}, edit ${i}`).to.be.at.most(pass.holdsG + pass.plainG + 1e-6);
+              expect(pass.leftG, `seed ${seed}, edit ${i}`).to.be.at.least(-1e-6);
+            }
+        }
+      }
+      expect(readPlanFile(writePlanFile(plan))).to.deep.equal({ ok: true, plan });
+    }
+    expect(weighed).to.be.above(200);
+  });
+});

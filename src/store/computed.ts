@@ -1,5 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { computePlan, type Computed } from '../core/sheet/compute.ts';
+import { seenWith } from '../core/colour/deficiency.ts';
 import { plannedHeat, type SoapState } from '../core/look/state.ts';
 import { coloursOf, type PlanColours } from '../core/ombre/coloursOf.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
@@ -28,8 +29,13 @@ export const selectColours = createSelector(
   (computed, look): PlanColours | undefined => {
     if (!computed) return undefined;
     const usual = look.when === 'cured' && look.gelled === 'as-planned' && look.scented;
-    return usual
+    const colours = usual
       ? computed.colours
       : coloursOf(computed.plan, stateOfLook(computed.plan, look), computed.graded);
+    const { eyes } = look;
+    if (eyes === 'all') return colours;
+    const seen = (hexes: ReadonlyMap<string, string>): Map<string, string> =>
+      new Map([...hexes].map(([id, hex]) => [id, seenWith(eyes, hex)]));
+    return { pots: seen(colours.pots), pours: seen(colours.pours) };
   },
 );

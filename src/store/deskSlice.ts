@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Deficiency } from '../core/colour/deficiency.ts';
 import type { Moment } from '../core/look/state.ts';
 import type { PlanRecord } from './database.ts';
 
@@ -24,6 +25,8 @@ export interface Look {
   readonly when: Moment;
   readonly gelled: 'as-planned' | 'yes' | 'no';
   readonly scented: boolean;
+  /** whose eyes: all colours, or a deficiency simulated */
+  readonly eyes: Deficiency | 'all';
 }
 
 export type LoafViewName = 'section' | 'side' | 'plan' | 'loaf' | 'bars';
@@ -36,7 +39,7 @@ const initialState: DeskState = {
   notice: null,
   view: 'section',
   moment: 'whole',
-  look: { when: 'cured', gelled: 'as-planned', scented: true },
+  look: { when: 'cured', gelled: 'as-planned', scented: true, eyes: 'all' },
 };
 
 const slice = createSlice({

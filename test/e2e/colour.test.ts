@@ -62,6 +62,22 @@ describe('pots and how they will look', () => {
     expect(difference(labOfHex((await drawn(page))[4]!), labOfHex(cured[4]!))).to.be.above(10);
   });
 
+  it('draws the loaf gelled or not, and with its fragrance or without', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-copper-weir/batter');
+    await page.getByRole('button', { name: 'Add fragrance' }).click();
+    await type(page, 'Vanillin in it', '8 %');
+    await saved(page);
+    await s.go('/plan/demo-copper-weir/colour/pots');
+    const light = async (): Promise<number> => labOfHex((await drawn(page))[0]!)[0];
+    const planned = await light();
+    await page.getByRole('radio', { name: 'without', exact: true }).check({ force: true });
+    const unscented = await light();
+    expect(unscented).to.be.above(planned + 5);
+    await page.getByRole('radio', { name: 'gelled', exact: true }).check({ force: true });
+    expect(await light()).to.be.below(unscented);
+  });
+
   it('a fragrance with vanillin adds the state without it, and warns of the tan', async () => {
     const page = s.page();
     await s.go('/plan/demo-copper-weir/batter');
@@ -199,6 +215,17 @@ describe('an ombre', () => {
     expect(await drawn(page)).to.not.deep.equal(before);
   });
 
+  it('says at a chosen layer which of the ombre it is, and closes up when one goes', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-beck-pool/design');
+    await page.getByRole('button', { name: /^Pour 3:/ }).click();
+    await page.getByText('Layer 2 of 7 of the ombre').waitFor();
+    await page.getByRole('button', { name: 'Remove', exact: true }).click();
+    await page.getByText('Layer 1 of 6 of the ombre').waitFor();
+    await page.getByRole('link', { name: 'Pool', exact: true }).click();
+    await page.getByText('Spacing of 6 layers').waitFor();
+  });
+
   it('is on the pour sheet: what to stir in before each pass', async () => {
     const page = s.page();
     await s.go('/plan/demo-heather-on-peat/pour-day');
@@ -249,7 +276,11 @@ describe('mixing and checks', () => {
     await s.go('/plan/demo-copper-weir/colour/mixing');
     const rows = page.getByRole('region', { name: 'How it reads to other eyes' }).getByRole('listitem');
     expect(await rows.count()).to.equal(4);
-    await rows.filter({ hasText: 'Green-blind' }).waitFor();
+    const before = await drawn(page);
+    await rows.filter({ hasText: 'Green-blind' }).getByRole('button').click();
+    expect(await drawn(page)).to.not.deep.equal(before);
+    await page.getByRole('button', { name: /^As seen with deuteranopia/ }).click();
+    expect(await drawn(page)).to.deep.equal(before);
   });
 
   it('gives out the palette and takes one in; a broken one is refused with its line', async () => {
@@ -342,6 +373,19 @@ describe('the colorants library', () => {
       mimeType: 'image/png',
       buffer: halves([240, 240, 240], [90, 60, 40]),
     });
+    const dropped = await page.evaluateHandle(
+      (bytes) => {
+        const files = new DataTransfer();
+        files.items.add(new File([new Uint8Array(bytes)], 'dropped.png', { type: 'image/png' }));
+        return files;
+      },
+      [...halves([240, 240, 240], [90, 60, 40], 80, 60)],
+    );
+    // a picture dropped on it takes the place of the one chosen
+    await page
+      .getByRole('region', { name: 'From a photograph' })
+      .dispatchEvent('drop', { dataTransfer: dropped });
+    await page.waitForFunction(() => document.querySelector('canvas')?.width === 80);
     await page.getByRole('application').focus();
     for (let i = 0; i < 3; i += 1) await page.keyboard.press('Shift+ArrowLeft');
     await page.keyboard.press('Enter');

@@ -10,7 +10,7 @@ import {
   takeApart,
   updateOmbre,
 } from '../../src/core/edit/ombre.ts';
-import { removeStep } from '../../src/core/edit/pours.ts';
+import { duplicatePour, moveStep, removeStep, setPourPot } from '../../src/core/edit/pours.ts';
 import { zigzag } from '../../src/core/edit/tilt.ts';
 import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
 import { shadesOf } from '../../src/core/ombre/shades.ts';
@@ -137,11 +137,11 @@ describe('an ombre in the plan', () => {
     expect(computePlan(cured).weights).to.not.equal(undefined);
   });
 
-  it('notices when a layer taken out leaves one pot for two shades, and sorts the pots', () => {
+  it('notices when one pot is to give two shades, and sorts the pots', () => {
     const plan = ombrePlan(8, 'separate-pots');
     const turned = setTurn(plan, poursOfOmbre(plan, 'o1')[4]!.id, 'restart');
     expect(turned.pots).to.have.length(4);
-    const broken = removeStep(turned, poursOfOmbre(turned, 'o1')[1]!.id);
+    const broken = setPourPot(turned, poursOfOmbre(turned, 'o1')[1]!.id, turned.pots[0]!.id);
     const refused = computePlan(broken).warnings.find((w) => w.code === 'ombre-impossible')!;
     const cured = refused.remedies![0]!.apply(broken);
     isValid(cured);
@@ -306,5 +306,26 @@ describe('an ombre in the plan', () => {
     const cured = warning.remedies![0]!.apply(ombrePlan(6));
     isValid(cured);
     expect(computePlan(cured).warnings.map((w) => w.code)).to.not.include('pale-purple-greys');
+  });
+
+  it('stays sorted when layers are taken out, doubled or moved in the design', () => {
+    const plan = ombrePlan(8, 'separate-pots');
+    const turned = setTurn(plan, poursOfOmbre(plan, 'o1')[4]!.id, 'restart');
+    const ids = poursOfOmbre(turned, 'o1').map((p) => p.id);
+    const sound = (p: Plan): void => {
+      isValid(p);
+      expect(computePlan(p).warnings.map((w) => w.code)).to.not.include.members(['ombre-impossible']);
+      expect(computePlan(p).warnings.map((w) => w.code)).to.not.include.members(['pot-unused']);
+    };
+    const fewer = removeStep(turned, ids[1]!);
+    sound(fewer);
+    // the run that began with a layer begins with the next one when it goes
+    const cut = removeStep(turned, ids[4]!);
+    sound(cut);
+    expect(poursOfOmbre(cut, 'o1')[4]!.ombre!.turn).to.equal('restart');
+    const more = duplicatePour(turned, ids[4]!);
+    sound(more.plan);
+    expect(poursOfOmbre(more.plan, 'o1').filter((p) => p.ombre!.turn)).to.have.length(1);
+    sound(moveStep(turned, ids[6]!, ids[1]!));
   });
 });

@@ -1,3 +1,4 @@
+import { X } from 'lucide-react';
 import { MOMENTS, type Moment } from '../../core/look/state.ts';
 import { lookChanged, momentShown, viewShown, type LoafViewName } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -48,6 +49,16 @@ export function Views({ editable }: { readonly editable: boolean }) {
             </option>
           ))}
         </select>
+        {look.eyes !== 'all' && (
+          <button
+            type="button"
+            className="btn btn-sm border-accent bg-base-100"
+            onClick={() => dispatch(lookChanged({ eyes: 'all' }))}
+          >
+            As seen with {look.eyes}
+            <X className="size-4" aria-label="Show all colours" />
+          </button>
+        )}
         {flat && chosen !== null && (
           <button
             type="button"

@@ -1,6 +1,8 @@
 import type { Plan } from '../plan/planSchema.ts';
 import type { Amount, Landing, Pour, Step } from '../plan/stepSchema.ts';
 import { freshId } from './freshId.ts';
+import { removePot } from './pots.ts';
+import { repot } from './repot.ts';
 
 export const mapPour = (plan: Plan, stepId: string, change: (pour: Pour) => Pour): Plan => ({
   ...plan,
@@ -68,13 +70,37 @@ export function duplicatePour(plan: Plan, stepId: string): { readonly plan: Plan
   const source = plan.steps.find((s) => s.id === stepId);
   if (source?.kind !== 'pour') return { plan, stepId };
   const id = freshId('s', plan.steps);
-  return { plan: insertAfter(plan, stepId, { ...source, id, locked: false }), stepId: id };
+  const copy: Pour = { ...source, id, locked: false };
+  if (!source.ombre) return { plan: insertAfter(plan, stepId, copy), stepId: id };
+  const goesOn: Pour = { ...copy, ombre: { id: source.ombre.id } };
+  return { plan: repot(insertAfter(plan, stepId, goesOn), source.ombre.id), stepId: id };
 }
 
-export const removeStep = (plan: Plan, stepId: string): Plan => ({
-  ...plan,
-  steps: plan.steps.filter((s) => s.id !== stepId),
-});
+/**
+ * Take a layer of an ombre out: the shades after it close up, a run that began with it begins with the next, and a pot
+ * that only it was poured from goes.
+ */
+function removeLayer(plan: Plan, layer: Pour, ombre: NonNullable<Pour['ombre']>): Plan {
+  const next = plan.steps
+    .slice(plan.steps.indexOf(layer) + 1)
+    .find((s) => s.kind === 'pour' && s.ombre?.id === ombre.id);
+  const steps = plan.steps
+    .filter((s) => s !== layer)
+    .map((s) =>
+      s === next && s.kind === 'pour' && ombre.turn && s.ombre && !s.ombre.turn
+        ? { ...s, ombre: { ...s.ombre, turn: ombre.turn } }
+        : s,
+    );
+  const sorted = repot({ ...plan, steps }, ombre.id);
+  const heldBack = plan.fill.top.some((t) => t.pot === layer.pot && t.massG > 0);
+  return heldBack ? sorted : removePot(sorted, layer.pot);
+}
+
+export function removeStep(plan: Plan, stepId: string): Plan {
+  const step = plan.steps.find((s) => s.id === stepId);
+  if (step?.kind === 'pour' && step.ombre) return removeLayer(plan, step, step.ombre);
+  return { ...plan, steps: plan.steps.filter((s) => s.id !== stepId) };
+}
 
 /** Move a step so that it stands where `targetId` stands now; the others close up. */
 export function moveStep(plan: Plan, stepId: string, targetId: string): Plan {
@@ -82,7 +108,8 @@ export function moveStep(plan: Plan, stepId: string, targetId: string): Plan {
   const to = plan.steps.findIndex((s) => s.id === targetId);
   const step = plan.steps[from];
   if (!step || to < 0 || from === to) return plan;
-  return { ...plan, steps: plan.steps.toSpliced(from, 1).toSpliced(to, 0, step) };
+  const moved = { ...plan, steps: plan.steps.toSpliced(from, 1).toSpliced(to, 0, step) };
+  return step.kind === 'pour' && step.ombre ? repot(moved, step.ombre.id) : moved;
 }
 
 /** Move a pour one place up (+1, poured later) or down (-1) among the pours. */

@@ -7,6 +7,7 @@ import { ColourPicker } from '../../parts/colour/ColourPicker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { DivideFields } from './DivideFields.tsx';
+import { LookFields } from './LookFields.tsx';
 import { useStates } from './LookStates.tsx';
 import { PotCard } from './PotCard.tsx';
 import { PotWeights } from './PotWeights.tsx';
@@ -18,6 +19,7 @@ export function PotsPage() {
   return (
     <>
       <PlainSoap />
+      <LookFields />
       <Group
         title="Pots"
         aside={

@@ -21,6 +21,7 @@ import { PotBadge } from '../../parts/PotBadge.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { AmountFields } from './AmountFields.tsx';
+import { OmbreLine } from './OmbreLine.tsx';
 import { TiltFields } from './TiltFields.tsx';
 
 const NEW_POT = 'a new pot';
@@ -88,6 +89,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
           <X className="size-4" aria-hidden="true" />
         </button>
       </div>
+      <OmbreLine pour={pour} />
       <AmountFields layer={layer} />
       <p className="quiet text-sm">
         {OWNER[pour.amount.kind]}{' '}

@@ -5,6 +5,10 @@ import { differencesOf } from '../../../../core/ombre/strip.ts';
 import { formatShort } from '../../../../core/units/format.ts';
 import { NO_COLOUR } from '../../../parts/ink.ts';
 import { Group } from '../../../parts/Station.tsx';
+import { lookChanged } from '../../../../store/deskSlice.ts';
+import { stateOfLook } from '../../../../store/computed.ts';
+import { useAppDispatch, useAppSelector } from '../../../../store/store.ts';
+import { coloursOf } from '../../../../core/ombre/coloursOf.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
 
 /** Neighbours nearer than this read as one layer; of an ombre only what cannot be seen at all counts. */
@@ -13,19 +17,27 @@ const UNSEEN = 1;
 
 /** How the layers, in the order they are poured, read to eyes that do not tell all colours apart. */
 export function ColourSight() {
-  const { plan, computed, colours } = usePlan();
+  const { plan, computed } = usePlan();
+  const dispatch = useAppDispatch();
+  const look = useAppSelector((s) => s.desk.look);
+  const { eyes } = look;
+  const colours = useMemo(
+    () => coloursOf(plan, stateOfLook(plan, look), computed.graded),
+    [plan, look, computed.graded],
+  );
   const layers = computed.stack.layers;
   const rows = useMemo(() => {
     const hexes = layers.map((l) => colours.pours.get(l.pour.id) ?? NO_COLOUR);
     const ways = [
-      { name: 'All colours', plain: 'as drawn', see: (hex: string) => hex },
+      { eyes: 'all' as const, name: 'All colours', plain: 'as drawn', see: (hex: string) => hex },
       ...DEFICIENCIES.map((d) => ({
+        eyes: d.id,
         name: d.name,
         plain: d.plain,
         see: (hex: string) => seenWith(d.id, hex),
       })),
     ];
-    return ways.map(({ name, plain, see }) => {
+    return ways.map(({ eyes: whose, name, plain, see }) => {
       const seen = hexes.map(see);
       const differences = differencesOf(seen.map(labOfHex));
       const merge = differences.flatMap((d, i) => {
@@ -35,7 +47,7 @@ export function ColourSight() {
         const graded = below.pour.ombre && below.pour.ombre.id === above.pour.ombre?.id;
         return d < (graded ? UNSEEN : ONE_LAYER) ? [`${i + 1} and ${i + 2} (${formatShort(d, 1)})`] : [];
       });
-      return { name, plain, seen, merge };
+      return { eyes: whose, name, plain, seen, merge };
     });
   }, [layers, colours]);
   if (layers.length < 2) return null;
@@ -45,7 +57,15 @@ export function ColourSight() {
         {rows.map((row) => (
           <li key={row.name} className="grid grid-cols-[7rem_minmax(0,1fr)] items-start gap-3">
             <span className="leading-tight" title={row.plain}>
-              {row.name}
+              <button
+                type="button"
+                className={`cursor-pointer text-left underline ${row.eyes === eyes ? 'font-bold' : ''}`}
+                aria-pressed={row.eyes === eyes}
+                title="Draw the loaf as these eyes see it"
+                onClick={() => dispatch(lookChanged({ eyes: row.eyes }))}
+              >
+                {row.name}
+              </button>
               {row.name !== 'All colours' && (
                 <span className="quiet block text-xs">{row.plain.split(';')[0]}</span>
               )}

@@ -21,7 +21,7 @@ export function LookFields() {
   const dispatch = useAppDispatch();
   return (
     <Group title="Draw the loaf as it looks">
-      <div className="flex flex-wrap gap-3">
+      <div className="flex flex-wrap gap-3 [&_fieldset]:grow [&_label]:whitespace-nowrap">
         <Choice
           legend="When"
           value={look.when}

@@ -65,7 +65,7 @@ export function paled(facts: Facts): Warning[] {
       code: 'pales-in-heat',
       level: 'warn',
       station: 'colour',
-      message: `${heat === 1 ? 'A warm oven' : 'A warm wrap'} will pale these pots: ${list.join(', ')}. White in the pot steadies a yellow; a cool place keeps it.`,
+      message: `${heat === 1 ? 'A warm oven' : 'A warm wrap'} will pale these pots: ${list.join(', ')}. Makers steady a yellow with a little white; a cool place keeps it.`,
       remedies: [{ label: 'Leave the loaf cool instead', apply: leaveCool }],
     },
   ];

@@ -2,7 +2,6 @@ import { expect } from 'chai';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
 import { dispersionG } from '../../src/core/colorant/dispersion.ts';
 import { bodyOfHex, labOfBody } from '../../src/core/colour/body.ts';
-import { difference } from '../../src/core/colour/difference.ts';
 import { chromaOf, type Lab } from '../../src/core/colour/lab.ts';
 import { pigmentFor, tint } from '../../src/core/colour/pigment.ts';
 import { rampOf } from '../../src/core/colour/ramp.ts';

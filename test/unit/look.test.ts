@@ -10,6 +10,7 @@ import type { SoapState } from '../../src/core/look/state.ts';
 import { coloursOf } from '../../src/core/ombre/coloursOf.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
+import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
 import { dispersals, pottingOrder } from '../../src/core/sheet/mixing.ts';
 import { potMixed, starter } from '../support/colours.ts';
 import { basePlan, boxPlan, rest } from '../support/plans.ts';
@@ -261,6 +262,32 @@ describe('advice on colours', () => {
     expect(warning.message).to.match(/shifts pot B by \d/);
     expect(codes(warning.remedies![0]!.apply(pots('#3b2a20')))).to.not.include('carry-over');
     expect(codes(pots('#eed25a'))).to.not.include('carry-over');
+  });
+
+  it('a jug that is not empty when it is wanted, and the sheet weighs out once it is', () => {
+    const reused = (steps: readonly string[], change: Partial<Plan> = {}): Plan => {
+      const plan = boxPlan(steps.map(() => rest()));
+      return {
+        ...plan,
+        steps: plan.steps.map((s, i) => (s.kind === 'pour' ? { ...s, pot: steps[i]! } : s)),
+        pots: plan.pots.map((p) => (p.id === 'p2' ? { ...p, jugOf: 'p1' } : p)),
+        ...change,
+      };
+    };
+    const busy = reused(['p1', 'p2', 'p1']);
+    expect(find(busy, 'jug-not-free').message).to.contain('pot A is still poured after pot B');
+    expect(codes(find(busy, 'jug-not-free').remedies![0]!.apply(busy))).to.not.include('jug-not-free');
+    const early = reused(['p1', 'p2'], { divide: { kind: 'before-lye', lye: 'together' } });
+    expect(codes(early)).to.include('jug-not-free');
+    const free = reused(['p1', 'p2']);
+    expect(codes(free)).to.not.include('jug-not-free');
+    const tasks = procedureOf(computePlan(free));
+    const at = (words: string): number => tasks.findIndex((t) => t.text.includes(words));
+    expect(at('Pour 1: pot A')).to.be.below(at('Weigh out pot B'));
+    expect(at('Weigh out pot B')).to.be.below(at('Pour 2: pot B'));
+    expect(tasks.filter((t) => t.text.includes('Weigh out pot B'))).to.have.length(1);
+    expect(tasks[at('Weigh out pot B')]!.text).to.contain('Into the jug of pot A, emptied');
+    expect(tasks[at('Jugs labelled')]!.text).to.contain('Jugs labelled A, and one for the lye');
   });
 
   it('a colorant that nobody described adds nothing, and says so', () => {

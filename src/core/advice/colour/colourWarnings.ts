@@ -4,7 +4,8 @@ import { mudInPots, overDosed } from './doses.ts';
 import { greyOmbres, greyPurples } from './greying.ts';
 import { closeNeighbours, muddyNeighbours } from './neighbours.ts';
 import { ombreWarnings } from './ombres.ts';
-import { behaviours, carriedOver, overruled, paled, tanned, undescribed } from './shifts.ts';
+import { carriedOver, jugsNotFree } from './jugs.ts';
+import { behaviours, overruled, paled, tanned, undescribed } from './shifts.ts';
 
 /** What to know of the colours, worst first by kind. */
 export function colourWarnings(facts: Facts): Warning[] {
@@ -19,6 +20,7 @@ export function colourWarnings(facts: Facts): Warning[] {
     ...greyOmbres(facts),
     ...tanned(facts),
     ...paled(facts),
+    ...jugsNotFree(facts),
     ...carriedOver(facts, bodies),
     ...closeNeighbours(facts, bodies),
     ...muddyNeighbours(facts, bodies),

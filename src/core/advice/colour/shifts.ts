@@ -1,6 +1,5 @@
 import { labOfBody } from '../../colour/body.ts';
 import { difference } from '../../colour/difference.ts';
-import { carryOver } from '../../colour/stirring.ts';
 import { mixPot } from '../../edit/colorants.ts';
 import { plannedHeat } from '../../look/state.ts';
 import type { Plan } from '../../plan/planSchema.ts';
@@ -12,9 +11,6 @@ import { curedIf } from './bodies.ts';
 
 /** A shift smaller than this is hardly seen in a bar, CIEDE2000. */
 const SEEN = 2;
-
-/** What stays on the walls of an emptied jug. An estimate; common practice, no source. */
-export const RESIDUE_G = 5;
 
 /** Each pot's shift between two ways of looking at it, largest first, as "A by 7.2". */
 function shifts({ plan }: Facts, one: PlanBodies, other: PlanBodies): readonly string[] {
@@ -69,38 +65,6 @@ export function paled(facts: Facts): Warning[] {
       remedies: [{ label: 'Leave the loaf cool instead', apply: leaveCool }],
     },
   ];
-}
-
-const ownJug = (plan: Plan, potId: string): Plan => ({
-  ...plan,
-  pots: plan.pots.map((p) => {
-    if (p.id !== potId) return p;
-    const { jugOf: _jug, ...rest } = p;
-    return rest;
-  }),
-});
-
-/** Jugs used again: how far what is left in them shifts the next colour. */
-export function carriedOver(facts: Facts, bodies: PlanBodies): Warning[] {
-  return facts.plan.pots.flatMap((p): Warning[] => {
-    const before = facts.plan.pots.find((q) => q.id === p.jugOf);
-    const left = before && bodies.pots.get(before.id);
-    const next = bodies.pots.get(p.id);
-    const massG = facts.weights?.pots.find((w) => w.pot.id === p.id)?.batterG ?? 0;
-    if (!before || !left || !next || massG <= 0) return [];
-    const by = carryOver(left, RESIDUE_G, next, massG);
-    if (by <= SEEN) return [];
-    return [
-      {
-        code: 'carry-over',
-        level: 'warn',
-        station: 'colour',
-        pot: p.id,
-        message: `About ${RESIDUE_G} g of pot ${before.letter} left in its jug shifts pot ${p.letter} by ${formatShort(by, 1)} (2 shows). Wipe the jug out, or take a clean one.`,
-        remedies: [{ label: `A jug of its own for pot ${p.letter}`, apply: (q) => ownJug(q, p.id) }],
-      },
-    ];
-  });
 }
 
 /** Bleeding colorants beside lighter layers, and colorants that fade or do not survive. */

@@ -19,7 +19,8 @@ export const SAFETY: readonly Draft[] = [
 export function layOut({ plan, geometry }: Computed, w: Weights): Draft[] {
   const { units, mould } = plan;
   const liner = mould.linerMm > 0 ? ', lined' : '';
-  const jugs = plan.pots.map((p) => p.letter).join(', ');
+  const jugs = plan.pots.filter((p) => p.jugOf === undefined).map((p) => p.letter);
+  const stocks = w.ombres.some((o) => o.school === 'master-blends') ? ', one for each stock' : '';
   return [
     {
       chapter: 'lay-out',
@@ -41,7 +42,7 @@ export function layOut({ plan, geometry }: Computed, w: Weights): Draft[] {
           },
         ]
       : []),
-    { chapter: 'lay-out', text: `A jug for each pot, labelled ${jugs}, and one for the lye.` },
+    { chapter: 'lay-out', text: `Jugs labelled ${jugs.join(', ')}${stocks}, and one for the lye.` },
     {
       chapter: 'lay-out',
       text: `Scale to ${units.scaleStepG} g${units.fineStepG < units.scaleStepG ? `, fine scale to ${units.fineStepG} g` : ''}, two thermometers, stick blender, spatulas, paper towels.`,

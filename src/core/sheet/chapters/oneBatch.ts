@@ -2,6 +2,7 @@ import type { OmbreWeights } from '../../weigh/ombre/types.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
 import { pottingOrder } from '../mixing.ts';
+import type { Plan, Pot } from '../../plan/planSchema.ts';
 import type { Line } from '../procedure.ts';
 import { dispersedLines, drawLines, schoolOf, startLines, stocks } from './colours.ts';
 import { coarse, fine, potName, type Draft } from './draft.ts';
@@ -35,11 +36,33 @@ function batterLines(computed: Computed, w: Weights, p: PotWeight): readonly Lin
   ];
 }
 
+/** A pot that is mixed in the jug of another is weighed out once that one is empty, just before it is poured. */
+export const waitsForJug = (plan: Plan, pot: Pot): boolean =>
+  pot.jugOf !== undefined && plan.steps.some((s) => s.kind === 'pour' && s.pot === pot.id);
+
+/** One pot weighed out of the batch, coloured and scented. */
+export function weighOut(computed: Computed, w: Weights, p: PotWeight): Draft {
+  const { plan } = computed;
+  const { fragrance } = plan.batter;
+  const before = plan.pots.find((q) => q.id === p.pot.jugOf);
+  const into = before ? ` Into the jug of pot ${before.letter}, emptied and wiped out.` : '';
+  return {
+    chapter: 'divide',
+    pot: p.pot.id,
+    text: divideText(p, schoolOf(w, p.pot.id)) + into,
+    lines: [
+      ...batterLines(computed, w, p),
+      ...(w.fragranceG > 0 && fragrance?.when === 'pot'
+        ? [{ name: fragrance.name, massG: p.portion.fragranceG, fine: true }]
+        : []),
+    ],
+  };
+}
+
 /** One batch, emulsified and then divided into its pots. */
 export function oneBatch(computed: Computed, w: Weights): Draft[] {
   const { plan } = computed;
   const scentWhole = w.fragranceG > 0 && plan.batter.fragrance?.when === 'batch';
-  const scentPots = w.fragranceG > 0 && plan.batter.fragrance?.when === 'pot';
   return [
     {
       chapter: 'emulsify',
@@ -62,18 +85,8 @@ export function oneBatch(computed: Computed, w: Weights): Draft[] {
       : []),
     ...stocks(computed, w),
     ...inWhiskOrder(computed, w)
-      .filter((p) => p.batterG > 0)
-      .map((p): Draft => ({
-        chapter: 'divide',
-        pot: p.pot.id,
-        text: divideText(p, schoolOf(w, p.pot.id)),
-        lines: [
-          ...batterLines(computed, w, p),
-          ...(scentPots
-            ? [{ name: plan.batter.fragrance?.name ?? 'Fragrance', massG: p.portion.fragranceG, fine: true }]
-            : []),
-        ],
-      })),
+      .filter((p) => p.batterG > 0 && !waitsForJug(plan, p.pot))
+      .map((p) => weighOut(computed, w, p)),
     ...(w.spareG > 0
       ? [
           {

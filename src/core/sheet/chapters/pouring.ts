@@ -7,6 +7,7 @@ import type { Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
 import { surfaceText } from '../surfaceText.ts';
 import { beforePass } from './colours.ts';
+import { waitsForJug, weighOut } from './oneBatch.ts';
 import { potName, type Draft } from './draft.ts';
 import { combine } from './portions.ts';
 
@@ -61,6 +62,16 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
     if (jugByJug && !combined.has(weight.pot.id)) {
       combined.add(weight.pot.id);
       drafts.push({ ...combine(weight.pot, w), chapter: 'pour' });
+    }
+    const pot = w.pots.find((p) => p.pot.id === weight.pot.id);
+    if (
+      pot &&
+      plan.divide.kind === 'after-emulsion' &&
+      waitsForJug(plan, pot.pot) &&
+      !combined.has(pot.pot.id)
+    ) {
+      combined.add(pot.pot.id);
+      drafts.push({ ...weighOut(computed, w, pot), chapter: 'pour' });
     }
     drafts.push(...beforePass(computed, w, step.id));
     nth += 1;

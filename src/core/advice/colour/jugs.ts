@@ -1,0 +1,79 @@
+import { carryOver } from '../../colour/stirring.ts';
+import type { PlanBodies } from '../../ombre/coloursOf.ts';
+import type { Plan, Pot } from '../../plan/planSchema.ts';
+import { formatShort } from '../../units/format.ts';
+import type { Facts } from '../facts.ts';
+import type { Remedy, Warning } from '../warning.ts';
+
+/** A shift smaller than this is hardly seen in a bar, CIEDE2000. */
+const SEEN = 2;
+
+/** What stays on the walls of an emptied jug. An estimate; common practice, no source. */
+const RESIDUE_G = 5;
+
+const ownJug = (plan: Plan, potId: string): Plan => ({
+  ...plan,
+  pots: plan.pots.map((p) => {
+    if (p.id !== potId) return p;
+    const { jugOf: _jug, ...rest } = p;
+    return rest;
+  }),
+});
+
+const ownJugFor = (pot: Pot): Remedy => ({
+  label: `A jug of its own for pot ${pot.letter}`,
+  apply: (q) => ownJug(q, pot.id),
+});
+
+/** Jugs used again that are not empty when they are wanted. */
+export function jugsNotFree({ plan }: Facts): Warning[] {
+  const pours = plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.pot] : []));
+  return plan.pots.flatMap((p): Warning[] => {
+    const before = plan.pots.find((q) => q.id === p.jugOf);
+    if (!before) return [];
+    const first = pours.indexOf(p.id);
+    const last = pours.lastIndexOf(before.id);
+    const why =
+      plan.divide.kind === 'before-lye'
+        ? 'portions made ready before the lye each need a jug'
+        : plan.fill.top.some((t) => t.pot === before.id && t.massG > 0)
+          ? `pot ${before.letter} is held back in it for the top`
+          : first >= 0 && last > first
+            ? `pot ${before.letter} is still poured after pot ${p.letter}`
+            : undefined;
+    if (why === undefined) return [];
+    return [
+      {
+        code: 'jug-not-free',
+        level: 'warn',
+        station: 'colour',
+        pot: p.id,
+        message: `Pot ${p.letter} cannot take the jug of pot ${before.letter}: ${why}.`,
+        remedies: [ownJugFor(p)],
+      },
+    ];
+  });
+}
+
+/** Jugs used again: how far what is left in them shifts the next colour. */
+export function carriedOver(facts: Facts, bodies: PlanBodies): Warning[] {
+  return facts.plan.pots.flatMap((p): Warning[] => {
+    const before = facts.plan.pots.find((q) => q.id === p.jugOf);
+    const left = before && bodies.pots.get(before.id);
+    const next = bodies.pots.get(p.id);
+    const massG = facts.weights?.pots.find((w) => w.pot.id === p.id)?.batterG ?? 0;
+    if (!before || !left || !next || massG <= 0) return [];
+    const by = carryOver(left, RESIDUE_G, next, massG);
+    if (by <= SEEN) return [];
+    return [
+      {
+        code: 'carry-over',
+        level: 'warn',
+        station: 'colour',
+        pot: p.id,
+        message: `About ${RESIDUE_G} g of pot ${before.letter} left in its jug shifts pot ${p.letter} by ${formatShort(by, 1)} (2 shows). Wipe the jug out, or take a clean one.`,
+        remedies: [ownJugFor(p)],
+      },
+    ];
+  });
+}

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { Colorant } from '../../../core/colorant/schema.ts';
 import { useColorants } from './useLibrary.ts';
 
@@ -16,6 +17,18 @@ const OTHER = 'another';
 /** Choose a colorant of the library: a list that goes back to its label once something is chosen. */
 export function ColorantPicker({ label, without = [], onPick, onOther, className }: ColorantPickerProps) {
   const all = useColorants();
+  const left = without.join(' ');
+  // the same elements while the library and what is left out stay the same: this list stands on pages that follow a drag
+  const options = useMemo(() => {
+    const out = new Set(left.split(' '));
+    return all
+      .filter((c) => !out.has(c.id))
+      .map((c) => (
+        <option key={c.id} value={c.id}>
+          {c.name}
+        </option>
+      ));
+  }, [all, left]);
   return (
     <select
       className={`field h-8 text-sm ${className ?? 'w-48'}`}
@@ -28,13 +41,7 @@ export function ColorantPicker({ label, without = [], onPick, onOther, className
       }}
     >
       <option value="">{label}</option>
-      {all
-        .filter((c) => !without.includes(c.id))
-        .map((c) => (
-          <option key={c.id} value={c.id}>
-            {c.name}
-          </option>
-        ))}
+      {options}
       {onOther && <option value={OTHER}>another, by name</option>}
     </select>
   );

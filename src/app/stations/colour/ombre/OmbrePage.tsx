@@ -5,7 +5,7 @@ import { StartOmbre } from './StartOmbre.tsx';
 
 /** The ombres of the plan: one at a time, and a way to begin another. */
 export function OmbrePage() {
-  const { plan } = usePlan();
+  const { plan, edit } = usePlan();
   const [chosen, setChosen] = useState<string | null>(null);
   const ombre = plan.ombres.find((o) => o.id === chosen) ?? plan.ombres[0];
   return (
@@ -28,7 +28,12 @@ export function OmbrePage() {
         </div>
       )}
       {ombre && <OmbreEditor key={ombre.id} ombre={ombre} />}
-      <StartOmbre first={plan.ombres.length === 0} onStarted={setChosen} />
+      <StartOmbre
+        first={plan.ombres.length === 0}
+        free={plan.steps.some((s) => s.kind === 'pour' && !s.ombre)}
+        edit={edit}
+        onStarted={setChosen}
+      />
     </>
   );
 }

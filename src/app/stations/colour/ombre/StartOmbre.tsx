@@ -1,9 +1,9 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { startOmbre, type OmbreGoes } from '../../../../core/edit/ombre.ts';
 import { useColorants } from '../../../parts/colour/useLibrary.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { Group } from '../../../parts/Station.tsx';
-import { usePlan } from '../../../parts/usePlan.ts';
+import type { Edit } from '../../../parts/usePlan.ts';
 
 const WAYS: readonly { readonly goes: OmbreGoes; readonly label: string }[] = [
   { goes: 'these-layers', label: 'from the layers there are' },
@@ -11,15 +11,17 @@ const WAYS: readonly { readonly goes: OmbreGoes; readonly label: string }[] = [
   { goes: 'above', label: '8 layers above the others' },
 ];
 
-/** Begin an ombre: what it is coloured with, and where in the loaf it goes. */
-export function StartOmbre({
-  first,
-  onStarted,
-}: {
+interface StartOmbreProps {
+  /** there is none in the plan yet */
   readonly first: boolean;
+  /** some layers belong to no ombre */
+  readonly free: boolean;
+  readonly edit: Edit;
   readonly onStarted: (ombreId: string) => void;
-}) {
-  const { plan, edit } = usePlan();
+}
+
+/** Begin an ombre: what it is coloured with, and where in the loaf it goes. */
+export const StartOmbre = memo(function StartOmbre({ first, free, edit, onStarted }: StartOmbreProps) {
   const colorants = useColorants();
   const [picked, setPicked] = useState('heather');
   const colorant = colorants.find((c) => c.id === picked) ?? colorants[0];
@@ -33,7 +35,6 @@ export function StartOmbre({
     });
     if (id !== undefined) onStarted(id);
   };
-  const free = plan.steps.some((s) => s.kind === 'pour' && !s.ombre);
   return (
     <Group title={first ? 'Begin an ombre' : 'Another ombre'}>
       {first && (
@@ -50,21 +51,21 @@ export function StartOmbre({
           options={colorants.map((c) => ({ value: c.id, label: c.name }))}
           onPick={setPicked}
         />
-        {WAYS.filter((w) =>
-          w.goes === 'these-layers' ? free && plan.ombres.length === 0 : first || w.goes === 'above',
-        ).map(({ goes, label }) => (
-          <button
-            key={goes}
-            type="button"
-            className="btn btn-sm mb-0.5"
-            onClick={() => {
-              begin(goes);
-            }}
-          >
-            {label}
-          </button>
-        ))}
+        {WAYS.filter((w) => (w.goes === 'these-layers' ? free && first : first || w.goes === 'above')).map(
+          ({ goes, label }) => (
+            <button
+              key={goes}
+              type="button"
+              className="btn btn-sm mb-0.5"
+              onClick={() => {
+                begin(goes);
+              }}
+            >
+              {label}
+            </button>
+          ),
+        )}
       </div>
     </Group>
   );
-}
+});

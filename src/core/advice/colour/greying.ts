@@ -33,7 +33,7 @@ function withWhite(paints: Paintbox, colorant: string, white: string, lightness:
   ];
   let low = 0;
   let high = 40;
-  for (let i = 0; i < 30; i += 1) {
+  for (let i = 0; i < 16; i += 1) {
     const middle = (low + high) / 2;
     if (labOfBody(paints.bodyOf(mixOf(middle)))[0] > lightness) low = middle;
     else high = middle;

@@ -1,5 +1,5 @@
 import { ChevronLeft, Download, Plus, Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { KIND_NAMES } from '../../core/colorant/schema.ts';
 import { newColorant } from '../../core/colorant/starters.ts';
@@ -7,6 +7,7 @@ import { freshId } from '../../core/edit/freshId.ts';
 import { formatShort } from '../../core/units/format.ts';
 import { database } from '../../store/database.ts';
 import { useColorants } from '../parts/colour/useLibrary.ts';
+import { FilePicker } from '../parts/FilePicker.tsx';
 import { saveFile } from '../parts/saveFile.ts';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { ColorantForm } from './ColorantForm.tsx';
@@ -16,7 +17,6 @@ import { readCsv, writeCsv } from './csv.ts';
 export function Colorants() {
   const all = useColorants();
   const navigate = useNavigate();
-  const picker = useRef<HTMLInputElement>(null);
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [find, setFind] = useState('');
   const [refused, setRefused] = useState<string | null>(null);
@@ -26,8 +26,7 @@ export function Colorants() {
   );
   const chosen = all.find((c) => c.id === chosenId) ?? found[0];
 
-  const bring = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const bring = async (file: File): Promise<void> => {
     const read = readCsv(await file.text());
     setRefused(
       read.ok
@@ -72,21 +71,10 @@ export function Colorants() {
           }}
         />
         <span className="ml-auto flex gap-2">
-          <button type="button" className="btn btn-sm" onClick={() => picker.current?.click()}>
+          <FilePicker label="Colorants file" accept=".csv,text/csv" onFile={(file) => void bring(file)}>
             <Upload className="size-4" aria-hidden="true" />
             Import CSV
-          </button>
-          <input
-            ref={picker}
-            type="file"
-            hidden
-            accept=".csv,text/csv"
-            aria-label="Colorants file"
-            onChange={(event) => {
-              void bring(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
+          </FilePicker>
           <button
             type="button"
             className="btn btn-sm"

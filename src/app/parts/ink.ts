@@ -1,11 +1,10 @@
-const channel = (hex: string, at: number): number => {
-  const c = parseInt(hex.slice(at, at + 2), 16) / 255;
-  return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
-};
+import { linearOfHex } from '../../core/colour/hex.ts';
 
 /** Relative luminance of "#rrggbb", 0..1 (WCAG 2.2). */
-const luminance = (hex: string): number =>
-  0.2126 * channel(hex, 1) + 0.7152 * channel(hex, 3) + 0.0722 * channel(hex, 5);
+function luminance(hex: string): number {
+  const [r, g, b] = linearOfHex(hex);
+  return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+}
 
 const contrast = (a: number, b: number): number => (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
 

@@ -1,7 +1,7 @@
 import type { Linear } from './linear.ts';
 
 /** sRGB transfer function (IEC 61966-2-1, from memory), 0..1 both ways. */
-const decode = (c: number): number => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4);
+export const decode = (c: number): number => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4);
 const encode = (c: number): number => (c <= 0.0031308 ? c * 12.92 : 1.055 * c ** (1 / 2.4) - 0.055);
 
 /** "#rrggbb" as linear sRGB. */

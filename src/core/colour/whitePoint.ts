@@ -1,4 +1,4 @@
-import { hexOfLinear } from './hex.ts';
+import { decode, hexOfLinear } from './hex.ts';
 import type { Linear } from './linear.ts';
 
 /** What a white thing in a photograph is taken to reflect: good paper, not a perfect white. */
@@ -9,10 +9,7 @@ export function averageOf(pixels: ArrayLike<number>): Linear {
   const sum = [0, 0, 0] as [number, number, number];
   const count = pixels.length / 4;
   for (let i = 0; i < pixels.length; i += 4)
-    for (const c of [0, 1, 2] as const) {
-      const v = (pixels[i + c] ?? 0) / 255;
-      sum[c] += (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4) / count;
-    }
+    for (const c of [0, 1, 2] as const) sum[c] += decode((pixels[i + c] ?? 0) / 255) / count;
   return sum;
 }
 

@@ -1,10 +1,8 @@
 import type { Mix, Ombre } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { doseIn } from './doseIn.ts';
 import { between, rampBetween, spacedState } from './shades.ts';
 import { placesOn } from './strip.ts';
-
-const doseIn = (mix: Mix, colorant: string): number =>
-  mix.find((m) => m.colorant === colorant)?.doseGPerKg ?? 0;
 
 /**
  * The layers still to come, spaced anew from the shade that was really made to the end of its run. Undefined when that

@@ -3,6 +3,7 @@ import { paintboxOf } from '../look/paintbox.ts';
 import { plannedHeat, plannedState, type SoapState } from '../look/state.ts';
 import type { Mix, Ombre } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { doseIn } from './doseIn.ts';
 import { runsOf, type Run } from './runs.ts';
 import { placesOn } from './strip.ts';
 
@@ -20,8 +21,6 @@ export interface Shade {
 
 /** Two mixes stirred together: `t` of the second. Every colorant of either is named, in the first's order. */
 export function between(from: Mix, to: Mix, t: number): Mix {
-  const doseIn = (mix: Mix, colorant: string): number =>
-    mix.find((m) => m.colorant === colorant)?.doseGPerKg ?? 0;
   const colorants = [...new Set([...from, ...to].map((m) => m.colorant))];
   return colorants.map((colorant) => ({
     colorant,
@@ -32,8 +31,7 @@ export function between(from: Mix, to: Mix, t: number): Mix {
 /** The colorants whose dose changes along an ombre. */
 export const gradedIn = (ombre: Ombre): readonly string[] =>
   between(ombre.from, ombre.to, 0).flatMap((m) => {
-    const last = ombre.to.find((k) => k.colorant === m.colorant)?.doseGPerKg ?? 0;
-    return last === m.doseGPerKg ? [] : [m.colorant];
+    return doseIn(ombre.to, m.colorant) === m.doseGPerKg ? [] : [m.colorant];
   });
 
 /** The ramp between two mixes as they look in a state. */

@@ -1,13 +1,12 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { readPalette } from '../../../core/exchange/palette.ts';
+import { FilePicker } from '../FilePicker.tsx';
 import { database } from '../../../store/database.ts';
 
 /** Take in a palette file, GIMP's or our own; it is kept for every plan. */
 export function PaletteImport() {
-  const picker = useRef<HTMLInputElement>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const bring = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const bring = async (file: File): Promise<void> => {
     const read = readPalette(await file.text());
     setFault(
       read.ok ? null : `“${file.name}” was not taken. ${read.fault.at ?? 'file'}: ${read.fault.message}`,
@@ -16,20 +15,14 @@ export function PaletteImport() {
   };
   return (
     <div className="grid justify-items-start gap-1">
-      <button type="button" className="btn btn-xs" onClick={() => picker.current?.click()}>
-        Import a palette (.gpl or .json)
-      </button>
-      <input
-        ref={picker}
-        type="file"
-        hidden
+      <FilePicker
+        label="Palette file"
         accept=".gpl,.json,application/json"
-        aria-label="Palette file"
-        onChange={(event) => {
-          void bring(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+        className="btn btn-xs"
+        onFile={(file) => void bring(file)}
+      >
+        Import a palette (.gpl or .json)
+      </FilePicker>
       {fault !== null && (
         <p role="alert" className="text-sm text-error">
           {fault}

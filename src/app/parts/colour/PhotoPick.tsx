@@ -1,6 +1,7 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { averageOf, balanced } from '../../../core/colour/whitePoint.ts';
 import type { Linear } from '../../../core/colour/linear.ts';
+import { FilePicker } from '../FilePicker.tsx';
 import { Choice } from '../Choice.tsx';
 
 /** Pictures are drawn no larger than this, px; a spot is the mean of a square of this many pixels each way. */
@@ -20,7 +21,6 @@ interface Spot {
  */
 export function PhotoPick({ onPick }: { readonly onPick: (hex: string) => void }) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const picker = useRef<HTMLInputElement>(null);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   const [mode, setMode] = useState<Mode>('white');
   const [white, setWhite] = useState<Linear | undefined>(undefined);
@@ -102,21 +102,10 @@ export function PhotoPick({ onPick }: { readonly onPick: (hex: string) => void }
       }}
     >
       <div className="flex items-center gap-3">
-        <button type="button" className="btn btn-sm" onClick={() => picker.current?.click()}>
+        <FilePicker label="Picture of a bar" accept="image/*" onFile={(file) => void show(file)}>
           {size ? 'Another picture' : 'Choose a picture'}
-        </button>
+        </FilePicker>
         <span className="quiet text-sm">or drop one here: a cut bar beside white paper, in daylight</span>
-        <input
-          ref={picker}
-          type="file"
-          hidden
-          accept="image/*"
-          aria-label="Picture of a bar"
-          onChange={(event) => {
-            void show(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
       </div>
       {fault !== null && (
         <p role="alert" className="text-sm text-error">

@@ -1,8 +1,9 @@
 import { Download, X } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { mouldFileName, readMouldFile, writeMouldFile } from '../../../core/exchange/mouldFile.ts';
 import type { Mould } from '../../../core/mould/schema.ts';
 import { database } from '../../../store/database.ts';
+import { FilePicker } from '../../parts/FilePicker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
 import { usePlan } from '../../parts/usePlan.ts';
@@ -16,11 +17,9 @@ const keep = async (mould: Mould): Promise<void> => {
 export function OwnMoulds() {
   const { plan } = usePlan();
   const own = useOwnMoulds();
-  const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<string | null>(null);
   const known = own.some((m) => m.name === plan.mould.name);
-  const bring = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const bring = async (file: File): Promise<void> => {
     const read = readMouldFile(await file.text());
     setRefused(
       read.ok ? null : `“${file.name}” was not taken. ${read.fault.at ?? 'file'}: ${read.fault.message}`,
@@ -33,20 +32,9 @@ export function OwnMoulds() {
         <button type="button" className="btn btn-sm" onClick={() => void keep(plan.mould)}>
           {known ? `Keep the change to “${plan.mould.name}”` : 'Keep this mould'}
         </button>
-        <button type="button" className="btn btn-sm" onClick={() => picker.current?.click()}>
+        <FilePicker label="Mould file" accept=".json,application/json" onFile={(file) => void bring(file)}>
           Import a mould
-        </button>
-        <input
-          ref={picker}
-          type="file"
-          hidden
-          accept=".json,application/json"
-          aria-label="Mould file"
-          onChange={(event) => {
-            void bring(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+        </FilePicker>
       </div>
       {refused !== null && (
         <p role="alert" className="text-sm text-error">

@@ -1,12 +1,10 @@
 import { carryOver } from '../../colour/stirring.ts';
+import { SHOWS } from '../../colour/thresholds.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Remedy, Warning } from '../warning.ts';
-
-/** A shift smaller than this is hardly seen in a bar, CIEDE2000. */
-const SEEN = 2;
 
 /** What stays on the walls of an emptied jug. An estimate; common practice, no source. */
 const RESIDUE_G = 5;
@@ -64,7 +62,7 @@ export function carriedOver(facts: Facts, bodies: PlanBodies): Warning[] {
     const massG = facts.weights?.pots.find((w) => w.pot.id === p.id)?.batterG ?? 0;
     if (!before || !left || !next || massG <= 0) return [];
     const by = carryOver(left, RESIDUE_G, next, massG);
-    if (by <= SEEN) return [];
+    if (by <= SHOWS) return [];
     return [
       {
         code: 'carry-over',

@@ -1,5 +1,6 @@
 import { chromaKept, MUD_BELOW } from '../../colour/stirring.ts';
 import { difference } from '../../colour/difference.ts';
+import { READS_AS_LINE } from '../../colour/thresholds.ts';
 import { labOfBody, type Body } from '../../colour/body.ts';
 import type { Lab } from '../../colour/lab.ts';
 import { contrastChoice } from '../../edit/contrast.ts';
@@ -12,8 +13,7 @@ import type { Facts } from '../facts.ts';
 import type { Remedy, Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
 
-/** Below this CIEDE2000 two layers melt into one; a line that parts them needs the second. Judgements, no source. */
-const READS_AS_LINE = 5;
+/** A line that parts two layers differs from both by this, CIEDE2000. A judgement, no source. */
 const PARTS_WELL = 15;
 
 /** Height of a separating line. */

@@ -1,4 +1,5 @@
 import { labOfBody } from '../../colour/body.ts';
+import { LEAST_STEP } from '../../colour/thresholds.ts';
 import { repot } from '../../edit/repot.ts';
 import { LEAST_LAYERS, setLayers, updateOmbre } from '../../edit/ombre.ts';
 import { differencesOf } from '../../ombre/strip.ts';
@@ -8,8 +9,6 @@ import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
 
-/** Neighbours of an ombre closer than this are one layer to the eye, CIEDE2000. A judgement, no source. */
-const LEAST_STEP = 1;
 /** Steps that read clearly, for the number of layers offered instead. */
 const CLEAR_STEP = 2.5;
 

@@ -1,5 +1,6 @@
 import { labOfBody } from '../../colour/body.ts';
 import { difference } from '../../colour/difference.ts';
+import { SHOWS } from '../../colour/thresholds.ts';
 import { mixPot } from '../../edit/colorants.ts';
 import { plannedHeat } from '../../look/state.ts';
 import type { Plan } from '../../plan/planSchema.ts';
@@ -9,9 +10,6 @@ import type { Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
 import { curedIf } from './bodies.ts';
 
-/** A shift smaller than this is hardly seen in a bar, CIEDE2000. */
-const SEEN = 2;
-
 /** Each pot's shift between two ways of looking at it, largest first, as "A by 7.2". */
 function shifts({ plan }: Facts, one: PlanBodies, other: PlanBodies): readonly string[] {
   return plan.pots
@@ -19,7 +17,7 @@ function shifts({ plan }: Facts, one: PlanBodies, other: PlanBodies): readonly s
       const a = one.pots.get(p.id);
       const b = other.pots.get(p.id);
       const by = a && b ? difference(labOfBody(a), labOfBody(b)) : 0;
-      return by >= SEEN ? [{ letter: p.letter, by }] : [];
+      return by >= SHOWS ? [{ letter: p.letter, by }] : [];
     })
     .sort((a, b) => b.by - a.by)
     .map(({ letter, by }) => `${letter} by ${formatShort(by, 1)}`);

@@ -1,3 +1,4 @@
+import { doseIn } from '../../ombre/doseIn.ts';
 import { onePot } from '../../ombre/onePot.ts';
 import { respaced } from '../../ombre/respace.ts';
 import { runsOf } from '../../ombre/runs.ts';
@@ -11,8 +12,7 @@ export function onePotWeights(bench: Bench): OmbreWeights {
   const { plan, ombre, shades, pots, fineG } = bench;
   const runs = runsOf(plan, ombre.id);
   const colorants = [...new Set(shades.flatMap((s) => s.mix.map((m) => m.colorant)))];
-  const vector = (mix: Mix): number[] =>
-    colorants.map((c) => mix.find((m) => m.colorant === c)?.doseGPerKg ?? 0);
+  const vector = (mix: Mix): number[] => colorants.map((c) => doseIn(mix, c));
   const mixOf = (values: readonly number[]): Mix =>
     colorants.map((colorant, j) => ({ colorant, doseGPerKg: values[j] ?? 0 }));
   const layers: OmbreLayer[] = [];

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { DEFICIENCIES, seenWith } from '../../../../core/colour/deficiency.ts';
+import { LEAST_STEP, READS_AS_LINE } from '../../../../core/colour/thresholds.ts';
 import { labOfHex } from '../../../../core/colour/lab.ts';
 import { differencesOf } from '../../../../core/ombre/strip.ts';
 import { formatShort } from '../../../../core/units/format.ts';
@@ -10,10 +11,6 @@ import { stateOfLook } from '../../../../store/computed.ts';
 import { useAppDispatch, useAppSelector } from '../../../../store/store.ts';
 import { coloursOf } from '../../../../core/ombre/coloursOf.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
-
-/** Neighbours nearer than this read as one layer; of an ombre only what cannot be seen at all counts. */
-const ONE_LAYER = 5;
-const UNSEEN = 1;
 
 /** How the layers, in the order they are poured, read to eyes that do not tell all colours apart. */
 export function ColourSight() {
@@ -45,7 +42,9 @@ export function ColourSight() {
         const above = layers[i + 1];
         if (!below || !above || below.room !== above.room || below.pour.pot === above.pour.pot) return [];
         const graded = below.pour.ombre && below.pour.ombre.id === above.pour.ombre?.id;
-        return d < (graded ? UNSEEN : ONE_LAYER) ? [`${i + 1} and ${i + 2} (${formatShort(d, 1)})`] : [];
+        return d < (graded ? LEAST_STEP : READS_AS_LINE)
+          ? [`${i + 1} and ${i + 2} (${formatShort(d, 1)})`]
+          : [];
       });
       return { eyes: whose, name, plain, seen, merge };
     });

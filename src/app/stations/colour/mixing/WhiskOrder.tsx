@@ -1,12 +1,10 @@
+import { SHOWS } from '../../../../core/colour/thresholds.ts';
 import { ON_WHISK_G, pottingOrder } from '../../../../core/sheet/mixing.ts';
 import { formatShort } from '../../../../core/units/format.ts';
 import type { Weights } from '../../../../core/weigh/weights.ts';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { Group } from '../../../parts/Station.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
-
-/** A shift that shows in a pot, CIEDE2000. */
-const SHOWS = 2;
 
 /** The pots in the order to colour them with one whisk, with the shift that each brings to the next. */
 export function WhiskOrder({ weights }: { readonly weights: Weights }) {

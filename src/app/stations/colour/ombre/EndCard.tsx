@@ -2,6 +2,7 @@ import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { hexOfBody } from '../../../../core/colour/body.ts';
 import { labOfHex } from '../../../../core/colour/lab.ts';
+import { SHOWS } from '../../../../core/colour/thresholds.ts';
 import { nearestDoses, type Nearest } from '../../../../core/colour/nearest.ts';
 import { setEnd } from '../../../../core/edit/ombre.ts';
 import { withDose } from '../../../../core/edit/colorants.ts';
@@ -19,9 +20,6 @@ interface EndCardProps {
   readonly ombre: Ombre;
   readonly end: 'from' | 'to';
 }
-
-/** A match closer than this is as good as the colour asked for, CIEDE2000. */
-const REACHED = 2;
 
 interface Match {
   readonly wanted: string;
@@ -116,8 +114,8 @@ export function EndCard({ ombre, end }: EndCardProps) {
             <span className="flex-1" style={{ background: match.wanted }} />
             <span className="flex-1" style={{ background: hexOfBody(match.nearest.body) }} />
           </div>
-          <p className={`leading-snug ${match.nearest.difference > REACHED ? 'text-error' : ''}`}>
-            {match.nearest.difference > REACHED
+          <p className={`leading-snug ${match.nearest.difference > SHOWS ? 'text-error' : ''}`}>
+            {match.nearest.difference > SHOWS
               ? `These colorants cannot reach ${match.wanted}. The nearest is ${hexOfBody(match.nearest.body)}, `
               : `${match.wanted} is reached: ${hexOfBody(match.nearest.body)}, `}
             {formatShort(match.nearest.difference, 1)} away, at{' '}
@@ -144,7 +142,7 @@ export function EndCard({ ombre, end }: EndCardProps) {
                 setMatch(null);
               }}
             >
-              {match.nearest.difference > REACHED ? 'Take the nearest' : 'Take these doses'}
+              {match.nearest.difference > SHOWS ? 'Take the nearest' : 'Take these doses'}
             </button>
             <button
               type="button"

@@ -5,7 +5,8 @@ import type { Nature } from '../../src/core/colorant/schema.ts';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
 import { addToPot, describeAs, mixPot, setDose, takeFromPot } from '../../src/core/edit/colorants.ts';
 import { contrastChoice } from '../../src/core/edit/contrast.ts';
-import { updatePot } from '../../src/core/edit/pots.ts';
+import { addPot, removePot, updatePot } from '../../src/core/edit/pots.ts';
+import { readPlanValue } from '../../src/core/exchange/planFile.ts';
 import type { SoapState } from '../../src/core/look/state.ts';
 import { coloursOf } from '../../src/core/ombre/coloursOf.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
@@ -288,6 +289,16 @@ describe('advice on colours', () => {
     expect(tasks.filter((t) => t.text.includes('Weigh out pot B'))).to.have.length(1);
     expect(tasks[at('Weigh out pot B')]!.text).to.contain('Into the jug of pot A, emptied');
     expect(tasks[at('Jugs labelled')]!.text).to.contain('Jugs labelled A, and one for the lye');
+  });
+
+  it('a pot whose jug another takes can go: that one gets a jug of its own', () => {
+    const plan = boxPlan([rest()]);
+    const added = addPot(plan).plan;
+    const reused = { ...added, pots: added.pots.map((p) => (p.id === 'p1' ? { ...p, jugOf: 'p2' } : p)) };
+    const after = removePot(reused, 'p2');
+    expect(readPlanValue(after).ok).to.equal(true);
+    expect(after.pots.map((p) => p.id)).to.not.include('p2');
+    expect(after.pots[0]!.jugOf).to.equal(undefined);
   });
 
   it('a colorant that nobody described adds nothing, and says so', () => {

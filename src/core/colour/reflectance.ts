@@ -1,7 +1,7 @@
 import { linearOfHex } from './hex.ts';
 import { linearOf, TO_LINEAR, type Linear } from './linear.ts';
 import { BANDS } from './observer.ts';
-import { solveLinear } from './solveLinear.ts';
+import { solveLinear } from '../numeric/solveLinear.ts';
 
 /**
  * No soap is a perfect black or white, and at 0 or 1 a curve has no slack left: linear sRGB is kept inside this.

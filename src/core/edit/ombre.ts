@@ -6,7 +6,7 @@ import type { Plan } from '../plan/planSchema.ts';
 import type { Pour, Step } from '../plan/stepSchema.ts';
 import { takeColorant, withoutUnused } from './colorants.ts';
 import { freshId } from './freshId.ts';
-import { isPoured } from './pots.ts';
+import { isPoured, keepPots } from './pots.ts';
 import { LANDING_FALL_MM, mapPour } from './pours.ts';
 import { repot } from './repot.ts';
 
@@ -21,15 +21,7 @@ export const MOST_LAYERS = 24;
 function withoutIdlePots(plan: Plan): Plan {
   const pots = plan.pots.filter((p) => isPoured(plan, p.id));
   const kept = pots.length > 0 ? pots : plan.pots.slice(0, 1);
-  return withoutUnused({
-    ...plan,
-    pots: kept.map((p) => {
-      if (p.jugOf === undefined || kept.some((k) => k.id === p.jugOf)) return p;
-      const { jugOf: _jug, ...rest } = p;
-      return rest;
-    }),
-    fill: { ...plan.fill, top: plan.fill.top.filter((t) => kept.some((p) => p.id === t.pot)) },
-  });
+  return withoutUnused(keepPots(plan, kept));
 }
 
 export type OmbreGoes =

@@ -45,10 +45,25 @@ export const isPoured = (plan: Plan, potId: string): boolean =>
 /** Take out a pot that nothing is poured from; with it goes what it held back. Otherwise the plan as it was. */
 export function removePot(plan: Plan, potId: string): Plan {
   if (isPoured(plan, potId) || plan.pots.length === 1) return plan;
+  return keepPots(
+    plan,
+    plan.pots.filter((p) => p.id !== potId),
+  );
+}
+
+/** The pot in a jug of its own, or in the one that another leaves empty. */
+export function inJug(pot: Pot, jugOf: string | undefined): Pot {
+  const { jugOf: _jug, ...own } = pot;
+  return jugOf === undefined ? own : { ...own, jugOf };
+}
+
+/** Only these pots stay: what the others held back goes with them, and who took their jug gets one of its own. */
+export function keepPots(plan: Plan, kept: readonly Pot[]): Plan {
+  const stays = (id: string | undefined): boolean => kept.some((p) => p.id === id);
   return {
     ...plan,
-    pots: plan.pots.filter((p) => p.id !== potId),
-    fill: { ...plan.fill, top: plan.fill.top.filter((t) => t.pot !== potId) },
+    pots: kept.map((p) => (p.jugOf === undefined || stays(p.jugOf) ? p : inJug(p, undefined))),
+    fill: { ...plan.fill, top: plan.fill.top.filter((t) => stays(t.pot)) },
   };
 }
 

@@ -2,7 +2,7 @@ import { runsOf } from '../ombre/runs.ts';
 import { shadesOf } from '../ombre/shades.ts';
 import type { Ombre } from '../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
-import { addPot } from './pots.ts';
+import { addPot, keepPots } from './pots.ts';
 
 /** Shades closer than this are the same shade, and can come from the same pot. */
 const SAME_SHADE = 1e-9;
@@ -70,9 +70,12 @@ export function repot(plan: Plan, ombreId: string): Plan {
     };
   });
   const spare = had.filter((id) => !used.includes(id) && !pouredFrom(plan, id, own));
+  const kept = keepPots(
+    next,
+    next.pots.filter((p) => !spare.includes(p.id)),
+  );
   return {
-    ...next,
-    pots: next.pots.filter((p) => !spare.includes(p.id)),
+    ...kept,
     steps: next.steps.map((s) => {
       const pot = s.kind === 'pour' ? potOf.get(s.id) : undefined;
       return s.kind === 'pour' && pot !== undefined ? { ...s, pot } : s;

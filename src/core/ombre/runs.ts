@@ -14,6 +14,10 @@ export interface Run {
 export const poursOfOmbre = (plan: Pick<Plan, 'steps'>, ombreId: string): readonly Pour[] =>
   plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre?.id === ombreId ? [s] : []));
 
+/** Pots that any ombre is poured from: their colorants come from there. */
+export const gradedPots = (plan: Pick<Plan, 'steps'>): ReadonlySet<string> =>
+  new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s.pot] : [])));
+
 /** An ombre's pours as its runs: each turn begins a new one. */
 export function runsOf(plan: Pick<Plan, 'steps'>, ombreId: string): readonly Run[] {
   const runs: { pours: Pour[]; rising: boolean; goesOn: boolean }[] = [];

@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { addNamed, addToPot, mixPot } from '../../../core/edit/colorants.ts';
-import { isPoured, removePot, setPotShare, updatePot } from '../../../core/edit/pots.ts';
+import { inJug, isPoured, removePot, setPotShare, updatePot } from '../../../core/edit/pots.ts';
 import type { Pot } from '../../../core/plan/planSchema.ts';
 import { STAGES } from '../../../core/setting/stage.ts';
 import { ColorantPicker } from '../../parts/colour/ColorantPicker.tsx';
@@ -144,11 +144,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
             onPick={(jug) =>
               edit((p) => ({
                 ...p,
-                pots: p.pots.map((q) => {
-                  if (q.id !== pot.id) return q;
-                  const { jugOf: _jug, ...rest } = q;
-                  return jug === OWN_JUG ? rest : { ...rest, jugOf: jug };
-                }),
+                pots: p.pots.map((q) => (q.id === pot.id ? inJug(q, jug === OWN_JUG ? undefined : jug) : q)),
               }))
             }
           />

@@ -6,6 +6,7 @@ import { setDose, withDose } from '../../edit/colorants.ts';
 import { updateOmbre } from '../../edit/ombre.ts';
 import { paintboxOf } from '../../look/paintbox.ts';
 import { plannedState } from '../../look/state.ts';
+import { gradedPots } from '../../ombre/runs.ts';
 import type { Mix } from '../../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { formatPercent, formatShort } from '../../units/format.ts';
@@ -17,7 +18,7 @@ export const figure = (g: number): string => `${formatShort(g, 2)} g/kg`;
 
 /** Doses above what is usual for the colorant, in pots and at the ends of ombres. */
 export function overDosed({ plan }: Facts): Warning[] {
-  const graded = new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s.pot] : [])));
+  const graded = gradedPots(plan);
   const over = (mix: Mix) =>
     mix.flatMap(({ colorant, doseGPerKg }) => {
       const known = plan.colorants.find((c) => c.id === colorant);
@@ -67,7 +68,7 @@ export function overDosed({ plan }: Facts): Warning[] {
 
 /** Pots drawn as they are mixed, ombres' apart. */
 export const mixedPots = (plan: Plan): readonly Pot[] => {
-  const graded = new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s.pot] : [])));
+  const graded = gradedPots(plan);
   return plan.pots.filter((p) => p.colour === undefined && !graded.has(p.id));
 };
 

@@ -1,7 +1,8 @@
 import { carryOver } from '../../colour/stirring.ts';
 import { SHOWS } from '../../colour/thresholds.ts';
+import { inJug } from '../../edit/pots.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
-import type { Plan, Pot } from '../../plan/planSchema.ts';
+import type { Pot } from '../../plan/planSchema.ts';
 import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Remedy, Warning } from '../warning.ts';
@@ -9,18 +10,9 @@ import type { Remedy, Warning } from '../warning.ts';
 /** What stays on the walls of an emptied jug. An estimate; common practice, no source. */
 const RESIDUE_G = 5;
 
-const ownJug = (plan: Plan, potId: string): Plan => ({
-  ...plan,
-  pots: plan.pots.map((p) => {
-    if (p.id !== potId) return p;
-    const { jugOf: _jug, ...rest } = p;
-    return rest;
-  }),
-});
-
 const ownJugFor = (pot: Pot): Remedy => ({
   label: `A jug of its own for pot ${pot.letter}`,
-  apply: (q) => ownJug(q, pot.id),
+  apply: (q) => ({ ...q, pots: q.pots.map((p) => (p.id === pot.id ? inJug(p, undefined) : p)) }),
 });
 
 /** Jugs used again that are not empty when they are wanted. */

@@ -3,6 +3,7 @@ import { difference } from '../../colour/difference.ts';
 import { SHOWS } from '../../colour/thresholds.ts';
 import { mixPot } from '../../edit/colorants.ts';
 import { plannedHeat } from '../../look/state.ts';
+import { gradedPots } from '../../ombre/runs.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import { formatPercent, formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
@@ -110,7 +111,7 @@ export function undescribed({ plan }: Facts): Warning[] {
 
 /** A pot poured by an ombre that also has colorants or a hand-given colour of its own: those do not count. */
 export function overruled({ plan }: Facts): Warning[] {
-  const graded = new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s.pot] : [])));
+  const graded = gradedPots(plan);
   return plan.pots
     .filter((p) => graded.has(p.id) && (p.colorants.length > 0 || p.colour !== undefined))
     .map((p): Warning => ({

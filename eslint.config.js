@@ -8,6 +8,7 @@ const CORE_ORDER = [
   'result',
   'units',
   'numeric',
+  'ledger',
   'geometry',
   'validate',
   'colour',

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
-import { dispersionG } from '../../src/core/colorant/dispersion.ts';
+import { dispersionPerG } from '../../src/core/colorant/dispersion.ts';
 import { bodyOfHex, labOfBody } from '../../src/core/colour/body.ts';
 import { chromaOf, type Lab } from '../../src/core/colour/lab.ts';
 import { pigmentFor, tint } from '../../src/core/colour/pigment.ts';
@@ -61,7 +61,7 @@ describe('colour against common practice', () => {
       if (nature.carrier === 'oil' && nature.kind !== 'charcoal')
         expect(nature.gPerTsp * nature.carrierMlPerG, name).to.be.within(10, 20);
     const { nature } = starter('heather');
-    expect(dispersionG(nature, 2.6)).to.be.closeTo(2.6 + 13 * 0.92, 1e-9);
+    expect(2.6 * dispersionPerG(nature)).to.be.closeTo(2.6 + 13 * 0.92, 1e-9);
   });
 
   it('little purple in cream goes grey on its way; knocked back with white it stays a purple', () => {

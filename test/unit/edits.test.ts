@@ -18,14 +18,13 @@ const volumes = (plan: Plan): number[] => computePlan(plan).stack.layers.map((l)
 
 /** Drag the line on top of pour `index` to a height, as the section does. */
 const drag = (plan: Plan, index: number, toMm: number): Plan => {
-  const { stack, densityGMl, fill } = computePlan(plan);
+  const { stack, fill } = computePlan(plan);
   const layer = stack.layers[index]!;
   return moveLine(plan, {
     layers: stack.layers,
     index,
     byMm: toMm - layer.offset,
     byMl: volumeAtLine(stack.layers, index, toMm) - layer.volumeMl,
-    densityGMl,
     fillMl: fill.volumeMl,
   });
 };

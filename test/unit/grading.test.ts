@@ -18,7 +18,7 @@ import {
 import { carryOver } from '../../src/core/colour/stirring.ts';
 import { averageOf, balanced } from '../../src/core/colour/whitePoint.ts';
 import { linearOfHex } from '../../src/core/colour/hex.ts';
-import { blends, drawFactor } from '../../src/core/ombre/blends.ts';
+import { blends } from '../../src/core/ombre/blends.ts';
 import { onePot, type WantedPass } from '../../src/core/ombre/onePot.ts';
 import { differencesOf } from '../../src/core/ombre/strip.ts';
 import { toStep } from '../../src/core/units/scaleStep.ts';
@@ -207,8 +207,10 @@ describe('orders', () => {
 
 describe('one pot, darkened as it empties', () => {
   const exact = {
+    bulk: [0, 0],
     round: (g: number) => g,
     roundBatter: (g: number) => g,
+    roundUp: (g: number) => g,
     respace: () => undefined,
   };
   const rising = fc
@@ -240,6 +242,37 @@ describe('one pot, darkened as it empties', () => {
         expect(passes.at(-1)!.leftG).to.be.closeTo(left, 1e-8);
       }),
     );
+  });
+
+  it('counts colorant and carrier in the pot: what goes in comes out, and every pass has its dose', () => {
+    fc.assert(
+      fc.property(
+        rising,
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.tuple(fc.double({ min: 1, max: 8, noNaN: true }), fc.double({ min: 1, max: 8, noNaN: true })),
+        (layers, left, bulk) => {
+          const batterG = layers.reduce((sum, l) => sum + l.pourG, left);
+          // 24 steps of at most 3 g/kg and 8 g brought with each: a pot of 60 % colorant at the most
+          const { passes, startG } = onePot(layers, { ...exact, bulk, batterG });
+          const brought = passes.reduce((s, p) => s + p.addedG[0]! * bulk[0] + p.addedG[1]! * bulk[1], 0);
+          expect(startG + brought).to.be.closeTo(batterG, 1e-8 * batterG);
+          passes.forEach((p, i) => {
+            expect(p.concentrations[0]!).to.be.closeTo(layers[i]!.wanted[0]!, 1e-8);
+            expect(p.concentrations[1]!).to.be.closeTo(layers[i]!.wanted[1]!, 1e-8);
+          });
+          expect(passes.at(-1)!.leftG).to.be.closeTo(left, 1e-7);
+        },
+      ),
+    );
+  });
+
+  it('worked by hand: 1 g brings 5 g with it; two passes of 100 g at 0 and 10 g/kg start at 195 g', () => {
+    // the second pass is 95 g of batter with 1 g of colorant in 4 g of carrier
+    const layers: WantedPass[] = [0, 10].map((c) => ({ wanted: [c], pourG: 100 }));
+    const { passes, startG } = onePot(layers, { ...exact, bulk: [5], batterG: 200 });
+    expect(startG).to.be.closeTo(195, 1e-9);
+    expect(passes[1]!.addedG[0]!).to.be.closeTo(1, 1e-9);
+    expect(passes[1]!.leftG).to.be.closeTo(0, 1e-9);
   });
 
   it('goes paler with plain batter, conserving batter too', () => {
@@ -357,11 +390,6 @@ describe('master blends', () => {
     expect(drawn('firstG')).to.be.at.most(made.firstG + 1);
     expect(drawn('lastG')).to.be.at.most(made.lastG + 1);
     expect(made.draws[1]!.lastG / (made.draws[1]!.lastG + made.draws[1]!.firstG)).to.be.closeTo(0.25, 0.01);
-  });
-
-  it('oil with colorant in it is drawn by (oil + additive) / oil: 500 g with 25 g in it, for 100 g of oil draw 105 g', () => {
-    expect(100 * drawFactor(500, 25)).to.be.closeTo(105, 1e-9);
-    expect(drawFactor(0, 3)).to.equal(1);
   });
 });
 

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { dispersionPerG } from '../../src/core/colorant/dispersion.ts';
 import type { Colorant } from '../../src/core/colorant/schema.ts';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
 import { addToPot, withDose } from '../../src/core/edit/colorants.ts';
@@ -108,7 +109,11 @@ describe('whatever a maker does to an ombre', () => {
             }
           if (ombre.school === 'one-pot')
             for (const pass of ombre.pots.flatMap((p) => p.passes)) {
-              expect(pass.pouredG, `seed ${seed}, edit ${i}`).to.be.at.most(pass.holdsG + pass.plainG + 1e-6);
+              const natureOf = (id: string) => plan.colorants.find((c) => c.id === id)?.nature;
+              const added = pass.colorants.reduce((s, c) => s + c.massG * dispersionPerG(natureOf(c.id)), 0);
+              expect(pass.pouredG, `seed ${seed}, edit ${i}`).to.be.at.most(
+                pass.holdsG + pass.plainG + added + 1e-6,
+              );
               expect(pass.leftG, `seed ${seed}, edit ${i}`).to.be.at.least(-1e-6);
             }
         }

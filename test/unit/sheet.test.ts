@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
-import { barCount, barMassG } from '../../src/core/cut/bars.ts';
+import { barCount } from '../../src/core/cut/bars.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Divide, Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
@@ -156,12 +156,14 @@ describe('the cut', () => {
   });
 
   it('weighs a bar by its share of the loaf, top included', () => {
-    const plan = { ...boxPlan([rest()]), cut: { ...cut, trimStartMm: 0, trimEndMm: 0 } };
+    const loaf = boxPlan([rest()]);
+    const plan = {
+      ...loaf,
+      fill: { ...loaf.fill, top: [{ pot: 'p1', massG: 80 }] },
+      cut: { ...cut, trimStartMm: 0, trimEndMm: 0 },
+    };
     const { cut: c, densityGMl } = computePlan(plan);
-    expect(barMassG(c.bars[0]!, c, densityGMl, 80, 1)).to.be.closeTo(
-      25 * 8 * 6 * densityGMl * 0.1 + 20,
-      1e-6,
-    );
+    expect(c.bars[0]!.massG).to.be.closeTo(25 * 8 * 6 * densityGMl * 0.1 + 20, 1e-6);
   });
 
   it('shares a slab’s slices between its strips', () => {

@@ -219,7 +219,9 @@ describe('slants', () => {
     const toMark = setAmount(tilted, 's1', { kind: 'line', wall: 'left', heightMm: 30 });
     const [byMark] = layersOf(toMark);
     expect(byMark!.leftMm).to.be.closeTo(30, 1e-9);
-    const [byMass] = layersOf(setAmount(tilted, 's1', { kind: 'mass', massG: byMark!.massG }));
+    const [byMass] = layersOf(
+      setAmount(tilted, 's1', { kind: 'mass', massG: byMark!.volumeMl * byMark!.densityGMl }),
+    );
     expect(byMass!.leftMm).to.be.closeTo(30, 1e-6);
     expect(byMass!.rightMm).to.be.closeTo(byMark!.rightMm, 1e-6);
     const [byShare] = layersOf(setAmount(tilted, 's1', { kind: 'percent', percent: byMark!.sharePercent }));
@@ -266,7 +268,7 @@ describe('warnings of tilted pours', () => {
   it('says from which stage a slope holds, and waits for it', () => {
     const plan = finishLevel(tilted(14, [rest(1), rest(2)]));
     const warning = find(plan, 'slumps');
-    expect(warning.message).to.match(/stage \d(\.\d)?/);
+    expect(warning.message).to.match(/holds from .*\(\d(\.\d)? of 5\)/);
     const cured = warning.remedies![0]!.apply(plan);
     expect(codes(cured)).to.not.include('slumps');
     expect(cured.steps.map((s) => s.kind)).to.deep.equal(['tilt', 'pour', 'wait', 'tilt', 'pour']);

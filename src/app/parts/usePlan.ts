@@ -4,6 +4,7 @@ import type { Computed } from '../../core/sheet/compute.ts';
 import {
   formatLength,
   formatMass,
+  lyeFigure,
   formatTemperature,
   formatVolume,
   massFigure,
@@ -17,6 +18,8 @@ import type { Fault } from '../../core/result/result.ts';
 export interface Show {
   readonly mass: (g: number) => string;
   readonly massFigure: (g: number) => string;
+  /** of lye or its solution: never shown as more than it is */
+  readonly lye: (g: number) => string;
   /** on the fine scale: always in g, as doses and that scale are */
   readonly fine: (g: number) => string;
   readonly length: (mm: number) => string;
@@ -47,6 +50,7 @@ export function usePlan(): OpenPlan {
     (): Show => ({
       mass: (g) => formatMass(g, units.mass, units.scaleStepG),
       massFigure: (g) => massFigure(g, units.mass, units.scaleStepG),
+      lye: (g) => `${lyeFigure(g, units.mass, units.scaleStepG)} ${units.mass}`,
       fine: (g) => formatMass(g, 'g', units.fineStepG),
       length: (mm) => formatLength(mm, units.length),
       volume: (ml) => formatVolume(ml, units.length),

@@ -1,8 +1,9 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useState } from 'react';
-import { viewPolygon } from '../../core/mould/sectionView.ts';
-import { barMassG } from '../../core/cut/bars.ts';
-import { totalHeldBack } from '../../core/plan/pours.ts';
+import type { Bar } from '../../core/cut/bars.ts';
+import { slice } from '../../core/geometry/clip.ts';
+import type { PouredLayer } from '../../core/fill/layers.ts';
+import { viewPolygon, type ViewPoint } from '../../core/mould/sectionView.ts';
 import { NO_COLOUR } from '../parts/ink.ts';
 import { usePlan } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
@@ -11,21 +12,40 @@ import { LayerShape } from './LayerShape.tsx';
 
 const NONE = { left: 4, right: 4, top: 4, bottom: 4 };
 
-/** The face of one bar, its near side, as it will be cut. */
+/** The face is looked at this far inside its cut, mm. */
+const INSIDE = 0.01;
+
+/** A layer where a bar's face cuts it, drawn about the middle of the bar: end-on, or a disc from above. */
+function faceOf(layer: PouredLayer, { piece, startMm }: Bar): readonly ViewPoint[] {
+  const at = piece.fromMm + startMm + INSIDE;
+  if (piece.axis === 'z')
+    return slice(layer.solid, { normal: [0, 0, 1], offset: at }).map(([x, y]) => ({
+      h: x,
+      z: y + piece.widthMm / 2,
+    }));
+  const middle = piece.leftMm + piece.widthMm / 2;
+  return viewPolygon(layer.solid, 'section', at).map((p) => ({ h: p.h - middle, z: p.z }));
+}
+
+/** The face of one bar, its near side or its foot, as it will be cut. */
 function BarFace({
-  at,
+  bar,
   width,
   height,
 }: {
-  readonly at: number;
+  readonly bar: Bar;
   readonly width: number;
   readonly height: number;
 }) {
   const { plan, computed, colours } = usePlan();
   const { geometry, stack, fill } = computed;
+  const { piece } = bar;
+  const room = geometry.rooms[piece.room];
+  // walls that lean make a bar wider at the rim than at the floor
+  const lean = geometry.most.width / geometry.floor.width;
   const frame = fitFrame({
-    wide: geometry.most.width,
-    high: Math.max(fill.heightMm, 10),
+    wide: piece.widthMm * lean,
+    high: piece.axis === 'z' ? piece.widthMm : Math.max(fill.heightMm, 10),
     wall: 0,
     width,
     height,
@@ -33,36 +53,37 @@ function BarFace({
   });
   return (
     <svg width={width} height={height} aria-hidden="true">
-      {stack.layers.map((layer) => {
-        const pot = plan.pots.find((p) => p.id === layer.pour.pot);
-        return (
-          pot && (
-            <LayerShape
-              key={layer.pour.id}
-              polygon={viewPolygon(layer.solid, 'section', at)}
-              pot={pot}
-              colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
-              frame={frame}
-              chosen={false}
-              bare={height < 100}
-            />
-          )
-        );
-      })}
+      {stack.layers
+        .filter((l) => l.room === room)
+        .map((layer) => {
+          const pot = plan.pots.find((p) => p.id === layer.pour.pot);
+          return (
+            pot && (
+              <LayerShape
+                key={layer.pour.id}
+                polygon={faceOf(layer, bar)}
+                pot={pot}
+                colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
+                frame={frame}
+                chosen={false}
+                bare={height < 100}
+              />
+            )
+          );
+        })}
     </svg>
   );
 }
 
-/** Walk the bars from the near end to the far end: a slope along the loaf makes every bar another. */
+/** Walk the bars, piece by piece, from the near end or the foot: a slope along the loaf makes every bar another. */
 export function BarsView() {
-  const { plan, computed, show } = usePlan();
+  const { computed, show } = usePlan();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [walked, setWalked] = useState(0);
-  const { cut, densityGMl } = computed;
+  const { cut } = computed;
   const count = cut.bars.length;
   const now = Math.min(walked, count - 1);
   const bar = cut.bars[now];
-  const faceAt = (i: number): number => (cut.bars[i]?.startMm ?? 0) + 0.01 - cut.loafMm / 2;
   if (!bar) return <p className="quiet p-8">There are no bars yet: see Cut.</p>;
   const step = (by: number): void => {
     setWalked(Math.min(count - 1, Math.max(0, now + by)));
@@ -83,7 +104,7 @@ export function BarsView() {
           <strong>
             Bar {now + 1} of {count}
           </strong>
-          , ≈ {show.mass(barMassG(bar, cut, densityGMl, totalHeldBack(plan), plan.cut.strips))}
+          {cut.pieces.length > 1 && `, piece ${cut.pieces.indexOf(bar.piece) + 1}`}, ≈ {show.mass(bar.massG)}
         </p>
         <button
           type="button"
@@ -95,10 +116,10 @@ export function BarsView() {
           <ChevronRight className="size-4" aria-hidden="true" />
         </button>
       </div>
-      {width > 0 && <BarFace at={faceAt(now)} width={width - 40} height={Math.max(80, height - 160)} />}
+      {width > 0 && <BarFace bar={bar} width={width - 40} height={Math.max(80, height - 160)} />}
       <ul className="flex max-w-full gap-1 overflow-x-auto pb-1">
         {cut.bars.map((b, i) => (
-          <li key={b.startMm}>
+          <li key={i}>
             <button
               type="button"
               className={`cursor-pointer rounded-field border-2 ${i === now ? 'border-accent' : 'border-transparent'}`}
@@ -108,7 +129,7 @@ export function BarsView() {
                 setWalked(i);
               }}
             >
-              <BarFace at={faceAt(i)} width={50} height={44} />
+              <BarFace bar={b} width={50} height={44} />
             </button>
           </li>
         ))}

@@ -27,7 +27,7 @@ export function useLineMoves(): LineMoves {
     const now = selectComputed(store.getState());
     const layer = now?.stack.layers[index];
     if (!now || !layer) return;
-    const { geometry, stack, fill, densityGMl, plan } = now;
+    const { geometry, stack, fill, plan } = now;
     if (isTop(index)) {
       if (!fillMoves || !isLevel(layer.tilt)) return;
       const low = layer.offset - layer.riseMm;
@@ -57,7 +57,6 @@ export function useLineMoves(): LineMoves {
           index,
           byMm: offset - layer.offset,
           byMl: growth,
-          densityGMl,
           fillMl: fill.volumeMl,
         }),
       gesture,
@@ -75,7 +74,7 @@ export function useLineMoves(): LineMoves {
     bySteps: (index, steps) => {
       const layer = computed.stack.layers[index];
       if (!layer) return;
-      const byMl = (steps * computed.plan.units.scaleStepG) / computed.densityGMl;
+      const byMl = (steps * computed.plan.units.scaleStepG) / layer.densityGMl;
       to(
         index,
         layer.offset + risePerMl(layer) * byMl,

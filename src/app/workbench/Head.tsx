@@ -58,7 +58,7 @@ export function Head() {
         {weights && (
           <>
             <Figure name="batter" value={show.mass(weights.batterG)} />
-            <Figure name="lye" value={show.mass(weights.lyeG)} />
+            <Figure name="lye" value={show.lye(weights.lyeG)} />
           </>
         )}
         <Figure name="bars" value={String(computed.cut.count)} />

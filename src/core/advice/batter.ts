@@ -4,9 +4,10 @@ import type { Recipe } from '../batter/recipe.ts';
 import { oilOf, percentSum } from '../batter/usedOils.ts';
 import { scaleOilsTo100 } from '../edit/batter.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { formatNumber, formatPercent } from '../units/format.ts';
+import { formatApart, formatNumber, formatPercent } from '../units/format.ts';
 import type { Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
+import { superfatWarnings } from './superfat.ts';
 
 /** Above this lye concentration batter thickens fast and the solution is near what stays dissolved. */
 const STRONG_LYE_PERCENT = 40;
@@ -91,33 +92,63 @@ function lyeWarnings(plan: Plan, recipe: Recipe): Warning[] {
   return [];
 }
 
-function waterWarnings(recipe: Recipe): Warning[] {
-  const plain = recipe.plainWater / recipe.lye;
-  const remedy = [
-    {
-      label: 'Use two parts water to one of lye',
-      apply: withBatter({ water: { school: 'water-to-lye', value: 2 }, partLiquids: [] }),
-    },
-  ];
-  if (recipe.schools.waterToLye < 1 || plain < 1)
+/** Common practice, no source: what makers say of lye in frozen milk. */
+const FROZEN_CARE =
+  'a spoonful at a time over a quarter of an hour or more, in a bowl of ice, cool throughout, and strained. Too fast and it scorches, foams over and smells of ammonia.';
+
+function waterWarnings({ batter }: Plan, recipe: Recipe): Warning[] {
+  const dissolving = recipe.dissolvingWater / recipe.lye;
+  const twoParts = {
+    label: 'Use two parts water to one of lye',
+    apply: withBatter({ water: { school: 'water-to-lye', value: 2 }, partLiquids: [] }),
+  };
+  const frozen = batter.partLiquids.filter((l) => l.frozen && l.percentOfWater > 0);
+  const names = (list: readonly { readonly name: string }[]): string =>
+    list.map((l) => l.name.toLowerCase()).join(' and ');
+  if (recipe.schools.waterToLye < 1 || dissolving < 1) {
+    const fresh = batter.partLiquids.filter((l) => !l.frozen && l.percentOfWater > 0);
     return [
       inBatter(
         'water-too-low',
         'refuse',
-        `Only ${formatNumber(plain, 2)} of water to 1 of lye: the lye cannot dissolve. At least 1 : 1 is needed.`,
-        remedy,
+        `Only ${formatNumber(dissolving, 2)} of water to 1 of lye${fresh.length > 0 ? `, the ${names(fresh)} going in later` : ''}: the lye cannot dissolve. At least 1 : 1 is needed.`,
+        [
+          ...(fresh.length > 0 && recipe.schools.waterToLye >= 1
+            ? [
+                {
+                  label: `Dissolve it slowly in frozen ${names(fresh)}, on ice`,
+                  apply: withBatter({
+                    partLiquids: batter.partLiquids.map((l) => ({ ...l, frozen: true })),
+                  }),
+                },
+              ]
+            : []),
+          twoParts,
+        ],
       ),
     ];
+  }
+  const care =
+    frozen.length > 0
+      ? [
+          inBatter(
+            'lye-into-frozen',
+            'warn',
+            `The lye is dissolved in frozen ${names(frozen)}: ${FROZEN_CARE}`,
+          ),
+        ]
+      : [];
   if (recipe.schools.lyeConcentrationPercent > STRONG_LYE_PERCENT)
     return [
+      ...care,
       inBatter(
         'lye-strong',
         'warn',
         `${formatPercent(recipe.schools.lyeConcentrationPercent)} lye is stronger than the usual 25 to 40 %: batter thickens fast.`,
-        remedy,
+        [twoParts],
       ),
     ];
-  return [];
+  return care;
 }
 
 function fragranceWarnings(plan: Plan, recipe: Recipe): Warning[] {
@@ -133,12 +164,13 @@ function fragranceWarnings(plan: Plan, recipe: Recipe): Warning[] {
     ];
   const inBar = fragranceInBarPercent(recipe);
   if (inBar <= fragrance.limitPercent) return [];
+  const [is, allowed] = formatApart(inBar, fragrance.limitPercent);
   const most = Math.floor(fragranceForLimit(recipe, fragrance.limitPercent) * 100) / 100;
   return [
     inBatter(
       'fragrance-over-limit',
       'warn',
-      `"${fragrance.name}" is ≈ ${formatPercent(inBar, 2)} of the cured bar; its certificate allows ${formatPercent(fragrance.limitPercent, 2)}.`,
+      `"${fragrance.name}" is ≈ ${is} of the cured bar; its certificate allows ${allowed}.`,
       [
         {
           label: `Use ${formatPercent(most, 2)} of oils`,
@@ -152,14 +184,6 @@ function fragranceWarnings(plan: Plan, recipe: Recipe): Warning[] {
 function scaleWarnings({ plan, weights }: Facts): Warning[] {
   if (!weights) return [];
   const { scaleStepG } = plan.units;
-  if (weights.superfatPercent < 0)
-    return [
-      inBatter(
-        'superfat-negative-weighed',
-        'refuse',
-        `Weighed on a ${scaleStepG} g scale this batch has superfat ${formatPercent(weights.superfatPercent)}: more lye than the oils can use.`,
-      ),
-    ];
   if (weights.lyeG < 50 * scaleStepG)
     return [
       inBatter(
@@ -181,8 +205,9 @@ export function batterWarnings(facts: Facts): Warning[] {
   return [
     ...oilWarnings(plan),
     ...lyeWarnings(plan, recipe),
-    ...waterWarnings(recipe),
+    ...waterWarnings(plan, recipe),
     ...fragranceWarnings(plan, recipe),
     ...scaleWarnings(facts),
+    ...superfatWarnings(facts),
   ];
 }

@@ -1,5 +1,6 @@
 import { formatMass } from '../units/format.ts';
 import { removePot } from '../edit/pots.ts';
+import { spareFromRoundingG } from '../weigh/targets.ts';
 import type { Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
 
@@ -20,12 +21,12 @@ export function potWarnings({ plan, weights }: Facts): Warning[] {
         ? { remedies: [{ label: `Remove pot ${p.letter}`, apply: (q: typeof plan) => removePot(q, p.id) }] }
         : {}),
     }));
-  if (weights && weights.spareG > 0)
+  if (weights && weights.spareG > spareFromRoundingG(plan))
     warnings.push({
       code: 'batter-spare',
       level: 'warn',
       station: 'design',
-      message: `${formatMass(weights.spareG, plan.units.mass, plan.units.scaleStepG)} of the batch goes into no pour.`,
+      message: `${formatMass(weights.spareG, plan.units.mass, plan.units.scaleStepG)} of the batch goes into no pour${plan.divide.kind === 'before-lye' ? ', and is not mixed' : ''}.`,
     });
   return warnings;
 }

@@ -3,6 +3,7 @@ import { pourAlso, setAmount } from '../edit/pours.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP } from '../mould/geometry.ts';
 import { formatLength, formatMass } from '../units/format.ts';
+import { lowerFirst } from '../units/words.ts';
 import type { Remedy, Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
 
@@ -22,13 +23,14 @@ function faultWarning(facts: Facts): Warning[] {
   return [
     {
       code: fault.kind,
-      level: 'refuse',
+      // what was really poured is in the mould: it is told, not refused
+      level: plan.ombres.some((o) => o.actuals.some((a) => a.pouredG !== undefined)) ? 'warn' : 'refuse',
       station: 'design',
       step: pour.id,
       message:
         fault.kind === 'overfull'
           ? `${nth} does not fit: ${mass} more than the room left under the rim.`
-          : `Nothing is left for ${nth.toLowerCase()}: the other pours take ${mass} more than the fill already.`,
+          : `Nothing is left for ${lowerFirst(nth)}: the other pours take ${mass} more than the fill already.`,
       remedies: [
         { label: 'Make all layers even', apply: (p) => evenAll(p) },
         ...(fault.kind === 'overfull'

@@ -1,13 +1,14 @@
 import { setAmount } from '../edit/pours.ts';
 import { setTilt } from '../edit/tilt.ts';
-import { waitsBeforeTurns, turnsOf } from '../edit/turns.ts';
+import { waitedStage, waitsBeforeTurns, turnsOf } from '../edit/turns.ts';
 import { bareWalls } from '../fill/bareWall.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { steepestTilt, tiltHolds } from '../mould/spill.ts';
 import { isLevel } from '../mould/tilt.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { stageWord } from '../setting/stage.ts';
+import { stagePhrase } from '../setting/stage.ts';
 import { formatLength, formatMass, formatShort } from '../units/format.ts';
+import { lowerFirst } from '../units/words.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
 
@@ -29,7 +30,7 @@ const about = (
 
 function spills(facts: Facts, layer: PouredLayer): Warning[] {
   if (isLevel(layer.tilt)) return [];
-  const { densityGMl } = facts;
+  const { densityGMl } = layer;
   const holdsMl = tiltHolds(layer.room, layer, layer.tilt);
   const overG = (layer.volumeMl - holdsMl) * densityGMl;
   if (overG < WORTH_SAYING_G) return [];
@@ -69,7 +70,8 @@ function spills(facts: Facts, layer: PouredLayer): Warning[] {
 }
 
 function bare(facts: Facts, layer: PouredLayer): Warning[] {
-  const { densityGMl, plan } = facts;
+  const { plan } = facts;
+  const { densityGMl } = layer;
   const worst = bareWalls(layer.room, layer).sort((a, b) => b.gapMm - a.gapMm)[0];
   if (!worst) return [];
   const { name, step, mass } = about(facts, layer);
@@ -97,12 +99,12 @@ function bare(facts: Facts, layer: PouredLayer): Warning[] {
 }
 
 function slumps(facts: Facts): Warning[] {
-  const { plan, stack, densityGMl } = facts;
-  const early = turnsOf(plan, stack.layers, densityGMl).filter((t) => t.heldStage + 0.05 < t.neededStage);
+  const { plan, stack } = facts;
+  const early = turnsOf(plan, stack.layers).filter((t) => t.heldStage + 0.05 < t.neededStage);
   return early.map((turn): Warning => {
     const { name, step } = about(facts, turn.layer);
     const wait = {
-      label: `Wait until ${stageWord(turn.neededStage)} before turning`,
+      label: `Wait until ${stagePhrase(waitedStage(turn))} before turning`,
       apply: (p: Plan) => waitsBeforeTurns(p, [turn]),
     };
     const all = {
@@ -114,7 +116,7 @@ function slumps(facts: Facts): Warning[] {
       level: 'warn',
       station: 'design',
       step,
-      message: `Turned by ${formatShort(turn.degrees, 1)}° after ${name.toLowerCase()}, its slope would slump: it holds from about stage ${formatShort(turn.neededStage, 1)} (${stageWord(turn.neededStage)}), and it is ${stageWord(turn.heldStage)} then. An estimate.`,
+      message: `Turned by ${formatShort(turn.degrees, 1)}° after ${lowerFirst(name)}, its slope would slump: it holds from ${stagePhrase(turn.neededStage)} (${formatShort(turn.neededStage, 1)} of 5), and it is ${stagePhrase(turn.heldStage)} (${formatShort(turn.heldStage, 1)}) then. An estimate.`,
       remedies: early.length > 1 ? [wait, all] : [wait],
     };
   });

@@ -3,6 +3,9 @@ import type { UsedOil } from './usedOils.ts';
 
 const NAOH_PER_KOH = MOLAR_MASS_NAOH / MOLAR_MASS_KOH;
 
+/** Pure NaOH that a gram of an oil with this saponification value can use, g. Value in mg KOH per g. */
+export const naohNeed = (svMgG: number): number => (svMgG / 1000) * NAOH_PER_KOH;
+
 /**
  * Pure NaOH in g that fully saponifies 1 g of the oil blend:
  * sum(share x SV_KOH / 1000 x 39.997 / 56.106). The saponification value is defined in mg KOH per g

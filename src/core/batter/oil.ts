@@ -8,6 +8,8 @@ export interface Oil {
   readonly origin: string;
   /** g/ml near 20 C (solid fats: as melted, brought to the same footing) */
   readonly densityGMl: number;
+  /** liquid in a cool kitchen: colorants are dispersed in such an oil; absent: not known, taken as solid */
+  readonly liquid?: boolean;
 }
 
 export const midSv = (oil: Pick<Oil, 'svLow' | 'svHigh'>): number => (oil.svLow + oil.svHigh) / 2;

@@ -6,6 +6,20 @@ const CXS_211 = 'Codex Alimentarius CXS 211, named animal fats (from memory)';
 const PHARMACOPOEIA = 'pharmacopoeia range (from memory)';
 const TRADE = 'range common in the trade, no single source';
 
+/** Set or soft in a cool kitchen. Common knowledge, no source. */
+const SOLID = new Set([
+  'coconut',
+  'palm',
+  'palm-kernel',
+  'babassu',
+  'palm-stearin',
+  'lard',
+  'tallow',
+  'cocoa-butter',
+  'shea',
+  'mango',
+]);
+
 const oil = (
   id: string,
   name: string,
@@ -20,6 +34,7 @@ const oil = (
   svHigh,
   origin,
   densityGMl,
+  liquid: !SOLID.has(id),
 });
 
 /** The oil library: saponification ranges with their origin. Densities recalled, good to about 1 %. */

@@ -4,6 +4,16 @@ import { solutionDensity } from './solutionDensity.ts';
 import { usedOils, type UsedOil } from './usedOils.ts';
 import { waterPerOil, waterSchools, type WaterSchools } from './water.ts';
 
+/** Milk, aloe and the like, g/g oils. */
+export interface RecipeLiquid {
+  readonly id: string;
+  readonly name: string;
+  readonly perOil: number;
+  readonly waterPercent: number;
+  /** the lye is dissolved in it, frozen and slowly */
+  readonly frozen: boolean;
+}
+
 /** A recipe per gram of oils: everything that does not depend on how much is made. */
 export interface Recipe {
   readonly oils: readonly UsedOil[];
@@ -13,9 +23,11 @@ export interface Recipe {
   readonly lye: number;
   /** all water, including what part-liquids bring, g/g oils */
   readonly water: number;
-  /** water weighed as water: the lye dissolves in this, g/g oils */
+  /** water weighed as water, g/g oils; 0 when other liquids bring all of it */
   readonly plainWater: number;
-  readonly partLiquids: readonly { readonly id: string; readonly name: string; readonly perOil: number }[];
+  /** water that the lye dissolves in: weighed as water or frozen in a liquid, g/g oils */
+  readonly dissolvingWater: number;
+  readonly partLiquids: readonly RecipeLiquid[];
   readonly additives: readonly {
     readonly id: string;
     readonly name: string;
@@ -36,7 +48,7 @@ export interface Recipe {
 export const NOMINAL_DENSITY = 1.01;
 
 /** Dissolved matter in milk and the like takes up about its share of a 1.5 g/ml solid (from memory). */
-const SOLIDS_DENSITY = 1.5;
+export const SOLIDS_DENSITY = 1.5;
 
 /** The recipe per gram of oils; undefined when there is no oil to weigh. */
 export function recipeOf(batter: Batter): Recipe | undefined {
@@ -50,8 +62,13 @@ export function recipeOf(batter: Batter): Recipe | undefined {
     name: l.name,
     perOil: (water * l.percentOfWater) / l.waterPercent,
     water: (water * l.percentOfWater) / 100,
+    waterPercent: l.waterPercent,
+    frozen: l.frozen ?? false,
   }));
-  const plainWater = water - partLiquids.reduce((s, l) => s + l.water, 0);
+  const brought = partLiquids.reduce((s, l) => s + l.water, 0);
+  // percents that add up to a hundred leave dust of either sign: that is no water
+  const plainWater = Math.abs(water - brought) < water * 1e-9 ? 0 : water - brought;
+  const dissolvingWater = plainWater + partLiquids.reduce((s, l) => s + (l.frozen ? l.water : 0), 0);
   const additives = batter.additives.map((a) => ({
     id: a.id,
     name: a.name,
@@ -75,6 +92,7 @@ export function recipeOf(batter: Batter): Recipe | undefined {
     lye,
     water,
     plainWater,
+    dissolvingWater,
     partLiquids,
     additives,
     fragrance,

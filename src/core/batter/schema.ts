@@ -49,6 +49,8 @@ const partLiquid = v.strictObject({
   percentOfWater: percent(0, 100),
   /** how much of the liquid is water, percent by mass */
   waterPercent: percent(20, 100),
+  /** the lye is dissolved in it, frozen, slowly and on ice; otherwise it goes in at emulsion */
+  frozen: v.optional(v.boolean()),
 });
 
 const fragrance = v.strictObject({

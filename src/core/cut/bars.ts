@@ -1,28 +1,40 @@
+import type { PouredLayer } from '../fill/layers.ts';
+import type { LaidPlan } from '../fill/layPlan.ts';
+import { clip } from '../geometry/clip.ts';
 import { fillProfile } from '../geometry/fillProfile.ts';
-import type { Rectangle } from '../geometry/frustum.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
+import type { Vec3 } from '../geometry/vec.ts';
+import { volumeOf } from '../geometry/volume.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
-import type { Layer } from '../mould/stack.ts';
-import type { CutSettings } from '../plan/planSchema.ts';
+import type { CutSettings, Plan } from '../plan/planSchema.ts';
+import { totalHeldBack } from '../plan/pours.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
+import { piecesOf, type Piece } from './pieces.ts';
 
-/** The bars of one place along the loaf: from `startMm` to `endMm` along y (0 at the near end). */
+/** The bars of one place along a piece: from `startMm` to `endMm` of its length, 0 at its near end or at the floor. */
 export interface Bar {
+  readonly piece: Piece;
   readonly startMm: Millimetres;
   readonly endMm: Millimetres;
   /** one bar's: the slice shared by its strips, less the kerfs between them */
   readonly volumeMl: Millilitres;
+  /** when cut: its own batter, what fills a column's hole in it, and its share of the top */
+  readonly massG: Grams;
 }
 
 export interface BarCut {
+  readonly pieces: readonly Piece[];
+  /** length of the longest piece */
   readonly loafMm: Millimetres;
-  /** bars in all: places along the loaf x strips */
+  /** bars of one mould: places along its pieces x strips */
   readonly count: number;
-  /** width of one bar across the loaf, at the lined floor */
+  /** width of one bar across the widest piece, at the lined floor */
   readonly stripMm: Millimetres;
+  /** one entry a place, piece by piece */
   readonly bars: readonly Bar[];
-  /** what is left past the last bar's cut, before the far trim */
+  /** the longest that is left past a last bar's cut, before the far trim */
   readonly remainderMm: Millimetres;
-  /** the thickness at which the same trims and kerf give this many bars and one more, nothing left over */
+  /** the thickness at which the same trims and kerf give a piece this many bars and one more, nothing left over */
   readonly evenThicknessMm: { readonly same: Millimetres | undefined; readonly more: Millimetres };
 }
 
@@ -32,40 +44,96 @@ export function barCount(lengthMm: Millimetres, cut: CutSettings): number {
   return Math.max(0, Math.floor(((usable + cut.kerfMm) / (cut.thicknessMm + cut.kerfMm)) * (1 + 1e-9)));
 }
 
-/**
- * Cut a loaf (its inside size at the lined floor, where it is smallest in a tapered mould) straight across,
- * and a slab into strips of equal width. Volumes come from the layers themselves, so bars of a tapered or sloping loaf differ.
- */
-export function cutBars(layers: readonly Layer[], floor: Rectangle, cut: CutSettings): BarCut {
-  const loafMm = floor.length;
-  const stripMm = (floor.width - (cut.strips - 1) * cut.kerfMm) / cut.strips;
-  const stripShare = Math.max(0, stripMm) / floor.width;
-  const along = layers.map((l) => fillProfile(l.solid, [0, 1, 0]));
-  const volumeTo = (y: Millimetres): number =>
-    along.reduce((s, profile) => s + profile.volumeBelow(y - loafMm / 2), 0) / MM3_PER_ML;
-  const n = barCount(loafMm, cut);
-  const bars = Array.from({ length: n }, (_, i): Bar => {
-    const startMm = cut.trimStartMm + i * (cut.thicknessMm + cut.kerfMm);
-    const endMm = startMm + cut.thicknessMm;
-    return { startMm, endMm, volumeMl: (volumeTo(endMm) - volumeTo(startMm)) * stripShare };
+/** The part of a layer that a column stood in: its hole, filled from what is held back. */
+const holeOf = (layer: PouredLayer): Polyhedron | undefined =>
+  layer.blocked && clip(layer.blocked, { normal: layer.up, offset: layer.offset }).below;
+
+interface Slices {
+  /** ml and g of a piece's layers, holes filled, below a place on the axis */
+  readonly volumeTo: (at: Millimetres) => Millilitres;
+  readonly massTo: (at: Millimetres) => Grams;
+}
+
+/** Mass and volume along a piece. `filled` is the part of a column's hole that what is held back fills, 0..1. */
+function slicesOf(piece: Piece, layers: readonly PouredLayer[], filled: number): Slices {
+  const normal: Vec3 = piece.axis === 'y' ? [0, 1, 0] : [0, 0, 1];
+  const profiles = layers.map((l) => {
+    const hole = filled < 1 ? holeOf(l) : undefined;
+    return {
+      density: l.densityGMl / MM3_PER_ML,
+      whole: fillProfile(l.solid, normal),
+      hole: hole && hole.faces.length > 0 ? fillProfile(hole, normal) : undefined,
+    };
   });
-  const usable = loafMm - cut.trimStartMm - cut.trimEndMm;
-  const thicknessFor = (count: number): number => (usable - (count - 1) * cut.kerfMm) / count;
+  const open = (p: (typeof profiles)[number], at: number): number =>
+    p.whole.volumeBelow(at) - (1 - filled) * (p.hole?.volumeBelow(at) ?? 0);
   return {
-    loafMm,
-    count: stripMm > 0 ? n * cut.strips : 0,
-    stripMm,
-    bars,
-    remainderMm: Math.max(0, usable - n * cut.thicknessMm - Math.max(0, n - 1) * cut.kerfMm),
-    evenThicknessMm: { same: n > 0 ? thicknessFor(n) : undefined, more: thicknessFor(n + 1) },
+    volumeTo: (at) => profiles.reduce((s, p) => s + open(p, at), 0) / MM3_PER_ML,
+    massTo: (at) => profiles.reduce((s, p) => s + open(p, at) * p.density, 0),
   };
 }
 
-/** A bar's mass when cut: its own batter, plus its share of what is held back for the top. */
-export const barMassG = (
-  bar: Bar,
-  cut: BarCut,
-  densityGMl: number,
-  heldBackG: Grams,
-  strips: number,
-): Grams => bar.volumeMl * densityGMl + (heldBackG * (bar.endMm - bar.startMm)) / cut.loafMm / strips;
+/**
+ * Cut what one mould gives: each piece on its own, with its own trims, a loaf or slab straight across and in strips of equal
+ * width, a tube that stands into discs. Volumes come from the layers themselves, so bars of a tapered or sloping loaf
+ * differ. All bars, trims and what is left over weigh what was poured and held back for this mould, nothing twice: what is
+ * held back first fills a column's hole, the rest lies on top. On a tube that stands the top lies beyond the last disc.
+ */
+export function cutBars({ stack, geometry, fill }: LaidPlan, plan: Plan): BarCut {
+  const { cut } = plan;
+  const pieces = piecesOf(plan.mould, geometry, fill.heightMm);
+  const heldG = totalHeldBack(plan) / plan.fill.copies;
+  const holeG = stack.layers.reduce((s, l) => {
+    const hole = holeOf(l);
+    return s + (hole ? (volumeOf(hole) / MM3_PER_ML) * l.densityGMl : 0);
+  }, 0);
+  const filled = holeG > 0 ? Math.min(1, heldG / holeG) : 1;
+  const topG = Math.max(0, heldG - holeG);
+  const area = pieces.reduce((s, p) => s + p.widthMm * p.lengthMm, 0);
+  const stripOf = (p: Piece): Millimetres =>
+    p.axis === 'z' ? p.widthMm : (p.widthMm - (cut.strips - 1) * cut.kerfMm) / cut.strips;
+  const stripsOf = (p: Piece): number => (p.axis === 'z' ? 1 : cut.strips);
+  const bars = pieces.flatMap((piece): Bar[] => {
+    const strip = stripOf(piece);
+    if (strip <= 0) return [];
+    const room = geometry.rooms[piece.room];
+    const { volumeTo, massTo } = slicesOf(
+      piece,
+      stack.layers.filter((l) => l.room === room),
+      filled,
+    );
+    const share = strip / piece.widthMm;
+    // g of the top on a mm of this piece, all its strips
+    const topPerMm = piece.axis === 'y' && area > 0 ? (topG * piece.widthMm) / area : 0;
+    return Array.from({ length: barCount(piece.lengthMm, cut) }, (_, i): Bar => {
+      const startMm = cut.trimStartMm + i * (cut.thicknessMm + cut.kerfMm);
+      const endMm = startMm + cut.thicknessMm;
+      const [from, to] = [piece.fromMm + startMm, piece.fromMm + endMm];
+      return {
+        piece,
+        startMm,
+        endMm,
+        volumeMl: (volumeTo(to) - volumeTo(from)) * share,
+        massG: (massTo(to) - massTo(from) + topPerMm * cut.thicknessMm) * share,
+      };
+    });
+  });
+  const remainderOf = ({ lengthMm }: Piece): Millimetres => {
+    const n = barCount(lengthMm, cut);
+    const usable = lengthMm - cut.trimStartMm - cut.trimEndMm;
+    return Math.max(0, usable - n * cut.thicknessMm - Math.max(0, n - 1) * cut.kerfMm);
+  };
+  const loafMm = Math.max(...pieces.map((p) => p.lengthMm));
+  const usable = loafMm - cut.trimStartMm - cut.trimEndMm;
+  const n = barCount(loafMm, cut);
+  const thicknessFor = (count: number): number => (usable - (count - 1) * cut.kerfMm) / count;
+  return {
+    pieces,
+    loafMm,
+    count: bars.reduce((s, b) => s + stripsOf(b.piece), 0),
+    stripMm: Math.max(...pieces.map(stripOf)),
+    bars,
+    remainderMm: Math.max(...pieces.map(remainderOf)),
+    evenThicknessMm: { same: n > 0 ? thicknessFor(n) : undefined, more: thicknessFor(n + 1) },
+  };
+}

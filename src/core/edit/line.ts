@@ -36,7 +36,6 @@ interface LineMove {
   /** by how much its surface rises, mm square to itself, and the volume that takes, ml; negative lowers it */
   readonly byMm: number;
   readonly byMl: number;
-  readonly densityGMl: number;
   readonly fillMl: number;
 }
 
@@ -78,7 +77,7 @@ export function moveLine(plan: Plan, move: LineMove): Plan {
       if (!now || (!wanted.has(s.id) && s.amount.kind !== 'rest')) return s;
       return {
         ...s,
-        amount: amountFor(s.amount, now.volumeMl, now.riseMm, move.densityGMl, move.fillMl),
+        amount: amountFor(s.amount, now.volumeMl, now.riseMm, layer?.densityGMl ?? 1, move.fillMl),
       };
     }),
   };
@@ -90,7 +89,8 @@ export function toggleLock(plan: Plan, layer: PouredLayer): Plan {
     ...plan,
     steps: plan.steps.map((s) => {
       if (s.kind !== 'pour' || s.id !== layer.pour.id) return s;
-      const fixed: Amount = s.amount.kind === 'rest' ? { kind: 'mass', massG: layer.massG } : s.amount;
+      const fixed: Amount =
+        s.amount.kind === 'rest' ? { kind: 'mass', massG: layer.volumeMl * layer.densityGMl } : s.amount;
       return { ...s, locked: !s.locked, amount: s.locked ? s.amount : fixed };
     }),
   };

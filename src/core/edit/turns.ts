@@ -18,7 +18,7 @@ export interface Turn {
 }
 
 /** Every turn of the mould, with the stage that the last layer needs to hold and the one it has by plan. */
-export function turnsOf(plan: Plan, layers: readonly PouredLayer[], densityGMl: number): readonly Turn[] {
+export function turnsOf(plan: Plan, layers: readonly PouredLayer[]): readonly Turn[] {
   const turns: Turn[] = [];
   let last: PouredLayer | undefined;
   let heldStage = 0;
@@ -32,11 +32,15 @@ export function turnsOf(plan: Plan, layers: readonly PouredLayer[], densityGMl: 
     if (step.kind !== 'tilt' || !last) continue;
     const cosine = Math.min(1, Math.max(-1, dot(last.up, upOf(step))));
     const degrees = (Math.acos(cosine) * 180) / Math.PI;
-    const neededStage = Math.min(5, stageToHoldSlope(last.riseMm, degrees, densityGMl));
+    const neededStage = Math.min(5, stageToHoldSlope(last.riseMm, degrees, last.densityGMl));
     turns.push({ layer: last, tiltId: step.id, degrees, neededStage, heldStage });
   }
   return turns;
 }
+
+/** The stage that is waited for before a turn: to a tenth, never short of what is needed. */
+export const waitedStage = ({ neededStage }: Turn): number =>
+  Math.min(5, Math.ceil(neededStage * 10 - 1e-9) / 10);
 
 /** Waits, each until its layer holds, put right before these turns. */
 export function waitsBeforeTurns(plan: Plan, turns: readonly Turn[]): Plan {
@@ -44,7 +48,7 @@ export function waitsBeforeTurns(plan: Plan, turns: readonly Turn[]): Plan {
   for (const turn of turns) {
     const at = steps.findIndex((s) => s.id === turn.tiltId);
     if (at < 0) continue;
-    const stage = Math.min(5, Math.ceil(turn.neededStage * 10) / 10);
+    const stage = waitedStage(turn);
     steps = steps.toSpliced(at, 0, {
       id: freshId('w', steps),
       kind: 'wait',

@@ -1,3 +1,4 @@
+import { bareWalls } from '../fill/bareWall.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Wall } from '../plan/stepSchema.ts';
@@ -18,6 +19,8 @@ export interface WallStrip {
   /** length of the wall from the lined floor to the rim, mm */
   readonly wallMm: number;
   readonly marks: readonly WallMark[];
+  /** pours whose surface does not come to this wall: "3 C" */
+  readonly missed: readonly string[];
 }
 
 /** How much longer a straight leaning wall is than it is high. 1 for upright walls. */
@@ -41,17 +44,22 @@ const heightOn = (layer: PouredLayer, wall: Wall): number =>
 export function wallStrips(computed: Computed): readonly WallStrip[] {
   const { plan, stack, geometry } = computed;
   const walls: readonly Wall[] = roundWalled(plan) ? ['near', 'far'] : ['left', 'right', 'near', 'far'];
+  const letterOf = (layer: PouredLayer): string =>
+    plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?';
+  const bare = new Map(stack.layers.map((l) => [l, bareWalls(l.room, l).map((b) => b.wall)] as const));
   return walls.map((wall) => {
     const lean = leanOf(computed, wall);
+    const comes = (layer: PouredLayer): boolean => !bare.get(layer)?.includes(wall);
     return {
       wall,
       wallMm: geometry.heightMm * lean,
-      marks: stack.layers.map((layer, i) => ({
-        nth: i + 1,
-        letter: plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?',
+      marks: stack.layers.filter(comes).map((layer) => ({
+        nth: layer.nth + 1,
+        letter: letterOf(layer),
         heightMm: heightOn(layer, wall),
         alongMm: heightOn(layer, wall) * lean,
       })),
+      missed: stack.layers.filter((l) => !comes(l)).map((l) => `${l.nth + 1} ${letterOf(l)}`),
     };
   });
 }
@@ -93,10 +101,13 @@ export function wallMarksSvg(computed: Computed): string {
       `<rect x="${x}" y="${(foot - strip.wallMm).toFixed(2)}" width="${STRIP_MM}" height="${strip.wallMm.toFixed(2)}" fill="none" stroke-width="0.25"/>` +
       text(x + STRIP_MM / 2, foot - strip.wallMm - 2, 4, strip.wall, 'middle') +
       text(x + STRIP_MM / 2, foot + 4, 3, 'lined floor', 'middle') +
+      strip.missed
+        .map((m, k) => text(x + STRIP_MM / 2, foot + 8 + 3.6 * k, 2.8, `${m} does not reach`, 'middle'))
+        .join('') +
       marks.join('')
     );
   });
-  const height = foot + 8;
+  const height = foot + 8 + 3.6 * Math.max(0, ...strips.map((s) => s.missed.length));
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height.toFixed(2)}mm" viewBox="0 0 ${width} ${height.toFixed(2)}" font-family="sans-serif" fill="black" stroke="none">` +
     text(GAP_MM, 6, 4.5, `${computed.plan.name}: wall marks`) +

@@ -1,4 +1,3 @@
-import type { Recipe } from '../batter/recipe.ts';
 import { heightOfVolume, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -17,21 +16,23 @@ export interface FillTarget {
 
 const openingOf = (geometry: MouldGeometry): number => geometry.rooms.reduce((s, r) => s + r.openingMm2, 0);
 
-const givenBatch = (plan: Plan, recipe: Recipe | undefined): Grams | undefined => {
+/** The poured batter on average: colorants and carriers make it a little heavier, and hold less oil. */
+export interface MeanBatter {
+  readonly densityGMl: number;
+  /** g of oils in a gram of it */
+  readonly oils: number;
+}
+
+const givenBatch = (plan: Plan, mean: MeanBatter): Grams | undefined => {
   const { to } = plan.fill;
   if (to.kind === 'batter') return to.massG;
-  if (to.kind === 'oils') return to.massG * (recipe?.batterPerOil ?? 1);
+  if (to.kind === 'oils') return to.massG / mean.oils;
   return undefined;
 };
 
-export function fillTarget(
-  plan: Plan,
-  geometry: MouldGeometry,
-  recipe: Recipe | undefined,
-  densityGMl: number,
-): FillTarget {
+export function fillTarget(plan: Plan, geometry: MouldGeometry, mean: MeanBatter): FillTarget {
   const { to, overagePercent, copies } = plan.fill;
-  const givenBatchG = givenBatch(plan, recipe);
+  const givenBatchG = givenBatch(plan, mean);
   const wanted =
     givenBatchG === undefined
       ? volumeToHeight(
@@ -40,7 +41,7 @@ export function fillTarget(
             ? to.heightMm
             : geometry.heightMm - (to.kind === 'headspace' ? to.headspaceMm : 0),
         )
-      : (givenBatchG / (1 + overagePercent / 100) - totalHeldBack(plan)) / densityGMl / copies;
+      : (givenBatchG / (1 + overagePercent / 100) - totalHeldBack(plan)) / mean.densityGMl / copies;
   const aboveRim = to.kind === 'height' ? Math.max(0, to.heightMm - geometry.heightMm) : 0;
   const overRimMl = Math.max(0, wanted - geometry.rimVolumeMl) + (aboveRim * openingOf(geometry)) / 1000;
   const volumeMl = Math.min(Math.max(0, wanted), geometry.rimVolumeMl);

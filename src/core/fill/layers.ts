@@ -17,6 +17,8 @@ export interface PouredLayer extends Layer {
   /** the compartment it lies in */
   readonly room: Room;
   readonly massG: Grams;
+  /** of this batter, colorant and carrier counted */
+  readonly densityGMl: number;
   /** of the batter that goes into the mould */
   readonly sharePercent: Percent;
   /** height of the surface at the left and right wall at mid-length, and at the near and far end */
@@ -31,6 +33,9 @@ export interface PouredStack {
   readonly filledMl: Millilitres;
   readonly fault: StackFault | undefined;
 }
+
+/** Density of the batter of each pour, g/ml. */
+export type DensityOf = (pour: Pour) => number;
 
 const wishOf = (amount: Amount, room: Room, fillMl: Millilitres, densityGMl: number): Wish => {
   switch (amount.kind) {
@@ -53,12 +58,12 @@ function layRoom(
   pours: readonly (TiltedPour & { readonly nth: number })[],
   heightMm: Millimetres,
   fillMl: Millilitres,
-  densityGMl: number,
+  densityOf: DensityOf,
 ): { readonly layers: readonly PouredLayer[]; readonly fault: StackFault | undefined } {
   const roomFillMl = openProfile([room], UP).volumeBelow(heightMm) / MM3_PER_ML;
   const stack = stackPours(
     room,
-    pours.map(({ pour, tilt }) => ({ tilt, wish: wishOf(pour.amount, room, fillMl, densityGMl) })),
+    pours.map(({ pour, tilt }) => ({ tilt, wish: wishOf(pour.amount, room, fillMl, densityOf(pour)) })),
     roomFillMl,
   );
   const layers = stack.layers.map((layer, i): PouredLayer => {
@@ -66,12 +71,14 @@ function layRoom(
     const long = surfaceAcross(room.outline.side, 'side', layer.up, layer.offset, room.middle.x);
     const level = layer.offset / layer.up[2];
     const own = pours[i] as (typeof pours)[number];
+    const densityGMl = densityOf(own.pour);
     return {
       ...layer,
       room,
       pour: own.pour,
       nth: own.nth,
       massG: layer.volumeMl * densityGMl,
+      densityGMl,
       sharePercent: fillMl > 0 ? (layer.volumeMl / fillMl) * 100 : 0,
       leftMm: wide?.[0].z ?? level,
       rightMm: wide?.[1].z ?? level,
@@ -88,7 +95,7 @@ export function layPours(
   plan: Plan,
   geometry: MouldGeometry,
   heightMm: Millimetres,
-  densityGMl: number,
+  densityOf: DensityOf,
 ): PouredStack {
   const fillMl = volumeToHeight(geometry, heightMm);
   const pours = poursOf(plan).map((p, nth) => ({ ...p, nth }));
@@ -99,7 +106,7 @@ export function layPours(
       pours.filter((p) => Math.min(p.pour.compartment, last) === r),
       heightMm,
       fillMl,
-      densityGMl,
+      densityOf,
     ),
   );
   const layers = laid.flatMap((l) => l.layers).sort((a, b) => a.nth - b.nth);

@@ -63,10 +63,3 @@ export function blends(
   });
   return { draws, lastG: round(made.last * loss), firstG: round(made.first * loss) };
 }
-
-/**
- * How much more is drawn of an oil that colorant was stirred into, so that the oil itself is the weight wanted:
- * (oil + additive) / oil. Common practice, no source; plain proportion.
- */
-export const drawFactor = (oilG: Grams, additiveG: Grams): number =>
-  oilG > 0 ? (oilG + additiveG) / oilG : 1;

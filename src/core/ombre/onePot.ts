@@ -32,10 +32,14 @@ export interface OnePot {
 }
 
 export interface OnePotOptions {
-  /** all batter of this pot, g: pours, plain batter to go paler, and what stays at the end */
+  /** everything this pot is to hold, g: pours, plain batter to go paler, colorant and carrier, and what stays at the end */
   readonly batterG: Grams;
+  /** g that come into the pot with each gram of a colorant: itself and its carrier */
+  readonly bulk: readonly number[];
   readonly round: (massG: Grams, colorant: number) => Grams;
   readonly roundBatter: (massG: Grams) => Grams;
+  /** what the pot starts with is never short */
+  readonly roundUp: (massG: Grams) => Grams;
   /** new wanted concentrations for the passes still to come, after an addition that was not as planned */
   readonly respace: (
     now: Concentrations,
@@ -44,66 +48,17 @@ export interface OnePotOptions {
   ) => readonly Concentrations[] | undefined;
 }
 
+const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
+
 /** What is left of each colorant when a pot is thinned until none is above what is wanted: 0..1. */
 const thinning = (now: Concentrations, wanted: Concentrations): number =>
   now.reduce((f, c, j) => (c > 1e-12 ? Math.min(f, (wanted[j] ?? 0) / c) : f), 1);
 
-/** Batter that must be in the pot before pass `from`, for these pours and this much left at the end. */
+/** Plain batter that must be in the pot before pass `from`, for these pours and this much left at the end. */
 function neededG(f: readonly number[], pours: readonly Grams[], leftG: Grams, from: number): Grams {
   let held = leftG;
   for (let i = pours.length - 1; i >= from; i -= 1) held = (held + (pours[i] ?? 0)) * (f[i] ?? 1);
   return held;
-}
-
-/**
- * One pot, coloured as it empties. Before pass i it holds R at concentrations c; to reach c' it first takes plain batter
- * where a colorant has to fall (R becomes R / f), then (c' - f c) R / f of each colorant; then the pass is poured.
- * Colorant is conserved: all additions = sum of concentration x poured, and what is left at the last one.
- * Where a pass was not as planned, the passes after it share what is left and are dosed for it.
- */
-export function onePot(layers: readonly WantedPass[], options: OnePotOptions): OnePot {
-  const pours = layers.map((l) => l.pourG);
-  let wanted = layers.map((l) => l.wanted);
-  const thinningsOf = (first: Concentrations, from: number): number[] =>
-    wanted.map((c, i) => (i < from ? 1 : thinning(i === from ? first : (wanted[i - 1] ?? []), c)));
-  let f = thinningsOf([], 0);
-  const impossible = f.findIndex((x) => x <= 0);
-  if (impossible >= 0) f = f.map((x) => (x <= 0 ? 1 : x));
-  // what stays at the end is what the pours leave of all the batter, plain and coloured
-  const leftWanted = Math.max(0, options.batterG - pours.reduce((a, b) => a + b, 0));
-  const plain = f.map((part, i) =>
-    part === 1 ? 0 : options.roundBatter(neededG(f, pours, leftWanted, i) * (1 / part - 1)),
-  );
-  const startG = options.batterG - plain.reduce((a, b) => a + b, 0);
-  const passes: Pass[] = [];
-  let held = startG;
-  let content = (wanted[0] ?? []).map(() => 0);
-  let off = false;
-  for (const [i, layer] of layers.entries()) {
-    const part = off ? share(f, pours, leftWanted, i, held) : 1;
-    const now = held > 0 ? content.map((g) => (g / held) * 1000) : content;
-    const plainG = off && f[i] !== 1 ? options.roundBatter(held * (1 / (f[i] ?? 1) - 1)) : (plain[i] ?? 0);
-    const full = held + plainG;
-    const goal = wanted[i] ?? now;
-    const addedG =
-      layer.actual?.addedG ??
-      content.map((g, j) => Math.max(0, options.round(((goal[j] ?? 0) * full) / 1000 - g, j)));
-    content = content.map((g, j) => g + (addedG[j] ?? 0));
-    const concentrations = content.map((g) => (full > 0 ? (g / full) * 1000 : 0));
-    const meant = off ? options.roundBatter((pours[i] ?? 0) * part) : (pours[i] ?? 0);
-    const pouredG = Math.min(full, layer.actual?.pouredG ?? meant);
-    if (layer.actual?.pouredG !== undefined) off = true;
-    passes.push({ holdsG: held, plainG, addedG, concentrations, pouredG, leftG: full - pouredG });
-    content = content.map((g) => (full > 0 ? g * (1 - pouredG / full) : 0));
-    held = full - pouredG;
-    if (layer.actual?.addedG) {
-      const again = options.respace(concentrations, i + 1, layers.length - i - 1);
-      wanted = wanted.map((c, k) => (k > i ? (again?.[k - i - 1] ?? concentrations) : c));
-      f = again ? thinningsOf(concentrations, i + 1) : f.map(() => 1);
-      off = true;
-    }
-  }
-  return { startG, passes, impossibleAt: impossible >= 0 ? impossible : undefined };
 }
 
 /** By how much the pours still to come are larger or smaller, so that they share what the pot holds now. */
@@ -115,17 +70,74 @@ function share(
   held: Grams,
 ): number {
   const forPours = neededG(f, pours, 0, from);
-  return forPours > 0
-    ? Math.max(
-        0,
-        (held -
-          neededG(
-            f,
-            pours.map(() => 0),
-            leftG,
-            from,
-          )) /
-          forPours,
-      )
-    : 1;
+  const none = pours.map(() => 0);
+  return forPours > 0 ? Math.max(0, (held - neededG(f, none, leftG, from)) / forPours) : 1;
+}
+
+/**
+ * One pot, coloured as it empties. It is reckoned by the plain batter in it, which colorant does not change: of a pass of w
+ * grams at concentrations c (g per kg of all that is in the pot) the plain batter is w (1 - sum c bulk / 1000), and each gram
+ * of it carries c / (1 - sum c bulk / 1000) of colorant. Before a pass plain batter goes in where a colorant has to fall, then
+ * what is missing of each colorant with its carrier; then the pass is poured. Colorant is conserved: all additions = sum of
+ * concentration x poured, and what is left at the last one. Where a pass was not as planned, the passes after it share what
+ * is left and are dosed for it.
+ */
+export function onePot(layers: readonly WantedPass[], options: OnePotOptions): OnePot {
+  const bulkOf = (grams: readonly number[]): number => sum(grams.map((g, j) => g * (options.bulk[j] ?? 1)));
+  /** part of a pot at these concentrations that is plain batter */
+  const plainPart = (c: Concentrations): number => 1 - bulkOf(c) / 1000;
+  /** g of each colorant with each gram of plain batter */
+  const perPlain = (c: Concentrations): Concentrations => {
+    const part = plainPart(c) * 1000;
+    return c.map((x) => x / part);
+  };
+  const massOf = (base: Grams, content: readonly Grams[]): Grams => base + bulkOf(content);
+
+  let wanted = layers.map((l) => l.wanted);
+  const pours = layers.map((l) => l.pourG);
+  const plainPours = layers.map((l) => l.pourG * plainPart(l.wanted));
+  const thinningsOf = (first: Concentrations, from: number): number[] =>
+    wanted.map((c, i) =>
+      i < from ? 1 : thinning(perPlain(i === from ? first : (wanted[i - 1] ?? [])), perPlain(c)),
+    );
+  let f = thinningsOf([], 0);
+  const impossible = f.findIndex((x) => x <= 0);
+  if (impossible >= 0) f = f.map((x) => (x <= 0 ? 1 : x));
+  // what stays at the end is what the pours leave of all the batter, plain and coloured
+  const leftPlain = Math.max(0, options.batterG - sum(pours)) * plainPart(wanted.at(-1) ?? []);
+  const plain = f.map((part, i) =>
+    part === 1 ? 0 : options.roundBatter(neededG(f, plainPours, leftPlain, i) * (1 / part - 1)),
+  );
+  const startG = options.roundUp(Math.max(0, sum(plainPours) + leftPlain - sum(plain)));
+  const passes: Pass[] = [];
+  let base = startG;
+  let content = (wanted[0] ?? []).map(() => 0);
+  let off = false;
+  for (const [i, layer] of layers.entries()) {
+    const holdsG = massOf(base, content);
+    const part = off ? share(f, plainPours, leftPlain, i, base) : 1;
+    const plainG = off && f[i] !== 1 ? options.roundBatter(base * (1 / (f[i] ?? 1) - 1)) : (plain[i] ?? 0);
+    base += plainG;
+    const goal = perPlain(wanted[i] ?? []);
+    const addedG =
+      layer.actual?.addedG ?? content.map((g, j) => Math.max(0, options.round((goal[j] ?? 0) * base - g, j)));
+    content = content.map((g, j) => g + (addedG[j] ?? 0));
+    const full = massOf(base, content);
+    const concentrations = content.map((g) => (full > 0 ? (g / full) * 1000 : 0));
+    const meant = off ? options.roundBatter((pours[i] ?? 0) * part) : (pours[i] ?? 0);
+    const pouredG = Math.min(full, layer.actual?.pouredG ?? meant);
+    if (layer.actual?.pouredG !== undefined) off = true;
+    const leftG = full - pouredG;
+    passes.push({ holdsG, plainG, addedG, concentrations, pouredG, leftG });
+    const stays = full > 0 ? leftG / full : 0;
+    content = content.map((g) => g * stays);
+    base *= stays;
+    if (layer.actual?.addedG) {
+      const again = options.respace(concentrations, i + 1, layers.length - i - 1);
+      wanted = wanted.map((c, k) => (k > i ? (again?.[k - i - 1] ?? concentrations) : c));
+      f = again ? thinningsOf(concentrations, i + 1) : f.map(() => 1);
+      off = true;
+    }
+  }
+  return { startG, passes, impossibleAt: impossible >= 0 ? impossible : undefined };
 }

@@ -5,6 +5,15 @@ export const STAGES = ['emulsion', 'light', 'medium', 'thick', 'spoonable', 'fir
 export const stageWord = (stage: number): string =>
   STAGES[Math.min(5, Math.max(0, Math.round(stage)))] ?? 'firm';
 
+/** Between which two stages it is, or at which: "medium", "between medium and thick". A tenth either way is that stage. */
+export function stagePhrase(stage: number): string {
+  const below = Math.floor(Math.min(5, Math.max(0, stage)));
+  const over = stage - below;
+  if (over < 0.1) return stageWord(below);
+  if (over > 0.9) return stageWord(below + 1);
+  return `between ${stageWord(below)} and ${stageWord(below + 1)}`;
+}
+
 /** Yield stress in Pa at a stage: 0.5 x 10^(0.7 s), a starting estimate. */
 export const yieldStress = (stage: number): number => 0.5 * 10 ** (0.7 * stage);
 

@@ -1,4 +1,4 @@
-import { CARRIER_NAMES, carrierMl } from '../colorant/dispersion.ts';
+import { CARRIER_DENSITY, CARRIER_NAMES } from '../colorant/dispersion.ts';
 import { labOfBody, type Body } from '../colour/body.ts';
 import { gentlestOrder, type Table } from '../colour/order.ts';
 import { carryOver } from '../colour/stirring.ts';
@@ -10,6 +10,11 @@ import type { PlanColorant } from '../colorant/schema.ts';
 import type { Pot } from '../plan/planSchema.ts';
 import type { Grams, Millilitres } from '../units/quantity.ts';
 import { teaspoons } from '../units/spoons.ts';
+import { massOfContents } from '../ledger/contents.ts';
+import { everIn } from '../ledger/ledger.ts';
+import { VESSEL } from '../weigh/acts.ts';
+import { clean } from '../weigh/ingredients.ts';
+import { SUBSTANCE } from '../weigh/substances.ts';
 import type { Weights } from '../weigh/weights.ts';
 import type { Computed } from './compute.ts';
 
@@ -22,7 +27,13 @@ export interface Dispersal {
   /** how, where the colorant is described */
   readonly spoons: string | undefined;
   readonly carrier:
-    { readonly name: string; readonly kind: Nature['carrier']; readonly ml: Millilitres } | undefined;
+    | {
+        readonly name: string;
+        readonly kind: Nature['carrier'];
+        readonly massG: Grams;
+        readonly ml: Millilitres;
+      }
+    | undefined;
 }
 
 /** What stays on a whisk that is wiped but not washed. An estimate; common practice, no source. */
@@ -79,9 +90,11 @@ export function dispersals({ plan }: Computed, w: Weights): readonly Dispersal[]
   const wanted = needs(w);
   const list = plan.colorants.flatMap((colorant): Dispersal[] => {
     const own = wanted.filter((n) => n.id === colorant.id);
-    const massG = Number(own.reduce((sum, n) => sum + n.massG, 0).toFixed(4));
+    const jar = everIn(w.ledger, VESSEL.jar(colorant.id));
+    const massG = clean(jar.get(SUBSTANCE.colorant(colorant.id)) ?? 0);
     if (massG <= 0) return [];
     const { nature } = colorant;
+    const carrierG = clean(massOfContents(jar) - massG);
     return [
       {
         colorant,
@@ -91,7 +104,8 @@ export function dispersals({ plan }: Computed, w: Weights): readonly Dispersal[]
         carrier: nature && {
           name: CARRIER_NAMES[nature.carrier],
           kind: nature.carrier,
-          ml: carrierMl(nature, massG),
+          massG: carrierG,
+          ml: carrierG / CARRIER_DENSITY[nature.carrier],
         },
       },
     ];

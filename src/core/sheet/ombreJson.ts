@@ -6,6 +6,7 @@ const weightJson = (w: Weight): object => ({ colorant: w.id, mass_g: w.massG });
 const stockJson = (s: Stock): object => ({
   name: s.name,
   mass_g: s.massG,
+  total_g: s.totalG,
   colorants: s.colorants.map(weightJson),
 });
 

@@ -27,17 +27,26 @@ export const CHAPTER_TITLES: Readonly<Record<Chapter, string>> = {
   cut: 'Unmould and cut',
 };
 
-/** One amount to weigh or to check, at the scale's step. */
+/** One amount to weigh or to check, at the scale's step. A transfer of the ledger in words. */
 export interface Line {
   readonly name: string;
+  /** each time */
   readonly massG: Grams;
+  /** put on the scale so many times: a pour once for each mould */
+  readonly times: number;
   /** weighed on the fine scale */
   readonly fine: boolean;
+  /** lye or its solution: never shown as more than it is */
+  readonly lye: boolean;
+  /** vessels of the ledger */
+  readonly from: string;
+  readonly to: string;
   readonly pot?: string;
 }
 
 /** One thing to do. A caution stands at the step where the danger is. */
 export interface Task {
+  /** what it does, as the ledger names it: the same however the rest of the plan changes */
   readonly id: string;
   readonly chapter: Chapter;
   readonly text: string;
@@ -46,6 +55,6 @@ export interface Task {
   /** the plan step this carries out */
   readonly step?: string;
   readonly pot?: string;
-  /** batter in the mould after this, and what the fill takes in all */
-  readonly running?: { readonly inMouldG: Grams; readonly ofG: Grams };
+  /** batter in one mould after this, and what the fill takes in all; and of how many moulds alike */
+  readonly running?: { readonly inMouldG: Grams; readonly ofG: Grams; readonly moulds: number };
 }

@@ -1,4 +1,4 @@
-import { layOut, SAFETY } from './chapters/before.ts';
+import { layOut, safety } from './chapters/before.ts';
 import type { Draft } from './chapters/draft.ts';
 import { cutting, finishing, topping } from './chapters/ending.ts';
 import { lye } from './chapters/lye.ts';
@@ -16,7 +16,7 @@ export function procedureOf(computed: Computed): readonly Task[] {
   if (!w) return [];
   const ahead = computed.plan.divide.kind === 'before-lye';
   const drafts: Draft[] = [
-    ...SAFETY,
+    ...safety(computed, w),
     ...layOut(computed, w),
     ...(ahead ? [...oils(computed, w), ...colours(computed, w), ...portions(computed, w)] : []),
     ...lye(computed, w),
@@ -28,5 +28,5 @@ export function procedureOf(computed: Computed): readonly Task[] {
     ...finishing(computed),
     ...cutting(computed),
   ];
-  return drafts.map((d, i) => ({ lines: [], ...d, id: `t${i + 1}` }));
+  return drafts.map((d) => ({ lines: [], ...d }));
 }

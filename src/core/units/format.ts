@@ -23,10 +23,20 @@ export type MassUnit = 'g' | 'oz';
 export type LengthUnit = 'mm' | 'in';
 export type TemperatureUnit = 'C' | 'F';
 
+/** Decimals of an ounce that keep a step of the scale visible. */
+const ounceDecimals = (stepG: Grams): number => (stepG >= 1 ? 2 : 3);
+
 /** A mass at the scale's step. In ounces the step is turned into the decimals that keep it visible. */
 export function massFigure(massG: Grams, unit: MassUnit, stepG: Grams): string {
   if (unit === 'g') return formatNumber(massG, decimalsOf(stepG));
-  return formatNumber(massG / G_PER_OUNCE, stepG >= 1 ? 2 : 3);
+  return formatNumber(massG / G_PER_OUNCE, ounceDecimals(stepG));
+}
+
+/** Mass of lye or lye solution: what is shown is never more than it is, in either unit. */
+export function lyeFigure(massG: Grams, unit: MassUnit, stepG: Grams): string {
+  if (unit === 'g') return massFigure(massG, unit, stepG);
+  const ten = 10 ** ounceDecimals(stepG);
+  return formatNumber(Math.floor((massG / G_PER_OUNCE) * ten + 1e-9) / ten, ounceDecimals(stepG));
 }
 
 export const formatMass = (massG: Grams, unit: MassUnit, stepG: Grams): string =>
@@ -43,6 +53,15 @@ export const formatVolume = (volumeMl: Millilitres, unit: LengthUnit): string =>
   unit === 'mm' ? `${formatNumber(volumeMl, 0)} ml` : `${formatNumber(volumeMl / ML_PER_CUBIC_INCH, 1)} in³`;
 
 export const formatPercent = (percent: number, decimals = 1): string => `${formatShort(percent, decimals)} %`;
+
+/** Two different percentages, with as many decimals as it takes to see that they differ: "2.41 %" and "2.4 %". */
+export function formatApart(one: number, other: number): readonly [string, string] {
+  for (let decimals = 2; decimals < 8; decimals += 1) {
+    const [a, b] = [formatPercent(one, decimals), formatPercent(other, decimals)];
+    if (a !== b) return [a, b];
+  }
+  return [formatPercent(one, 8), formatPercent(other, 8)];
+}
 
 export const formatTemperature = (celsius: Celsius, unit: TemperatureUnit): string =>
   `${formatNumber(unit === 'C' ? celsius : celsius * 1.8 + 32, 0)} °${unit}`;

@@ -45,6 +45,10 @@ export function roundParts(
 export const downToStep = (massG: Grams, stepG: Grams): Grams =>
   Number((Math.floor(massG / stepG + 1e-9) * stepG).toFixed(decimalsOf(stepG)));
 
+/** Up to the scale's step: for what a jug must have enough of. */
+export const upToStep = (massG: Grams, stepG: Grams): Grams =>
+  Number((Math.ceil(massG / stepG - 1e-6) * stepG).toFixed(decimalsOf(stepG)));
+
 /** Sum of figures already at a step, free of binary dust. */
 export const sumAtStep = (masses: readonly Grams[], stepG: Grams): Grams =>
   Number(masses.reduce((a, b) => a + b, 0).toFixed(decimalsOf(stepG)));

@@ -1,14 +1,32 @@
-import { superfatOf } from '../batter/lye.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { PouredLayer } from '../fill/layers.ts';
+import {
+  jugBalance,
+  oilsIn,
+  superfatIn,
+  volumeOfContents,
+  waterIn,
+  type JugBalance,
+  type Substances,
+} from '../ledger/balance.ts';
+import { EMPTY, massOfContents, together, type Contents } from '../ledger/contents.ts';
+import { leftIn, openLedger, supplied, type Ledger } from '../ledger/ledger.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
-import { roundParts, sumAtStep, toStep } from '../units/scaleStep.ts';
-import { atomsOf, type Atom } from './atoms.ts';
-import { ingredientsOf, type Ingredients, type Weight } from './ingredients.ts';
+import { toStep } from '../units/scaleStep.ts';
+import { VESSEL } from './acts.ts';
+import { dispersionsOf } from './dispersions.ts';
+import { clean, ingredientsOf, type Ingredients, type Weight } from './ingredients.ts';
+import { madeUpIn, portionIn, type Portion } from './jugs.ts';
 import type { OmbreWeights } from './ombre/types.ts';
 import { colorantsOfGraded, weighOmbres } from './ombre/weighOmbres.ts';
+import { weighOneBatch } from './oneBatch.ts';
+import { plannedPots } from './plannedPot.ts';
+import { weighPortions } from './portions.ts';
+import { pourAll } from './pourAll.ts';
+import { substancesOf } from './substances.ts';
+import { targetsOf, type PotTarget } from './targets.ts';
 
 export interface PourWeight {
   readonly stepId: string;
@@ -17,17 +35,8 @@ export interface PourWeight {
   /** into all the moulds filled alike */
   readonly massG: Grams;
   readonly colorants: readonly Weight[];
-}
-
-/** A portion made ready before the lye: what goes into one pot's own jug. */
-export interface Portion {
-  /** mixed oils, oil-stage additives apart */
-  readonly oilsG: Grams;
-  /** lye solution: lye, water and what is dissolved with them */
-  readonly solutionG: Grams;
-  readonly partLiquids: readonly Weight[];
-  readonly additives: readonly Weight[];
-  readonly fragranceG: Grams;
+  /** superfat of what is poured, as it is in the jug at that moment */
+  readonly superfatPercent: Percent | undefined;
 }
 
 export interface PotWeight {
@@ -39,9 +48,18 @@ export interface PotWeight {
   readonly overageG: Grams;
   readonly colorants: readonly Weight[];
   readonly portion: Portion;
+  /** everything that goes into its jug, as weighed */
+  readonly jug: JugBalance;
+  /** as weighed, with everything in; undefined for a pot that nothing goes into */
+  readonly superfatPercent: Percent | undefined;
+  /** the least that any of it is poured at */
+  readonly leastSuperfatPercent: Percent | undefined;
+  /** of its oils, carriers' counted on both sides */
+  readonly waterPercent: Percent | undefined;
+  readonly densityGMl: number | undefined;
 }
 
-/** Every weight of the plan at the resolution of the scales. Parts add up to their wholes. */
+/** Every weight of the plan at the resolution of the scales, read off its ledger. */
 export interface Weights extends Ingredients {
   readonly batterG: Grams;
   readonly pots: readonly PotWeight[];
@@ -50,8 +68,10 @@ export interface Weights extends Ingredients {
   readonly stockLossG: Grams;
   /** batter of a given batch size that no pour takes */
   readonly spareG: Grams;
-  /** superfat of the weighed amounts, after rounding */
+  /** superfat of all that is weighed, carrier oils among it */
   readonly superfatPercent: Percent;
+  readonly ledger: Ledger;
+  readonly substances: Substances;
 }
 
 const colorantsFor = (plan: Plan, mix: Mix, batterG: Grams, fineStepG: Grams): Weight[] =>
@@ -61,123 +81,128 @@ const colorantsFor = (plan: Plan, mix: Mix, batterG: Grams, fineStepG: Grams): W
     massG: toStep((m.doseGPerKg * batterG) / 1000, fineStepG),
   }));
 
-/** Split a weighed whole over the pots in proportion to `shares`, at the scale's step. */
-const split = (wholeG: Grams, shares: readonly number[], stepG: Grams): Grams[] =>
-  roundParts(
-    shares.map((s) => s * wholeG),
-    stepG,
-    wholeG * shares.reduce((a, b) => a + b, 0),
-  );
-
-/** Each thing split over the pots: the portions, in the order of `shares`. */
-function portionsOf(mixed: Ingredients, shares: readonly number[], stepG: Grams, fineG: Grams): Portion[] {
-  const loose = mixed.additives.filter((a) => a.into !== 'lye');
-  const oils = split(mixed.oilsG, shares, stepG);
-  const solution = split(mixed.solutionG, shares, stepG);
-  const fragrance = split(mixed.fragranceG, shares, fineG);
-  const liquids = mixed.partLiquids.map((l) => split(l.massG, shares, stepG));
-  const additives = loose.map((a) => split(a.massG, shares, fineG));
-  return shares.map((_, i) => ({
-    oilsG: oils[i] ?? 0,
-    solutionG: solution[i] ?? 0,
-    partLiquids: mixed.partLiquids.map((l, k) => ({ ...l, massG: liquids[k]?.[i] ?? 0 })),
-    additives: loose.map((a, k) => ({ id: a.id, name: a.name, massG: additives[k]?.[i] ?? 0 })),
-    fragranceG: fragrance[i] ?? 0,
-  }));
+/** What each pour takes now: as planned, or as an ombre has it after what was really poured. */
+function amountsNow(pots: readonly PotTarget[], ombres: readonly OmbreWeights[]): ReadonlyMap<string, Grams> {
+  const amounts = new Map(pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.massG] as const)));
+  for (const o of ombres)
+    if (o.ombre.actuals.length > 0)
+      for (const layer of o.layers) amounts.set(layer.shade.pourId, clean(layer.pouredG));
+  return amounts;
 }
 
-/** Superfat of what is weighed: the lye on the scale against what the oils on the scale could use. */
-function superfatAsWeighed(plan: Plan, recipe: Recipe, mixed: Ingredients): Percent {
-  const weighed = recipe.oils.reduce((s, o, i) => s + (mixed.oils[i]?.massG ?? 0) * o.svMgG, 0);
-  const perGram = recipe.oils.reduce((s, o) => s + o.share * o.svMgG, 0);
-  return weighed > 0
-    ? superfatOf((recipe.fullNeed * weighed) / perGram, mixed.lyeG, plan.batter.purityPercent)
-    : 0;
-}
+const withoutActuals = (plan: Plan): Plan => ({
+  ...plan,
+  ombres: plan.ombres.map((o) => ({ ...o, actuals: [] })),
+});
 
-/** Pots that an ombre is poured from, with the colorants that it gives them. */
-function withGraded(
-  plan: Plan,
-  pots: readonly PotWeight[],
-  ombres: readonly OmbreWeights[],
-  fineG: Grams,
-): PotWeight[] {
-  const massOf = (id: string): Grams => pots.find((p) => p.pot.id === id)?.batterG ?? 0;
-  const graded = colorantsOfGraded(ombres, massOf, fineG);
-  const mixes = new Map(ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)));
-  return pots.map((p) => {
-    const colorants = graded.get(p.pot.id);
-    if (!colorants) return p;
-    return {
-      ...p,
-      colorants,
-      pours: p.pours.map((q) => {
-        const mix = mixes.get(q.stepId);
-        return mix ? { ...q, colorants: colorantsFor(plan, mix, q.massG, fineG) } : q;
-      }),
-    };
-  });
-}
+const least = (list: readonly (Percent | undefined)[]): Percent | undefined => {
+  const known = list.filter((x) => x !== undefined);
+  return known.length > 0 ? Math.min(...known) : undefined;
+};
 
+/**
+ * Weigh a plan: what is wanted of every pot, what that takes of each colorant, and then the book of the day, every transfer
+ * in order. All weights are read off the book.
+ */
 export function weighPlan(
   plan: Plan,
   recipe: Recipe,
   layers: readonly PouredLayer[],
   givenBatchG: Grams | undefined,
 ): Weights {
-  const step = plan.units.scaleStepG;
+  const stepG = plan.units.scaleStepG;
   // a bench scale finer than the fine one is used for everything
-  const fine = Math.min(plan.units.fineStepG, step);
-  const atoms = atomsOf(plan, layers, givenBatchG);
-  const massOf = (wanted: (a: Atom) => boolean): Grams =>
-    sumAtStep(
-      atoms.filter(wanted).map((a) => a.massG * a.times),
-      step,
-    );
-  const batterG = massOf(() => true);
-  const mixed = ingredientsOf(recipe, batterG, step, fine);
-  const masses = plan.pots.map((pot) => massOf((a) => a.pot === pot.id));
-  const shares = masses.map((m) => (batterG > 0 ? m / batterG : 0));
-  const portions = portionsOf(mixed, shares, step, fine);
-  const pots = plan.pots.flatMap((pot, i): PotWeight[] => {
-    const portion = portions[i];
-    const own = masses[i] ?? 0;
-    if (!portion) return [];
-    return [
-      {
-        pot,
-        batterG: own,
-        sharePercent: (shares[i] ?? 0) * 100,
-        pours: atoms
-          .filter((a) => a.pot === pot.id && a.kind === 'pour')
-          .map((a) => {
-            const massG = sumAtStep([a.massG * a.times], step);
-            return {
-              stepId: a.stepId,
-              eachG: a.massG,
-              massG,
-              colorants: colorantsFor(plan, pot.colorants, massG, fine),
-            };
-          }),
-        heldBackG: massOf((a) => a.pot === pot.id && a.kind === 'top'),
-        overageG: massOf((a) => a.pot === pot.id && a.kind === 'overage'),
-        colorants: colorantsFor(plan, pot.colorants, own, fine),
-        portion,
-      },
-    ];
-  });
-  const ombres = weighOmbres(
+  const fineG = Math.min(plan.units.fineStepG, stepG);
+  const targets = targetsOf(plan, layers, givenBatchG);
+  const ombres = weighOmbres(plan, recipe, targets.pots, fineG);
+  // the batch is made as planned; what was really poured or added changes only what comes after
+  const planned = plan.ombres.some((o) => o.actuals.length > 0)
+    ? weighOmbres(withoutActuals(plan), recipe, targets.pots, fineG)
+    : ombres;
+  const massOf = (id: string): Grams => targets.pots.find((p) => p.pot.id === id)?.batterG ?? 0;
+  const graded = colorantsOfGraded(ombres, massOf, fineG);
+  const ownColorants = targets.pots.map((target) => ({
+    target,
+    colorants: graded.has(target.pot.id)
+      ? []
+      : colorantsFor(plan, target.pot.colorants, target.batterG, fineG),
+  }));
+  const dispersions = dispersionsOf(plan, planned, ownColorants, fineG);
+  const { draws } = planned === ombres ? dispersions : dispersionsOf(plan, ombres, ownColorants, fineG);
+  const withGraded = ownColorants.map(({ target, colorants }) => ({
+    target,
+    colorants: graded.get(target.pot.id) ?? colorants,
+  }));
+  const substances = substancesOf(plan, recipe);
+  const book = openLedger();
+  const ahead = plan.divide.kind === 'before-lye';
+  const bench = {
     plan,
-    pots.map((p) => ({ pot: p.pot, batterG: p.batterG, oilsG: p.portion.oilsG, pours: p.pours })),
-    fine,
-  );
+    recipe,
+    substances,
+    book,
+    pots: plannedPots(plan, recipe, withGraded, planned, ombres, dispersions.draws),
+    ombres: planned,
+    dispersions,
+    draws,
+    spareG: ahead ? 0 : targets.spareG,
+    stepG,
+    fineG,
+  };
+  if (ahead) weighPortions(bench);
+  else weighOneBatch(bench);
+  const amounts = amountsNow(targets.pots, ombres);
+  const poured = pourAll(bench, ombres, amounts, targets.pots);
+  const ledger = book.close();
+  const mixes = new Map(ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)));
+  const pots = withGraded.map(({ target, colorants }): PotWeight => {
+    const { pot, batterG } = target;
+    const inJug = madeUpIn(ledger, pot.id);
+    const jug = jugBalance(inJug, substances);
+    const pours = target.pours.map((q): PourWeight => {
+      const massG = clean(poured.get(q.stepId)?.pouredG ?? 0);
+      return {
+        stepId: q.stepId,
+        eachG: clean(massG / plan.fill.copies),
+        massG,
+        colorants: colorantsFor(plan, mixes.get(q.stepId) ?? pot.colorants, massG, fineG),
+        superfatPercent: poured.get(q.stepId)?.superfatPercent,
+      };
+    });
+    const superfatPercent = superfatIn(inJug, substances);
+    const oilsG = oilsIn(inJug, substances);
+    return {
+      pot,
+      batterG,
+      sharePercent: targets.batterG > 0 ? (batterG / targets.batterG) * 100 : 0,
+      pours,
+      heldBackG: target.heldBackG,
+      overageG: target.overageG,
+      colorants,
+      portion: portionIn(ledger, substances, pot.id),
+      jug,
+      superfatPercent,
+      leastSuperfatPercent: least([superfatPercent, ...pours.map((p) => p.superfatPercent)]),
+      waterPercent: oilsG > 0 ? (waterIn(inJug, substances) / oilsG) * 100 : undefined,
+      densityGMl: jug.totalG > 0 ? jug.totalG / volumeOfContents(inJug, substances) : undefined,
+    };
+  });
+  const stockLossG = ombres
+    .flatMap((o) => [VESSEL.stock(o.ombre.id, 'first'), VESSEL.stock(o.ombre.id, 'last')])
+    .reduce((s, stock) => s + massOfContents(leftIn(ledger, stock)), 0);
+  // oil that stays in the stocks of portions never meets lye
+  const metLye = ahead
+    ? targets.pots.reduce<Contents>((all, p) => together(all, madeUpIn(ledger, p.pot.id)), EMPTY)
+    : supplied(ledger);
   return {
-    ...mixed,
-    batterG,
-    pots: withGraded(plan, pots, ombres, fine),
+    ...ingredientsOf(ledger, recipe, substances),
+    batterG: targets.batterG,
+    pots,
     ombres,
-    stockLossG: massOf((a) => a.kind === 'loss'),
-    spareG: massOf((a) => a.kind === 'spare'),
-    superfatPercent: superfatAsWeighed(plan, recipe, mixed),
+    stockLossG: clean(stockLossG),
+    spareG: targets.spareG,
+    superfatPercent: superfatIn(metLye, substances) ?? 0,
+    ledger,
+    substances,
   };
 }

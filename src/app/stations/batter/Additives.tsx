@@ -79,7 +79,7 @@ export function Additives() {
               onPick={(into) => at(a.id, { into })}
             />
             <span className="w-20 pb-2 text-right font-bold">
-              {show.fine(computed.weights?.additives.find((w) => w.id === a.id)?.massG ?? 0)}
+              {show.fine(computed.batch?.additives.find((w) => w.id === a.id)?.massG ?? 0)}
             </span>
           </>
         )}

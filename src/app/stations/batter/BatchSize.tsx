@@ -9,7 +9,7 @@ import { usePlan } from '../../parts/usePlan.ts';
 export function BatchSize() {
   const { plan, computed, edit, show } = usePlan();
   const { to } = plan.fill;
-  const { weights, fill, geometry } = computed;
+  const { batch, fill, geometry } = computed;
   const put = (next: FillTo, gesture?: string) =>
     edit((p) => ({ ...p, fill: { ...p.fill, to: next } }), gesture);
   return (
@@ -24,8 +24,8 @@ export function BatchSize() {
           { value: 'oils', label: 'given oils' },
         ]}
         onChoose={(kind) => {
-          if (kind === 'batter') put({ kind, massG: Math.max(20, weights?.batterG ?? 1000) });
-          else if (kind === 'oils') put({ kind, massG: Math.max(10, weights?.oilsG ?? 700) });
+          if (kind === 'batter') put({ kind, massG: Math.max(20, batch?.batterG ?? 1000) });
+          else if (kind === 'oils') put({ kind, massG: Math.max(10, batch?.oilsG ?? 700) });
           else
             put({
               kind: 'headspace',
@@ -55,7 +55,7 @@ export function BatchSize() {
         />
         <dl className="col-span-2">
           <Fact name={`Fills the mould to ${show.length(fill.heightMm)}`} strong>
-            {weights ? show.mass(weights.batterG) : '–'}
+            {batch ? show.mass(batch.batterG) : '–'}
           </Fact>
         </dl>
       </div>

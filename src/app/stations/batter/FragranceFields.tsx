@@ -13,7 +13,7 @@ const FIRST: Fragrance = { name: 'Fragrance', percentOfOils: 3, when: 'batch', d
 export function FragranceFields() {
   const { plan, computed, edit, show } = usePlan();
   const { fragrance } = plan.batter;
-  const { recipe, weights } = computed;
+  const { recipe, batch } = computed;
   const put = (next: Fragrance | undefined, gesture?: string) =>
     edit((p) => {
       const { fragrance: _old, ...batter } = p.batter;
@@ -75,7 +75,7 @@ export function FragranceFields() {
         />
       </div>
       <dl className="grid grid-cols-2 gap-x-6">
-        <Fact name="Weight">{weights ? show.fine(weights.fragranceG) : '–'}</Fact>
+        <Fact name="Weight">{batch ? show.fine(batch.fragranceG) : '–'}</Fact>
         <Fact name="In the cured bar" origin="estimated">
           {recipe ? formatPercent(fragranceInBarPercent(recipe), 2) : '–'}
         </Fact>

@@ -33,7 +33,7 @@ function WaterValue() {
 export function LyeAndWater() {
   const { plan, computed, edit, show } = usePlan();
   const { batter } = plan;
-  const { recipe, weights } = computed;
+  const { recipe, batch } = computed;
   return (
     <Group title="Lye and water">
       <div className="grid grid-cols-3 gap-3">
@@ -75,15 +75,15 @@ export function LyeAndWater() {
           </dl>
         )}
       </div>
-      {weights && (
+      {batch && (
         <dl className="grid grid-cols-2 gap-x-6">
           <Fact name="Sodium hydroxide, rounded down" strong>
-            {show.mass(weights.lyeG)}
+            {show.lye(batch.lyeG)}
           </Fact>
           <Fact name="Water" strong>
-            {show.mass(weights.waterG)}
+            {show.mass(batch.waterG)}
           </Fact>
-          <Fact name="Superfat as weighed">{formatPercent(weights.superfatPercent, 2)}</Fact>
+          <Fact name="Superfat as weighed">{formatPercent(batch.superfatPercent, 2)}</Fact>
           <Fact name="Oils at the low end of their ranges">
             {formatPercent(recipe?.superfatAtLowEnd ?? 0, 2)}
           </Fact>

@@ -47,7 +47,7 @@ export function Oils() {
         <tbody>
           {oils.map((line, i) => {
             const oil = oilOf(line);
-            const weight = computed.weights?.oils.find((w) => w.id === line.oil);
+            const weight = computed.batch?.oils.find((w) => w.id === line.oil);
             return (
               <tr key={`${line.oil}-${i}`} className="rule border-b align-top">
                 <td className="py-1.5 leading-tight">
@@ -109,7 +109,7 @@ export function Oils() {
             <td className="py-2 pr-2.5 text-right font-bold">{formatPercent(percentSum(plan.batter), 2)}</td>
             <td />
             <td className="py-2 text-right font-bold">
-              {computed.weights ? show.mass(computed.weights.oilsG) : '–'}
+              {computed.batch ? show.mass(computed.batch.oilsG) : '–'}
             </td>
             <td />
           </tr>

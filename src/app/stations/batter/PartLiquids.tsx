@@ -6,7 +6,7 @@ import { PercentField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Rows } from './Rows.tsx';
 
-/** Milk, aloe and the like in place of some of the water; the lye still dissolves in the plain water. */
+/** Milk, aloe and the like in place of some of the water, stirred in at emulsion, or frozen and the lye dissolved in it. */
 export function PartLiquids() {
   const { plan, computed, edit, show } = usePlan();
   const { partLiquids } = plan.batter;
@@ -59,8 +59,17 @@ export function PartLiquids() {
               value={l.waterPercent}
               onValue={(waterPercent, g) => at(l.id, { waterPercent }, g)}
             />
+            <label className="flex w-full basis-full cursor-pointer items-center gap-2 text-sm">
+              <input
+                type="checkbox"
+                className="size-5 accent-(--color-accent)"
+                checked={l.frozen ?? false}
+                onChange={(event) => at(l.id, { frozen: event.target.checked })}
+              />
+              Frozen: the lye is dissolved in it, slowly and on ice
+            </label>
             <span className="w-20 pb-2 text-right font-bold">
-              {show.mass(computed.weights?.partLiquids.find((w) => w.id === l.id)?.massG ?? 0)}
+              {show.mass(computed.batch?.partLiquids.find((w) => w.id === l.id)?.massG ?? 0)}
             </span>
           </>
         )}

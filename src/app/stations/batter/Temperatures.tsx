@@ -1,3 +1,4 @@
+import { blendTemperature } from '../../../core/batter/blendTemperature.ts';
 import { peakLyeTemperature } from '../../../core/batter/lyeHeat.ts';
 import type { Batter } from '../../../core/batter/schema.ts';
 import { Group } from '../../parts/Station.tsx';
@@ -8,7 +9,8 @@ import { usePlan } from '../../parts/usePlan.ts';
 export function Temperatures() {
   const { plan, computed, edit, show } = usePlan();
   const { temperatures } = plan.batter;
-  const { weights } = computed;
+  const { batch } = computed;
+  const frozen = batch?.partLiquids.some((l) => l.frozen && l.massG > 0) ?? false;
   const put = (change: Partial<Batter['temperatures']>, gesture: string) =>
     edit(
       (p) => ({ ...p, batter: { ...p.batter, temperatures: { ...p.batter.temperatures, ...change } } }),
@@ -33,13 +35,19 @@ export function Temperatures() {
           onValue={(waterC, g) => put({ waterC }, g)}
         />
       </div>
-      {weights && weights.waterG > 0 && weights.lyeG > 0 && (
+      {batch && !frozen && batch.waterG > 0 && batch.lyeG > 0 && (
         <p className="text-sm">
           The solution heats to{' '}
-          <em>≈ {show.temperature(peakLyeTemperature(weights.lyeG, weights.waterG, temperatures.waterC))}</em>{' '}
+          <em>≈ {show.temperature(peakLyeTemperature(batch.lyeG, batch.waterG, temperatures.waterC))}</em>{' '}
           <span className="quiet">
             (estimate: all the lye at once, 15 % of the heat lost). Use a heat-safe jug with room.
           </span>
+        </p>
+      )}
+      {batch && (
+        <p className="text-sm">
+          Oils and lye meet at <em>≈ {show.temperature(blendTemperature(batch, temperatures))}</em>{' '}
+          <span className="quiet">(estimate: nothing lost to the pot).</span>
         </p>
       )}
     </Group>

@@ -7,8 +7,8 @@ import { usePlan } from '../../parts/usePlan.ts';
 /** Check the lye of a written recipe against these oils, and take over the superfat it leaves. */
 export function WrittenLye() {
   const { plan, computed, edit } = usePlan();
-  const [oilsG, setOilsG] = useState(() => computed.weights?.oilsG ?? 1000);
-  const [lyeG, setLyeG] = useState(() => computed.weights?.lyeG ?? 140);
+  const [oilsG, setOilsG] = useState(() => computed.batch?.oilsG ?? 1000);
+  const [lyeG, setLyeG] = useState(() => computed.batch?.lyeG ?? 140);
   const [said, setSaid] = useState<{ readonly text: string; readonly refused: boolean }>();
   const check = (): void => {
     const adopted = adoptLye(plan, lyeG, oilsG);

@@ -51,7 +51,7 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
               {portions ? (
                 <>
                   <td className={CELL}>{show.mass(p.portion.oilsG)}</td>
-                  <td className={CELL}>{show.mass(p.portion.solutionG)}</td>
+                  <td className={CELL}>{show.lye(p.portion.solutionG)}</td>
                   {withLiquids && <td className={CELL}>{show.mass(liquids(p))}</td>}
                   <td className={CELL}>{show.fine(extras(p))}</td>
                 </>
@@ -100,7 +100,7 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
             {portions ? (
               <>
                 <td className={CELL}>{show.mass(sum((p) => p.portion.oilsG))}</td>
-                <td className={CELL}>{show.mass(sum((p) => p.portion.solutionG))}</td>
+                <td className={CELL}>{show.lye(sum((p) => p.portion.solutionG))}</td>
                 {withLiquids && <td className={CELL}>{show.mass(sum(liquids))}</td>}
                 <td className={CELL}>{show.fine(sum(extras))}</td>
               </>

@@ -1,6 +1,5 @@
 import { WATER_LOST_IN_CURE } from '../../../core/batter/fragranceLimit.ts';
-import { barMassG } from '../../../core/cut/bars.ts';
-import { totalHeldBack } from '../../../core/plan/pours.ts';
+import { barsText } from '../../../core/cut/barsText.ts';
 import type { CutSettings } from '../../../core/plan/planSchema.ts';
 import { formatNumber } from '../../../core/units/format.ts';
 import { Fact } from '../../parts/Fact.tsx';
@@ -11,17 +10,18 @@ import { LoafLength } from './LoafLength.tsx';
 
 export function CutStation() {
   const { plan, computed, edit, show } = usePlan();
-  const { cut, densityGMl, recipe } = computed;
+  const { cut, recipe } = computed;
+  const stands = cut.pieces[0]?.axis === 'z';
   const put = (change: Partial<CutSettings>, gesture: string) =>
     edit((p) => ({ ...p, cut: { ...p.cut, ...change } }), gesture);
-  const masses = cut.bars.map((b) => barMassG(b, cut, densityGMl, totalHeldBack(plan), plan.cut.strips));
+  const masses = cut.bars.map((b) => b.massG);
   const least = Math.min(...masses);
   const most = Math.max(...masses);
   const range = (f: number): string =>
     most - least < 0.5 ? show.mass(least * f) : `${show.massFigure(least * f)} to ${show.mass(most * f)}`;
   const cured = recipe ? 1 - (recipe.water * WATER_LOST_IN_CURE) / recipe.batterPerOil : 1;
   return (
-    <Station station="cut" title="Cut, straight across">
+    <Station station="cut" title={stands ? 'Cut into discs' : 'Cut, straight across'}>
       <LoafLength />
       <Group title="Bars">
         <div className="grid grid-cols-3 gap-3">
@@ -35,19 +35,21 @@ export function CutStation() {
             value={plan.cut.kerfMm}
             onValue={(kerfMm, g) => put({ kerfMm }, g)}
           />
-          <FigureField
-            label="Strips across"
-            suffix=""
-            value={plan.cut.strips}
-            onValue={(strips, g) => put({ strips }, g)}
-          />
+          {!stands && (
+            <FigureField
+              label={cut.pieces.length > 1 ? 'Strips across, each piece' : 'Strips across'}
+              suffix=""
+              value={plan.cut.strips}
+              onValue={(strips, g) => put({ strips }, g)}
+            />
+          )}
           <LengthField
-            label="Trim, near end"
+            label={stands ? 'Trim, foot' : 'Trim, near end'}
             value={plan.cut.trimStartMm}
             onValue={(trimStartMm, g) => put({ trimStartMm }, g)}
           />
           <LengthField
-            label="Trim, far end"
+            label={stands ? 'Trim, top' : 'Trim, far end'}
             value={plan.cut.trimEndMm}
             onValue={(trimEndMm, g) => put({ trimEndMm }, g)}
           />
@@ -55,9 +57,19 @@ export function CutStation() {
       </Group>
       <dl>
         <Fact name="Bars" strong>
-          {cut.count}
+          {barsText(computed)}
         </Fact>
-        <Fact name="Loaf, inside length at the floor">{show.length(cut.loafMm)}</Fact>
+        <Fact
+          name={
+            stands
+              ? 'Filled height'
+              : cut.pieces.length > 1
+                ? `The longest of ${cut.pieces.length} pieces`
+                : 'Loaf, inside length at the floor'
+          }
+        >
+          {show.length(cut.loafMm)}
+        </Fact>
         <Fact name="Left over">{show.length(cut.remainderMm)}</Fact>
         {masses.length > 0 && (
           <>
@@ -68,14 +80,16 @@ export function CutStation() {
               {range(cured)}
             </Fact>
             <Fact name="Face of a bar">
-              {show.length(cut.stripMm)} × {show.length(computed.fill.heightMm)}
+              {stands
+                ? `a disc, ${show.length(cut.stripMm)} across`
+                : `${show.length(cut.stripMm)} × ${show.length(computed.fill.heightMm)}`}
             </Fact>
           </>
         )}
       </dl>
       <p className="quiet text-sm">
-        Mass at the cut is from the bar’s own volume, with its share of the top. After cure supposes that{' '}
-        {formatNumber(WATER_LOST_IN_CURE * 100, 0)} % of the water has gone; weigh a bar to know.
+        Mass at the cut is from the bar’s own volume, with its share of what lies on top. After cure supposes
+        that {formatNumber(WATER_LOST_IN_CURE * 100, 0)} % of the water has gone; weigh a bar to know.
       </p>
     </Station>
   );

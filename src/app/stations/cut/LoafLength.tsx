@@ -1,80 +1,113 @@
+import type { Piece } from '../../../core/cut/pieces.ts';
 import { viewPolygon } from '../../../core/mould/sectionView.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 
 const HEIGHT = 168;
+const TALL = 260;
 const PAD = 14;
 
-/** The loaf from the side with its cuts, what is trimmed or left over set pale. */
+interface Band {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What of a piece is no bar, in its own length: the two trims with what is left over. */
+function offcutsOf(piece: Piece, last: number, trimStart: number): readonly Band[] {
+  return [
+    { from: 0, to: Math.min(trimStart, piece.lengthMm) },
+    { from: last, to: piece.lengthMm },
+  ];
+}
+
+/**
+ * The loaf from the side with its cuts, what is trimmed or left over set pale. Pieces that a lengthwise wall parts lie behind
+ * each other and are cut alike: the first is drawn. A tube that stands is cut across its height.
+ */
 export function LoafLength() {
   const { plan, computed, colours, show } = usePlan();
   const [ref, { width }] = useSize<HTMLDivElement>();
   const { cut, stack, geometry } = computed;
+  const stands = cut.pieces[0]?.axis === 'z';
+  const height = stands ? TALL : HEIGHT;
   const long = geometry.most.length;
-  const scale = Math.min((width - 2 * PAD) / long, (HEIGHT - 46) / geometry.heightMm);
-  const x = (mm: number): number => width / 2 + (mm - cut.loafMm / 2) * scale;
-  const y = (z: number): number => HEIGHT - 30 - z * scale;
+  const scale = Math.min((width - 2 * PAD) / long, (height - 46) / geometry.heightMm);
+  const x = (mm: number): number => width / 2 + mm * scale;
+  const y = (z: number): number => height - 30 - z * scale;
   const top = y(computed.fill.heightMm);
-  const cuts = cut.bars.flatMap((b) => [b.startMm, b.endMm]);
-  const last = cut.bars.at(-1)?.endMm ?? plan.cut.trimStartMm;
-  const offcuts = [
-    [0, plan.cut.trimStartMm],
-    [last, cut.loafMm],
-  ] as const;
+  const shown = cut.pieces.filter((p) => p.leftMm === cut.pieces[0]?.leftMm);
+  const along = (piece: Piece, mm: number): number => (stands ? y(piece.fromMm + mm) : x(piece.fromMm + mm));
   return (
     <div ref={ref}>
       {width > 0 && (
         <svg
           width={width}
-          height={HEIGHT}
+          height={height}
           role="img"
-          aria-label={`The loaf from the side: ${cut.bars.length} bars along it`}
+          aria-label={`The ${stands ? 'tube' : 'loaf'} from the side: ${cut.bars.length} ${stands ? 'discs up it' : 'cuts of bars along it'}`}
         >
           {stack.layers.map((layer) => (
             <path
               key={layer.pour.id}
-              d={`M${viewPolygon(layer.solid, 'side')
-                .map((p) => `${x(p.h + cut.loafMm / 2)},${y(p.z)}`)
+              d={`M${viewPolygon(layer.solid, 'side', layer.room.middle.x)
+                .map((p) => `${x(p.h)},${y(p.z)}`)
                 .join('L')}Z`}
               fill={colours.pours.get(layer.pour.id)}
               stroke="#1c272755"
               strokeWidth="0.6"
             />
           ))}
-          {offcuts.map(([from, to]) => (
-            <rect
-              key={from}
-              x={x(from)}
-              y={top - 1}
-              width={Math.max(0, x(to) - x(from))}
-              height={y(0) - top + 2}
-              fill="var(--color-base-100)"
-              opacity="0.72"
-            />
-          ))}
-          {cuts.map((mm) => (
-            <path
-              key={mm}
-              d={`M${x(mm)},${top - 9}V${y(0) + 5}`}
-              stroke="var(--color-base-content)"
-              strokeWidth="1.1"
-            />
-          ))}
-          {cut.bars.map((b, i) => (
+          {shown.map((piece) => {
+            const bars = cut.bars.filter((b) => b.piece === piece);
+            const last = bars.at(-1)?.endMm ?? plan.cut.trimStartMm;
+            return (
+              <g key={piece.fromMm}>
+                {offcutsOf(piece, last, plan.cut.trimStartMm).map(({ from, to }) => {
+                  const [a, b] = [along(piece, from), along(piece, to)];
+                  return (
+                    <rect
+                      key={from}
+                      x={stands ? x(0 - long / 2) - 1 : a}
+                      y={stands ? b : top - 1}
+                      width={stands ? long * scale + 2 : Math.max(0, b - a)}
+                      height={stands ? Math.max(0, a - b) : y(0) - top + 2}
+                      fill="var(--color-base-100)"
+                      opacity="0.72"
+                    />
+                  );
+                })}
+                {bars
+                  .flatMap((b) => [b.startMm, b.endMm])
+                  .map((mm) => (
+                    <path
+                      key={mm}
+                      d={
+                        stands
+                          ? `M${x(0 - long / 2) - 9},${along(piece, mm)}H${x(long / 2) + 5}`
+                          : `M${along(piece, mm)},${top - 9}V${y(0) + 5}`
+                      }
+                      stroke="var(--color-base-content)"
+                      strokeWidth="1.1"
+                    />
+                  ))}
+                {bars.map((b) => (
+                  <text
+                    key={b.startMm}
+                    x={stands ? x(long / 2) + 18 : along(piece, (b.startMm + b.endMm) / 2)}
+                    y={stands ? along(piece, (b.startMm + b.endMm) / 2) + 4 : y(0) + 20}
+                    textAnchor="middle"
+                    fontSize="12.5"
+                    fill="var(--color-base-content)"
+                  >
+                    {cut.bars.indexOf(b) + 1}
+                  </text>
+                ))}
+              </g>
+            );
+          })}
+          {cut.remainderMm > 1 && !stands && cut.pieces.length === 1 && (
             <text
-              key={b.startMm}
-              x={x((b.startMm + b.endMm) / 2)}
-              y={y(0) + 20}
-              textAnchor="middle"
-              fontSize="12.5"
-              fill="var(--color-base-content)"
-            >
-              {i + 1}
-            </text>
-          ))}
-          {cut.remainderMm > 1 && (
-            <text
-              x={x(cut.loafMm - plan.cut.trimEndMm - cut.remainderMm / 2)}
+              x={x(long / 2 - plan.cut.trimEndMm - cut.remainderMm / 2)}
               y={top - 14}
               textAnchor="middle"
               fontSize="12"

@@ -25,7 +25,7 @@ const WALLS: readonly { readonly wall: Wall; readonly label: string }[] = [
 export function TiltFields({ layer }: { readonly layer: PouredLayer }) {
   const { plan, computed, edit, show } = usePlan();
   const dispatch = useAppDispatch();
-  const { geometry, densityGMl } = computed;
+  const { geometry } = computed;
   const { tilt, pour } = layer;
   const outside = standsOn(plan.mould, geometry);
   const props = propsFor(plan.mould, geometry, tilt);
@@ -87,7 +87,7 @@ export function TiltFields({ layer }: { readonly layer: PouredLayer }) {
       {!isLevel(tilt) && (
         <dl>
           <Fact name="This tilt holds at most">
-            {show.mass(tiltHolds(layer.room, layer, tilt) * densityGMl)}
+            {show.mass(tiltHolds(layer.room, layer, tilt) * layer.densityGMl)}
           </Fact>
           <Fact name="Steepest for this pour">
             {formatShort(steepestTilt(layer.room, layer, tilt, layer.volumeMl), 1)}°

@@ -1,4 +1,6 @@
 import { Printer } from 'lucide-react';
+import { barsText } from '../../../core/cut/barsText.ts';
+import { formatPercent } from '../../../core/units/format.ts';
 import { CHAPTER_TITLES, type Chapter, type Task } from '../../../core/sheet/procedure.ts';
 import { procedureOf } from '../../../core/sheet/procedureOf.ts';
 import { WarningCards } from '../../parts/WarningCards.tsx';
@@ -40,8 +42,9 @@ export function PourSheet() {
         <div>
           <h2 className="text-2xl">{plan.name}: pour sheet</h2>
           <p className="quiet">
-            {show.mass(weights.batterG)} of batter · {show.mass(weights.lyeG)} lye ·{' '}
-            {show.mass(weights.waterG)} water · {plan.pots.length} pots · {computed.cut.count} bars
+            {show.mass(weights.batterG)} of batter · {show.lye(weights.lyeG)} lye ·{' '}
+            {show.mass(weights.waterG)} water · superfat {formatPercent(weights.superfatPercent)} as weighed ·{' '}
+            {plan.pots.length} pots · {barsText(computed)}
           </p>
         </div>
         <button

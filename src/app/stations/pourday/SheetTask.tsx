@@ -37,7 +37,8 @@ export function SheetTask({ task, number }: { readonly task: Task; readonly numb
         )}
         {task.running && (
           <p className="quiet text-sm">
-            In the mould now {show.mass(task.running.inMouldG)} of {show.mass(task.running.ofG)}
+            In {task.running.moulds > 1 ? `each of ${task.running.moulds} moulds` : 'the mould'} now{' '}
+            {show.mass(task.running.inMouldG)} of {show.mass(task.running.ofG)}
           </p>
         )}
       </div>
@@ -50,7 +51,11 @@ export function SheetTask({ task, number }: { readonly task: Task; readonly numb
                   {line.name}
                 </th>
                 <td className="text-lg font-bold whitespace-nowrap">
-                  {line.fine ? show.fine(line.massG) : show.mass(line.massG)}
+                  {line.fine
+                    ? show.fine(line.massG)
+                    : line.lye
+                      ? show.lye(line.massG)
+                      : show.mass(line.massG)}
                 </td>
               </tr>
             ))}

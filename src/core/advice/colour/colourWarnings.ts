@@ -1,6 +1,6 @@
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
-import { mudInPots, overDosed } from './doses.ts';
+import { mostlyColorant, mudInPots, overDosed, wetPots } from './doses.ts';
 import { greyOmbres, greyPurples } from './greying.ts';
 import { closeNeighbours, muddyNeighbours } from './neighbours.ts';
 import { ombreWarnings } from './ombres.ts';
@@ -14,7 +14,9 @@ export function colourWarnings(facts: Facts): Warning[] {
     ...ombreWarnings(facts, bodies),
     ...overruled(facts),
     ...undescribed(facts),
+    ...mostlyColorant(facts),
     ...overDosed(facts),
+    ...wetPots(facts),
     ...mudInPots(facts),
     ...greyPurples(facts),
     ...greyOmbres(facts),

@@ -4,6 +4,7 @@ import { chromaOf } from '../../colour/lab.ts';
 import { MUD_BELOW } from '../../colour/stirring.ts';
 import { setDose, withDose } from '../../edit/colorants.ts';
 import { updateOmbre } from '../../edit/ombre.ts';
+import { colorantPart, makeupOf, MOST_COLORANT } from '../../fill/makeup.ts';
 import { paintboxOf } from '../../look/paintbox.ts';
 import { plannedState } from '../../look/state.ts';
 import { gradedPots } from '../../ombre/runs.ts';
@@ -65,6 +66,52 @@ export function overDosed({ plan }: Facts): Warning[] {
     ),
   ];
 }
+
+/** Pots and ends of ombres that would be more colorant than batter. */
+export function mostlyColorant({ plan, recipe }: Facts): Warning[] {
+  const graded = gradedPots(plan);
+  const part = (mix: Mix): number => colorantPart(makeupOf(plan, recipe, mix));
+  const refusal = (where: string, mix: Mix, about: Partial<Warning>): Warning[] =>
+    part(mix) > MOST_COLORANT
+      ? [
+          {
+            ...about,
+            code: 'mostly-colorant',
+            level: 'refuse',
+            station: 'colour',
+            message: `${where} would be ${formatPercent(part(mix) * 100, 0)} colorant and what it is dispersed in: no batter any more.`,
+          },
+        ]
+      : [];
+  return [
+    ...plan.pots
+      .filter((p) => !graded.has(p.id))
+      .flatMap((p) => refusal(`Pot ${p.letter}`, p.colorants, { pot: p.id })),
+    ...plan.ombres.flatMap((o) => [
+      ...refusal(`The first layer of ${o.name}`, o.from, {}),
+      ...refusal(`The last layer of ${o.name}`, o.to, {}),
+    ]),
+  ];
+}
+
+/** A pot that its colorants' water makes wetter than this, against the batch, is said: times. A judgement, no source. */
+const WET = 1.2;
+
+/** Pots that clay and the like bring much water to. */
+export const wetPots = ({ recipe, weights }: Facts): Warning[] =>
+  (weights?.pots ?? []).flatMap(({ pot, waterPercent }): Warning[] => {
+    const planned = recipe?.schools.percentOfOils ?? 0;
+    if (waterPercent === undefined || waterPercent < planned * WET) return [];
+    return [
+      {
+        code: 'pot-wet',
+        level: 'note',
+        station: 'colour',
+        pot: pot.id,
+        message: `Water of its colorants brings pot ${pot.letter} to ${formatPercent(waterPercent)} of its oils, where the recipe has ${formatPercent(planned)}: it thickens later, stays softer and cures longer.`,
+      },
+    ];
+  });
 
 /** Pots drawn as they are mixed, ombres' apart. */
 export const mixedPots = (plan: Plan): readonly Pot[] => {

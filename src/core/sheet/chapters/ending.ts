@@ -3,9 +3,11 @@ import { formatLength } from '../../units/format.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
 import type { Draft } from './draft.ts';
+import { ACT } from '../../weigh/acts.ts';
+import { linesOf } from '../lines.ts';
 import { combine } from './portions.ts';
 
-const FINISH_WORDS: Readonly<Record<Finish['what'], Omit<Draft, 'chapter'>>> = {
+const FINISH_WORDS: Readonly<Record<Finish['what'], Omit<Draft, 'chapter' | 'id'>>> = {
   mist: {
     text: 'Mist the top lightly with alcohol against soda ash.',
     caution: 'Alcohol mist burns: no flame, no hot oven, no heater near it.',
@@ -18,7 +20,8 @@ const FINISH_WORDS: Readonly<Record<Finish['what'], Omit<Draft, 'chapter'>>> = {
   'leave-cool': { text: 'Leave the mould open in a cool place or the fridge, so that it does not gel.' },
 };
 
-export function topping({ plan }: Computed, w: Weights): Draft[] {
+export function topping(computed: Computed, w: Weights): Draft[] {
+  const { plan } = computed;
   const held = w.pots.filter((p) => p.heldBackG > 0);
   if (held.length === 0) return [];
   const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
@@ -27,46 +30,50 @@ export function topping({ plan }: Computed, w: Weights): Draft[] {
     ...(jugByJug
       ? held
           .filter((p) => !poured.has(p.pot.id))
-          .map((p) => ({ ...combine(p.pot, w), chapter: 'top' as const }))
+          .map((p) => ({ ...combine(computed, p.pot, w), chapter: 'top' as const }))
       : []),
     {
+      id: ACT.top,
       chapter: 'top',
       text: plan.mould.column
         ? 'Pull the column straight up, fill the hole with the batter held back, then spoon the rest over the top.'
         : 'Spoon the batter held back over the top; swirl no deeper than 6 mm (1/4 in).',
-      lines: held.map((p) => ({
-        name: `Held back in pot ${p.pot.letter}, ${p.pot.name}`,
-        massG: p.heldBackG,
-        fine: false,
-        pot: p.pot.id,
-      })),
+      lines: linesOf(computed, w, ACT.top).map((l) => {
+        const pot = plan.pots.find((p) => p.id === l.pot);
+        return { ...l, name: `Held back in pot ${pot?.letter ?? ''}, ${pot?.name ?? ''}` };
+      }),
     },
   ];
 }
 
 export function finishing({ plan }: Computed): Draft[] {
   return plan.steps.flatMap((s) =>
-    s.kind === 'finish' ? [{ chapter: 'finish' as const, step: s.id, ...FINISH_WORDS[s.what] }] : [],
+    s.kind === 'finish'
+      ? [{ id: s.id, chapter: 'finish' as const, step: s.id, ...FINISH_WORDS[s.what] }]
+      : [],
   );
 }
 
-export function cutting({ plan, cut }: Computed): Draft[] {
+/** What is cut out of a mould, in words: the loaf, its compartments, or a tube's discs. */
+function cutText({ plan, cut }: Computed): string {
   const { length } = plan.units;
-  const bars = cut.count * plan.fill.copies;
-  const strips = plan.cut.strips > 1 ? `, in ${plan.cut.strips} strips across` : '';
-  return [
-    {
-      chapter: 'cut',
-      text: 'Unmould after 18 to 48 h, when it is firm enough not to dent.',
-      caution: 'Gloves stay on: fresh soap is still caustic.',
-    },
-    ...(bars > 0
-      ? [
-          {
-            chapter: 'cut' as const,
-            text: `Cut ${bars} bars of ${formatLength(plan.cut.thicknessMm, length)}, ${formatLength(plan.cut.trimStartMm, length)} trimmed at the near end and ${formatLength(plan.cut.trimEndMm, length)} at the far end${strips}. Cure 4 to 6 weeks.`,
-          },
-        ]
-      : []),
-  ];
+  const { copies } = plan.fill;
+  const mm = (x: number): string => formatLength(x, length);
+  const discs = cut.pieces[0]?.axis === 'z';
+  const each = copies > 1 ? ' from each mould' : '';
+  const inAll = copies > 1 ? `, ${cut.count * copies} in all from ${copies} moulds` : '';
+  const [start, end] = discs ? ['foot', 'top'] : ['near end', 'far end'];
+  const pieces = cut.pieces.length > 1 ? `, each of the ${cut.pieces.length} pieces by itself` : '';
+  const strips = !discs && plan.cut.strips > 1 ? `, in ${plan.cut.strips} strips across` : '';
+  return `Cut ${cut.count} ${discs ? 'discs' : 'bars'} of ${mm(plan.cut.thicknessMm)}${each}${inAll}${pieces}; ${mm(plan.cut.trimStartMm)} trimmed at the ${start} and ${mm(plan.cut.trimEndMm)} at the ${end}${strips}. Cure 4 to 6 weeks.`;
 }
+
+export const cutting = (computed: Computed): Draft[] => [
+  {
+    id: 'unmould',
+    chapter: 'cut',
+    text: 'Unmould after 18 to 48 h, when it is firm enough not to dent.',
+    caution: 'Gloves stay on: fresh soap is still caustic.',
+  },
+  ...(computed.cut.count > 0 ? [{ id: 'cut', chapter: 'cut' as const, text: cutText(computed) }] : []),
+];

@@ -1,40 +1,63 @@
 import { peakLyeTemperature } from '../../batter/lyeHeat.ts';
-import { formatPercent, formatTemperature } from '../../units/format.ts';
+import { formatTemperature } from '../../units/format.ts';
+import { ACT } from '../../weigh/acts.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
-import { fine, type Draft } from './draft.ts';
+import { linesOf } from '../lines.ts';
+import type { Draft } from './draft.ts';
 
-export function lye({ plan }: Computed, w: Weights): Draft[] {
+/** Frozen liquids scorch and foam in hot lye: it goes in over a long while and never gets hot. Common practice, no source. */
+const FROZEN_AT_MOST_C = 25;
+
+function stirring({ plan }: Computed, w: Weights): Draft {
   const { temperatures } = plan.batter;
-  const peak = formatTemperature(
-    peakLyeTemperature(w.lyeG, w.waterG, temperatures.waterC),
-    plan.units.temperature,
-  );
-  const dissolved = w.additives.filter((a) => a.into === 'lye');
+  const at = (celsius: number): string => formatTemperature(celsius, plan.units.temperature);
+  const frozen = w.partLiquids.filter((l) => l.frozen && l.massG > 0);
+  const intoWater = 'Lye into water, never water into lye. It fumes: stand back and do not breathe over it.';
+  if (frozen.length > 0)
+    return {
+      id: 'stir-lye',
+      chapter: 'lye',
+      text: `Stand the jug in a bowl of ice. Sprinkle in the lye a spoonful at a time and stir until each is gone before the next; take a quarter of an hour or more, and keep it below ${at(FROZEN_AT_MOST_C)}. Strain it: undissolved lye hides in the slush.`,
+      caution: `${w.waterG > 0 ? intoWater : 'Lye into the frozen liquid, never the liquid onto lye.'} Too fast and it heats, foams over and smells of ammonia: stop, stir and wait. Milk turns yellow; orange means too hot.`,
+    };
+  return {
+    id: 'stir-lye',
+    chapter: 'lye',
+    text: `Stir the lye into the water, a little at a time. It heats to about ${at(peakLyeTemperature(w.lyeG, w.waterG, temperatures.waterC))} (estimate). Let it cool to ${at(temperatures.lyeC)}.`,
+    caution: intoWater,
+  };
+}
+
+export function lye(computed: Computed, w: Weights): Draft[] {
+  const dissolved = linesOf(computed, w, ACT.dissolve);
+  const frozen = w.partLiquids.filter((l) => l.frozen && l.massG > 0).map((l) => l.name.toLowerCase());
   return [
     {
+      id: ACT.water,
       chapter: 'lye',
-      text: 'Weigh the water into a heat-safe jug with room to spare.',
-      lines: [{ name: 'Water', massG: w.waterG, fine: false }],
+      text:
+        frozen.length > 0
+          ? `Weigh ${w.waterG > 0 ? 'the water and ' : ''}the frozen ${frozen.join(' and ')}, broken small, into a heat-safe jug with room to spare.`
+          : 'Weigh the water into a heat-safe jug with room to spare.',
+      lines: linesOf(computed, w, ACT.water),
     },
     {
+      id: ACT.lye,
       chapter: 'lye',
       text: 'Weigh the sodium hydroxide into a dry, labelled cup.',
-      lines: [
-        {
-          name: `Sodium hydroxide, ${formatPercent(plan.batter.purityPercent)} pure`,
-          massG: w.lyeG,
-          fine: false,
-        },
-      ],
+      lines: linesOf(computed, w, ACT.lye),
     },
-    {
-      chapter: 'lye',
-      text: `Stir the lye into the water, a little at a time. It heats to about ${peak} (estimate). Let it cool to ${formatTemperature(temperatures.lyeC, plan.units.temperature)}.`,
-      caution: 'Lye into water, never water into lye. It fumes: stand back and do not breathe over it.',
-    },
+    stirring(computed, w),
     ...(dissolved.length > 0
-      ? [{ chapter: 'lye' as const, text: 'Stir into the cooled lye.', lines: dissolved.map(fine) }]
+      ? [
+          {
+            id: ACT.dissolve,
+            chapter: 'lye' as const,
+            text: 'Stir into the cooled lye.',
+            lines: dissolved,
+          },
+        ]
       : []),
   ];
 }

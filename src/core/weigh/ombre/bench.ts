@@ -3,6 +3,7 @@ import type { Ombre } from '../../plan/ombreSchema.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import type { Grams } from '../../units/quantity.ts';
 import { toStep } from '../../units/scaleStep.ts';
+import type { Recipe } from '../../batter/recipe.ts';
 import type { Weight } from '../ingredients.ts';
 import type { WeighedPot } from './types.ts';
 
@@ -11,6 +12,7 @@ const SPOON_PARTS = 8;
 
 export interface Bench {
   readonly plan: Plan;
+  readonly recipe: Recipe;
   readonly ombre: Ombre;
   readonly shades: readonly Shade[];
   readonly pots: ReadonlyMap<string, WeighedPot>;

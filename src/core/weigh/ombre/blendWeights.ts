@@ -1,8 +1,11 @@
-import { blends, drawFactor } from '../../ombre/blends.ts';
+import { makeupOf } from '../../fill/makeup.ts';
+import { blends } from '../../ombre/blends.ts';
+import { doseIn } from '../../ombre/doseIn.ts';
 import type { Mix, Ombre } from '../../plan/ombreSchema.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import type { Grams } from '../../units/quantity.ts';
-import { toStep } from '../../units/scaleStep.ts';
+import { sumAtStep, toStep, upToStep } from '../../units/scaleStep.ts';
+import { dispersedG } from '../dispersed.ts';
 import { pouredIn, roundAddition, weightOf, type Bench } from './bench.ts';
 import { ownPots } from './ownPots.ts';
 import type { BlendDraw, OmbreLayer, OmbreWeights, Stock } from './types.ts';
@@ -20,65 +23,92 @@ function stockNames(plan: Plan, ombre: Ombre): readonly [string, string] {
   return [`${first}, ${one} stock`, `${last}, ${other} stock`];
 }
 
+/**
+ * g of stock behind each gram of finished batter of one end. Of batter: all of it but the fragrance that a pot gets by
+ * itself. Of oils: the oils, their colorants and what those are dispersed in; lye and the rest are added jug by jug.
+ */
+function stockPerG({ plan, recipe }: Bench, end: Mix, ofOils: boolean): number {
+  const makeup = makeupOf(plan, recipe, end);
+  if (ofOils) return makeup.oils + makeup.powder + makeup.carrierOther;
+  return plan.batter.fragrance?.when === 'pot' ? 1 - recipe.fragrance * makeup.oils : 1;
+}
+
 /** Two stocks, and what each layer draws from them. */
 export function blendWeights(bench: Bench): OmbreWeights {
   const { plan, ombre, shades } = bench;
   const { list, fault } = ownPots(bench);
   const ofOils = plan.divide.kind === 'before-lye';
   const step = plan.units.scaleStepG;
-  const round = (massG: Grams): Grams => toStep(massG, step);
+  const natureOf = (id: string) => plan.colorants.find((c) => c.id === id)?.nature;
+  // in finished batter, unrounded; the scale comes in with the stocks
   const solved = blends(
     list.map(({ shade, pot }) => {
       const actual = ombre.actuals.find((a) => a.pour === shade.pourId)?.pouredG;
-      const massG = ofOils ? pot.oilsG : pot.batterG;
       return {
         t: shade.t,
-        massG,
-        actualG:
-          actual === undefined || pot.batterG === 0
-            ? undefined
-            : massG * (1 + (actual - pouredIn(pot, shade.pourId)) / pot.batterG),
+        massG: pot.batterG,
+        actualG: actual === undefined ? undefined : pot.batterG + actual - pouredIn(pot, shade.pourId),
       };
     }),
-    round,
-    ombre.stockLossPercent,
+    (massG) => massG,
+    0,
   );
-  // a stock of oils is dosed for the batter that its oils become
-  const batterG = list.reduce((sum, { pot }) => sum + pot.batterG, 0);
-  const oilsG = list.reduce((sum, { pot }) => sum + pot.oilsG, 0);
-  const becomes = ofOils && oilsG > 0 ? batterG / oilsG : 1;
-  const stock = (name: string, massG: Grams, mix: Mix): Stock & { readonly factor: number } => {
-    const colorants = mix.map((m) =>
-      weightOf(bench, m.colorant, roundAddition(bench, m.colorant, (m.doseGPerKg * massG * becomes) / 1000)),
-    );
-    const additiveG = colorants.reduce((sum, c) => sum + c.massG, 0);
-    return { name, massG, colorants, factor: ofOils ? drawFactor(massG, additiveG) : 1 };
-  };
   const [firstName, lastName] = stockNames(plan, ombre);
-  const last = stock(lastName, solved.lastG, ombre.to);
-  const first = stock(firstName, solved.firstG, ombre.from);
-  const doseIn = (s: Stock, colorant: string): number => {
-    const massG = s.massG * becomes;
-    return massG > 0 ? ((s.colorants.find((c) => c.id === colorant)?.massG ?? 0) / massG) * 1000 : 0;
+  const perG = { last: stockPerG(bench, ombre.to, ofOils), first: stockPerG(bench, ombre.from, ofOils) };
+  // what the plan draws decides what is made, whatever was really poured since
+  const drawOf = (lastG: Grams, firstG: Grams): { readonly lastG: Grams; readonly firstG: Grams } => {
+    const last = toStep(lastG * perG.last, step);
+    const first = lastG * perG.last + firstG * perG.first - last;
+    return { lastG: last, firstG: first > 0 ? upToStep(first, step) : 0 };
   };
+  const planned = list.map(({ shade, pot }) => drawOf(shade.t * pot.batterG, (1 - shade.t) * pot.batterG));
+  const stock = (name: string, drawnG: Grams, mix: Mix, part: number): Stock => {
+    const wantedG = drawnG * (1 + ombre.stockLossPercent / 100);
+    const colorants = mix.map((m) =>
+      weightOf(bench, m.colorant, roundAddition(bench, m.colorant, (m.doseGPerKg * wantedG) / part / 1000)),
+    );
+    const withCarrierG = colorants.reduce((s, c) => s + dispersedG(natureOf(c.id), c.massG, bench.fineG), 0);
+    const massG = upToStep(Math.max(0, wantedG - withCarrierG), step);
+    return { name, massG, totalG: massG + withCarrierG, colorants };
+  };
+  const last = stock(
+    lastName,
+    sumAtStep(
+      planned.map((d) => d.lastG),
+      step,
+    ),
+    ombre.to,
+    perG.last,
+  );
+  const first = stock(
+    firstName,
+    sumAtStep(
+      planned.map((d) => d.firstG),
+      step,
+    ),
+    ombre.from,
+    perG.first,
+  );
+  /** g of a colorant in a gram of a stock */
+  const strength = (s: Stock, colorant: string): number =>
+    s.totalG > 0 ? (s.colorants.find((c) => c.id === colorant)?.massG ?? 0) / s.totalG : 0;
   const mixes = new Map<string, Mix>();
   const draws = list.map(({ shade, pot }, i): BlendDraw => {
-    const draw = solved.draws[i] ?? { lastG: 0, firstG: 0 };
-    const whole = draw.lastG + draw.firstG;
-    const part = whole > 0 ? draw.lastG / whole : 0;
+    const now = solved.draws[i] ?? { lastG: 0, firstG: 0 };
+    const draw = drawOf(now.lastG, now.firstG);
+    const becomesG = now.lastG + now.firstG;
     mixes.set(
       pot.pot.id,
       shade.mix.map(({ colorant }) => ({
         colorant,
-        doseGPerKg: part * doseIn(last, colorant) + (1 - part) * doseIn(first, colorant),
+        doseGPerKg:
+          becomesG > 0
+            ? (1000 * (draw.lastG * strength(last, colorant) + draw.firstG * strength(first, colorant))) /
+              becomesG
+            : doseIn(shade.mix, colorant),
       })),
     );
-    return {
-      pot: pot.pot,
-      pourId: shade.pourId,
-      lastG: round(draw.lastG * last.factor),
-      firstG: round(draw.firstG * first.factor),
-    };
+    return { pot: pot.pot, pourId: shade.pourId, ...draw };
   });
   const layers = shades.flatMap((shade): OmbreLayer[] => {
     const i = list.findIndex((l) => l.pot.pot.id === shade.pot);
@@ -86,15 +116,14 @@ export function blendWeights(bench: Bench): OmbreWeights {
     const draw = solved.draws[i];
     if (!pot || !draw) return [];
     const plannedG = pouredIn(pot, shade.pourId);
-    const planned = ofOils ? pot.oilsG : pot.batterG;
-    const part = planned > 0 ? (draw.lastG + draw.firstG) / planned : 1;
+    const part = pot.batterG > 0 ? (draw.lastG + draw.firstG) / pot.batterG : 1;
     const actual = ombre.actuals.find((a) => a.pour === shade.pourId)?.pouredG;
     return [
       {
         shade,
         pot: pot.pot,
         plannedG,
-        pouredG: actual ?? round(plannedG * part),
+        pouredG: actual ?? toStep(plannedG * part, step),
         mix: mixes.get(shade.pot) ?? shade.mix,
       },
     ];

@@ -2,10 +2,24 @@ import { doseIn } from '../../ombre/doseIn.ts';
 import { onePot } from '../../ombre/onePot.ts';
 import { respaced } from '../../ombre/respace.ts';
 import { runsOf } from '../../ombre/runs.ts';
+import type { Shade } from '../../ombre/shades.ts';
 import type { Mix } from '../../plan/ombreSchema.ts';
-import { toStep } from '../../units/scaleStep.ts';
+import { dispersionPerG } from '../../colorant/dispersion.ts';
+import { toStep, upToStep } from '../../units/scaleStep.ts';
 import { pouredIn, roundAddition, weightOf, type Bench } from './bench.ts';
-import type { Common, OmbreLayer, OmbreWeights, PotPasses } from './types.ts';
+import type { Common, OmbreLayer, OmbreWeights, PotPasses, WeighedPot } from './types.ts';
+
+/** All pours of a pot in order: one that is not of the ombre takes the shade that is there by then. */
+function inPotOrder(pot: WeighedPot, own: readonly Shade[]): readonly Shade[] {
+  const shades: Shade[] = [];
+  for (const { stepId } of pot.pours) {
+    const shade = own.find((s) => s.pourId === stepId);
+    const before = shades.at(-1) ?? own[0];
+    if (shade) shades.push(shade);
+    else if (before) shades.push({ ...before, pourId: stepId });
+  }
+  return shades;
+}
 
 /** Passes out of one pot a run, each with what is added before it. */
 export function onePotWeights(bench: Bench): OmbreWeights {
@@ -21,9 +35,9 @@ export function onePotWeights(bench: Bench): OmbreWeights {
     const pot = pots.get(potId);
     const own = shades.filter((s) => s.pot === potId);
     if (!pot) return [];
-    const others = pot.pours.filter((p) => !own.some((s) => s.pourId === p.stepId));
+    const inOrder = inPotOrder(pot, own);
     const solved = onePot(
-      own.map((s) => {
+      inOrder.map((s) => {
         const actual = ombre.actuals.find((a) => a.pour === s.pourId);
         return {
           wanted: vector(s.mix),
@@ -41,30 +55,34 @@ export function onePotWeights(bench: Bench): OmbreWeights {
         };
       }),
       {
-        batterG: pot.batterG - others.reduce((sum, p) => sum + p.massG, 0),
+        batterG: pot.batterG,
+        bulk: colorants.map((c) => dispersionPerG(plan.colorants.find((k) => k.id === c)?.nature)),
         round: (massG, j) => roundAddition(bench, colorants[j] ?? '', massG),
         roundBatter: (massG) => toStep(massG, plan.units.scaleStepG),
+        roundUp: (massG) => upToStep(massG, plan.units.scaleStepG),
         respace: (now, next, remaining) => {
-          const run = runs[own[next]?.run ?? own.at(-1)?.run ?? 0];
-          const inRun = own.slice(next, next + remaining).filter((s) => s.run === own[next]?.run).length;
+          const run = runs[inOrder[next]?.run ?? inOrder.at(-1)?.run ?? 0];
+          const inRun = inOrder
+            .slice(next, next + remaining)
+            .filter((s) => s.run === inOrder[next]?.run).length;
           const again = run && respaced(plan, ombre, mixOf(now), run.rising, inRun)?.map(vector);
-          return again && [...again, ...own.slice(next + inRun).map((s) => vector(s.mix))];
+          return again && [...again, ...inOrder.slice(next + inRun).map((s) => vector(s.mix))];
         },
       },
     );
     if (solved.impossibleAt !== undefined)
       fault ??= {
-        pourId: own[solved.impossibleAt]?.pourId ?? '',
+        pourId: inOrder[solved.impossibleAt]?.pourId ?? '',
         message: `pot ${pot.pot.letter} would have to lose a colorant altogether, and no amount of plain batter does that`,
       };
     const passes = solved.passes.map((pass, i) => ({
       ...pass,
-      pourId: own[i]?.pourId ?? '',
+      pourId: inOrder[i]?.pourId ?? '',
       colorants: colorants.map((c, j) => weightOf(bench, c, pass.addedG[j] ?? 0)),
     }));
-    own.forEach((shade, i) => {
+    inOrder.forEach((shade, i) => {
       const pass = solved.passes[i];
-      if (pass)
+      if (pass && own.includes(shade))
         layers.push({
           shade,
           pot: pot.pot,

@@ -9,7 +9,6 @@ import type { Weight } from '../ingredients.ts';
 export interface WeighedPot {
   readonly pot: Pot;
   readonly batterG: Grams;
-  readonly oilsG: Grams;
   readonly pours: readonly { readonly stepId: string; readonly massG: Grams }[];
 }
 
@@ -33,8 +32,10 @@ export interface PotPasses {
 
 export interface Stock {
   readonly name: string;
-  /** batter, or oils where portions are made ready before the lye */
+  /** batter, or mixed oils where portions are made ready before the lye: weighed before its colorants go in */
   readonly massG: Grams;
+  /** with its colorants and what they are dispersed in */
+  readonly totalG: Grams;
   readonly colorants: readonly Weight[];
 }
 

@@ -1,3 +1,4 @@
+import type { Recipe } from '../../batter/recipe.ts';
 import { shadesOf } from '../../ombre/shades.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import type { Grams } from '../../units/quantity.ts';
@@ -15,10 +16,15 @@ const SCHOOL = {
 } as const;
 
 /** What each ombre of the plan takes, weighed by its school. */
-export const weighOmbres = (plan: Plan, pots: readonly WeighedPot[], fineG: Grams): OmbreWeights[] => {
+export const weighOmbres = (
+  plan: Plan,
+  recipe: Recipe,
+  pots: readonly WeighedPot[],
+  fineG: Grams,
+): OmbreWeights[] => {
   const byId = new Map(pots.map((p) => [p.pot.id, p] as const));
   return plan.ombres.map((ombre) =>
-    SCHOOL[ombre.school]({ plan, ombre, shades: shadesOf(plan, ombre), pots: byId, fineG }),
+    SCHOOL[ombre.school]({ plan, recipe, ombre, shades: shadesOf(plan, ombre), pots: byId, fineG }),
   );
 };
 

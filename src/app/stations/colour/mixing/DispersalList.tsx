@@ -1,6 +1,5 @@
-import { dispersionG } from '../../../../core/colorant/dispersion.ts';
 import { dispersals } from '../../../../core/sheet/mixing.ts';
-import { formatNumber, formatPercent } from '../../../../core/units/format.ts';
+import { formatNumber } from '../../../../core/units/format.ts';
 import type { Weights } from '../../../../core/weigh/weights.ts';
 import { useColorants } from '../../../parts/colour/useLibrary.ts';
 import { Group } from '../../../parts/Station.tsx';
@@ -19,15 +18,8 @@ export function DispersalList({ weights }: { readonly weights: Weights }) {
         <p className="quiet text-sm">Nothing to disperse: no pot takes a colorant yet.</p>
       </Group>
     );
-  const oilG = list.reduce(
-    (sum, d) =>
-      d.carrier?.kind === 'oil' && d.colorant.nature
-        ? sum + dispersionG(d.colorant.nature, d.massG) - d.massG
-        : sum,
-    0,
-  );
-  const { superfatPercent, oilsG } = weights;
-  const fatter = 100 - ((100 - superfatPercent) * oilsG) / (oilsG + oilG);
+  const oilG = weights.oils.reduce((sum, o) => sum + o.asideG, 0);
+  const from = weights.oils.filter((o) => o.asideG > 0).map((o) => o.name.toLowerCase());
   return (
     <Group title="Disperse, in this order">
       <table className="w-full">
@@ -61,7 +53,7 @@ export function DispersalList({ weights }: { readonly weights: Weights }) {
                 </td>
                 <td className={CELL}>
                   {d.carrier
-                    ? `${formatNumber(d.carrier.ml, 0)} ml ${d.carrier.name}`
+                    ? `${show.fine(d.carrier.massG)} ${d.carrier.name} (${formatNumber(d.carrier.ml, 0)} ml)`
                     : 'a little light oil or water'}
                 </td>
                 <td className={`${CELL} max-w-40`}>{d.into.join(', ')}</td>
@@ -72,8 +64,8 @@ export function DispersalList({ weights }: { readonly weights: Weights }) {
       </table>
       {oilG > 0 && (
         <p className="text-sm leading-snug">
-          Take the {show.mass(oilG)} of light oil out of the recipe’s own: added on top it would raise the
-          superfat from {formatPercent(superfatPercent)} to {formatPercent(fatter)}.
+          The {show.fine(oilG)} of light oil is {from.join(' and ')}, taken out of the recipe’s own: the sheet
+          sets it aside when the oils are weighed, and each pot’s superfat counts it.
         </p>
       )}
       <p className="quiet text-sm">

@@ -1,0 +1,104 @@
+import type { PotWeight } from '../weigh/weights.ts';
+import { SCALE_STEPS_G, type Plan } from '../plan/planSchema.ts';
+import { formatMass, formatPercent } from '../units/format.ts';
+import type { Facts } from './facts.ts';
+import type { Remedy, Warning } from './warning.ts';
+
+/** Below this part of what was planned a pot's superfat is warned of. */
+const LOW_PART = 0.5;
+
+/** A pot that is fatter than planned by more than this is soft and slow: percent of its oils. A judgement, no source. */
+const MUCH_FATTER = 10;
+
+/** A double's dust in a percentage. */
+const DUST = 1e-6;
+
+const setSuperfat = (superfatPercent: number): Remedy => ({
+  label: `Set superfat to ${formatPercent(superfatPercent)}`,
+  apply: (p) => ({ ...p, batter: { ...p.batter, superfatPercent } }),
+});
+
+const portionsFirst: Remedy = {
+  label: 'Make portions ready before the lye: each jug gets its own',
+  apply: (p) => ({ ...p, divide: { kind: 'before-lye', lye: 'together' } }),
+};
+
+/** A step of the scale is no more than this part of a pot: about a fifteenth of its lye solution. */
+const FINE_ENOUGH = 0.02;
+
+/** The coarsest bench scale that is fine enough for a pot. */
+function finerScale(plan: Plan, { batterG }: PotWeight): Remedy[] {
+  const finer = SCALE_STEPS_G.find((s) => s < plan.units.scaleStepG && s <= batterG * FINE_ENOUGH);
+  return finer === undefined
+    ? []
+    : [
+        {
+          label: `Weigh on a ${finer} g scale`,
+          apply: (p) => ({ ...p, units: { ...p.units, scaleStepG: finer } }),
+        },
+      ];
+}
+
+/**
+ * The superfat at which the pot that has least keeps what is planned now, and half of the new one, to a tenth; undefined
+ * beyond 30 %. A pot's lye for its oils is `ratio` times the batch's, whatever the superfat.
+ */
+function enoughFor(planned: number, least: number): number | undefined {
+  const ratio = (100 - least) / (100 - planned);
+  const wanted = Math.max(100 - (100 - planned) / ratio, (100 * (ratio - 1)) / (ratio - LOW_PART));
+  const tenth = Math.ceil(wanted * 10 - DUST) / 10;
+  return tenth > planned && tenth <= 30 ? tenth : undefined;
+}
+
+function lowIn(plan: Plan, pot: PotWeight, least: number): Warning {
+  const planned = plan.batter.superfatPercent;
+  const refused = least < -DUST;
+  const ahead = plan.divide.kind === 'before-lye';
+  const enough = enoughFor(planned, least);
+  const why = ahead
+    ? 'The rest comes with colorants that are stirred in later.'
+    : 'The oil that colorants are dispersed in is taken out of the common oils and comes back only to the pots it goes into.';
+  return {
+    code: refused ? 'pot-lye-heavy' : 'pot-superfat-low',
+    level: refused ? 'refuse' : 'warn',
+    station: 'batter',
+    pot: pot.pot.id,
+    message: `Pot ${pot.pot.letter} (${pot.pot.name}) is poured at superfat ${formatPercent(least, 2)} as weighed, where ${formatPercent(planned, 2)} is planned${refused ? ': more lye than its oils can use' : ', less than half'}. ${why}`,
+    remedies: [...(enough === undefined ? [] : [setSuperfat(enough)]), ...(ahead ? [] : [portionsFirst])],
+  };
+}
+
+function coarseFor(plan: Plan, pot: PotWeight, superfat: number | undefined): Warning {
+  const { scaleStepG, mass } = plan.units;
+  const size = formatMass(pot.batterG, mass, scaleStepG);
+  const about = `Pot ${pot.pot.letter} (${pot.pot.name}) holds only ${size}: on a ${scaleStepG} g scale `;
+  return {
+    code: superfat === undefined ? 'pot-without-lye' : 'pot-superfat-high',
+    level: superfat === undefined ? 'refuse' : 'warn',
+    station: 'batter',
+    pot: pot.pot.id,
+    message:
+      superfat === undefined
+        ? `${about}its lye solution rounds down to nothing. Weigh finer, or make the pot larger.`
+        : `${about}its lye solution, rounded down, leaves superfat ${formatPercent(superfat)} where ${formatPercent(plan.batter.superfatPercent)} is planned: soft soap. Weigh finer, or make the pot larger.`,
+    remedies: finerScale(plan, pot),
+  };
+}
+
+/** Superfat of every pot as it is weighed and poured. */
+export function superfatWarnings({ plan, weights }: Facts): Warning[] {
+  if (!weights) return [];
+  const planned = plan.batter.superfatPercent;
+  return weights.pots.flatMap((pot): Warning[] => {
+    if (pot.batterG <= 0) return [];
+    const { superfatPercent, leastSuperfatPercent } = pot;
+    if (superfatPercent === undefined || leastSuperfatPercent === undefined)
+      return [coarseFor(plan, pot, undefined)];
+    if (leastSuperfatPercent < planned * LOW_PART - DUST || leastSuperfatPercent < -DUST)
+      return [lowIn(plan, pot, leastSuperfatPercent)];
+    const carried = pot.jug.carrierG / Math.max(1, pot.jug.oilsG + pot.jug.carrierG);
+    return superfatPercent > planned + MUCH_FATTER + carried * 100
+      ? [coarseFor(plan, pot, superfatPercent)]
+      : [];
+  });
+}

@@ -1,0 +1,71 @@
+import { NOMINAL_DENSITY, type Recipe } from '../batter/recipe.ts';
+import { CARRIER_DENSITY, carrierPerG, POWDER_DENSITY, UNDESCRIBED_DENSITY } from '../colorant/dispersion.ts';
+import { gradedMixes } from '../ombre/coloursOf.ts';
+import type { Mix } from '../plan/ombreSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import type { Pour } from '../plan/stepSchema.ts';
+
+/** What one gram of a coloured batter is made of. */
+export interface Makeup {
+  readonly powder: number;
+  /** oil that colorants are dispersed in: part of `oils` */
+  readonly carrierOil: number;
+  /** water, glycerine or alcohol that colorants are dispersed in */
+  readonly carrierOther: number;
+  /** all oils of the recipe in it, those of the carrier included */
+  readonly oils: number;
+  readonly densityGMl: number;
+}
+
+/** More colorant and carrier than this part of a pot is no batter any more. A judgement, no source. */
+export const MOST_COLORANT = 0.5;
+
+/**
+ * One gram of batter with a mix of colorants in it. The recipe makes `batterPerOil` of batter from each gram of its oils;
+ * oil that a colorant is dispersed in is one of those oils; powder and other carriers come on top. So
+ * 1 = oils x batterPerOil + powder + other carriers, and volumes add up. Never less than a twentieth of batter: what has
+ * so much colorant is refused elsewhere.
+ */
+export function makeupOf(plan: Pick<Plan, 'colorants'>, recipe: Recipe | undefined, mix: Mix): Makeup {
+  let powder = 0;
+  let carrierOil = 0;
+  let carrierOther = 0;
+  let volume = 0;
+  for (const { colorant, doseGPerKg } of mix) {
+    const part = doseGPerKg / 1000;
+    const nature = plan.colorants.find((c) => c.id === colorant)?.nature;
+    const carrier = part * carrierPerG(nature);
+    powder += part;
+    volume += part / (nature ? POWDER_DENSITY[nature.kind] : UNDESCRIBED_DENSITY);
+    if (nature?.carrier === 'oil') carrierOil += carrier;
+    else {
+      carrierOther += carrier;
+      if (nature) volume += carrier / CARRIER_DENSITY[nature.carrier];
+    }
+  }
+  const batter = Math.max(0.05, 1 - powder - carrierOther);
+  volume += batter / (recipe?.densityGMl ?? NOMINAL_DENSITY);
+  return {
+    powder,
+    carrierOil,
+    carrierOther,
+    oils: batter / (recipe?.batterPerOil ?? 1.45),
+    densityGMl: (batter + powder + carrierOther) / volume,
+  };
+}
+
+/** The part of a pot that would be colorant and carrier, 0..1 and more. */
+export const colorantPart = (makeup: Makeup): number =>
+  makeup.powder + makeup.carrierOil + makeup.carrierOther;
+
+/** What every pour of a plan is made of, by its pot or by its place in its ombre. */
+export function makeupsOf(plan: Plan, recipe: Recipe | undefined): (pour: Pour) => Makeup {
+  const graded = gradedMixes(plan);
+  const known = new Map<Mix, Makeup>();
+  return (pour) => {
+    const mix = graded.get(pour.id) ?? plan.pots.find((p) => p.id === pour.pot)?.colorants ?? [];
+    const makeup = known.get(mix) ?? makeupOf(plan, recipe, mix);
+    known.set(mix, makeup);
+    return makeup;
+  };
+}

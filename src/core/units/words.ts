@@ -1,0 +1,2 @@
+/** With a small first letter, to stand inside a sentence: "Pour 3 (pot A)" becomes "pour 3 (pot A)". */
+export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

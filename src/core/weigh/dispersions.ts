@@ -1,0 +1,96 @@
+import type { Plan } from '../plan/planSchema.ts';
+import type { Grams } from '../units/quantity.ts';
+import { ACT, VESSEL } from './acts.ts';
+import { dispersedG } from './dispersed.ts';
+import type { Weight } from './ingredients.ts';
+import type { OmbreWeights } from './ombre/types.ts';
+import type { PotTarget } from './targets.ts';
+
+/** Some of a dispersed colorant for one vessel. */
+export interface DispersionDraw {
+  readonly act: string;
+  readonly to: string;
+  readonly colorant: string;
+  readonly powderG: Grams;
+  /** powder and carrier together, as it is weighed */
+  readonly massG: Grams;
+}
+
+/** One colorant dispersed once, all of it. */
+export interface Dispersion {
+  readonly colorant: string;
+  readonly powderG: Grams;
+  readonly carrierG: Grams;
+  readonly carrier: 'oil' | 'water' | 'glycerine' | 'alcohol' | undefined;
+}
+
+export interface Dispersions {
+  readonly draws: readonly DispersionDraw[];
+  readonly jars: readonly Dispersion[];
+}
+
+/** Everything that takes dispersed colorant: pots, stocks of blends, and passes of a pot coloured as it empties. */
+function destinations(
+  ombres: readonly OmbreWeights[],
+  pots: readonly { readonly target: PotTarget; readonly colorants: readonly Weight[] }[],
+): { readonly act: string; readonly to: string; readonly colorants: readonly Weight[] }[] {
+  const graded = ombres.flatMap((o) => {
+    switch (o.school) {
+      case 'one-pot':
+        return o.pots.flatMap((p) =>
+          p.passes.map((pass) => ({
+            act: ACT.pass(pass.pourId),
+            to: VESSEL.pot(p.pot.id),
+            colorants: pass.colorants,
+          })),
+        );
+      case 'master-blends':
+        return (['first', 'last'] as const).map((which) => ({
+          act: ACT.stock(o.ombre.id, which),
+          to: VESSEL.stock(o.ombre.id, which),
+          colorants: o[which].colorants,
+        }));
+      case 'separate-pots':
+        return o.pots.map((p) => ({
+          act: ACT.pot(p.pot.id),
+          to: VESSEL.pot(p.pot.id),
+          colorants: p.colorants,
+        }));
+    }
+  });
+  const plain = pots.map(({ target, colorants }) => ({
+    act: ACT.pot(target.pot.id),
+    to: VESSEL.pot(target.pot.id),
+    colorants,
+  }));
+  return [...plain, ...graded];
+}
+
+/**
+ * What is drawn of each dispersed colorant at the fine scale's step, and what each jar is made of so that the draws empty
+ * it: the carrier is what the draws hold beyond the powder.
+ */
+export function dispersionsOf(
+  plan: Plan,
+  ombres: readonly OmbreWeights[],
+  pots: readonly { readonly target: PotTarget; readonly colorants: readonly Weight[] }[],
+  fineG: Grams,
+): Dispersions {
+  const natureOf = new Map(plan.colorants.map((c) => [c.id, c.nature] as const));
+  const draws = destinations(ombres, pots).flatMap(({ act, to, colorants }) =>
+    colorants
+      .filter((c) => c.massG > 0)
+      .map((c): DispersionDraw => {
+        const massG = dispersedG(natureOf.get(c.id), c.massG, fineG);
+        return { act, to, colorant: c.id, powderG: c.massG, massG };
+      }),
+  );
+  const jars = plan.colorants.flatMap((c): Dispersion[] => {
+    const own = draws.filter((d) => d.colorant === c.id);
+    const powderG = own.reduce((s, d) => s + d.powderG, 0);
+    if (powderG <= 0) return [];
+    const carrierG = Number((own.reduce((s, d) => s + d.massG, 0) - powderG).toFixed(4));
+    return [{ colorant: c.id, powderG: Number(powderG.toFixed(4)), carrierG, carrier: c.nature?.carrier }];
+  });
+  return { draws, jars };
+}

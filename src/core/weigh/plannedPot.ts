@@ -1,0 +1,82 @@
+import type { Recipe } from '../batter/recipe.ts';
+import { makeupOf } from '../fill/makeup.ts';
+import type { Mix } from '../plan/ombreSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import type { Grams } from '../units/quantity.ts';
+import type { DispersionDraw } from './dispersions.ts';
+import type { Weight } from './ingredients.ts';
+import type { OmbreWeights } from './ombre/types.ts';
+import type { PotTarget } from './targets.ts';
+
+/** How a pot is filled: out of the batch, as the start of a pot coloured as it empties, or from two stocks. */
+export type PotSource =
+  | { readonly kind: 'own' }
+  | { readonly kind: 'one-pot'; readonly startG: Grams; readonly plainG: Grams }
+  | {
+      readonly kind: 'blend';
+      readonly ombre: string;
+      readonly firstG: Grams;
+      readonly lastG: Grams;
+      readonly mix: Mix;
+    };
+
+/** One pot with everything that decides what goes into it. */
+export interface PlannedPot {
+  readonly target: PotTarget;
+  readonly colorants: readonly Weight[];
+  readonly source: PotSource;
+  /** dispersed colorant stirred in when it is made up */
+  readonly dispersedG: Grams;
+  /** oils of the recipe that it stands for, its carrier oil included, g: additives and fragrance go by these */
+  readonly oilsG: Grams;
+}
+
+export function sourceOf(ombres: readonly OmbreWeights[], potId: string): PotSource {
+  for (const o of ombres) {
+    if (o.school === 'one-pot') {
+      const pot = o.pots.find((p) => p.pot.id === potId);
+      if (pot) return { kind: 'one-pot', startG: pot.startG, plainG: pot.plainG };
+    }
+    if (o.school === 'master-blends') {
+      const draw = o.draws.find((d) => d.pot.id === potId);
+      const mix = o.layers.find((l) => l.pot.id === potId)?.mix ?? [];
+      if (draw) return { kind: 'blend', ombre: o.ombre.id, firstG: draw.firstG, lastG: draw.lastG, mix };
+    }
+  }
+  return { kind: 'own' };
+}
+
+/** The pots that anything goes into. */
+export function plannedPots(
+  plan: Plan,
+  recipe: Recipe,
+  pots: readonly { readonly target: PotTarget; readonly colorants: readonly Weight[] }[],
+  planned: readonly OmbreWeights[],
+  now: readonly OmbreWeights[],
+  draws: readonly DispersionDraw[],
+): readonly PlannedPot[] {
+  return pots
+    .filter(({ target }) => target.batterG > 0)
+    .map(({ target, colorants }): PlannedPot => {
+      const asPlanned = sourceOf(planned, target.pot.id);
+      // blends are drawn as they are wanted by now; everything else is made up as planned
+      const source = asPlanned.kind === 'blend' ? sourceOf(now, target.pot.id) : asPlanned;
+      const { batterG } = target;
+      const dispersedG = draws
+        .filter((d) => d.act === `pot:${target.pot.id}`)
+        .reduce((s, d) => s + d.massG, 0);
+      // a pot coloured as it empties stands for the oils of what it starts with; its colorants come later
+      const oilsG =
+        source.kind === 'one-pot'
+          ? (source.startG + source.plainG) / recipe.batterPerOil
+          : batterG *
+            makeupOf(
+              plan,
+              recipe,
+              source.kind === 'blend'
+                ? source.mix
+                : colorants.map((c) => ({ colorant: c.id, doseGPerKg: (c.massG / batterG) * 1000 })),
+            ).oils;
+      return { target, colorants, source, dispersedG, oilsG };
+    });
+}

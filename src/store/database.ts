@@ -1,6 +1,6 @@
 import { Dexie, type EntityTable } from 'dexie';
 import type { Colorant } from '../core/colorant/schema.ts';
-import { migratePlan } from '../core/exchange/migrate.ts';
+import { v1to2 } from '../core/exchange/migrate.ts';
 import type { Palette } from '../core/exchange/palette.ts';
 import type { Mould } from '../core/mould/schema.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
@@ -45,7 +45,7 @@ export class DripLineDatabase extends Dexie {
           .table<{ plan: unknown }>('plans')
           .toCollection()
           .modify((record) => {
-            record.plan = migratePlan(record.plan as Record<string, unknown>, 1);
+            record.plan = v1to2(record.plan as Record<string, unknown>);
           }),
       );
   }

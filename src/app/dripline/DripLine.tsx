@@ -1,4 +1,11 @@
-import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import {
+  DndContext,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { memo, useMemo, type KeyboardEvent } from 'react';
@@ -6,7 +13,7 @@ import { moveStep, shiftPour } from '../../core/edit/pours.ts';
 import type { Pot } from '../../core/plan/planSchema.ts';
 import type { Finish, Step } from '../../core/plan/stepSchema.ts';
 import { formatShort } from '../../core/units/format.ts';
-import { stageWord } from '../../core/setting/stage.ts';
+import { stagePhrase } from '../../core/setting/stage.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { editPlan } from '../../store/editPlan.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -29,7 +36,7 @@ function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
         <span className="text-xs">
           {step.until.kind === 'minutes'
             ? `wait ${formatShort(step.until.minutes, 1)} min`
-            : `wait, ${stageWord(step.until.stage)}`}
+            : `wait, ${stagePhrase(step.until.stage)}`}
         </span>
       </span>
     );
@@ -113,6 +120,21 @@ export function DripLine() {
   // one list object for one order: every drop listens to it
   const order = plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.id] : [])).join(' ');
   const pours = useMemo(() => (order === '' ? [] : order.split(' ')), [order]);
+  const named = (id: string | number): string => {
+    const pour = plan.steps.find((s) => s.kind === 'pour' && s.id === id);
+    const pot = plan.pots.find((p) => pour?.kind === 'pour' && p.id === pour.pot);
+    return `pour ${pours.indexOf(String(id)) + 1}, pot ${pot?.letter ?? ''}`;
+  };
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Picked up ${named(active.id)}.`,
+    onDragOver: ({ active, over }) =>
+      over && over.id !== active.id ? `${named(active.id)} is over ${named(over.id)}.` : undefined,
+    onDragEnd: ({ active, over }) =>
+      over && over.id !== active.id
+        ? `${named(active.id)} now takes the place of ${named(over.id)}.`
+        : `${named(active.id)} stays where it was.`,
+    onDragCancel: ({ active }) => `${named(active.id)} stays where it was.`,
+  };
   return (
     <nav
       aria-label="Drip line: the pours in order"
@@ -121,7 +143,7 @@ export function DripLine() {
       <DndContext
         sensors={sensors}
         onDragEnd={dropped}
-        accessibility={{ screenReaderInstructions: { draggable: '' } }}
+        accessibility={{ screenReaderInstructions: { draggable: '' }, announcements }}
       >
         <SortableContext items={pours} strategy={horizontalListSortingStrategy}>
           <ol className="flex min-h-26 min-w-max items-start gap-4 border-t-2 border-base-content">

@@ -2,7 +2,7 @@ import type { Fault, Result } from '../../core/result/result.ts';
 import { fail } from '../../core/result/result.ts';
 import { unitWritten, type UnitRecord } from '../../core/units/factors.ts';
 import { formatShort } from '../../core/units/format.ts';
-import { parseAs } from '../../core/units/parseQuantity.ts';
+import { parseAs, parseFigure } from '../../core/units/parseQuantity.ts';
 import { QuantityField } from './QuantityField.tsx';
 import { usePlan } from './usePlan.ts';
 
@@ -60,11 +60,13 @@ export function PercentField({ value, decimals = 2, ...rest }: PercentProps) {
 
 /** A plain figure with a unit of its own written after it ("g/kg", ": 1", "min"). */
 export function FigureField({ value, suffix, ...rest }: FieldProps & { readonly suffix: string }) {
-  const parse = (text: string): Result<number> => {
-    const bare = text.toLowerCase().replace(suffix.toLowerCase(), '');
-    return parseAs(bare, unit('%'));
-  };
-  return <QuantityField {...rest} shown={`${formatShort(value, 3)} ${suffix}`.trim()} parse={parse} />;
+  return (
+    <QuantityField
+      {...rest}
+      shown={`${formatShort(value, 3)} ${suffix}`.trim()}
+      parse={(text) => parseFigure(text, suffix)}
+    />
+  );
 }
 
 /** A temperature in the plan's unit; "90 F" and "32 C" are both understood. Base unit: degrees Celsius. */

@@ -4,6 +4,7 @@ import type { Frame } from './frame.ts';
 
 interface BenchProps {
   readonly frame: Frame;
+  /** half of what the mould stands on, its walls included, mm: its foot, not its rim */
   readonly half: number;
   readonly wall: number;
   readonly prop: Prop | undefined;
@@ -36,14 +37,14 @@ export function Bench({ frame, half, wall, prop }: BenchProps) {
             stroke="var(--color-secondary)"
           />
           <text
-            x={raised.x - inward * 8}
-            y={(raised.y + bench) / 2 + 5}
-            textAnchor={inward > 0 ? 'end' : 'start'}
+            x={raised.x}
+            y={bench + 18}
+            textAnchor={inward > 0 ? 'start' : 'end'}
             fontSize="14"
             fontWeight="700"
             fill="var(--color-base-content)"
           >
-            {formatLength(prop.heightMm, 'mm')}
+            prop {formatLength(prop.heightMm, 'mm')}
           </text>
         </>
       )}

@@ -89,7 +89,7 @@ export function FlatView({ view, editable }: FlatViewProps) {
           {here && !isLevel(tilt) && (
             <Bench
               frame={frame}
-              half={half}
+              half={(view === 'section' ? geometry.floor.width : geometry.floor.length) / 2 + wall}
               wall={wall}
               prop={propsFor(mould, geometry, tilt).find((p) =>
                 view === 'section' ? /edge/.test(p.under) : /end/.test(p.under),

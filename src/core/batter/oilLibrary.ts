@@ -1,9 +1,9 @@
 import type { Oil } from './oil.ts';
 
-const CXS_210 = 'Codex Alimentarius CXS 210, named vegetable oils (from memory)';
-const CXS_33 = 'Codex Alimentarius CXS 33, olive oils (from memory)';
-const CXS_211 = 'Codex Alimentarius CXS 211, named animal fats (from memory)';
-const PHARMACOPOEIA = 'pharmacopoeia range (from memory)';
+const CXS_210 = 'Codex Alimentarius CXS 210, named vegetable oils';
+const CXS_33 = 'Codex Alimentarius CXS 33, olive oils';
+const CXS_211 = 'Codex Alimentarius CXS 211, named animal fats';
+const PHARMACOPOEIA = 'pharmacopoeia range';
 const TRADE = 'range common in the trade, no single source';
 
 /** Set or soft in a cool kitchen. Common knowledge, no source. */
@@ -37,7 +37,11 @@ const oil = (
   liquid: !SOLID.has(id),
 });
 
-/** The oil library: saponification ranges with their origin. Densities recalled, good to about 1 %. */
+/** Said once beside the library, not at every oil. */
+export const RANGES_NOTE =
+  'Ranges are the published ones, written down from memory: the supplier’s sheet comes first.';
+
+/** The oil library: saponification ranges with their origin, all recalled. Densities recalled, good to about 1 %. */
 export const OIL_LIBRARY: readonly Oil[] = [
   oil('olive', 'Olive oil', 184, 196, CXS_33, 0.914),
   oil('coconut', 'Coconut oil', 248, 265, CXS_210, 0.921),

@@ -7,7 +7,7 @@ const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? (
  * Version 1 wrote a colorant's name into every pot that took it. Version 2 keeps each colorant once, in the plan, and
  * pots name it by id. Names become ids in the order they are met; a pot keeps the colour it was given.
  */
-function fromVersion1(body: Record<string, unknown>): Record<string, unknown> {
+export function v1to2(body: Record<string, unknown>): Record<string, unknown> {
   const colorants: { readonly id: string; readonly name: unknown }[] = [];
   /** the colorant of that name; another one when the pot has it already */
   const idOf = (name: unknown, inPot: Set<string>): string => {
@@ -33,6 +33,12 @@ function fromVersion1(body: Record<string, unknown>): Record<string, unknown> {
   return { ...body, pots, colorants, ombres: [] };
 }
 
+/** Version 3 only adds fields that may be left out: a frozen liquid, what a slab is made for, a colorant's pale dose. */
+const v2to3 = (body: Record<string, unknown>): Record<string, unknown> => body;
+
+/** One step a version: the body of version n + 1 from that of version n. */
+const STEPS = [v1to2, v2to3] as const;
+
 /** The body of a plan written by an older version, as this version writes it. What is at fault in it stays so. */
 export const migratePlan = (body: Record<string, unknown>, version: number): Record<string, unknown> =>
-  version < 2 ? fromVersion1(body) : body;
+  STEPS.slice(version - 1).reduce((now, step) => step(now), body);

@@ -70,6 +70,9 @@ const columnSchema = v.strictObject({
   yMm: lengthMm(-1000, 1000),
 });
 
+const wholeBars = (most: number) =>
+  v.pipe(v.number(), v.integer('whole bars are wanted'), v.minValue(1), v.maxValue(most));
+
 export const mouldSchema = v.strictObject({
   name: name(80),
   /** what the walls are made of; decides how they are drawn */
@@ -81,6 +84,8 @@ export const mouldSchema = v.strictObject({
   wallMm: lengthMm(0, 60),
   /** how far each long wall bulges outward at mid-length, at the rim, when full, mm */
   bowMm: lengthMm(0, 40),
+  /** bars that a slab is made for, across its width and along its length: it is cut so when it is chosen */
+  bars: v.optional(v.strictObject({ across: wholeBars(20), along: wholeBars(60) })),
   divider: v.optional(dividerSchema),
   column: v.optional(columnSchema),
 });

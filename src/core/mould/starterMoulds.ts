@@ -48,6 +48,7 @@ export const STARTER_MOULDS: readonly Mould[] = [
     bowMm: 0,
     shape: { kind: 'box', lengthMm: 571.5, widthMm: 228.6, heightMm: 45 },
     linerMm: 0.5,
+    bars: { across: 3, along: 9 },
   },
   {
     name: 'Small test loaf',

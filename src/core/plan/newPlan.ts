@@ -1,5 +1,14 @@
 import { STARTER_MOULDS } from '../mould/starterMoulds.ts';
-import type { Plan } from './planSchema.ts';
+import type { CutSettings, Plan } from './planSchema.ts';
+
+/** A loaf is cut so to begin with. */
+export const LOAF_CUT: CutSettings = {
+  strips: 1,
+  thicknessMm: 24,
+  kerfMm: 0,
+  trimStartMm: 5,
+  trimEndMm: 5,
+};
 
 /** A fresh plan: a wooden loaf, a plain slow recipe, two pots and two even layers. */
 export const newPlan = (id: string, now: string): Plan => ({
@@ -53,5 +62,5 @@ export const newPlan = (id: string, now: string): Plan => ({
       landing: { how: 'spatula', fallMm: 7 },
     },
   ],
-  cut: { strips: 1, thicknessMm: 24, kerfMm: 0, trimStartMm: 5, trimEndMm: 5 },
+  cut: LOAF_CUT,
 });

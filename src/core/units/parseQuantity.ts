@@ -79,6 +79,32 @@ export function parseQuantity(text: string, bare: UnitRecord): Result<Quantity> 
   return ok({ dimension: dimension ?? bare.dimension, value: total });
 }
 
+/** How a figure's own unit may be written, besides as it is shown. */
+const ALSO_WRITTEN: Readonly<Record<string, readonly string[]>> = {
+  '°': ['degrees', 'degree', 'deg'],
+  min: ['minutes', 'minute', 'mins'],
+};
+
+/**
+ * Read a plain figure with a unit of its own written after it or left out: "12", "12 °", "12 deg". Faults: those of a
+ * quantity, and 'wrong-dimension' where another unit is written, naming what is wanted.
+ */
+export function parseFigure(text: string, suffix: string): Result<number> {
+  const written = [suffix, ...(ALSO_WRITTEN[suffix] ?? [])].filter((w) => w !== '');
+  const typed = text.trim().toLowerCase();
+  const own = written.find((w) => typed.endsWith(w.toLowerCase()));
+  const bare = own === undefined ? typed : typed.slice(0, -own.length);
+  const wanted =
+    suffix === '°' ? 'an angle in degrees' : suffix === '' ? 'a plain figure' : `a figure in ${suffix}`;
+  const share = unitWritten('%');
+  if (!share) throw new RangeError('no unit %');
+  const read = parseQuantity(bare, share);
+  if (!read.ok) return read;
+  if (read.value.dimension !== 'share' || bare.includes('%'))
+    return fail('wrong-dimension', `"${text.trim()}" is a ${read.value.dimension}; ${wanted} is wanted here`);
+  return ok(read.value.value);
+}
+
 /** Read one quantity that must be of the dimension of `bare`; otherwise the fault 'wrong-dimension'. */
 export function parseAs(text: string, bare: UnitRecord): Result<number> {
   const read = parseQuantity(text, bare);

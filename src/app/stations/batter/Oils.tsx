@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { freshId } from '../../../core/edit/freshId.ts';
-import { OIL_LIBRARY } from '../../../core/batter/oilLibrary.ts';
+import { OIL_LIBRARY, RANGES_NOTE } from '../../../core/batter/oilLibrary.ts';
 import { midSv } from '../../../core/batter/oil.ts';
 import { oilOf, percentSum } from '../../../core/batter/usedOils.ts';
 import type { RecipeOil } from '../../../core/batter/schema.ts';
@@ -115,6 +115,7 @@ export function Oils() {
           </tr>
         </tbody>
       </table>
+      <p className="quiet text-sm">{RANGES_NOTE}</p>
       {own && (
         <OwnOil
           onDone={(custom) => {

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { freshId } from '../../../core/edit/freshId.ts';
 import { insertAfter, removeStep } from '../../../core/edit/pours.ts';
-import { stageWord } from '../../../core/setting/stage.ts';
+import { stagePhrase } from '../../../core/setting/stage.ts';
 import type { Finish, Wait } from '../../../core/plan/stepSchema.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Group } from '../../parts/Station.tsx';
@@ -69,7 +69,8 @@ export function BetweenAndAfter() {
                 label="Wait until stage"
                 hideLabel
                 className="w-32"
-                suffix={stageWord(step.until.stage)}
+                suffix="of 5"
+                hint={stagePhrase(step.until.stage)}
                 value={step.until.stage}
                 onValue={(stage, g) => setUntil(step.id, { kind: 'stage', stage }, g)}
               />

@@ -6,6 +6,7 @@ import { LengthField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { FillFields } from './FillFields.tsx';
 import { InsideThings } from './InsideThings.tsx';
+import { MadeFor } from './MadeFor.tsx';
 import { MouldVolume } from './MouldVolume.tsx';
 import { OwnMoulds } from './OwnMoulds.tsx';
 import { ShapeFields } from './ShapeFields.tsx';
@@ -35,6 +36,7 @@ export function MouldStation() {
           }}
         />
         <ShapeFields />
+        {mould.shape.kind === 'box' && <MadeFor />}
         <div className="grid grid-cols-3 gap-3">
           <LengthField
             label="Liner, a side"

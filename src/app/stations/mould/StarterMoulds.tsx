@@ -1,3 +1,4 @@
+import { takeMould } from '../../../core/edit/mould.ts';
 import { sameMould } from '../../../core/mould/sameMould.ts';
 import { STARTER_MOULDS } from '../../../core/mould/starterMoulds.ts';
 import { Picker } from '../../parts/Picker.tsx';
@@ -22,7 +23,7 @@ export function StarterMoulds() {
       ]}
       onPick={(i) => {
         const mould = moulds[Number(i)];
-        if (mould) edit((p) => ({ ...p, mould }));
+        if (mould) edit((p) => takeMould(p, mould));
       }}
     />
   );

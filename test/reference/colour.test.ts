@@ -18,7 +18,9 @@ import { linearOf } from '../../src/core/colour/linear.ts';
 import { xyzOf } from '../../src/core/colour/observer.ts';
 import { pigmentFor, tint } from '../../src/core/colour/pigment.ts';
 import { reflectanceOf } from '../../src/core/colour/reflectance.ts';
-import { chromaKept, MUD_BELOW } from '../../src/core/colour/stirring.ts';
+import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
+import { OPPOSITE, stirredName, wheelApart, wheelOf } from '../../src/core/colour/painterWheel.ts';
+import { bendOf } from '../../src/core/look/shifts.ts';
 
 /**
  * The 34 pairs of G. Sharma, W. Wu & E. N. Dalal, "The CIEDE2000 color-difference formula: implementation notes,
@@ -153,13 +155,63 @@ describe('colour against published values and reference libraries', () => {
     }
   });
 
-  it('opposites lose most of their chroma; neighbours keep theirs (common practice, no source)', () => {
-    const kept = (a: string, b: string): number => chromaKept(bodyOfHex(a), bodyOfHex(b))!;
-    expect(kept('#2b5fa8', '#e07a1e')).to.be.below(MUD_BELOW);
-    expect(kept('#7d4f86', '#77854f')).to.be.below(MUD_BELOW);
-    expect(kept('#c23a2a', '#2f8f4a')).to.be.below(MUD_BELOW);
-    expect(kept('#e07a1e', '#f2c81e')).to.be.above(MUD_BELOW);
-    expect(chromaKept(bodyOfHex('#808080'), bodyOfHex('#2b5fa8'))).to.equal(undefined);
+  it('the painter’s wheel: red, yellow and blue a third apart, opposites face each other (common practice, no source)', () => {
+    const at = (hex: string): number => wheelOf(labOfHex(hex));
+    const apart = (a: string, b: string): number => wheelApart(at(a), at(b));
+    const [red, orange, yellow, green, blue, purple] = [
+      '#c23a2a',
+      '#e07a1e',
+      '#f2c81e',
+      '#2f8f4a',
+      '#2b5fa8',
+      '#7d3f86',
+    ] as const;
+    for (const [a, b] of [
+      [red, yellow],
+      [yellow, blue],
+      [blue, red],
+    ] as const)
+      expect(apart(a, b)).to.be.within(108, 135);
+    for (const [a, b] of [
+      [red, green],
+      [orange, blue],
+      [yellow, purple],
+    ] as const) {
+      expect(apart(a, b)).to.be.above(OPPOSITE);
+      expect(stirredName(at(a), at(b))).to.match(/brown/);
+    }
+    expect(stirredName(at(red), at(yellow))).to.equal('an orange');
+    expect(stirredName(at(yellow), at(blue))).to.match(/green$/);
+    expect(stirredName(at(blue), at(red))).to.match(/purple$/);
+    // the wheel closes: going round by small steps never jumps
+    let last = wheelOf([50, 40, 0]);
+    for (let d = 1; d <= 360; d += 1) {
+      const here = wheelOf([50, 40 * Math.cos((d * Math.PI) / 180), 40 * Math.sin((d * Math.PI) / 180)]);
+      expect(wheelApart(last, here)).to.be.below(4);
+      last = here;
+    }
+  });
+
+  it('a second, pale test bar bends the dose response through both bars and leaves the full dose as it was', () => {
+    for (const { name, nature } of STARTER_COLORANTS) {
+      if (!nature.pale) continue;
+      const base = bodyOfHex(nature.base);
+      const bend = bendOf(nature)!;
+      const pigment = { ...pigmentFor(nature.colour, nature.doseGPerKg, base), bend };
+      const at = (doseGPerKg: number): string => hexOfBody(tint(base, [{ pigment, doseGPerKg }]));
+      expect(difference(labOfHex(at(nature.doseGPerKg)), labOfHex(nature.colour)), name).to.be.below(1);
+      expect(
+        difference(labOfHex(at(nature.pale.doseGPerKg)), labOfHex(nature.pale.colour)),
+        name,
+      ).to.be.below(1.5);
+      expect(bend.power, name).to.be.within(1, 1.6);
+    }
+    // the same colour in proportion is a power of one
+    const { pale: _pale, ...plain } = STARTER_COLORANTS.find((c) => c.id === 'heather')!.nature;
+    const base = bodyOfHex(plain.base);
+    const pigment = pigmentFor(plain.colour, plain.doseGPerKg, base);
+    const colour = hexOfBody(tint(base, [{ pigment, doseGPerKg: 1 }]));
+    expect(bendOf({ ...plain, pale: { doseGPerKg: 1, colour } })!.power).to.be.closeTo(1, 0.03);
   });
 
   it('white lightens without greying: more chroma left than by thinning on cream to the same lightness', () => {

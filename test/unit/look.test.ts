@@ -5,6 +5,7 @@ import type { Nature } from '../../src/core/colorant/schema.ts';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
 import { addToPot, describeAs, mixPot, setDose, takeFromPot } from '../../src/core/edit/colorants.ts';
 import { contrastChoice } from '../../src/core/edit/contrast.ts';
+import { setEnd } from '../../src/core/edit/ombre.ts';
 import { addPot, removePot, updatePot } from '../../src/core/edit/pots.ts';
 import { readPlanValue } from '../../src/core/exchange/planFile.ts';
 import type { SoapState } from '../../src/core/look/state.ts';
@@ -13,7 +14,7 @@ import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
 import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
 import { dispersals, pottingOrder } from '../../src/core/sheet/mixing.ts';
-import { potMixed, starter } from '../support/colours.ts';
+import { ombrePlan, potMixed, starter } from '../support/colours.ts';
 import { basePlan, boxPlan, rest } from '../support/plans.ts';
 
 const CURED: SoapState = { moment: 'cured', heat: 0, scented: true };
@@ -119,7 +120,9 @@ describe('colorants in pots', () => {
   it('adds at the stated dose, changes it, takes it out, and keeps the plan’s list to what is used', () => {
     const one = addToPot(two(), 'p1', starter('heather'));
     expect(one.colorants.map((c) => c.id)).to.deep.equal(['heather']);
-    expect(one.pots[0]!.colour).to.equal(undefined);
+    // a colour given by hand stays until the maker says otherwise
+    expect(one.pots[0]!.colour).to.equal(two().pots[0]!.colour);
+    expect(mixPot(one, 'p1').pots[0]!.colour).to.equal(undefined);
     expect(one.pots[0]!.colorants).to.deep.equal([{ colorant: 'heather', doseGPerKg: 8 }]);
     expect(setDose(one, 'p1', 'heather', 3).pots[0]!.colorants[0]!.doseGPerKg).to.equal(3);
     expect(takeFromPot(one, 'p1', 'heather').colorants).to.deep.equal([]);
@@ -213,20 +216,85 @@ describe('advice on colours', () => {
   it('a pale purple that will grey: white instead of less keeps more of it', () => {
     const plan = potMixed(two(), { heather: 0.6 });
     const warning = find(plan, 'pale-purple-greys');
-    expect(warning.message).to.match(/of purple left/);
+    expect(warning.message).to.match(
+      /greys it to (no purple at all|hardly a purple)\. .* stays a clear purple/,
+    );
     expect(codes(warning.remedies![0]!.apply(plan))).to.not.include('pale-purple-greys');
     expect(codes(potMixed(two(), { heather: 8 }))).to.not.include('pale-purple-greys');
     expect(codes(potMixed(two(), { bracken: 0.5 }))).to.not.include('pale-purple-greys');
   });
 
-  it('opposites in one pot, and side by side', () => {
-    expect(codes(potMixed(two(), { 'ultramarine-blue': 3, 'weir-copper': 3 }))).to.include('mud-in-pot');
-    expect(codes(potMixed(two(), { 'weir-copper': 3, bracken: 3 }))).to.not.include('mud-in-pot');
+  it('opposites stirred together in one pot or along an ombre, said with what they become; not layers side by side', () => {
+    const inPot = (one: string, other: string): string[] => codes(potMixed(two(), { [one]: 3, [other]: 3 }));
+    const opposites = [
+      ['ultramarine-blue', 'weir-copper'],
+      ['oxide-red', 'chrome-green'],
+      ['heather', 'oxide-yellow'],
+      ['heather', 'gorse-dye'],
+    ] as const;
+    for (const pair of opposites) expect(inPot(pair[0], pair[1]), pair.join()).to.include('mud-in-pot');
+    const friends = [
+      ['ultramarine-blue', 'oxide-yellow'],
+      ['ultramarine-blue', 'gorse-dye'],
+      ['weir-copper', 'bracken'],
+      ['oxide-red', 'oxide-yellow'],
+      ['oxide-red', 'heather'],
+      ['pool-green', 'white-oil'],
+    ] as const;
+    for (const pair of friends) expect(inPot(pair[0], pair[1]), pair.join()).to.not.include('mud-in-pot');
+    const purple = potMixed(two(), { heather: 3, 'oxide-yellow': 3 });
+    expect(find(purple, 'mud-in-pot').message).to.match(
+      /opposite on the painter’s wheel \(1[5-8]\d° apart\).*become a brown/,
+    );
+    // a trace that would not be seen alone is no colour of the pot
+    expect(codes(potMixed(two(), { heather: 6, 'oxide-yellow': 0.02 }))).to.not.include('mud-in-pot');
     const beside: Plan = {
       ...two(),
       pots: two().pots.map((p, i) => ({ ...p, colour: i === 0 ? '#2b5fa8' : '#e07a1e' })),
     };
-    expect(find(beside, 'mud-if-stirred').message).to.match(/A with B \(\d+ %\)|B with A \(\d+ %\)/);
+    expect(codes(beside).filter((c) => c.startsWith('mud'))).to.deep.equal([]);
+    const through = setEnd(
+      setEnd(
+        ombrePlan(6),
+        'o1',
+        'from',
+        [{ colorant: 'oxide-yellow', doseGPerKg: 4 }],
+        [starter('oxide-yellow')],
+      ),
+      'o1',
+      'to',
+      [{ colorant: 'heather', doseGPerKg: 8 }],
+    );
+    expect(codes(through)).to.include('mud-in-ombre');
+    expect(codes(ombrePlan(6))).to.not.include('mud-in-ombre');
+  });
+
+  it('a blue is not called a purple, and white in place of less never takes more than is usual', () => {
+    for (const dose of [0.2, 0.5, 1, 2])
+      expect(codes(potMixed(two(), { 'ultramarine-blue': dose }))).to.not.include('pale-purple-greys');
+    let told = 0;
+    for (const id of ['heather', 'heather-2', 'ultramarine-violet'])
+      for (const dose of [0.2, 0.4, 0.8, 1.2, 1.6]) {
+        const plan = potMixed(two(), { [id]: dose });
+        const warning = computePlan(plan).warnings.find((w) => w.code === 'pale-purple-greys');
+        if (!warning) continue;
+        told += 1;
+        expect(codes(warning.remedies![0]!.apply(plan)), `${id} ${dose}`).to.not.include('over-usual-dose');
+      }
+    expect(told).to.be.above(2);
+  });
+
+  it('pots that are only painted are told of, with the sheet’s colour', () => {
+    const warning = find(two(), 'painted-only');
+    expect(warning.message).to.match(/given by hand but take.* no colorant.*poured plain/);
+    expect(codes(warning.remedies![0]!.apply(two()))).to.not.include('painted-only');
+    // a painted colour close to plain soap is plain soap
+    const plain = computePlan(warning.remedies![0]!.apply(two())).colours.pots.get('p1')!;
+    const cream: Plan = { ...two(), pots: two().pots.map((p) => ({ ...p, colour: plain })) };
+    expect(codes(cream)).to.not.include('painted-only');
+    expect(codes(addToPot(addToPot(two(), 'p1', starter('slate')), 'p2', starter('slate')))).to.not.include(
+      'painted-only',
+    );
   });
 
   it('over the usual dose, in a pot', () => {

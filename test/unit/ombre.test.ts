@@ -13,7 +13,9 @@ import {
 import { duplicatePour, moveStep, removeStep, setPourPot } from '../../src/core/edit/pours.ts';
 import { zigzag } from '../../src/core/edit/tilt.ts';
 import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
-import { shadesOf } from '../../src/core/ombre/shades.ts';
+import { labOfBody } from '../../src/core/colour/body.ts';
+import { paintboxOf } from '../../src/core/look/paintbox.ts';
+import { shadesOf, spacedState } from '../../src/core/ombre/shades.ts';
 import { differencesOf } from '../../src/core/ombre/strip.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan, type Computed } from '../../src/core/sheet/compute.ts';
@@ -335,5 +337,51 @@ describe('an ombre in the plan', () => {
     sound(more.plan);
     expect(poursOfOmbre(more.plan, 'o1').filter((p) => p.ombre!.turn)).to.have.length(1);
     sound(moveStep(turned, ids[6]!, ids[1]!));
+  });
+
+  it('pale layers take what pale layers take: twelve from plain soap do not start at hundredths of a gram', () => {
+    const plan = updateOmbre(ombrePlan(12, 'separate-pots', fine), 'o1', { measure: 'stock' });
+    const doses = computePlan(plan).weights!.ombres[0]!.layers.map((l) => l.mix[0]!.doseGPerKg);
+    expect(doses[1]!).to.be.above(0.1);
+    const linear: Plan = {
+      ...plan,
+      colorants: plan.colorants.map((c) => {
+        if (!c.nature) return c;
+        const { pale: _pale, ...nature } = c.nature;
+        return { ...c, nature };
+      }),
+    };
+    const before = computePlan(linear).weights!.ombres[0]!.layers.map((l) => l.mix[0]!.doseGPerKg);
+    expect(doses[1]!).to.be.above(3 * before[1]!);
+    expect(doses.at(-1)!).to.be.closeTo(before.at(-1)!, 0.05);
+    // and it is still even to the eye
+    const paints = paintboxOf(plan, spacedState(plan, plan.ombres[0]!));
+    const steps = differencesOf(shadesOf(plan, plan.ombres[0]!).map((s) => labOfBody(paints.bodyOf(s.mix))));
+    expect(Math.max(...steps) / Math.min(...steps)).to.be.below(1.02);
+  });
+
+  it('two layers that the scale makes one are told of, and each remedy parts them', () => {
+    const coarse = (change: Partial<Plan> = {}): Plan =>
+      ombrePlan(12, 'separate-pots', {
+        mould: basePlan().mould,
+        units: { ...basePlan().units, scaleStepG: 1, fineStepG: 0.1 },
+        ...change,
+      });
+    const warning = computePlan(coarse()).warnings.find((w) => w.code === 'ombre-steps-equal')!;
+    expect(warning.message).to.match(
+      /Layers \d+ and \d+ .* take the same colorant once it is weighed to 0.1 g/,
+    );
+    expect(warning.remedies!.map((r) => r.label.split(' ')[0])).to.deep.equal(['Weigh', 'Draw', 'Make']);
+    for (const remedy of warning.remedies!.slice(0, 2)) {
+      const cured = remedy.apply(coarse());
+      isValid(cured);
+      expect(
+        computePlan(cured).warnings.map((w) => w.code),
+        remedy.label,
+      ).to.not.include('ombre-steps-equal');
+    }
+    expect(poursOfOmbre(warning.remedies![2]!.apply(coarse()), 'o1')).to.have.length(9);
+    const stock = warning.remedies![1]!.apply(coarse());
+    expect(stock.colorants[0]!.nature!.carrierMlPerG * 0.92).to.be.closeTo(10, 0.02);
   });
 });

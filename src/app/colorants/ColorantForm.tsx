@@ -17,6 +17,7 @@ import { FigureField, PercentField } from '../parts/quantities.tsx';
 import { Group } from '../parts/Station.tsx';
 import { TextField } from '../parts/TextField.tsx';
 import { DoseStrip } from './DoseStrip.tsx';
+import { PaleBar } from './PaleBar.tsx';
 
 /** Everything that is known of one colorant. A change is kept at once; plans keep the copies they have. */
 export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
@@ -83,6 +84,7 @@ export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
           </div>
           <DoseStrip nature={nature} />
         </div>
+        <PaleBar nature={nature} onKeep={(next) => keep({ ...colorant, nature: next })} />
       </Group>
       <Group title="Weighing and dispersing">
         <div className="grid grid-cols-3 items-start gap-3">

@@ -1,3 +1,4 @@
+import { paintedPots } from '../../core/advice/colour/painted.ts';
 import type { Station } from '../../core/advice/warning.ts';
 import type { Computed } from '../../core/sheet/compute.ts';
 import { formatNumber, formatPercent } from '../../core/units/format.ts';
@@ -53,7 +54,12 @@ export const STATIONS: readonly StationEntry[] = [
   {
     station: 'pour-day',
     name: 'Pour day',
-    line: (c) => (c.weights ? 'sheet ready' : 'refused for now'),
+    line: (c) =>
+      !c.weights
+        ? 'refused for now'
+        : paintedPots(c.plan).length > 0
+          ? 'sheet without colour'
+          : 'sheet ready',
   },
   {
     station: 'cut',

@@ -16,11 +16,13 @@ export const COLORANT_KINDS = [
 export const CARRIERS = ['oil', 'water', 'glycerine', 'alcohol'] as const;
 
 /** What a maker knows of a colorant. */
-const nature = v.strictObject({
+const knownNature = v.strictObject({
   kind: v.picklist(COLORANT_KINDS),
   /** the colour that soap of the colour `base` takes on at this dose, cured and not gelled */
   colour,
   doseGPerKg: dose(0.01, 200),
+  /** a second test bar: the colour at a pale dose, below the full one, in the same base */
+  pale: v.optional(v.strictObject({ colour, doseGPerKg: dose(0.001, 200) })),
   base: colour,
   /** of one level teaspoon */
   gPerTsp: massG(0.1, 20),
@@ -38,6 +40,18 @@ const nature = v.strictObject({
   bleeds: v.boolean(),
   speckles: v.boolean(),
 });
+
+/** A pale dose is below the full one. */
+const nature = v.pipe(
+  knownNature,
+  v.forward(
+    v.check(
+      (n) => n.pale === undefined || n.pale.doseGPerKg < n.doseGPerKg * 0.9,
+      'a pale dose is well below the full one',
+    ),
+    ['pale'],
+  ),
+);
 
 const head = { id, name: name(60) };
 

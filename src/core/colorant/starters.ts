@@ -16,6 +16,35 @@ const USUAL: Readonly<
   charcoal: { gPerTsp: 1.6, carrier: 'oil', carrierMlPerG: 8, usualGPerKg: 8 },
 };
 
+/**
+ * A second, pale test bar of each: invented, plausible, so that a little colours less than in proportion to a lot. A maker's
+ * own test bars replace both.
+ */
+const PALE: Readonly<Record<string, NonNullable<Nature['pale']>>> = {
+  heather: { colour: '#d3b7c7', doseGPerKg: 1 },
+  'weir-copper': { colour: '#e7b48b', doseGPerKg: 1 },
+  slate: { colour: '#b1b9b9', doseGPerKg: 1 },
+  'pool-green': { colour: '#afcdbd', doseGPerKg: 1 },
+  'heather-2': { colour: '#d9c6ca', doseGPerKg: 0.6 },
+  bracken: { colour: '#e6ce9a', doseGPerKg: 0.6 },
+  lichen: { colour: '#eae1c5', doseGPerKg: 1 },
+  moss: { colour: '#cacfa8', doseGPerKg: 0.4 },
+  peat: { colour: '#987c6a', doseGPerKg: 0.9 },
+  'oxide-red': { colour: '#d99175', doseGPerKg: 0.6 },
+  'oxide-yellow': { colour: '#ecd095', doseGPerKg: 0.6 },
+  'oxide-black': { colour: '#86848a', doseGPerKg: 0.8 },
+  'chrome-green': { colour: '#b5c7a0', doseGPerKg: 0.6 },
+  'ultramarine-blue': { colour: '#99b0cb', doseGPerKg: 0.9 },
+  'ultramarine-violet': { colour: '#d9cbcd', doseGPerKg: 1 },
+  charcoal: { colour: '#8d8e8c', doseGPerKg: 0.8 },
+  'rose-clay': { colour: '#eacbb9', doseGPerKg: 2 },
+  madder: { colour: '#e4b2aa', doseGPerKg: 2 },
+  indigo: { colour: '#b0bcc3', doseGPerKg: 0.3 },
+  annatto: { colour: '#f1d394', doseGPerKg: 0.9 },
+  spirulina: { colour: '#bdc699', doseGPerKg: 2 },
+  'gorse-dye': { colour: '#f1e2a1', doseGPerKg: 0.1 },
+};
+
 const CALM = { palesPercent: 0, fadesPercent: 0, bleeds: false, speckles: false };
 
 const colorant = (
@@ -28,7 +57,16 @@ const colorant = (
 ): Colorant => ({
   id,
   name,
-  nature: { kind, colour, doseGPerKg, base: CREAM, ...USUAL[kind], ...CALM, ...change },
+  nature: {
+    kind,
+    colour,
+    doseGPerKg,
+    ...(PALE[id] ? { pale: PALE[id] } : {}),
+    base: CREAM,
+    ...USUAL[kind],
+    ...CALM,
+    ...change,
+  },
 });
 
 /** A fresh colorant of a kind, to be described. */

@@ -5,7 +5,25 @@ import { BANDS } from './observer.ts';
 export interface Pigment {
   readonly k: Float64Array;
   readonly s: number;
+  /** how its strength rises with the dose; absent: in proportion */
+  readonly bend?: Bend;
 }
+
+/**
+ * A colorant known at a full and a pale dose. Up to the full dose c its strength is that of full (c / full)^power grams: an
+ * assumed form, through both test bars. Above 1: little of it colours less than in proportion, as it does in raw batter
+ * where fine powder clings together. Beyond the full dose it rises in proportion again.
+ */
+export interface Bend {
+  readonly fullGPerKg: number;
+  readonly power: number;
+}
+
+/** The dose that would colour as much if strength were in proportion, g/kg. */
+export const strengthOf = ({ bend }: Pigment, doseGPerKg: number): number =>
+  !bend || doseGPerKg <= 0 || doseGPerKg >= bend.fullGPerKg
+    ? doseGPerKg
+    : bend.fullGPerKg * (doseGPerKg / bend.fullGPerKg) ** bend.power;
 
 /**
  * The pigment that turns `base` into `hex` at `doseGPerKg`. Where the colour is lighter than the base in any band no
@@ -33,8 +51,9 @@ export function tint(
   const k = Float64Array.from(base.k);
   let { s } = base;
   for (const { pigment, doseGPerKg } of doses) {
-    for (let i = 0; i < BANDS; i += 1) k[i] = (k[i] as number) + doseGPerKg * (pigment.k[i] as number);
-    s += doseGPerKg * pigment.s;
+    const strength = strengthOf(pigment, doseGPerKg);
+    for (let i = 0; i < BANDS; i += 1) k[i] = (k[i] as number) + strength * (pigment.k[i] as number);
+    s += strength * pigment.s;
   }
   return { k, s };
 }

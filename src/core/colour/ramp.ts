@@ -1,8 +1,9 @@
-import { reflectanceOfKs, stir, type Body } from './body.ts';
+import { labOfBody, reflectanceOfKs, stir, type Body } from './body.ts';
 import { difference } from './difference.ts';
 import { labOfLinear, type Lab } from './lab.ts';
 import { TO_LINEAR } from './linear.ts';
 import { BANDS } from './observer.ts';
+import { tint, type Pigment } from './pigment.ts';
 
 /**
  * The way from one body to another as the doses go evenly from the first's to the last's: t = 0 the first, t = 1 the
@@ -44,13 +45,42 @@ const nodesFrom = (paleFirst: boolean): readonly number[] =>
     return paleFirst ? u ** 3 : 1 - (1 - u) ** 3;
   });
 
-export function rampOf(from: Body, to: Body): Ramp {
-  const bodyAt = (t: number): Body =>
-    stir([
-      { body: from, part: 1 - t },
-      { body: to, part: t },
-    ]);
-  const labAt = labBetween(from, to);
+/** The way from one body to another as they are stirred together in changing parts. */
+export const rampOf = (from: Body, to: Body): Ramp =>
+  rampAlong(
+    (t) =>
+      stir([
+        { body: from, part: 1 - t },
+        { body: to, part: t },
+      ]),
+    labBetween(from, to),
+  );
+
+/** One colorant along a ramp: its doses at both ends, g/kg. */
+export interface RampDose {
+  readonly pigment: Pigment;
+  readonly fromGPerKg: number;
+  readonly toGPerKg: number;
+}
+
+/** The way between two mixes in one base, dose by dose: where strength is not in proportion to the dose it bends too. */
+export function rampOfDoses(base: Body, doses: readonly RampDose[]): Ramp {
+  const at = (t: number): { pigment: Pigment; doseGPerKg: number }[] =>
+    doses.map(({ pigment, fromGPerKg, toGPerKg }) => ({
+      pigment,
+      doseGPerKg: fromGPerKg + t * (toGPerKg - fromGPerKg),
+    }));
+  if (doses.every((d) => d.pigment.bend === undefined || d.fromGPerKg === d.toGPerKg))
+    return rampOf(tint(base, at(0)), tint(base, at(1)));
+  return rampAlong(
+    (t) => tint(base, at(t)),
+    (t) => labOfBody(tint(base, at(t))),
+  );
+}
+
+function rampAlong(bodyAt: (t: number) => Body, labAt: (t: number) => Lab): Ramp {
+  const from = bodyAt(0);
+  const to = bodyAt(1);
   const weight = (body: Body): number => body.k.reduce((a, b) => a + b, 0) / body.s;
   const nodes = nodesFrom(weight(from) <= weight(to));
   const seen = [0];

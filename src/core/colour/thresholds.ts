@@ -10,3 +10,11 @@ export const READS_AS_LINE = 5;
 
 /** Steps of an ombre smaller than this are not seen at all. */
 export const LEAST_STEP = 1;
+
+/** A difference in words: what a maker sees of it. The figure stands behind. */
+export function seenAs(difference: number): 'no' | 'a hardly seen' | 'a soft' | 'a clear' | 'a strong' {
+  if (difference < LEAST_STEP) return 'no';
+  if (difference < SHOWS) return 'a hardly seen';
+  if (difference < READS_AS_LINE) return 'a soft';
+  return difference < 12 ? 'a clear' : 'a strong';
+}

@@ -1,3 +1,4 @@
+import { CARRIER_DENSITY } from '../colorant/dispersion.ts';
 import type { Colorant, PlanColorant } from '../colorant/schema.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -50,22 +51,12 @@ export const withDose = (mix: Mix, colorant: string, doseGPerKg: number): Mix =>
     : [...mix, { colorant, doseGPerKg }];
 
 /**
- * Put a colorant of the library into a pot at its stated dose. A pot with no other colorants gives up the colour it was
- * given by hand: from here on it looks as it is mixed.
+ * Put a colorant of the library into a pot at its stated dose. A pot that was given a colour by hand keeps it until the maker
+ * says that it is to be drawn as it is mixed.
  */
 export function addToPot(plan: Plan, potId: string, colorant: Colorant): Plan {
   const taken = takeColorant(plan, colorant);
-  return {
-    ...taken,
-    pots: taken.pots.map((p) => {
-      if (p.id !== potId) return p;
-      const { colour, ...rest } = p;
-      const colorants = withDose(p.colorants, colorant.id, colorant.nature.doseGPerKg);
-      return p.colorants.length === 0 || colour === undefined
-        ? { ...rest, colorants }
-        : { ...rest, colour, colorants };
-    }),
-  };
+  return setDose(taken, potId, colorant.id, colorant.nature.doseGPerKg);
 }
 
 /** Put a colorant that is not in the library into a pot, by its name alone. The pot is drawn in the colour given by hand. */
@@ -91,6 +82,25 @@ export const takeFromPot = (plan: Plan, potId: string, colorant: string): Plan =
       )
     : plan;
 };
+
+/** A diluted stock: so many grams of carrier to a gram of powder. */
+export const DILUTED_G_PER_G = 10;
+
+/** Draw an ombre's colorants from diluted stocks: the fine scale then weighs less powder with each of its steps. */
+export function fromDilutedStock(plan: Plan, ombreId: string): Plan {
+  const ombre = plan.ombres.find((o) => o.id === ombreId);
+  if (!ombre) return plan;
+  const graded = new Set([...ombre.from, ...ombre.to].map((m) => m.colorant));
+  return {
+    ...plan,
+    ombres: plan.ombres.map((o) => (o === ombre ? { ...o, measure: 'stock' } : o)),
+    colorants: plan.colorants.map((c) => {
+      if (!c.nature || !graded.has(c.id)) return c;
+      const wanted = Math.round((DILUTED_G_PER_G / CARRIER_DENSITY[c.nature.carrier]) * 100) / 100;
+      return { ...c, nature: { ...c.nature, carrierMlPerG: Math.max(c.nature.carrierMlPerG, wanted) } };
+    }),
+  };
+}
 
 /** The pot looks as its colorants make it; a colour given by hand is dropped. */
 export const mixPot = (plan: Plan, potId: string): Plan => ({

@@ -10,6 +10,8 @@ const COLUMNS = [
   { column: 'kind', needed: true },
   { column: 'colour', needed: true },
   { column: 'dose_g_per_kg', needed: true },
+  { column: 'pale_colour', needed: false },
+  { column: 'pale_dose_g_per_kg', needed: false },
   { column: 'base_colour', needed: true },
   { column: 'g_per_tsp', needed: true },
   { column: 'carrier', needed: true },
@@ -39,6 +41,9 @@ const COLUMN_OF: Readonly<Record<string, Column>> = {
   'nature.kind': 'kind',
   'nature.colour': 'colour',
   'nature.doseGPerKg': 'dose_g_per_kg',
+  'nature.pale': 'pale_dose_g_per_kg',
+  'nature.pale.colour': 'pale_colour',
+  'nature.pale.doseGPerKg': 'pale_dose_g_per_kg',
   'nature.base': 'base_colour',
   'nature.gPerTsp': 'g_per_tsp',
   'nature.carrier': 'carrier',
@@ -82,6 +87,14 @@ export function colorantsFromRows(rows: readonly (readonly string[])[]): Result<
         kind: cell('kind').toLowerCase(),
         colour: cell('colour').toLowerCase(),
         doseGPerKg: number(cell('dose_g_per_kg')),
+        ...(cell('pale_colour') === '' && cell('pale_dose_g_per_kg') === ''
+          ? {}
+          : {
+              pale: {
+                colour: cell('pale_colour').toLowerCase(),
+                doseGPerKg: number(cell('pale_dose_g_per_kg')),
+              },
+            }),
         base: cell('base_colour').toLowerCase(),
         gPerTsp: number(cell('g_per_tsp')),
         carrier: cell('carrier').toLowerCase(),
@@ -116,6 +129,8 @@ export const colorantRows = (colorants: readonly Colorant[]): string[][] => [
       kind: nature.kind,
       colour: nature.colour,
       dose_g_per_kg: nature.doseGPerKg,
+      pale_colour: nature.pale?.colour,
+      pale_dose_g_per_kg: nature.pale?.doseGPerKg,
       base_colour: nature.base,
       g_per_tsp: nature.gPerTsp,
       carrier: nature.carrier,

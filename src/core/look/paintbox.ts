@@ -13,6 +13,7 @@ export interface Paintbox {
   readonly base: Body;
   /** a colorant that is not described adds nothing */
   readonly bodyOf: (mix: Mix) => Body;
+  readonly pigments: ReadonlyMap<string, Pigment>;
 }
 
 /** Vanillin in the batter, g/kg. */
@@ -35,7 +36,7 @@ function mixPaints(plan: Pick<Plan, 'batter' | 'colorants'>, state: SoapState): 
         return pigment ? [{ pigment, doseGPerKg }] : [];
       }),
     );
-  return { base, bodyOf };
+  return { base, bodyOf, pigments };
 }
 
 interface Remembered {

@@ -1,5 +1,6 @@
 import { bodyOfHex, type Body } from '../colour/body.ts';
-import { pigmentFor, type Pigment } from '../colour/pigment.ts';
+import { bendThrough } from '../colour/bend.ts';
+import { pigmentFor, type Bend, type Pigment } from '../colour/pigment.ts';
 import { CREAM } from '../colorant/cream.ts';
 import type { Nature } from '../colorant/schema.ts';
 import type { SoapState } from './state.ts';
@@ -32,17 +33,31 @@ export function shiftedBase(plain: Body, state: SoapState, vanillinGPerKg: numbe
   };
 }
 
+const bends = new WeakMap<Nature, Bend>();
+
+/** How a colorant's strength rises with its dose, from its two test bars; sought once for each description. */
+export function bendOf(nature: Nature): Bend | undefined {
+  const { pale, doseGPerKg, colour } = nature;
+  if (!pale) return undefined;
+  const base = bodyOfHex(nature.base);
+  const bend = bends.get(nature) ?? bendThrough(pigmentFor(colour, doseGPerKg, base), base, doseGPerKg, pale);
+  bends.set(nature, bend);
+  return bend;
+}
+
 /** A colorant's pigment as it is in a state: morphed while fresh, paled by the oven, faded by the cure. */
 export function shiftedPigment(nature: Nature, state: SoapState): Pigment {
   const fresh = state.moment === 'pour';
   const morphed = nature.morph && (fresh || !nature.morph.returns);
-  const pigment = pigmentFor(
+  const plain = pigmentFor(
     morphed && nature.morph ? nature.morph.colour : nature.colour,
     nature.doseGPerKg,
     bodyOfHex(nature.base),
   );
+  const bend = bendOf(nature);
+  const pigment = bend ? { ...plain, bend } : plain;
   const left =
     (fresh ? 1 : 1 - (nature.palesPercent / 100) * state.heat) *
     (state.moment === 'cured' ? 1 - nature.fadesPercent / 100 : 1);
-  return left === 1 ? pigment : { k: pigment.k.map((k) => k * left), s: pigment.s };
+  return left === 1 ? pigment : { ...pigment, k: pigment.k.map((k) => k * left) };
 }

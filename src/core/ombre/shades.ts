@@ -1,4 +1,4 @@
-import { rampOf, type Ramp } from '../colour/ramp.ts';
+import { rampOfDoses, type Ramp, type RampDose } from '../colour/ramp.ts';
 import { paintboxOf } from '../look/paintbox.ts';
 import { plannedHeat, plannedState, type SoapState } from '../look/state.ts';
 import type { Mix, Ombre } from '../plan/ombreSchema.ts';
@@ -42,7 +42,13 @@ export function rampBetween(
   to: Mix,
 ): Ramp {
   const paints = paintboxOf(plan, state);
-  return rampOf(paints.bodyOf(from), paints.bodyOf(to));
+  return rampOfDoses(
+    paints.base,
+    between(from, to, 0).flatMap(({ colorant }): RampDose[] => {
+      const pigment = paints.pigments.get(colorant);
+      return pigment ? [{ pigment, fromGPerKg: doseIn(from, colorant), toGPerKg: doseIn(to, colorant) }] : [];
+    }),
+  );
 }
 
 /** The state an ombre is spaced in. */

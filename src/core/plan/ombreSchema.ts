@@ -34,8 +34,11 @@ export const ombreSchema = v.strictObject({
   spacing,
   /** when the steps are to look as spaced */
   spacedAt: v.picklist(['pour', 'cut', 'cured']),
-  /** additions are rounded to the fine scale or to eighths of a level teaspoon */
-  measure: v.picklist(['scale', 'spoon']),
+  /**
+   * powder to the fine scale's step, or to eighths of a level teaspoon, or as fine as the scale weighs it in its carrier: a
+   * diluted stock
+   */
+  measure: v.picklist(['scale', 'spoon', 'stock']),
   /** what stays in the jugs of the two stocks, percent of what is drawn */
   stockLossPercent: percent(0, 30),
   /** what was really poured or added, where it differed; what comes after is solved again */

@@ -1,6 +1,7 @@
 import type { Plan } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
 import { ACT, VESSEL } from './acts.ts';
+import { upToStep } from '../units/scaleStep.ts';
 import { dispersedG } from './dispersed.ts';
 import type { Weight } from './ingredients.ts';
 import type { OmbreWeights } from './ombre/types.ts';
@@ -89,8 +90,18 @@ export function dispersionsOf(
     const own = draws.filter((d) => d.colorant === c.id);
     const powderG = own.reduce((s, d) => s + d.powderG, 0);
     if (powderG <= 0) return [];
-    const carrierG = Number((own.reduce((s, d) => s + d.massG, 0) - powderG).toFixed(4));
-    return [{ colorant: c.id, powderG: Number(powderG.toFixed(4)), carrierG, carrier: c.nature?.carrier }];
+    // a diluted stock or a spoon gives powder between the scale's steps: the jar is made to the step above, in proportion
+    const weighedG = upToStep(powderG, fineG);
+    const drawnG = own.reduce((s, d) => s + d.massG, 0);
+    const wantedG = weighedG - powderG > 1e-6 ? (drawnG * weighedG) / powderG : drawnG;
+    return [
+      {
+        colorant: c.id,
+        powderG: weighedG,
+        carrierG: c.nature ? upToStep(Math.max(0, wantedG - weighedG), fineG) : 0,
+        carrier: c.nature?.carrier,
+      },
+    ];
   });
   return { draws, jars };
 }

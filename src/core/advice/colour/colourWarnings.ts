@@ -1,10 +1,11 @@
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
-import { mostlyColorant, mudInPots, overDosed, wetPots } from './doses.ts';
+import { mostlyColorant, mud, overDosed, wetPots } from './doses.ts';
 import { greyOmbres, greyPurples } from './greying.ts';
-import { closeNeighbours, muddyNeighbours } from './neighbours.ts';
+import { closeNeighbours } from './neighbours.ts';
 import { ombreWarnings } from './ombres.ts';
 import { carriedOver, jugsNotFree } from './jugs.ts';
+import { paintedOnly } from './painted.ts';
 import { behaviours, overruled, paled, tanned, undescribed } from './shifts.ts';
 
 /** What to know of the colours, worst first by kind. */
@@ -14,10 +15,11 @@ export function colourWarnings(facts: Facts): Warning[] {
     ...ombreWarnings(facts, bodies),
     ...overruled(facts),
     ...undescribed(facts),
+    ...paintedOnly(facts),
     ...mostlyColorant(facts),
     ...overDosed(facts),
     ...wetPots(facts),
-    ...mudInPots(facts),
+    ...mud(facts),
     ...greyPurples(facts),
     ...greyOmbres(facts),
     ...tanned(facts),
@@ -25,7 +27,6 @@ export function colourWarnings(facts: Facts): Warning[] {
     ...jugsNotFree(facts),
     ...carriedOver(facts, bodies),
     ...closeNeighbours(facts, bodies),
-    ...muddyNeighbours(facts, bodies),
     ...behaviours(facts),
   ];
 }

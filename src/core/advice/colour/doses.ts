@@ -1,13 +1,15 @@
 import { KIND_NAMES } from '../../colorant/schema.ts';
 import { labOfBody } from '../../colour/body.ts';
-import { chromaOf } from '../../colour/lab.ts';
-import { MUD_BELOW } from '../../colour/stirring.ts';
+import { chromaOf, labOfHex } from '../../colour/lab.ts';
+import { difference } from '../../colour/difference.ts';
+import { OPPOSITE, stirredName, wheelApart, wheelOf } from '../../colour/painterWheel.ts';
 import { setDose, withDose } from '../../edit/colorants.ts';
 import { updateOmbre } from '../../edit/ombre.ts';
 import { colorantPart, makeupOf, MOST_COLORANT } from '../../fill/makeup.ts';
 import { paintboxOf } from '../../look/paintbox.ts';
 import { plannedState } from '../../look/state.ts';
 import { gradedPots } from '../../ombre/runs.ts';
+import { between } from '../../ombre/shades.ts';
 import type { Mix } from '../../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { formatPercent, formatShort } from '../../units/format.ts';
@@ -119,27 +121,75 @@ export const mixedPots = (plan: Plan): readonly Pot[] => {
   return plan.pots.filter((p) => p.colour === undefined && !graded.has(p.id));
 };
 
-/** A pot whose own colorants take each other's colour away. */
-export function mudInPots({ plan }: Facts): Warning[] {
+/** A colorant counts as one of a mix's colours when it alone would shift the plain soap by this, CIEDE2000. */
+const COLOURS = 6;
+
+/** A colorant with less chroma than this is no colour on the wheel: white, grey, black. */
+const NEUTRAL = 12;
+
+interface Pair {
+  readonly names: string;
+  readonly apart: number;
+  readonly becomes: string;
+}
+
+/** The two colorants of a mix that stand furthest apart on the painter's wheel, when they are opposites. */
+function opposites(plan: Plan, mix: Mix): Pair | undefined {
   const paints = paintboxOf(plan, plannedState(plan, 'cured'));
-  const chroma = (mix: Mix): number => chromaOf(labOfBody(paints.bodyOf(mix)));
-  return mixedPots(plan).flatMap((p): Warning[] => {
-    const coloured = p.colorants.filter(
-      (c) => plan.colorants.find((k) => k.id === c.colorant)?.nature !== undefined && chroma([c]) >= 12,
-    );
-    if (coloured.length < 2) return [];
-    const duller = Math.min(...coloured.map((c) => chroma([c])));
-    const kept = chroma(coloured) / duller;
-    if (kept >= MUD_BELOW) return [];
-    const names = coloured.map((c) => plan.colorants.find((k) => k.id === c.colorant)?.name ?? '');
-    return [
-      {
-        code: 'mud-in-pot',
-        level: 'warn',
-        station: 'colour',
-        pot: p.id,
-        message: `Pot ${p.letter} stirs ${names.join(' and ')} together: they take each other’s colour away and leave ${formatPercent(kept * 100, 0)} of the duller one’s. Expect mud.`,
-      },
-    ];
+  const plain = labOfBody(paints.base);
+  const coloured = mix.flatMap((m) => {
+    const known = plan.colorants.find((c) => c.id === m.colorant);
+    const lab = known?.nature && labOfHex(known.nature.colour);
+    if (!lab || chromaOf(lab) < NEUTRAL) return [];
+    const shift = difference(plain, labOfBody(paints.bodyOf([m])));
+    return shift >= COLOURS ? [{ name: known.name, wheel: wheelOf(lab) }] : [];
   });
+  let worst: Pair | undefined;
+  for (const [i, one] of coloured.entries())
+    for (const other of coloured.slice(i + 1)) {
+      const apart = wheelApart(one.wheel, other.wheel);
+      if (apart < OPPOSITE || apart <= (worst?.apart ?? 0)) continue;
+      worst = {
+        names: `${one.name} and ${other.name}`,
+        apart,
+        becomes: stirredName(one.wheel, other.wheel),
+      };
+    }
+  return worst;
+}
+
+const opposite = ({ names, apart, becomes }: Pair): string =>
+  `${names} are nearly opposite on the painter’s wheel (${formatShort(apart, 0)}° apart): stirred together they become ${becomes}.`;
+
+/** Colours that are stirred together and take each other's colour away: in a pot, or along an ombre between two of them. */
+export function mud({ plan }: Facts): Warning[] {
+  return [
+    ...mixedPots(plan).flatMap((p): Warning[] => {
+      const pair = opposites(plan, p.colorants);
+      return pair
+        ? [
+            {
+              code: 'mud-in-pot',
+              level: 'warn',
+              station: 'colour',
+              pot: p.id,
+              message: `Pot ${p.letter}: ${opposite(pair)} Expect mud.`,
+            },
+          ]
+        : [];
+    }),
+    ...plan.ombres.flatMap((o): Warning[] => {
+      const pair = opposites(plan, between(o.from, o.to, 0.5));
+      return pair
+        ? [
+            {
+              code: 'mud-in-ombre',
+              level: 'warn',
+              station: 'colour',
+              message: `${o.name}: ${opposite(pair)} The layers between the ends will be mud.`,
+            },
+          ]
+        : [];
+    }),
+  ];
 }

@@ -15,8 +15,8 @@ import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
 import { figure, mixedPots } from './doses.ts';
 
-/** Hues that go grey on cream when there is little of them: the blues, violets and purples that its yellow cancels. */
-const GREYS = { from: 270, to: 345 };
+/** Purples, by CIE hue: what goes grey on cream when there is little of it, as its yellow cancels them. Blues stay blue. */
+const GREYS = { from: 300, to: 345 };
 /** A pale tint: lighter than this. */
 const PALE = 62;
 const WHITE_GPERKG = 8;
@@ -25,11 +25,17 @@ const LOOKED_AT = 3;
 /** Less purple than this more is not worth a word. */
 const WORTH_IT = 2;
 
-/** The same lightness from white and as much of the colorant as that takes. */
-function withWhite(paints: Paintbox, colorant: string, white: string, lightness: number): Mix {
+/** The same lightness from so much white and as much of the colorant as that takes. */
+function withWhite(
+  paints: Paintbox,
+  colorant: string,
+  white: string,
+  whiteGPerKg: number,
+  lightness: number,
+): Mix {
   const mixOf = (doseGPerKg: number): Mix => [
     { colorant, doseGPerKg },
-    { colorant: white, doseGPerKg: WHITE_GPERKG },
+    { colorant: white, doseGPerKg: whiteGPerKg },
   ];
   let low = 0;
   let high = 40;
@@ -39,6 +45,22 @@ function withWhite(paints: Paintbox, colorant: string, white: string, lightness:
     else high = middle;
   }
   return mixOf(Math.round(low * 100) / 100);
+}
+
+/** The most white, by halves, at which neither it nor the colorant goes over what is usual; undefined where none is. */
+function withinUsual(
+  plan: Plan,
+  paints: Paintbox,
+  colorant: { readonly id: string; readonly usualGPerKg: number },
+  white: White,
+  lightness: number,
+): Mix | undefined {
+  const most = white.take(plan).colorants.find((c) => c.id === white.id)?.nature?.usualGPerKg ?? WHITE_GPERKG;
+  for (let whiteGPerKg = Math.min(WHITE_GPERKG, most); whiteGPerKg >= 0.5; whiteGPerKg /= 2) {
+    const mix = withWhite(paints, colorant.id, white.id, whiteGPerKg, lightness);
+    if ((mix[0]?.doseGPerKg ?? 0) <= colorant.usualGPerKg) return mix;
+  }
+  return undefined;
 }
 
 /** A white to recommend: the plan's own, or a starter that is taken along. */
@@ -55,6 +77,19 @@ function whiteFor(plan: Plan): White | undefined {
   const starter: Colorant | undefined = STARTER_COLORANTS.find((c) => c.nature.kind === 'titanium-oil');
   return starter && { id: starter.id, take: (p) => takeColorant(p, starter) };
 }
+
+/** From so much purple on it is one, L*a*b* units along the colorant's own hue: nothing to warn of. */
+const CLEAR_PURPLE = 12;
+
+/** How much purple is left, in words: L*a*b* units along the colorant's own hue. */
+const purpleLeft = (units: number): string =>
+  units < 1
+    ? 'no purple at all'
+    : units < 5
+      ? 'hardly a purple'
+      : units < 12
+        ? 'a soft purple'
+        : 'a clear purple';
 
 interface Greying {
   /** how much of the colorant's own hue is left, L*a*b* units: as it is, and with white instead of less */
@@ -74,11 +109,13 @@ function greyingOf(plan: Plan, paints: Paintbox, mix: Mix, white: White): Greyin
   const now = labOfBody(body);
   if (hue < GREYS.from || hue > GREYS.to || now[0] < PALE || only.doseGPerKg > nature.doseGPerKg / 2)
     return undefined;
-  const cleaner = withWhite(paints, only.colorant, white.id, now[0]);
+  const known = { id: only.colorant, usualGPerKg: nature.usualGPerKg };
+  const cleaner = withinUsual(plan, paints, known, white, now[0]);
+  if (!cleaner) return undefined;
   const angle = (hue * Math.PI) / 180;
   const along = ([, a, b]: Lab): number => a * Math.cos(angle) + b * Math.sin(angle);
   const after = along(labOfBody(paints.bodyOf(cleaner)));
-  return after < along(now) + WORTH_IT
+  return along(now) >= CLEAR_PURPLE || after < along(now) + WORTH_IT
     ? undefined
     : { now: along(now), withWhite: after, hex: hexOfBody(body), cleaner };
 }
@@ -97,7 +134,7 @@ export function greyPurples({ plan }: Facts): Warning[] {
         level: 'warn',
         station: 'colour',
         pot: p.id,
-        message: `Pot ${p.letter} is a pale purple from little colorant: the cream of the batter greys it (${formatShort(grey.now, 1)} of purple left, ${grey.hex}). ${figure(grey.cleaner[0]?.doseGPerKg ?? 0)} with ${figure(WHITE_GPERKG)} of white is as light and keeps ${formatShort(grey.withWhite, 1)}.`,
+        message: `Pot ${p.letter} is a pale purple from little colorant: the cream of the batter greys it to ${purpleLeft(grey.now)}. ${figure(grey.cleaner[0]?.doseGPerKg ?? 0)} with ${figure(grey.cleaner[1]?.doseGPerKg ?? 0)} of white is as light and stays ${purpleLeft(grey.withWhite)} (purple ${formatShort(grey.now, 1)} against ${formatShort(grey.withWhite, 1)}).`,
         remedies: [
           {
             label: `Use white instead of less in pot ${p.letter}`,
@@ -137,7 +174,7 @@ export function greyOmbres({ plan }: Facts): Warning[] {
         code: 'pale-purple-greys',
         level: 'warn',
         station: 'colour',
-        message: `The pale layers of ${ombre.name}, from layer ${grey.nth}, are purple from little colorant, which the cream of the batter greys: that layer keeps ${formatShort(now, 1)} of purple, with white it would keep ${formatShort(whitened, 1)} at the same lightness.`,
+        message: `The pale layers of ${ombre.name}, from layer ${grey.nth}, are purple from little colorant, which the cream of the batter greys: that layer is ${purpleLeft(now)}; with white it would be ${purpleLeft(whitened)} at the same lightness (purple ${formatShort(now, 1)} against ${formatShort(whitened, 1)}).`,
         remedies: [
           {
             label: `Whiten all of it with ${figure(WHITE_GPERKG)}`,

@@ -1,4 +1,3 @@
-import { chromaKept, MUD_BELOW } from '../../colour/stirring.ts';
 import { difference } from '../../colour/difference.ts';
 import { READS_AS_LINE } from '../../colour/thresholds.ts';
 import { labOfBody, type Body } from '../../colour/body.ts';
@@ -8,7 +7,7 @@ import { freshId } from '../../edit/freshId.ts';
 import { insertAfter, LANDING_FALL_MM } from '../../edit/pours.ts';
 import type { PouredLayer } from '../../fill/layers.ts';
 import type { Plan } from '../../plan/planSchema.ts';
-import { formatPercent, formatShort } from '../../units/format.ts';
+import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Remedy, Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
@@ -126,29 +125,4 @@ export function closeNeighbours(facts: Facts, bodies: PlanBodies): Warning[] {
       },
     ];
   });
-}
-
-/** Touching layers whose colours would go brown if they were stirred together. */
-export function muddyNeighbours(facts: Facts, bodies: PlanBodies): Warning[] {
-  const seen = new Set<string>();
-  const pairs = touching(facts).flatMap(({ below, above }): string[] => {
-    const key = [below.pour.pot, above.pour.pot].sort().join(' ');
-    const one = bodyOf(bodies, below);
-    const other = bodyOf(bodies, above);
-    if (!one || !other || seen.has(key)) return [];
-    seen.add(key);
-    const kept = chromaKept(one, other);
-    return kept === undefined || kept >= MUD_BELOW
-      ? []
-      : [`${nameOf(facts, below)} with ${nameOf(facts, above)} (${formatPercent(kept * 100, 0)})`];
-  });
-  if (pairs.length === 0) return [];
-  return [
-    {
-      code: 'mud-if-stirred',
-      level: 'note',
-      station: 'colour',
-      message: `Opposites lie side by side: stirred together they go towards brown, keeping this much of the duller one’s colour: ${pairs.join(', ')}. Keep tools and strokes out of both.`,
-    },
-  ];
 }

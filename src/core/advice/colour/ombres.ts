@@ -1,16 +1,120 @@
 import { labOfBody } from '../../colour/body.ts';
-import { LEAST_STEP } from '../../colour/thresholds.ts';
+import { difference } from '../../colour/difference.ts';
+import type { Lab } from '../../colour/lab.ts';
+import { LEAST_STEP, seenAs } from '../../colour/thresholds.ts';
+import { DILUTED_G_PER_G, fromDilutedStock } from '../../edit/colorants.ts';
 import { repot } from '../../edit/repot.ts';
 import { LEAST_LAYERS, setLayers, updateOmbre } from '../../edit/ombre.ts';
+import { paintboxOf } from '../../look/paintbox.ts';
+import { spacedState } from '../../ombre/shades.ts';
+import { doseIn } from '../../ombre/doseIn.ts';
+import type { Mix, Ombre } from '../../plan/ombreSchema.ts';
+import { SCALE_STEPS_G, type Plan } from '../../plan/planSchema.ts';
+import type { Pour } from '../../plan/stepSchema.ts';
 import { differencesOf } from '../../ombre/strip.ts';
 import { poursOfOmbre } from '../../ombre/runs.ts';
 import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Warning } from '../warning.ts';
+import type { OmbreLayer } from '../../weigh/ombre/types.ts';
+import type { Remedy, Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
 
 /** Steps that read clearly, for the number of layers offered instead. */
 const CLEAR_STEP = 2.5;
+
+/** Doses this near to each other are one and the same on the scale, as a part of the larger. */
+const SAME_DOSE = 1e-6;
+
+const sameMix = (one: Mix, other: Mix): boolean =>
+  one.every(({ colorant, doseGPerKg }) => {
+    const there = doseIn(other, colorant);
+    return Math.abs(there - doseGPerKg) <= SAME_DOSE * Math.max(there, doseGPerKg);
+  });
+
+/** Ways of weighing that are fine enough for the smallest step of an ombre: a finer scale, a diluted stock, or both. */
+function rescaled(plan: Plan, ombre: Ombre, layers: readonly OmbreLayer[]): Remedy[] {
+  const { fineStepG } = plan.units;
+  const smallestG = Math.min(
+    ...layers.slice(1).flatMap((layer, i) => {
+      const before = layers[i];
+      if (!before || before.shade.t === layer.shade.t) return [];
+      const grams = layer.shade.mix.map(
+        ({ colorant, doseGPerKg }) =>
+          (Math.abs(doseGPerKg - doseIn(before.shade.mix, colorant)) * layer.plannedG) / 1000,
+      );
+      return [Math.max(...grams)];
+    }),
+  );
+  const weighTo =
+    (step: Plan['units']['fineStepG']) =>
+    (p: Plan): Plan => ({ ...p, units: { ...p.units, fineStepG: step } });
+  const finer = SCALE_STEPS_G.filter((s) => s < fineStepG);
+  const enough = finer.find((s) => s <= smallestG);
+  const stockOf = 1 / (1 + DILUTED_G_PER_G);
+  const withStock = finer.find((s) => s * stockOf <= smallestG);
+  const diluted = ombre.measure === 'stock';
+  return [
+    ...(enough !== undefined && ombre.measure === 'scale'
+      ? [{ label: `Weigh colorants to ${enough} g`, apply: weighTo(enough) }]
+      : []),
+    ...(!diluted && fineStepG * stockOf <= smallestG
+      ? [
+          {
+            label: `Draw them from a diluted stock, 1 g in ${DILUTED_G_PER_G} g`,
+            apply: (p: Plan) => fromDilutedStock(p, ombre.id),
+          },
+        ]
+      : withStock !== undefined
+        ? [
+            {
+              label: `Draw them from a diluted stock, 1 g in ${DILUTED_G_PER_G} g, on a ${withStock} g scale`,
+              apply: (p: Plan) => weighTo(withStock)(fromDilutedStock(p, ombre.id)),
+            },
+          ]
+        : []),
+  ];
+}
+
+/** Neighbouring layers that the scale gives the same colorant, though the grading wants a step that is seen. */
+function roundedAway(
+  plan: Plan,
+  ombre: Ombre,
+  pours: readonly Pour[],
+  labs: readonly Lab[],
+  weights: Facts['weights'],
+): Pick<Warning, 'code' | 'level' | 'message' | 'remedies'> | undefined {
+  const layers = weights?.ombres.find((o) => o.ombre.id === ombre.id)?.layers ?? [];
+  const paints = paintboxOf(plan, spacedState(plan, ombre));
+  const wantedStep = (one: Mix, other: Mix): number =>
+    difference(labOfBody(paints.bodyOf(one)), labOfBody(paints.bodyOf(other)));
+  const at = layers.findIndex((layer, i) => {
+    const next = layers[i + 1];
+    return (
+      next &&
+      next.shade.t !== layer.shade.t &&
+      sameMix(layer.mix, next.mix) &&
+      sameMix(next.mix, layer.mix) &&
+      wantedStep(layer.shade.mix, next.shade.mix) >= LEAST_STEP
+    );
+  });
+  if (at < 0) return undefined;
+  const steps = differencesOf(labs);
+  const most = Math.max(...steps);
+  const { fineStepG } = plan.units;
+  const cures = rescaled(plan, ombre, layers);
+  const fewer = Math.max(LEAST_LAYERS, Math.ceil(pours.length * 0.7));
+  return {
+    code: 'ombre-steps-equal',
+    level: 'warn',
+    message: `Layers ${at + 1} and ${at + 2} of ${ombre.name} take the same colorant once it is weighed to ${ombre.measure === 'spoon' ? 'eighths of a teaspoon' : `${fineStepG} g`}: no step between them, and ${seenAs(most)} one elsewhere (${formatShort(most, 1)}).`,
+    remedies: [
+      ...cures,
+      ...(fewer < pours.length
+        ? [{ label: `Make it ${fewer} layers`, apply: (p: Plan) => setLayers(p, ombre.id, fewer) }]
+        : []),
+    ],
+  };
+}
 
 export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): Warning[] {
   return plan.ombres.flatMap((ombre): Warning[] => {
@@ -60,6 +164,8 @@ export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): War
       return body ? [labOfBody(body)] : [];
     });
     const steps = differencesOf(labs).filter((_, i) => pours[i + 1]?.ombre?.turn !== 'restart');
+    const rounded = roundedAway(plan, ombre, pours, labs, weights);
+    if (rounded) return [{ ...about, ...rounded }];
     const least = Math.min(...steps);
     const whole = steps.reduce((a, b) => a + b, 0);
     if (least >= LEAST_STEP) return [];

@@ -1,3 +1,4 @@
+import { dispersionPerG } from '../../colorant/dispersion.ts';
 import type { Shade } from '../../ombre/shades.ts';
 import type { Ombre } from '../../plan/ombreSchema.ts';
 import type { Plan } from '../../plan/planSchema.ts';
@@ -19,10 +20,14 @@ export interface Bench {
   readonly fineG: Grams;
 }
 
-/** Step of an addition: the fine scale's, or an eighth of that colorant's teaspoon. */
+/** Step of an addition: the fine scale's, that of the powder in a step of its diluted stock, or an eighth of a teaspoon. */
 export function roundAddition({ plan, ombre, fineG }: Bench, colorant: string, massG: Grams): Grams {
   const nature = plan.colorants.find((c) => c.id === colorant)?.nature;
   if (ombre.measure === 'scale' || !nature) return toStep(massG, fineG);
+  if (ombre.measure === 'stock') {
+    const perStep = fineG / dispersionPerG(nature);
+    return Math.round(massG / perStep) * perStep;
+  }
   const part = nature.gPerTsp / SPOON_PARTS;
   return Math.round(massG / part) * part;
 }

@@ -78,6 +78,7 @@ export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
             options={[
               { value: 'scale', label: `scale, ${plan.units.fineStepG} g` },
               { value: 'spoon', label: 'eighths of a tsp' },
+              { value: 'stock', label: 'diluted stock' },
             ]}
             onPick={(measure) => change({ measure })}
           />

@@ -1,0 +1,69 @@
+import { bodyOfHex, hexOfBody } from '../../core/colour/body.ts';
+import { pigmentFor, tint } from '../../core/colour/pigment.ts';
+import type { Nature } from '../../core/colorant/schema.ts';
+import type { Fault } from '../../core/result/result.ts';
+import { ColourPicker } from '../parts/colour/ColourPicker.tsx';
+import { FigureField } from '../parts/quantities.tsx';
+
+/** A pale bar is tried at this part of the full dose to begin with. */
+const FIRST_PART = 0.15;
+
+interface PaleBarProps {
+  readonly nature: Nature;
+  readonly onKeep: (nature: Nature) => Fault | undefined;
+}
+
+/** A second test bar at a pale dose: it bends how strength rises with the dose. */
+export function PaleBar({ nature, onKeep }: PaleBarProps) {
+  const { pale } = nature;
+  if (!pale)
+    return (
+      <button
+        type="button"
+        className="btn btn-sm justify-self-start"
+        onClick={() => {
+          const doseGPerKg = Number((nature.doseGPerKg * FIRST_PART).toPrecision(2));
+          const base = bodyOfHex(nature.base);
+          const pigment = pigmentFor(nature.colour, nature.doseGPerKg, base);
+          onKeep({
+            ...nature,
+            pale: { doseGPerKg, colour: hexOfBody(tint(base, [{ pigment, doseGPerKg }])) },
+          });
+        }}
+      >
+        Add a pale test bar
+      </button>
+    );
+  const { pale: _pale, ...without } = nature;
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <FigureField
+        label="Pale bar, at a dose of"
+        className="w-36"
+        suffix="g/kg"
+        value={pale.doseGPerKg}
+        onValue={(doseGPerKg) => onKeep({ ...nature, pale: { ...pale, doseGPerKg } })}
+      />
+      <div className="grid gap-0.5">
+        <span className="quiet text-sm">Its colour</span>
+        <ColourPicker
+          label="Colour of the pale bar"
+          value={pale.colour}
+          onPick={(colour) => {
+            onKeep({ ...nature, pale: { ...pale, colour } });
+          }}
+          className="h-9 w-24 cursor-pointer rounded-field border border-black/30"
+          style={{ background: pale.colour }}
+        >
+          {null}
+        </ColourPicker>
+      </div>
+      <button type="button" className="btn btn-sm" onClick={() => onKeep(without)}>
+        Leave it out
+      </button>
+      <p className="quiet basis-full text-sm leading-snug">
+        Two bars say how pale tints come out; with one, half the dose is taken to have half the strength.
+      </p>
+    </div>
+  );
+}

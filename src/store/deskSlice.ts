@@ -18,6 +18,8 @@ export interface DeskState {
   /** the whole loaf, or as it stands when the chosen pour is made */
   readonly moment: 'whole' | 'pour';
   readonly look: Look;
+  /** on a small screen: the section folded to a strip; null: as the screen's size has it */
+  readonly folded: boolean | null;
 }
 
 /** How the soap is looked at: when, and with what is planned or as if it were otherwise. */
@@ -40,6 +42,7 @@ const initialState: DeskState = {
   view: 'section',
   moment: 'whole',
   look: { when: 'cured', gelled: 'as-planned', scented: true, eyes: 'all' },
+  folded: null,
 };
 
 const slice = createSlice({
@@ -80,6 +83,7 @@ const slice = createSlice({
       ...s,
       look: { ...s.look, ...a.payload },
     }),
+    sectionFolded: (s, a: PayloadAction<boolean>): DeskState => ({ ...s, folded: a.payload }),
     noticeRead: (s): DeskState => ({ ...s, notice: null }),
   },
 });
@@ -96,6 +100,7 @@ export const {
   viewShown,
   momentShown,
   lookChanged,
+  sectionFolded,
   noticeRead,
 } = slice.actions;
 export const deskReducer = slice.reducer;

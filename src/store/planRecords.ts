@@ -30,22 +30,38 @@ export const savePlan = (
     return { kind: 'saved', revision };
   });
 
-/** Store plans that are new here. A plan whose id is taken gets a fresh id; nothing stored changes. */
+/** A name that no plan on the shelf has: "Slate Beds", "Slate Beds (2)", "Slate Beds (3)". */
+export function freeName(name: string, taken: ReadonlySet<string>): string {
+  if (!taken.has(name)) return name;
+  const plain = name.replace(/ \(\d+\)$/, '');
+  for (let n = 2; ; n += 1) {
+    const tried = `${plain.slice(0, 112)} (${n})`;
+    if (!taken.has(tried)) return tried;
+  }
+}
+
+/**
+ * Store plans that are new here. A plan whose id is taken gets a fresh id, one whose name is taken a name that tells them
+ * apart; nothing stored changes. The plans as they were stored are returned.
+ */
 export const addPlans = (
   db: DripLineDatabase,
   plans: readonly Plan[],
   freshId: () => string,
   savedBy: string,
-): Promise<readonly string[]> =>
+): Promise<readonly Plan[]> =>
   db.transaction('rw', db.plans, async () => {
-    const ids: string[] = [];
+    const stored: Plan[] = [];
+    const names = new Set((await db.plans.orderBy('name').keys()) as string[]);
     for (const plan of plans) {
       const taken = (await db.plans.get(plan.id)) !== undefined;
-      const added = taken ? { ...plan, id: freshId() } : plan;
+      const name = freeName(plan.name, names);
+      const added = { ...plan, name, id: taken ? freshId() : plan.id };
+      names.add(name);
       await db.plans.add(recordOf(added, 1, savedBy));
-      ids.push(added.id);
+      stored.push(added);
     }
-    return ids;
+    return stored;
   });
 
 /** Take a plan out and hand back its record, so that `restorePlan` can undo it. */

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import type { Page } from 'playwright-core';
 import { seriousFaults, studio } from './support/studio.ts';
 
 const STATIONS = [
@@ -12,68 +13,107 @@ const STATIONS = [
   'cut',
 ];
 
+/** How much wider than its window, its panel or its fields anything on the page is, px. */
+const overflow = (page: Page): Promise<Readonly<Record<string, number | string[]>>> =>
+  page.evaluate(() => {
+    const main = document.querySelector('main');
+    const root = document.documentElement;
+    return {
+      page: root.scrollWidth - innerWidth,
+      // nothing below the fold either: the wheel must not push the page off the screen
+      below: root.scrollHeight - innerHeight,
+      main: main ? main.scrollWidth - main.clientWidth : 0,
+      // figures cut off in their fields
+      clipped: [...document.querySelectorAll<HTMLInputElement>('input.field.text-right')]
+        .filter((field) => field.offsetWidth > 0 && field.scrollWidth > field.clientWidth + 1)
+        .map((field) => field.value),
+    };
+  });
+
+const FITS = { page: 0, below: 0, main: 0, clipped: [] };
+
+const flip = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: /^(Evening|Daylight) colours$/ }).click();
+};
+
+/** Each view is loaded once: it must fit, and axe-core finds no serious or critical fault in either theme. */
+async function audit(page: Page, what: string, fits = true): Promise<void> {
+  if (fits) expect(await overflow(page), what).to.deep.equal(FITS);
+  expect(await seriousFaults(page), `${what}, one theme`).to.deep.equal([]);
+  await flip(page);
+  expect(await seriousFaults(page), `${what}, the other theme`).to.deep.equal([]);
+}
+
 for (const [name, viewport] of [
   ['a 1280 x 800 window', { width: 1280, height: 800 }],
   ['a tablet held upright', { width: 820, height: 1180 }],
+  ['a phone', { width: 390, height: 844 }],
 ] as const)
   describe(`every view in ${name}`, () => {
     const s = studio({ viewport });
 
-    for (const theme of ['Daylight', 'Evening'] as const)
-      it(`has no serious or critical fault that axe-core finds, ${theme.toLowerCase()} colours`, async () => {
-        const page = s.page();
-        if (theme === 'Evening') await page.getByRole('button', { name: 'Evening colours' }).click();
-        expect(await seriousFaults(page), 'shelf').to.deep.equal([]);
-        for (const station of STATIONS) {
-          await s.go(`/plan/demo-slate-beds/${station}`);
-          expect(await seriousFaults(page), station).to.deep.equal([]);
-        }
-        for (const plan of ['heather-on-peat', 'beck-pool']) {
-          await s.go(`/plan/demo-${plan}/colour/ombre`);
-          await page.getByRole('button', { name: 'What if' }).click();
-          expect(await seriousFaults(page), `ombre of ${plan}`).to.deep.equal([]);
-        }
-        await page.goto(`${s.url()}/colorants`);
-        await page.getByText('Weighing and dispersing').waitFor();
-        expect(await seriousFaults(page), 'colorants').to.deep.equal([]);
-        await page.getByRole('button', { name: /^Colour of .* in soap/ }).click();
-        expect(await seriousFaults(page), 'colour picker').to.deep.equal([]);
-        await s.go('/plan/demo-slate-beds/design');
-        await page.getByRole('button', { name: /^Pour 2/ }).click();
-        await page.getByRole('button', { name: 'Name, notes and units' }).click();
-        expect(await seriousFaults(page), 'details').to.deep.equal([]);
-      });
+    it('fits, and has no serious or critical fault that axe-core finds, in both themes', async () => {
+      const page = s.page();
+      await audit(page, 'shelf', false);
+      for (const station of STATIONS) {
+        await s.go(`/plan/demo-slate-beds/${station}`);
+        await audit(page, station);
+      }
+      for (const plan of ['heather-on-peat', 'beck-pool']) {
+        await s.go(`/plan/demo-${plan}/colour/ombre`);
+        await page.getByRole('button', { name: 'What if' }).click();
+        await audit(page, `ombre of ${plan}`);
+      }
+      await page.goto(`${s.url()}/colorants`);
+      await page.getByText('Weighing and dispersing').waitFor();
+      await page.getByRole('button', { name: /^Colour of .* in soap/ }).click();
+      await audit(page, 'colorants', false);
+      await s.go('/plan/demo-slate-beds/design');
+      await page.getByRole('button', { name: /^Pour 2/ }).click();
+      await page.getByRole('button', { name: 'Name, notes and units' }).click();
+      expect(await seriousFaults(page), 'details').to.deep.equal([]);
+    });
 
-    it('has none in any view of the loaf, nor with the mould tilted', async () => {
+    it('has none in any view of the loaf, nor with the mould tilted, and still fits', async () => {
       const page = s.page();
       await s.go('/plan/demo-copper-weir/design');
+      const strip = page.getByRole('button', { name: 'Show the section' });
+      if (await strip.isVisible()) await strip.click();
       for (const view of ['Side', 'Plan', 'Loaf', 'Bars', 'Section']) {
         await page.getByRole('button', { name: view, exact: true }).click();
         expect(await seriousFaults(page), view).to.deep.equal([]);
       }
       await page.getByRole('button', { name: /^Pour 4:/ }).click();
       await page.getByRole('button', { name: 'Show it at this pour' }).click();
-      expect(await seriousFaults(page), 'tilted').to.deep.equal([]);
+      await audit(page, 'tilted');
     });
 
-    it('fits: nothing is wider than the window', async () => {
+    it('fits in a plan of many pots, tilts and additions', async () => {
       const page = s.page();
-      for (const [plan, station] of STATIONS.flatMap((name) => [
-        ['slate-beds', name] as const,
-        ['copper-weir', name] as const,
-        ['heather-on-peat', name] as const,
-      ])) {
-        await s.go(`/plan/demo-${plan}/${station}`);
-        if (station === 'design') await page.getByRole('button', { name: /^Pour 4:/ }).click();
-        const over = await page.evaluate(() => ({
-          page: document.documentElement.scrollWidth - innerWidth,
-          main: (() => {
-            const main = document.querySelector('main');
-            return main ? main.scrollWidth - main.clientWidth : 0;
-          })(),
-        }));
-        expect(over, `${plan} ${station}`).to.deep.equal({ page: 0, main: 0 });
+      for (const plan of ['copper-weir', 'bracken-bank'])
+        for (const station of STATIONS) {
+          await s.go(`/plan/demo-${plan}/${station}`);
+          expect(await overflow(page), `${plan} ${station}`).to.deep.equal(FITS);
+        }
+    });
+
+    it('the wheel moves a panel, never the page, and a panel opens at its top', async () => {
+      const page = s.page();
+      for (const station of ['mould', 'batter', 'colour/pots']) {
+        await s.go(`/plan/demo-slate-beds/${station}`);
+        await page.mouse.move(viewport.width - 80, viewport.height - 260);
+        await page.mouse.wheel(0, 4000);
+        await page.waitForTimeout(100);
+        expect(await page.evaluate(() => document.scrollingElement?.scrollTop), station).to.equal(0);
+        expect(await page.locator('main').evaluate((m) => m.scrollTop)).to.be.above(0);
       }
+      await page.getByRole('link', { name: /Design/ }).click();
+      await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
+      expect(await page.locator('main').evaluate((m) => m.scrollTop)).to.equal(0);
+      // and where it was left it is found again
+      await page.goBack();
+      await page.getByRole('heading', { name: 'Colour', exact: true }).waitFor();
+      expect(await page.locator('main').evaluate((m) => m.scrollTop)).to.be.above(0);
     });
   });
 

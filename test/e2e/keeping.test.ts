@@ -39,17 +39,24 @@ describe('nothing is lost', () => {
     const other = await s.tab('/plan/demo-slate-beds/mould');
     await other.getByRole('heading', { name: 'Mould', exact: true }).waitFor();
     await saved(page);
-    // hold this tab's database back while the other saves, as a sleeping tab would
-    await Promise.all([type(page, 'Length', '280 mm'), type(other, 'Width', '70 mm')]);
-    const [here, there] = [page, other].map((p) => p.getByText('This plan was also changed in another tab'));
-    await Promise.race([here!.waitFor(), there!.waitFor()]);
-    const loser = (await here!.isVisible()) ? page : other;
-    await loser.getByRole('button', { name: 'Keep mine as a copy' }).click();
-    await loser.getByRole('heading', { name: 'Slate Beds (my copy)' }).waitFor();
-    await saved(loser);
-    await loser.goto(s.url());
-    await loser.getByRole('article', { name: 'Slate Beds', exact: true }).waitFor();
-    await loser.getByRole('article', { name: 'Slate Beds (my copy)' }).waitFor();
+    // a sleeping tab: its clock stands still, so what is typed there waits to be saved while the other saves
+    await page.clock.install();
+    await page.clock.pauseAt(Date.now() + 60_000);
+    await type(page, 'Length', '280 mm');
+    await type(other, 'Width', '70 mm');
+    await saved(other);
+    expect(await other.getByText('This plan was also changed in another tab').isVisible()).to.equal(false);
+    await page.clock.resume();
+    await page.getByText('This plan was also changed in another tab').waitFor();
+    await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
+    await page.getByRole('heading', { name: 'Slate Beds (my copy)' }).waitFor();
+    expect(await fieldValue(page, 'Length')).to.equal('280 mm');
+    await saved(page);
+    // the other's plan is as the other left it
+    expect(await fieldValue(other, 'Width')).to.equal('70 mm');
+    await page.goto(s.url());
+    await page.getByRole('article', { name: 'Slate Beds', exact: true }).waitFor();
+    await page.getByRole('article', { name: 'Slate Beds (my copy)' }).waitFor();
   });
 
   it('undoes and redoes across stations', async () => {

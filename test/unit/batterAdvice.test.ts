@@ -140,7 +140,7 @@ describe('words and figures that agree', () => {
     const warning = find(plan, 'slumps')!;
     const label = warning.remedies![0]!.label;
     const wait = warning.remedies![0]!.apply(plan).steps.find((s) => s.kind === 'wait')!;
-    if (wait.kind !== 'wait' || wait.until.kind !== 'stage') throw new Error();
+    if (wait.until.kind !== 'stage') throw new Error();
     expect(label).to.equal(`Wait until ${stagePhrase(wait.until.stage)} before turning`);
     expect(stagePhrase(2.5)).to.equal('between medium and thick');
     expect(stagePhrase(2.04)).to.equal('medium');

@@ -7,8 +7,10 @@ import { planFileName, writePlanFile } from '../../src/core/exchange/writePlan.t
 import { computePlan } from '../../src/core/sheet/compute.ts';
 import { basePlan, demoPlans } from '../support/plans.ts';
 
-const text = (): string => writePlanFile(demoPlans()[0]!);
-const parsed = (): Record<string, unknown> => JSON.parse(text()) as Record<string, unknown>;
+const [first] = demoPlans();
+const WRITTEN = writePlanFile(first!);
+const text = (): string => WRITTEN;
+const parsed = (): Record<string, unknown> => JSON.parse(WRITTEN) as Record<string, unknown>;
 
 const faultsOf = (value: unknown): readonly { at?: string; message: string; code: string }[] => {
   const read = readPlanFile(typeof value === 'string' ? value : JSON.stringify(value));

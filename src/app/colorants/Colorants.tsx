@@ -10,6 +10,7 @@ import { useColorants } from '../parts/colour/useLibrary.ts';
 import { FilePicker } from '../parts/FilePicker.tsx';
 import { saveFile } from '../parts/saveFile.ts';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
+import { ColourDrop } from './ColourDrop.tsx';
 import { ColorantForm } from './ColorantForm.tsx';
 import { readCsv, writeCsv } from './csv.ts';
 
@@ -99,21 +100,21 @@ export function Colorants() {
       )}
       <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,2fr)_minmax(0,3fr)] bench:grid-cols-[minmax(0,1fr)_36rem] bench:grid-rows-1">
         <ul
-          className="grid content-start gap-3 overflow-y-auto p-5 [grid-template-columns:repeat(auto-fill,minmax(11rem,1fr))]"
+          className="grid content-start gap-x-5 overflow-y-auto p-5 [grid-template-columns:repeat(auto-fill,minmax(17rem,1fr))]"
           aria-label="Colorants"
         >
           {found.map((c) => (
             <li key={c.id}>
               <button
                 type="button"
-                className={`grid w-full cursor-pointer overflow-hidden rounded-box border text-left ${c.id === chosen?.id ? 'border-base-content outline-2 outline-base-content' : 'border-base-300'}`}
+                className={`rule flex w-full cursor-pointer items-center gap-3 border-b py-2 pr-2 text-left ${c.id === chosen?.id ? 'rounded-field bg-base-100 outline-2 outline-base-content' : 'hover:bg-base-100/60'}`}
                 aria-pressed={c.id === chosen?.id}
                 onClick={() => {
                   setChosenId(c.id);
                 }}
               >
-                <span className="h-16" style={{ background: c.nature.colour }} aria-hidden="true" />
-                <span className="grid bg-base-100 px-3 py-2 leading-tight">
+                <ColourDrop nature={c.nature} />
+                <span className="grid leading-tight">
                   <span className="font-bold">{c.name}</span>
                   <span className="quiet text-sm">
                     {KIND_NAMES[c.nature.kind]}, {formatShort(c.nature.doseGPerKg, 2)} g/kg

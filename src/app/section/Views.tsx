@@ -1,6 +1,12 @@
-import { X } from 'lucide-react';
+import { ChevronUp, X } from 'lucide-react';
 import { MOMENTS, type Moment } from '../../core/look/state.ts';
-import { lookChanged, momentShown, viewShown, type LoafViewName } from '../../store/deskSlice.ts';
+import {
+  lookChanged,
+  momentShown,
+  sectionFolded,
+  viewShown,
+  type LoafViewName,
+} from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { BarsView } from './BarsView.tsx';
 import { FlatView } from './FlatView.tsx';
@@ -35,6 +41,15 @@ export function Views({ editable }: { readonly editable: boolean }) {
             {v.label}
           </button>
         ))}
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm order-last px-1.5 bench:hidden"
+          aria-label="Fold the section to a strip"
+          title="Fold the section to a strip"
+          onClick={() => dispatch(sectionFolded(true))}
+        >
+          <ChevronUp className="size-4.5" aria-hidden="true" />
+        </button>
         <select
           className={`field ml-auto h-8 w-28 px-1.5 text-sm ${look.when === 'cured' ? '' : 'border-accent font-bold'}`}
           aria-label="Colours as they look"

@@ -18,18 +18,18 @@ interface Imported {
 
 /** Read plan files and put the good ones on the shelf. A refused file changes nothing and says which field. */
 export async function importPlans(files: readonly File[]): Promise<Imported> {
-  const added: Plan[] = [];
+  const good: Plan[] = [];
   const refused: Refusal[] = [];
   for (const file of files) {
     const text = file.size > MOST_CHARACTERS * 4 ? ' '.repeat(MOST_CHARACTERS + 1) : await file.text();
     const read = readPlanFile(text);
-    if (read.ok) added.push(read.plan);
+    if (read.ok) good.push(read.plan);
     else
       refused.push({
         file: file.name,
         faults: read.faults.slice(0, 8).map((f) => `${f.at ?? 'file'}: ${f.message}`),
       });
   }
-  await addPlans(database, added, newPlanId, TAB_ID);
+  const added = await addPlans(database, good, newPlanId, TAB_ID);
   return { added, refused };
 }

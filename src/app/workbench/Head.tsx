@@ -4,13 +4,15 @@ import { ActionCreators } from 'redux-undo';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { usePlan } from '../parts/usePlan.ts';
+import { barsText } from '../../core/cut/barsText.ts';
+import { Keys } from './Keys.tsx';
 import { PlanDetails } from './PlanDetails.tsx';
 import { SaveNote } from './SaveNote.tsx';
 
 function Figure({ name, value }: { readonly name: string; readonly value: string }) {
   return (
     <span className="hidden items-baseline gap-1.5 whitespace-nowrap sm:flex">
-      <span className="quiet text-sm">{name}</span>
+      {name !== '' && <span className="quiet text-sm">{name}</span>}
       <strong className="text-lg">{value}</strong>
     </span>
   );
@@ -24,12 +26,12 @@ export function Head() {
   const forward = useAppSelector((s) => s.plan.future.length > 0);
   const { weights } = computed;
   return (
-    <header className="no-print rule flex min-h-14 items-center gap-3 border-b bg-base-100 px-4">
+    <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-3 border-b bg-base-100 px-2 py-1 sm:px-4">
       <Link to="/" className="btn btn-ghost btn-sm gap-1 px-2" aria-label="To the shelf">
         <ChevronLeft className="size-4" aria-hidden="true" />
-        Shelf
+        <span className="hidden sm:inline">Shelf</span>
       </Link>
-      <h1 className="truncate text-xl">{plan.name}</h1>
+      <h1 className="min-w-0 flex-1 basis-[70%] truncate text-xl sm:flex-none sm:basis-auto">{plan.name}</h1>
       <PlanDetails />
       <SaveNote />
       <div className="flex">
@@ -54,15 +56,16 @@ export function Head() {
           <Redo2 className="size-4.5" aria-hidden="true" />
         </button>
       </div>
-      <div className="ml-auto flex items-baseline gap-7">
+      <div className="ml-auto flex items-baseline gap-6">
         {weights && (
           <>
             <Figure name="batter" value={show.mass(weights.batterG)} />
             <Figure name="lye" value={show.lye(weights.lyeG)} />
           </>
         )}
-        <Figure name="bars" value={String(computed.cut.count)} />
+        <Figure name="" value={barsText(computed)} />
       </div>
+      <Keys />
       <ThemeButton />
     </header>
   );

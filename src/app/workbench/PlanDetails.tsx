@@ -1,6 +1,7 @@
 import { Settings2 } from 'lucide-react';
 import { useId, useRef } from 'react';
 import { SCALE_STEPS_G, type Units } from '../../core/plan/planSchema.ts';
+import { keepUnits } from '../../store/unitsUsed.ts';
 import { Choice } from '../parts/Choice.tsx';
 import { Picker } from '../parts/Picker.tsx';
 import { TextField } from '../parts/TextField.tsx';
@@ -14,7 +15,8 @@ export function PlanDetails() {
   const dialog = useRef<HTMLDialogElement>(null);
   const notesId = useId();
   const units = (change: Partial<Units>): void => {
-    edit((p) => ({ ...p, units: { ...p.units, ...change } }));
+    const fault = edit((p) => ({ ...p, units: { ...p.units, ...change } }));
+    if (!fault) keepUnits({ ...plan.units, ...change });
   };
   return (
     <>

@@ -5,37 +5,57 @@ import { planClosed } from '../../store/planSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { DripLine } from '../dripline/DripLine.tsx';
 import { Loading } from '../parts/Loading.tsx';
+import { FoldedSection } from '../section/FoldedSection.tsx';
 import { Views } from '../section/Views.tsx';
 import { ConflictBanner } from './ConflictBanner.tsx';
 import { Head } from './Head.tsx';
 import { Rail } from './Rail.tsx';
+import { usePanelScroll } from './usePanelScroll.ts';
 import { useShortcuts } from './useShortcuts.ts';
 
 /** How wide the station opens beside the section. */
 const WIDE: Readonly<Record<string, string>> = {
-  mould: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_22rem]',
-  design: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_18.5rem]',
+  mould: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_24rem]',
+  design: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_20.5rem]',
   batter: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
   colour: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
   'pour-day': 'bench:grid-cols-[11.5rem_minmax(0,1fr)_42rem]',
   cut: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_32rem]',
 };
 
+/** On a phone the section is folded until it is asked for, on a tablet it is open until it is folded away. */
+const STRIP: Readonly<Record<string, string>> = { null: 'sm:hidden', true: '', false: 'hidden' };
+const OPEN: Readonly<Record<string, string>> = {
+  null: 'hidden h-[38dvh] sm:flex',
+  true: 'hidden',
+  false: 'flex h-[38dvh]',
+};
+
 function OpenPlan() {
   useShortcuts();
+  const panel = usePanelScroll();
+  const folded = useAppSelector((s) => s.desk.folded);
   const station = useLocation().pathname.split('/')[3] ?? 'design';
   return (
-    <div className="flex h-dvh flex-col print:block print:h-auto">
+    <div className="relative flex h-dvh flex-col overflow-clip print:block print:h-auto print:overflow-visible">
       <Head />
       <ConflictBanner />
       <div
         className={`flex min-h-0 flex-1 flex-col bench:grid print:block ${WIDE[station] ?? 'bench:grid-cols-[11.5rem_minmax(0,1fr)_24rem]'}`}
       >
         <Rail />
-        <div className="no-print flex h-[38dvh] min-h-0 shrink-0 flex-col bench:h-auto">
+        <div className={`no-print rule shrink-0 border-b bench:hidden ${STRIP[String(folded)] ?? ''}`}>
+          <FoldedSection />
+        </div>
+        <div
+          className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[String(folded)] ?? ''}`}
+        >
           <Views editable={station === 'design'} />
         </div>
-        <main className="rule min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0">
+        <main
+          ref={panel}
+          className="rule relative min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0"
+        >
           <Outlet />
         </main>
       </div>

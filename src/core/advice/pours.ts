@@ -28,9 +28,11 @@ function faultWarning(facts: Facts): Warning[] {
       station: 'design',
       step: pour.id,
       message:
-        fault.kind === 'overfull'
-          ? `${nth} does not fit: ${mass} more than the room left under the rim.`
-          : `Nothing is left for ${lowerFirst(nth)}: the other pours take ${mass} more than the fill already.`,
+        fault.kind === 'not-solved'
+          ? `The pours that share what is left could not be laid out: ${mass} is unaccounted for from ${lowerFirst(nth)} on. Give one of them a mass.`
+          : fault.kind === 'overfull'
+            ? `${nth} does not fit: ${mass} more than the room left under the rim.`
+            : `Nothing is left for ${lowerFirst(nth)}: the other pours take ${mass} more than the fill already.`,
       remedies: [
         { label: 'Make all layers even', apply: (p) => evenAll(p) },
         ...(fault.kind === 'overfull'

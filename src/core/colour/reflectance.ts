@@ -1,6 +1,7 @@
 import { linearOfHex } from './hex.ts';
 import { linearOf, TO_LINEAR, type Linear } from './linear.ts';
 import { BANDS } from './observer.ts';
+import { NotConverged } from '../numeric/notConverged.ts';
 import { solveLinear } from '../numeric/solveLinear.ts';
 
 /**
@@ -11,6 +12,9 @@ const DARKEST = 0.0018;
 const LIGHTEST = 0.985;
 
 const TOLERANCE = 1e-9;
+
+/** A curve that misses its colour by more than this, linear sRGB, is not that colour: a tenth of a step of 255. */
+const SEEN = 4e-4;
 
 const inside = (x: number): number => Math.min(LIGHTEST, Math.max(DARKEST, x));
 
@@ -60,6 +64,8 @@ function smoothest(wanted: Linear): Float64Array {
     for (let c = 0; c < 3; c += 1) pull[c] = (pull[c] as number) + part * (step[n + c] as number);
     miss = refresh();
   }
+  const missed = Math.max(...miss.map(Math.abs));
+  if (missed > SEEN) throw new NotConverged('the reflectance curve', missed, missed);
   return curve;
 }
 

@@ -1,3 +1,4 @@
+import { NotConverged } from '../numeric/notConverged.ts';
 import { findRoot } from '../numeric/findRoot.ts';
 import { difference } from './difference.ts';
 import type { Lab } from './lab.ts';
@@ -14,6 +15,18 @@ export const equalDose = (layers: number): number[] =>
 export const halving = (layers: number): number[] =>
   Array.from({ length: layers }, (_, i) => (i === 0 ? 0 : 0.5 ** (layers - 1 - i)));
 
+/** A root between two places; where the way turns back on itself there may be none: then the end that is nearer. */
+function stepRoot(
+  miss: (s: number) => number,
+  low: number,
+  high: number,
+  missLow: number,
+  missHigh: number,
+): number {
+  if (missLow > 0 || missHigh < 0) return Math.abs(missLow) < Math.abs(missHigh) ? low : high;
+  return findRoot(miss, low, high, TOLERANCE, missLow, missHigh);
+}
+
 /** The place on the seen way that differs by `wanted` from the colour at `seen`; `rate` is the last step's way per difference. */
 function stepFrom(ramp: Ramp, from: Lab, seen: number, wanted: number, rate: number): number {
   const miss = (s: number): number => difference(from, ramp.labAt(ramp.at(s))) - wanted;
@@ -25,14 +38,14 @@ function stepFrom(ramp: Ramp, from: Lab, seen: number, wanted: number, rate: num
     const before = Math.max(seen, first - 2 * missed * rate);
     const there = miss(before);
     return there <= 0
-      ? findRoot(miss, before, first, TOLERANCE, there, missed)
-      : findRoot(miss, seen, before, TOLERANCE, -wanted, there);
+      ? stepRoot(miss, before, first, there, missed)
+      : stepRoot(miss, seen, before, -wanted, there);
   }
   const beyond = Math.min(1, first - 2 * missed * rate);
   const there = miss(beyond);
   return there >= 0
-    ? findRoot(miss, first, beyond, TOLERANCE, missed, there)
-    : findRoot(miss, beyond, 1, TOLERANCE, there);
+    ? stepRoot(miss, first, beyond, missed, there)
+    : stepRoot(miss, beyond, 1, there, miss(1));
 }
 
 /**
@@ -63,6 +76,16 @@ function march(ramp: Ramp, weights: readonly number[], size: number): { ts: numb
   return { ts, left: difference(here, end) - size * (weights.at(-1) ?? 0) };
 }
 
+/** The step's size, or as near as it came: how even the steps are then is told from the steps themselves. */
+function solved(over: (size: number) => number, low: number, high: number): number {
+  try {
+    return findRoot(over, low, high, TOLERANCE);
+  } catch (error) {
+    if (error instanceof NotConverged) return error.x;
+    throw error;
+  }
+}
+
 /**
  * Places on the ramp, 0 to 1, whose neighbours differ in the proportion of `weights` (one fewer than the layers; all
  * alike: even to the eye). CIEDE2000 does not add up along a way, so the size of the step itself is solved: march with a
@@ -77,7 +100,7 @@ export function weightedSteps(ramp: Ramp, weights: readonly number[]): number[] 
   while (over(high) < 0) high *= 1.3;
   let low = high * 0.75;
   while (low > 1e-6 && over(low) > 0) low /= 2;
-  const size = findRoot(over, low, high, TOLERANCE);
+  const size = solved(over, low, high);
   const { ts } = march(ramp, weights, size);
   while (ts.length < weights.length) ts.push(1);
   return [...ts, 1];

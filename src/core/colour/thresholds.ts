@@ -11,10 +11,13 @@ export const READS_AS_LINE = 5;
 /** Steps of an ombre smaller than this are not seen at all. */
 export const LEAST_STEP = 1;
 
+/** From so much on a step is strong. */
+const STRONG = 12;
+
 /** A difference in words: what a maker sees of it. The figure stands behind. */
-export function seenAs(difference: number): 'no' | 'a hardly seen' | 'a soft' | 'a clear' | 'a strong' {
-  if (difference < LEAST_STEP) return 'no';
-  if (difference < SHOWS) return 'a hardly seen';
-  if (difference < READS_AS_LINE) return 'a soft';
-  return difference < 12 ? 'a clear' : 'a strong';
+export function stepWord(difference: number): 'unseen' | 'hardly seen' | 'soft' | 'clear' | 'strong' {
+  if (difference < LEAST_STEP) return 'unseen';
+  if (difference < SHOWS) return 'hardly seen';
+  if (difference < READS_AS_LINE) return 'soft';
+  return difference < STRONG ? 'clear' : 'strong';
 }

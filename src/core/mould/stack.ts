@@ -3,6 +3,7 @@ import { openProfile } from '../geometry/openProfile.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import { volumeOf } from '../geometry/volume.ts';
 import { dot, type Vec3 } from '../geometry/vec.ts';
+import { NotConverged } from '../numeric/notConverged.ts';
 import { findRoot } from '../numeric/findRoot.ts';
 import type { Millilitres, Millimetres } from '../units/quantity.ts';
 import { MM3_PER_ML } from './geometry.ts';
@@ -40,7 +41,7 @@ export interface Layer {
 }
 
 export interface StackFault {
-  readonly kind: 'overfull' | 'nothing-left';
+  readonly kind: 'overfull' | 'nothing-left' | 'not-solved';
   /** position among the pours */
   readonly pour: number;
   /** batter that finds no room, or that is missing before anything is left */
@@ -135,6 +136,14 @@ export function stackPours(room: Room, pours: readonly WishedPour[], fillMl: Mil
   // a height above a rest pour takes a volume that depends on where it lies: solve for the unit
   const excess = (unit: number): number => pourAll(room, pours, unit).wantedMl - fillMl;
   const most = fillMl / parts;
-  const unit = excess(most) <= 0 ? most : findRoot(excess, 0, most, fillMl * 1e-13);
-  return pourAll(room, pours, unit);
+  if (excess(most) <= 0) return pourAll(room, pours, most);
+  try {
+    return pourAll(room, pours, findRoot(excess, 0, most, fillMl * 1e-13));
+  } catch (error) {
+    if (!(error instanceof NotConverged)) throw error;
+    return {
+      ...pourAll(room, pours, error.x),
+      fault: { kind: 'not-solved', pour: first, shortfallMl: Math.abs(error.residual) },
+    };
+  }
 }

@@ -1,8 +1,13 @@
+import { NotConverged } from './notConverged.ts';
+
+/** Steps; the bracket at least halves in every second one, so a double's 2100 binades are never all needed. */
+const MOST_STEPS = 200;
+
 /**
  * Root of a rising function on [low, high] with f(low) <= 0 <= f(high): regula falsi with the Illinois
  * step (Dowell & Jarratt, "A modified regula falsi method for computing the root of an equation", BIT
  * 1971, from memory), stopping when |f| <= tolerance or the bracket cannot shrink. Where f is dear, its values at the
- * ends can be handed in.
+ * ends can be handed in. Throws NotConverged when the ends do not hold a root between them, or when the steps run out first.
  */
 export function findRoot(
   f: (x: number) => number,
@@ -18,11 +23,13 @@ export function findRoot(
   let fb = fHigh;
   if (Math.abs(fa) <= tolerance) return a;
   if (Math.abs(fb) <= tolerance) return b;
+  if (fa > 0 || fb < 0) throw new NotConverged('findRoot, whose ends hold no root,', a, fa > 0 ? fa : fb);
   let x = a;
-  for (let i = 0; i < 200; i += 1) {
+  let fx = fa;
+  for (let i = 0; i < MOST_STEPS; i += 1) {
     const secant = (a * fb - b * fa) / (fb - fa);
     x = secant > a && secant < b ? secant : (a + b) / 2;
-    const fx = f(x);
+    fx = f(x);
     if (Math.abs(fx) <= tolerance || x === a || x === b) return x;
     if (fx < 0) {
       a = x;
@@ -34,5 +41,5 @@ export function findRoot(
       fa /= 2;
     }
   }
-  return x;
+  throw new NotConverged('findRoot', x, fx);
 }

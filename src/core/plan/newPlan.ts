@@ -1,5 +1,5 @@
 import { STARTER_MOULDS } from '../mould/starterMoulds.ts';
-import type { CutSettings, Plan } from './planSchema.ts';
+import type { CutSettings, Plan, Units } from './planSchema.ts';
 
 /** A loaf is cut so to begin with. */
 export const LOAF_CUT: CutSettings = {
@@ -10,14 +10,16 @@ export const LOAF_CUT: CutSettings = {
   trimEndMm: 5,
 };
 
+const FIRST_UNITS: Units = { length: 'mm', mass: 'g', temperature: 'C', scaleStepG: 1, fineStepG: 0.1 };
+
 /** A fresh plan: a wooden loaf, a plain slow recipe, two pots and two even layers. */
-export const newPlan = (id: string, now: string): Plan => ({
+export const newPlan = (id: string, now: string, units: Units = FIRST_UNITS): Plan => ({
   id,
   name: 'New plan',
   notes: '',
   created: now,
   changed: now,
-  units: { length: 'mm', mass: 'g', temperature: 'C', scaleStepG: 1, fineStepG: 0.1 },
+  units,
   mould: STARTER_MOULDS[0] as Plan['mould'],
   fill: { to: { kind: 'headspace', headspaceMm: 8 }, copies: 1, overagePercent: 3, top: [] },
   batter: {

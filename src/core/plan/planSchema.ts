@@ -8,7 +8,7 @@ import { stepSchema } from './stepSchema.ts';
 
 export const SCALE_STEPS_G = [5, 2, 1, 0.5, 0.1, 0.01] as const;
 
-const units = v.strictObject({
+export const unitsSchema = v.strictObject({
   length: v.picklist(['mm', 'in']),
   mass: v.picklist(['g', 'oz']),
   temperature: v.picklist(['C', 'F']),
@@ -80,7 +80,7 @@ export const planSchema = v.strictObject({
   notes: v.pipe(v.string(), v.maxLength(20000, 'notes have at most 20 000 characters')),
   created: moment,
   changed: moment,
-  units,
+  units: unitsSchema,
   mould: mouldSchema,
   fill,
   batter: batterSchema,

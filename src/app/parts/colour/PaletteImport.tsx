@@ -3,7 +3,7 @@ import { readPalette } from '../../../core/exchange/palette.ts';
 import { FilePicker } from '../FilePicker.tsx';
 import { database } from '../../../store/database.ts';
 
-/** Take in a palette file, GIMP's or our own; it is kept for every plan. */
+/** Take in a palette file, .gpl or our own; it is kept for every plan. */
 export function PaletteImport() {
   const [fault, setFault] = useState<string | null>(null);
   const bring = async (file: File): Promise<void> => {

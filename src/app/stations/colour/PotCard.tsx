@@ -30,7 +30,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
     edit((p) => updatePot(p, pot.id, part), gesture);
   return (
     <li className="grid gap-2.5 rounded-box border border-base-300 p-3" aria-label={`Pot ${pot.letter}`}>
-      <div className="flex items-end gap-3">
+      <div className="flex flex-wrap items-end gap-3">
         {graded ? (
           <span
             className="grid size-13 shrink-0 place-items-center rounded-full border border-black/30 text-xl font-bold"
@@ -58,7 +58,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
         />
         <TextField
           label="Name"
-          className="flex-1"
+          className="min-w-36 flex-1"
           value={pot.name}
           onValue={(name, g) => change({ name }, g)}
         />
@@ -91,7 +91,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           </button>
         )}
       </div>
-      <div className="ml-16 grid gap-2.5">
+      <div className="grid gap-2.5 sm:ml-16">
         {graded ? (
           <p className="quiet text-sm">
             Coloured as the ombre {graded.name} asks:{' '}
@@ -123,7 +123,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           </>
         )}
         <LookStates potId={pot.id} states={states} />
-        <div className="flex gap-3">
+        <div className="flex flex-wrap gap-3">
           <Picker
             label="Thickness at the pour"
             className="w-44"

@@ -106,13 +106,7 @@ export function LoafLength() {
             );
           })}
           {cut.remainderMm > 1 && !stands && cut.pieces.length === 1 && (
-            <text
-              x={x(long / 2 - plan.cut.trimEndMm - cut.remainderMm / 2)}
-              y={top - 14}
-              textAnchor="middle"
-              fontSize="12"
-              fill="var(--color-accent)"
-            >
+            <text x={x(long / 2)} y={top - 14} textAnchor="end" fontSize="12" fill="var(--color-accent)">
               {show.length(cut.remainderMm)} over
             </text>
           )}

@@ -137,7 +137,8 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
         }}
       />
       <LengthField
-        label="Effective fall"
+        label="Falls from"
+        hint="Height over the surface; over a spatula, as if from so low."
         value={pour.landing.fallMm}
         onValue={(fallMm, g) => edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm }), g)}
       />

@@ -5,6 +5,8 @@ import { CHAPTER_TITLES, type Chapter, type Task } from '../../../core/sheet/pro
 import { procedureOf } from '../../../core/sheet/procedureOf.ts';
 import { WarningCards } from '../../parts/WarningCards.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { LoafDrawing } from '../../section/LoafDrawing.tsx';
+import { usePaper } from './usePaper.ts';
 import { SheetTask } from './SheetTask.tsx';
 import { WallMarks } from './WallMarks.tsx';
 
@@ -26,6 +28,7 @@ export function PourSheet() {
   const { plan, computed, show } = usePlan();
   const tasks = procedureOf(computed);
   const { weights } = computed;
+  usePaper(`${plan.name}: pour sheet`);
   if (!weights)
     return (
       <div className="grid gap-5 p-5">
@@ -58,6 +61,9 @@ export function PourSheet() {
           Print
         </button>
       </header>
+      <figure className="hidden w-80 print:block" aria-hidden="true">
+        <LoafDrawing letters />
+      </figure>
       {cares.length > 0 && <WarningCards warnings={cares} />}
       {chapters(tasks).map((group, i) => (
         <section key={`${group.chapter}-${i}`} aria-label={CHAPTER_TITLES[group.chapter]}>

@@ -11,22 +11,34 @@ export function SheetTask({ task, number }: { readonly task: Task; readonly numb
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const pot = plan.pots.find((p) => p.id === task.pot);
-  const isChosen = task.step !== undefined && task.step === chosen;
+  const step = task.chapter === 'pour' ? task.step : undefined;
+  const isChosen = step !== undefined && step === chosen;
   return (
     <li
-      className={`rule grid grid-cols-[1.75rem_1.75rem_minmax(0,1fr)_auto] gap-x-2 border-b py-2 break-inside-avoid ${isChosen ? 'bg-base-200' : ''}`}
-      onClick={() => {
-        if (task.chapter === 'pour' && task.step !== undefined && pot) dispatch(pourChosen(task.step));
-      }}
+      className={`rule grid grid-cols-[1.75rem_minmax(0,1fr)] gap-x-2 border-b py-2 break-inside-avoid sm:grid-cols-[1.75rem_minmax(0,1fr)_auto] print:grid-cols-[1.75rem_1.75rem_minmax(0,1fr)_auto] ${isChosen ? 'bg-base-200' : ''}`}
     >
       <span className="quiet text-right">{number}</span>
+      {/* on paper there is something to tick it off with */}
       <span
-        className="mt-0.5 grid size-5 place-items-center rounded-sm border-[1.5px] border-base-content"
+        className="mt-0.5 hidden size-5 rounded-sm border-[1.5px] border-black print:block"
         aria-hidden="true"
       />
       <div className="grid gap-1.5">
         <p className="flex items-start gap-2 leading-snug">
-          {pot && <PotBadge pot={pot} size={22} {...(task.step === undefined ? {} : { pour: task.step })} />}
+          {pot &&
+            (step === undefined ? (
+              <PotBadge pot={pot} size={22} />
+            ) : (
+              <button
+                type="button"
+                className="cursor-pointer rounded-full"
+                aria-label={`Show pour of pot ${pot.letter} in the section`}
+                aria-pressed={isChosen}
+                onClick={() => dispatch(pourChosen(isChosen ? null : step))}
+              >
+                <PotBadge pot={pot} size={22} pour={step} />
+              </button>
+            ))}
           <span>{task.text}</span>
         </p>
         {task.caution && (
@@ -43,7 +55,7 @@ export function SheetTask({ task, number }: { readonly task: Task; readonly numb
         )}
       </div>
       {task.lines.length > 0 && (
-        <table className="h-min text-right">
+        <table className="col-start-2 h-min justify-self-end text-right sm:col-start-auto print:col-start-auto">
           <tbody>
             {task.lines.map((line, i) => (
               <tr key={`${line.name}-${i}`}>

@@ -87,7 +87,7 @@ const purpleLeft = (units: number): string =>
     ? 'no purple at all'
     : units < 5
       ? 'hardly a purple'
-      : units < 12
+      : units < CLEAR_PURPLE
         ? 'a soft purple'
         : 'a clear purple';
 

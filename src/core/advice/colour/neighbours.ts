@@ -1,5 +1,5 @@
 import { difference } from '../../colour/difference.ts';
-import { READS_AS_LINE } from '../../colour/thresholds.ts';
+import { READS_AS_LINE, stepWord } from '../../colour/thresholds.ts';
 import { labOfBody, type Body } from '../../colour/body.ts';
 import type { Lab } from '../../colour/lab.ts';
 import { contrastChoice } from '../../edit/contrast.ts';
@@ -120,7 +120,7 @@ export function closeNeighbours(facts: Facts, bodies: PlanBodies): Warning[] {
         level: 'note',
         station: 'colour',
         step: above.pour.id,
-        message: `Pours ${below.nth + 1} and ${above.nth + 1} (pots ${nameOf(facts, below)} and ${nameOf(facts, above)}) differ by only ${formatShort(apart, 1)} when cured: below about ${READS_AS_LINE} they read as one layer, not as a line.`,
+        message: `Pours ${below.nth + 1} and ${above.nth + 1} (pots ${nameOf(facts, below)} and ${nameOf(facts, above)}) are ${stepWord(apart) === 'unseen' ? 'alike' : `only ${stepWord(apart)} apart`} when cured (${formatShort(apart, 1)}; from ${READS_AS_LINE} on a line is seen): they read as one layer.`,
         remedies,
       },
     ];

@@ -1,12 +1,12 @@
 import { labOfBody } from '../../colour/body.ts';
 import { difference } from '../../colour/difference.ts';
 import type { Lab } from '../../colour/lab.ts';
-import { LEAST_STEP, seenAs } from '../../colour/thresholds.ts';
+import { LEAST_STEP, stepWord } from '../../colour/thresholds.ts';
 import { DILUTED_G_PER_G, fromDilutedStock } from '../../edit/colorants.ts';
 import { repot } from '../../edit/repot.ts';
 import { LEAST_LAYERS, setLayers, updateOmbre } from '../../edit/ombre.ts';
 import { paintboxOf } from '../../look/paintbox.ts';
-import { spacedState } from '../../ombre/shades.ts';
+import { shadesOf, spacedState } from '../../ombre/shades.ts';
 import { doseIn } from '../../ombre/doseIn.ts';
 import type { Mix, Ombre } from '../../plan/ombreSchema.ts';
 import { SCALE_STEPS_G, type Plan } from '../../plan/planSchema.ts';
@@ -106,7 +106,7 @@ function roundedAway(
   return {
     code: 'ombre-steps-equal',
     level: 'warn',
-    message: `Layers ${at + 1} and ${at + 2} of ${ombre.name} take the same colorant once it is weighed to ${ombre.measure === 'spoon' ? 'eighths of a teaspoon' : `${fineStepG} g`}: no step between them, and ${seenAs(most)} one elsewhere (${formatShort(most, 1)}).`,
+    message: `Layers ${at + 1} and ${at + 2} of ${ombre.name} take the same colorant once it is weighed to ${ombre.measure === 'spoon' ? 'eighths of a teaspoon' : `${fineStepG} g`}: no step between them, and one elsewhere that is ${stepWord(most)} (${formatShort(most, 1)}).`,
     remedies: [
       ...cures,
       ...(fewer < pours.length
@@ -114,6 +114,27 @@ function roundedAway(
         : []),
     ],
   };
+}
+
+/** Steps wanted even differ by more than this part: the way between the ends turns back on itself. */
+const UNEVEN = 1.1;
+
+/** An ombre that was to be even to the eye and could not be made so. */
+function unevenSteps(plan: Plan, ombre: Ombre): Pick<Warning, 'code' | 'level' | 'message'>[] {
+  if (ombre.spacing.kind !== 'even') return [];
+  const paints = paintboxOf(plan, spacedState(plan, ombre));
+  const shades = shadesOf(plan, ombre).filter((s) => s.run === 0);
+  const steps = differencesOf(shades.map((s) => labOfBody(paints.bodyOf(s.mix))));
+  const [least, most] = [Math.min(...steps), Math.max(...steps)];
+  return steps.length < 2 || most <= least * UNEVEN
+    ? []
+    : [
+        {
+          code: 'ombre-uneven',
+          level: 'note',
+          message: `${ombre.name} could not be made quite even: its steps go from ${stepWord(least)} (${formatShort(least, 1)}) to ${stepWord(most)} (${formatShort(most, 1)}).`,
+        },
+      ];
 }
 
 export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): Warning[] {
@@ -168,7 +189,7 @@ export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): War
     if (rounded) return [{ ...about, ...rounded }];
     const least = Math.min(...steps);
     const whole = steps.reduce((a, b) => a + b, 0);
-    if (least >= LEAST_STEP) return [];
+    if (least >= LEAST_STEP) return unevenSteps(plan, ombre).map((w) => ({ ...about, ...w }));
     const fewer = Math.max(LEAST_LAYERS, Math.floor(whole / CLEAR_STEP) + 1);
     return [
       {
@@ -177,8 +198,8 @@ export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): War
         level: 'note',
         message:
           whole < CLEAR_STEP
-            ? `The ends of ${ombre.name} differ by only ${formatShort(whole, 1)}: it will read as one colour. Choose ends further apart.`
-            : `Two neighbours of ${ombre.name} differ by only ${formatShort(least, 1)}: below about ${LEAST_STEP} no step is seen.`,
+            ? `The ends of ${ombre.name} are hardly seen apart (${formatShort(whole, 1)}): it will read as one colour. Choose ends further apart.`
+            : `No step is seen between two neighbours of ${ombre.name} (${formatShort(least, 1)}; from about ${LEAST_STEP} on one is).`,
         ...(whole >= CLEAR_STEP && fewer < pours.length
           ? {
               remedies: [{ label: `Make it ${fewer} layers`, apply: (p) => setLayers(p, ombre.id, fewer) }],

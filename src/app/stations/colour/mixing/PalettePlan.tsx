@@ -32,7 +32,7 @@ export function PalettePlan() {
           }}
         >
           <Download className="size-4" aria-hidden="true" />
-          GIMP palette
+          Palette, .gpl
         </button>
         <button
           type="button"

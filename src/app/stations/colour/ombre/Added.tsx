@@ -1,3 +1,4 @@
+import { dispersionPerG } from '../../../../core/colorant/dispersion.ts';
 import { formatShort } from '../../../../core/units/format.ts';
 import { teaspoons } from '../../../../core/units/spoons.ts';
 import type { Fault } from '../../../../core/result/result.ts';
@@ -13,6 +14,8 @@ interface AddedProps {
   /** what was really added, where it is asked for */
   readonly actual: readonly { readonly colorant: string; readonly massG: number }[] | undefined;
   readonly whatIf: boolean;
+  /** drawn from a diluted stock: finer than the scale weighs powder */
+  readonly stock: boolean;
   /** colorants that change along the ombre */
   readonly graded: readonly string[];
   /** all colorants as really added; undefined: as planned */
@@ -23,7 +26,7 @@ interface AddedProps {
 }
 
 /** What is stirred in before a layer: grams, spoons, and the dose it then has. */
-export function Added({ nth, colorants, then, actual, whatIf, graded, onActual }: AddedProps) {
+export function Added({ nth, colorants, then, actual, whatIf, stock, graded, onActual }: AddedProps) {
   const { plan, show } = usePlan();
   // while it is asked what was really done: also what is not added here but could have been
   const shown = colorants.filter((c) => c.massG > 0 || (whatIf && graded.includes(c.id)));
@@ -37,10 +40,11 @@ export function Added({ nth, colorants, then, actual, whatIf, graded, onActual }
           <li key={c.id} className="flex items-start justify-end gap-2 leading-tight">
             <span className="text-right">
               <span>
-                <strong>{show.fine(c.massG)}</strong>
+                <strong>{stock ? `${formatShort(c.massG, 3)} g` : show.fine(c.massG)}</strong>
                 {nature && <span className="quiet text-sm"> {teaspoons(c.massG, nature.gPerTsp)}</span>}
               </span>
               <span className="quiet block text-sm">
+                {nature && `${show.fine(c.massG * dispersionPerG(nature))} dispersed, `}
                 {colorants.length > 1 && `${c.name} `}to {formatShort(dose, 2)} g/kg
               </span>
             </span>

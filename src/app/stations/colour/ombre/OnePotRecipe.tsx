@@ -70,6 +70,7 @@ export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
                         then={pass.concentrations}
                         actual={actual?.added}
                         whatIf={whatIf}
+                        stock={ombre.measure === 'stock'}
                         graded={gradedIn(ombre)}
                         onActual={(added, g) =>
                           edit(

@@ -52,6 +52,7 @@ export function SeparateRecipe({ weights, whatIf }: SeparateRecipeProps) {
                       then={own.map((c) => layer.mix.find((m) => m.colorant === c.id)?.doseGPerKg ?? 0)}
                       actual={actual?.added}
                       whatIf={whatIf}
+                      stock={ombre.measure === 'stock'}
                       graded={gradedIn(ombre)}
                       onActual={(added, g) => edit((p) => setActual(p, ombre.id, pourId, { added }), g)}
                     />

@@ -1,5 +1,6 @@
 import { Fragment, useId, useMemo } from 'react';
 import { updateOmbre } from '../../../../core/edit/ombre.ts';
+import type { Ramp } from '../../../../core/colour/ramp.ts';
 import { labOfHex } from '../../../../core/colour/lab.ts';
 import { runsOf } from '../../../../core/ombre/runs.ts';
 import { plannedHeat } from '../../../../core/look/state.ts';
@@ -9,7 +10,7 @@ import type { Ombre, Spacing } from '../../../../core/plan/ombreSchema.ts';
 import { NO_COLOUR } from '../../../parts/ink.ts';
 import { Group } from '../../../parts/Station.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
-import { CurveEditor } from './CurveEditor.tsx';
+import { StripBender } from './StripBender.tsx';
 import { spread, StripBar } from './StripBar.tsx';
 
 const STRAIGHT: Spacing = { kind: 'curve', heights: [0.25, 0.5, 0.75] };
@@ -18,7 +19,7 @@ const FIXED: readonly Spacing[] = [{ kind: 'even' }, { kind: 'equal-dose' }, { k
 
 const NAMES: Readonly<Record<Spacing['kind'], string>> = {
   even: 'Even to the eye',
-  curve: 'A curve to bend',
+  curve: 'Bent by hand',
   'equal-dose': 'Equal dose',
   halving: 'Halving',
 };
@@ -29,7 +30,10 @@ interface SpacedStrip {
 }
 
 /** One strip for each way of spacing. While a curve is bent only its own strip is worked out anew. */
-function useStrips(ombre: Ombre, count: number): readonly SpacedStrip[] {
+function useStrips(
+  ombre: Ombre,
+  count: number,
+): { readonly ramp: Ramp; readonly strips: readonly SpacedStrip[] } {
   const { plan } = usePlan();
   const { batter, colorants } = plan;
   const heat = plannedHeat(plan);
@@ -51,7 +55,7 @@ function useStrips(ombre: Ombre, count: number): readonly SpacedStrip[] {
         : placesOn(ramp, bent, count);
     return { spacing: bent, strip: stripOf(ramp, places) };
   }, [plan, ombre, ramp, spacing, count]);
-  return fixed.toSpliced(1, 0, curve);
+  return { ramp, strips: fixed.toSpliced(1, 0, curve) };
 }
 
 /** The same ends spaced in every way, one under the other; the chosen one is in the loaf at once. */
@@ -60,7 +64,7 @@ export function SpacingStrips({ ombre }: { readonly ombre: Ombre }) {
   const name = useId();
   const runs = runsOf(plan, ombre.id);
   const count = runs[0]?.pours.length ?? 0;
-  const strips = useStrips(ombre, count);
+  const { ramp, strips } = useStrips(ombre, count);
   const pours = runs.flatMap((r) => r.pours);
   const got: Strip = (() => {
     const hexes = pours.map((p) => colours.pours.get(p.id) ?? NO_COLOUR);
@@ -71,7 +75,7 @@ export function SpacingStrips({ ombre }: { readonly ombre: Ombre }) {
     <>
       <Group
         title={runs.length > 1 ? `Spacing of ${count} layers, the first run` : `Spacing of ${count} layers`}
-        aside={<span className="quiet text-sm">difference of neighbours, CIEDE2000</span>}
+        aside={<span className="quiet text-sm">how each step is seen, and its size</span>}
       >
         <fieldset className="grid gap-1.5">
           <legend className="sr-only">Spacing</legend>
@@ -96,7 +100,9 @@ export function SpacingStrips({ ombre }: { readonly ombre: Ombre }) {
                   <span className="pt-1 text-right text-sm leading-tight">{spread(strip)}</span>
                 </label>
                 {spacing.kind === 'curve' && ombre.spacing.kind === 'curve' && (
-                  <CurveEditor
+                  <StripBender
+                    ramp={ramp}
+                    layers={count}
                     heights={ombre.spacing.heights}
                     onBend={(heights, gesture) =>
                       edit((p) => updateOmbre(p, ombre.id, { spacing: { kind: 'curve', heights } }), gesture)

@@ -1,4 +1,5 @@
 import { formatShort } from '../../../../core/units/format.ts';
+import { stepWord } from '../../../../core/colour/thresholds.ts';
 import type { Strip } from '../../../../core/ombre/strip.ts';
 
 /** More layers than this leave no room for a figure at each joint. */
@@ -31,10 +32,11 @@ export function StripBar({ strip, tall }: { readonly strip: Strip; readonly tall
   );
 }
 
-/** "9.6 to 9.7": the smallest and the largest difference of neighbours. */
+/** "clear, 9.6 to 9.7": how the steps are seen, and the smallest and the largest difference of neighbours. */
 export function spread(strip: Strip): string {
   if (strip.differences.length === 0) return '–';
+  const words = [...new Set([Math.min(...strip.differences), Math.max(...strip.differences)].map(stepWord))];
   const least = formatShort(Math.min(...strip.differences), 1);
   const most = formatShort(Math.max(...strip.differences), 1);
-  return least === most ? `all ${least}` : `${least} to ${most}`;
+  return `${words.join(' to ')}, ${least === most ? least : `${least} to ${most}`}`;
 }

@@ -1,0 +1,55 @@
+import { viewPolygon } from '../../core/mould/sectionView.ts';
+import { inkOn, NO_COLOUR } from '../parts/ink.ts';
+import { usePlan } from '../parts/usePlan.ts';
+import { drawnWallMm, fitFrame, middle, pathOf } from './frame.ts';
+import { Walls } from './Walls.tsx';
+
+const WIDE = 320;
+const HIGH = 240;
+const MARGINS = { left: 6, right: 6, top: 6, bottom: 6 };
+
+/** The loaf end-on, as wide as its place: for paper and for a strip. Nothing in it can be moved. */
+export function LoafDrawing({ letters }: { readonly letters: boolean }) {
+  const { plan, computed, colours } = usePlan();
+  const { geometry, stack } = computed;
+  const high = Math.min(HIGH, (WIDE * geometry.heightMm) / geometry.most.width + 20);
+  const frame = fitFrame({
+    wide: geometry.most.width,
+    high: geometry.heightMm,
+    wall: drawnWallMm(plan.mould),
+    width: WIDE,
+    height: high,
+    margins: MARGINS,
+    stands: 'foot',
+  });
+  const { room } = stack.layers[0] ?? { room: geometry.rooms[0] };
+  const at = room.middle.y;
+  return (
+    <svg viewBox={`0 0 ${WIDE} ${high}`} className="block w-full" aria-hidden="true">
+      <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section', at)} frame={frame} />
+      {stack.layers.map((layer) => {
+        const polygon = viewPolygon(layer.solid, 'section', at);
+        const colour = colours.pours.get(layer.pour.id) ?? NO_COLOUR;
+        const here = middle(polygon);
+        const letter = plan.pots.find((p) => p.id === layer.pour.pot)?.letter;
+        return (
+          <g key={layer.pour.id}>
+            <path d={pathOf(polygon, frame)} fill={colour} stroke="#1c272788" strokeWidth="0.8" />
+            {letters && polygon.length > 0 && (
+              <text
+                x={frame.x(here.h)}
+                y={frame.y(here.z) + 4}
+                textAnchor="middle"
+                fontSize="11"
+                fontWeight="700"
+                fill={inkOn(colour)}
+              >
+                {layer.nth + 1} {letter}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

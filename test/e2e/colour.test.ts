@@ -105,7 +105,7 @@ describe('pots and how they will look', () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
     const pot = page.getByRole('listitem', { name: 'Pot D' });
-    await pot.getByLabel('Jug').selectOption({ label: 'that of A, emptied' });
+    await pot.getByLabel('Jug').selectOption({ label: 'that of C, emptied' });
     await page.getByText(/left in its jug shifts pot D by \d/).waitFor();
     await page.getByRole('button', { name: 'A jug of its own for pot D' }).click();
     expect(await pot.getByLabel('Jug').inputValue()).to.equal('own');
@@ -202,15 +202,15 @@ describe('an ombre', () => {
     expect(await last.getByLabel('Dose of Heather mica').inputValue()).to.not.equal('9 g/kg');
   });
 
-  it('bends the curve with the keyboard and the strip follows', async () => {
+  it('bends the steps along the strip with the keyboard, and the loaf follows', async () => {
     const page = s.page();
     await s.go('/plan/demo-heather-on-peat/colour/ombre');
-    await page.getByText('A curve to bend').click();
-    const knot = page.getByRole('slider', { name: 'Seen way at half of the layers' });
+    await page.getByText('Bent by hand').click();
+    const knot = page.getByRole('slider', { name: 'The layer half up the ombre' });
     const before = await drawn(page);
     await knot.focus();
-    await page.keyboard.press('Shift+ArrowDown');
-    await page.keyboard.press('Shift+ArrowDown');
+    await page.keyboard.press('Shift+ArrowLeft');
+    await page.keyboard.press('Shift+ArrowLeft');
     expect(await knot.getAttribute('aria-valuenow')).to.equal('30');
     expect(await drawn(page)).to.not.deep.equal(before);
   });
@@ -262,10 +262,10 @@ describe('mixing and checks', () => {
     await s.go('/plan/demo-copper-weir/colour/mixing');
     await page.getByText('only 1.0 g in stock').waitFor();
     await page
-      .getByText(/12 ml light oil/)
+      .getByText(/[\d.]+ g light oil \(\d+ ml\)/)
       .first()
       .waitFor();
-    await page.getByText(/it would raise the superfat from/).waitFor();
+    await page.getByText(/taken out of the recipe’s own/).waitFor();
     const before = await drawn(page);
     await page.getByRole('button', { name: 'Pour in the best order' }).click();
     expect(Math.min(...stepsOf(await drawn(page)))).to.be.above(Math.min(...stepsOf(before)) + 5);
@@ -288,7 +288,7 @@ describe('mixing and checks', () => {
     await s.go('/plan/demo-beck-pool/colour/mixing');
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('button', { name: 'GIMP palette' }).click(),
+      page.getByRole('button', { name: 'Palette, .gpl' }).click(),
     ]);
     const text = readFileSync(await download.path(), 'utf8');
     const read = readGpl(text);

@@ -145,7 +145,7 @@ describe('the design station', () => {
     const page = s.page();
     await choose(1);
     await page.getByRole('radio', { name: 'stream' }).check({ force: true });
-    expect(await fieldValue(page, 'Effective fall')).to.equal('50 mm');
+    expect(await fieldValue(page, 'Falls from')).to.equal('50 mm');
     await page.getByLabel('Poured from').selectOption({ label: 'D  Chalk' });
     expect(await letters(page)).to.equal('DBCBD');
     await type(page, 'Held back from pot B', '45');

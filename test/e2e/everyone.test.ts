@@ -66,8 +66,9 @@ for (const [name, viewport] of [
       }
       await page.goto(`${s.url()}/colorants`);
       await page.getByText('Weighing and dispersing').waitFor();
-      await page.getByRole('button', { name: /^Colour of .* in soap/ }).click();
       await audit(page, 'colorants', false);
+      await page.getByRole('button', { name: /^Colour of .* in soap/ }).click();
+      expect(await seriousFaults(page), 'colour picker').to.deep.equal([]);
       await s.go('/plan/demo-slate-beds/design');
       await page.getByRole('button', { name: /^Pour 2/ }).click();
       await page.getByRole('button', { name: 'Name, notes and units' }).click();

@@ -1,5 +1,23 @@
 import { expect } from 'chai';
+import type { Page } from 'playwright-core';
 import { fieldValue, saved, studio, type } from './support/studio.ts';
+
+/** From now on nothing that the page puts off is done, until it is let go. */
+const holdTimers = (page: Page): Promise<void> =>
+  page.evaluate(() => {
+    const held: (() => void)[] = [];
+    const real = window.setTimeout;
+    window.setTimeout = ((then: () => void) => held.push(then)) as unknown as typeof window.setTimeout;
+    Object.assign(window, {
+      letTimersGo: () => {
+        window.setTimeout = real;
+        for (const then of held) then();
+      },
+    });
+  });
+
+const letTimersGo = (page: Page): Promise<void> =>
+  page.evaluate(() => (window as unknown as { letTimersGo: () => void }).letTimersGo());
 
 describe('nothing is lost', () => {
   const s = studio();
@@ -39,14 +57,13 @@ describe('nothing is lost', () => {
     const other = await s.tab('/plan/demo-slate-beds/mould');
     await other.getByRole('heading', { name: 'Mould', exact: true }).waitFor();
     await saved(page);
-    // a sleeping tab: its clock stands still, so what is typed there waits to be saved while the other saves
-    await page.clock.install();
-    await page.clock.pauseAt(Date.now() + 60_000);
+    // a sleeping tab: its timers stand still, so what is typed there waits to be saved while the other saves
+    await holdTimers(page);
     await type(page, 'Length', '280 mm');
     await type(other, 'Width', '70 mm');
     await saved(other);
     expect(await other.getByText('This plan was also changed in another tab').isVisible()).to.equal(false);
-    await page.clock.resume();
+    await letTimersGo(page);
     await page.getByText('This plan was also changed in another tab').waitFor();
     await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
     await page.getByRole('heading', { name: 'Slate Beds (my copy)' }).waitFor();

@@ -109,13 +109,13 @@ describe('pots, pour sheet and cut', () => {
     await s.go('/plan/demo-slate-beds/cut');
     const fact = (name: string) =>
       page.locator('dl > div').filter({ hasText: name }).locator('dd').first().innerText();
-    expect(await fact('Bars')).to.equal('9');
+    expect(await fact('Bars')).to.equal('9 bars');
     await type(page, 'Thickness', '30 mm');
     // 249 - 12 = 237 = 7 x 30 + 6 x 0.5 + 24
-    expect(await fact('Bars')).to.equal('7');
+    expect(await fact('Bars')).to.equal('7 bars');
     expect(await fact('Left over')).to.equal('24 mm');
     await page.getByRole('button', { name: '8 bars of 29.1 mm' }).click();
-    expect(await fact('Bars')).to.equal('8');
+    expect(await fact('Bars')).to.equal('8 bars');
     expect(await fact('A bar at the cut')).to.match(/≈\s*19\d g/);
     await type(page, 'Trim, near end', '300 mm');
     await page.getByText('300 mm is outside 0 to 200 mm').waitFor();

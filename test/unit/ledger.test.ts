@@ -219,7 +219,7 @@ describe('no pot is lye-heavy', () => {
 
   /** One pot plain, the other deep in oil-borne colour, from one batch. */
   const uneven = (superfatPercent: number): Plan => {
-    const plan = potMixed(boxPlan([rest(3), rest(1)]), { heather: 10 });
+    const plan = potMixed(boxPlan([rest(3), rest(1)], units(0.1, 0.01)), { heather: 10 });
     return { ...plan, batter: { ...plan.batter, superfatPercent } };
   };
 
@@ -237,6 +237,14 @@ describe('no pot is lye-heavy', () => {
       expect(cured, remedy.label).to.not.include('pot-lye-heavy');
       expect(cured, remedy.label).to.not.include('pot-superfat-low');
     }
+  });
+
+  it('one step of the scale does not make a pot lye-heavy: the lye gives way by it', () => {
+    const plan = potMixed(boxPlan([rest(3), rest(1)], units(2, 0.01)), { heather: 10 });
+    const lean = { ...plan, batter: { ...plan.batter, superfatPercent: 2 } };
+    expect(codes(lean)).to.not.include('pot-lye-heavy');
+    for (const pot of printed(lean).pots)
+      if (pot.mass_g > 0) expect(pot.least_superfat_percent).to.be.at.least(0);
   });
 
   it('superfat 0 is not refused by rounding, on any scale', () => {

@@ -16,7 +16,7 @@ export function Fact({ name, children, origin = 'computed', strong }: FactProps)
     <div className="rule flex items-baseline justify-between gap-3 border-b py-1.5">
       <dt className="quiet text-sm">{name}</dt>
       <dd
-        className={`text-right ${strong ? 'text-lg font-bold' : ''} ${origin === 'estimated' ? 'italic' : ''}`}
+        className={`text-right whitespace-nowrap ${strong ? 'text-lg font-bold' : ''} ${origin === 'estimated' ? 'italic' : ''}`}
         title={origin}
       >
         {origin === 'estimated' && <span aria-label="about">≈ </span>}

@@ -11,9 +11,9 @@ import { SaveNote } from './SaveNote.tsx';
 
 function Figure({ name, value }: { readonly name: string; readonly value: string }) {
   return (
-    <span className="hidden items-baseline gap-1.5 whitespace-nowrap sm:flex">
+    <span className="flex items-baseline gap-1.5 whitespace-nowrap">
       {name !== '' && <span className="quiet text-sm">{name}</span>}
-      <strong className="text-lg">{value}</strong>
+      <strong className="sm:text-lg">{value}</strong>
     </span>
   );
 }
@@ -26,7 +26,7 @@ export function Head() {
   const forward = useAppSelector((s) => s.plan.future.length > 0);
   const { weights } = computed;
   return (
-    <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-3 border-b bg-base-100 px-2 py-1 sm:px-4">
+    <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-1.5 border-b bench:gap-x-3 bg-base-100 px-2 py-1 sm:px-4">
       <Link to="/" className="btn btn-ghost btn-sm gap-1 px-2" aria-label="To the shelf">
         <ChevronLeft className="size-4" aria-hidden="true" />
         <span className="hidden sm:inline">Shelf</span>
@@ -56,7 +56,7 @@ export function Head() {
           <Redo2 className="size-4.5" aria-hidden="true" />
         </button>
       </div>
-      <div className="ml-auto flex items-baseline gap-6">
+      <div className="order-last ml-auto flex basis-full items-baseline justify-between gap-3 px-1 sm:order-none sm:basis-auto sm:gap-4 bench:gap-6">
         {weights && (
           <>
             <Figure name="batter" value={show.mass(weights.batterG)} />

@@ -28,6 +28,8 @@ export interface WeighBench {
   readonly draws: readonly DispersionDraw[];
   /** batter of a given batch that no pour takes */
   readonly spareG: Grams;
+  /** steps that the lye of one batch is rounded down by beyond the first */
+  readonly lyeStepsOff: number;
   readonly stepG: Grams;
   readonly fineG: Grams;
 }

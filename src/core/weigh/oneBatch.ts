@@ -60,7 +60,8 @@ export function weighOneBatch(bench: WeighBench): void {
 
   const need = needOf(book.holds(VESSEL.oils), substances) + needOf(allCarrier(bench), substances);
   const pure = need * (1 - plan.batter.superfatPercent / 100);
-  const lyeG = downToStep(pure / (plan.batter.purityPercent / 100), stepG);
+  const exactG = pure / (plan.batter.purityPercent / 100);
+  const lyeG = Math.max(0, sumAtStep([downToStep(exactG, stepG), -bench.lyeStepsOff * stepG], stepG));
   const additives = recipe.additives.map((a) => ({ ...a, massG: toStep(a.perOil * oilsG, fineG) }));
   const scentG = plan.batter.fragrance?.when === 'batch' ? toStep(recipe.fragrance * oilsG, fineG) : 0;
   const others =

@@ -101,9 +101,18 @@ export function weighPortions(bench: WeighBench): void {
   const needs = needsOf(bench, about, carriers);
   /** g of solution for each g of pure NaOH that a jug can use */
   const perNeed = usable / strength;
-  const solutionFor = ({ pot, oilsAndSolutionG }: Portion): Grams => {
-    const own = draws.filter((d) => d.act === ACT.pot(pot.target.pot.id) && isOilBorne(bench, d.colorant));
-    const asideG = own.reduce((s, d) => s + d.massG - d.powderG, 0);
+  /** oil of colorants that are in the jug by its first pour, g: those it is made up with, or those of its first pass */
+  const borneG = ({ pot }: Portion, acts: readonly string[]): Grams =>
+    draws
+      .filter(
+        (d) =>
+          acts.includes(d.act) && d.to === VESSEL.pot(pot.target.pot.id) && isOilBorne(bench, d.colorant),
+      )
+      .reduce((s, d) => s + d.massG - d.powderG, 0);
+  const firstPass = ({ pot }: Portion): string => ACT.pass(pot.target.pours[0]?.stepId ?? '');
+  const solutionFor = (portion: Portion): Grams => {
+    const { pot, oilsAndSolutionG } = portion;
+    const asideG = borneG(portion, [ACT.pot(pot.target.pot.id), firstPass(portion)]);
     const exact =
       (perNeed * (oilsAndSolutionG * needs.mixed + asideG * needs.aside)) / (1 + perNeed * needs.mixed);
     return downToStep(exact, stepG);
@@ -135,7 +144,9 @@ export function weighPortions(bench: WeighBench): void {
 
   // the lye of the whole solution gives way to the jug that may have least
   const combined = jugs.map((j) => {
-    const lyeG = needOf(book.holds(VESSEL.pot(j.pot.target.pot.id)), substances) * usable;
+    const soonG = borneG(j, [firstPass(j)]);
+    const need = needOf(book.holds(VESSEL.pot(j.pot.target.pot.id)), substances) + soonG * needs.aside;
+    const lyeG = need * usable;
     const fromStocks = j.pot.source.kind === 'blend';
     return { ...j, lyeG, solutionG: fromStocks ? downToStep(lyeG / strength, stepG) : j.solutionG };
   });

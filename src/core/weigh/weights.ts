@@ -24,7 +24,7 @@ import { colorantsOfGraded, weighOmbres } from './ombre/weighOmbres.ts';
 import { weighOneBatch } from './oneBatch.ts';
 import { plannedPots } from './plannedPot.ts';
 import { weighPortions } from './portions.ts';
-import { pourAll } from './pourAll.ts';
+import { pourAll, type PouredFrom } from './pourAll.ts';
 import { substancesOf } from './substances.ts';
 import { targetsOf, type PotTarget } from './targets.ts';
 
@@ -100,6 +100,29 @@ const least = (list: readonly (Percent | undefined)[]): Percent | undefined => {
   return known.length > 0 ? Math.min(...known) : undefined;
 };
 
+/** A book written to its end, with what was in the jugs at each pour. */
+interface Written {
+  readonly ledger: Ledger;
+  readonly poured: ReadonlyMap<string, PouredFrom>;
+}
+
+/** A superfat below this is more lye than the oils can use; nearer to nothing is a double's dust, percent. */
+const NONE = -1e-9;
+
+const tooMuchLye = ({ poured }: Written): boolean =>
+  [...poured.values()].some((p) => p.pouredG > 0 && (p.superfatPercent ?? 0) < NONE);
+
+/**
+ * The book with lye rounded down; with one step less where that alone keeps the leanest pour from having more lye than it
+ * can use. Where a step is not enough, the book as it was: what it says is refused.
+ */
+function leanestKept(written: (lyeStepsOff: number) => Written): Written {
+  const first = written(0);
+  if (!tooMuchLye(first)) return first;
+  const second = written(1);
+  return tooMuchLye(second) ? first : second;
+}
+
 /**
  * Weigh a plan: what is wanted of every pot, what that takes of each colorant, and then the book of the day, every transfer
  * in order. All weights are read off the book.
@@ -134,26 +157,30 @@ export function weighPlan(
     colorants: graded.get(target.pot.id) ?? colorants,
   }));
   const substances = substancesOf(plan, recipe);
-  const book = openLedger();
   const ahead = plan.divide.kind === 'before-lye';
-  const bench = {
-    plan,
-    recipe,
-    substances,
-    book,
-    pots: plannedPots(plan, recipe, withGraded, planned, ombres, dispersions.draws),
-    ombres: planned,
-    dispersions,
-    draws,
-    spareG: ahead ? 0 : targets.spareG,
-    stepG,
-    fineG,
-  };
-  if (ahead) weighPortions(bench);
-  else weighOneBatch(bench);
   const amounts = amountsNow(targets.pots, ombres);
-  const poured = pourAll(bench, ombres, amounts, targets.pots);
-  const ledger = book.close();
+  const jugs = plannedPots(plan, recipe, withGraded, planned, ombres, dispersions.draws);
+  const written = (lyeStepsOff: number): Written => {
+    const book = openLedger();
+    const bench = {
+      plan,
+      recipe,
+      substances,
+      book,
+      pots: jugs,
+      ombres: planned,
+      dispersions,
+      draws,
+      spareG: ahead ? 0 : targets.spareG,
+      lyeStepsOff,
+      stepG,
+      fineG,
+    };
+    if (ahead) weighPortions(bench);
+    else weighOneBatch(bench);
+    return { poured: pourAll(bench, ombres, amounts, targets.pots), ledger: book.close() };
+  };
+  const { poured, ledger } = leanestKept(written);
   const mixes = new Map(ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)));
   const pots = withGraded.map(({ target, colorants }): PotWeight => {
     const { pot, batterG } = target;

@@ -16,7 +16,7 @@ export function Rows<T>({ items, idOf, nameOf, onRemove, empty, children }: Rows
   return (
     <ul className="grid gap-2">
       {items.map((item) => (
-        <li key={idOf(item)} className="flex items-end gap-2">
+        <li key={idOf(item)} className="flex flex-wrap items-end gap-2">
           {children(item)}
           <button
             type="button"

@@ -41,7 +41,7 @@ export function PourSheet() {
   const number = new Map(tasks.map((t, i) => [t.id, i + 1]));
   return (
     <div className="grid gap-5 p-6 print:gap-3 print:p-0">
-      <header className="flex items-start justify-between gap-4">
+      <header className="flex items-start justify-between gap-4 print:items-end">
         <div>
           <h2 className="text-2xl">{plan.name}: pour sheet</h2>
           <p className="quiet">
@@ -60,10 +60,10 @@ export function PourSheet() {
           <Printer className="size-4.5" aria-hidden="true" />
           Print
         </button>
+        <figure className="hidden w-64 shrink-0 print:block" aria-hidden="true">
+          <LoafDrawing letters />
+        </figure>
       </header>
-      <figure className="hidden w-80 print:block" aria-hidden="true">
-        <LoafDrawing letters />
-      </figure>
       {cares.length > 0 && <WarningCards warnings={cares} />}
       {chapters(tasks).map((group, i) => (
         <section key={`${group.chapter}-${i}`} aria-label={CHAPTER_TITLES[group.chapter]}>

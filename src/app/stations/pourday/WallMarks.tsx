@@ -9,7 +9,7 @@ export function WallMarks() {
   const { plan, computed } = usePlan();
   const svg = wallMarksSvg(computed);
   return (
-    <section aria-label="Wall marks" className="grid gap-2 break-before-page">
+    <section aria-label="Wall marks" className="grid gap-2 break-inside-avoid">
       <div className="flex items-center justify-between gap-3">
         <h3 className="text-base text-accent print:text-black">Wall marks</h3>
         <button

@@ -18,7 +18,7 @@ export function oils(computed: Computed, w: Weights): Draft[] {
           {
             id: ACT.carrierOil,
             chapter: 'oils' as const,
-            text: `Set aside, in a small cup, oil to disperse the colorants in: ${formatMass(sumOfLines(aside), units.mass, units.fineStepG)} in all. It is part of the recipe’s oils, taken out here once.`,
+            text: `Set aside, in a small cup, oil to disperse the colorants in: ${formatMass(sumOfLines(aside), 'g', units.fineStepG)} in all. It is part of the recipe’s oils, taken out here once.`,
             lines: aside,
           },
         ]

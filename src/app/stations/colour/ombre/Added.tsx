@@ -43,8 +43,12 @@ export function Added({ nth, colorants, then, actual, whatIf, stock, graded, onA
                 <strong>{stock ? `${formatShort(c.massG, 3)} g` : show.fine(c.massG)}</strong>
                 {nature && <span className="quiet text-sm"> {teaspoons(c.massG, nature.gPerTsp)}</span>}
               </span>
+              {nature && (
+                <span className="quiet block text-sm">
+                  {show.fine(c.massG * dispersionPerG(nature))} dispersed
+                </span>
+              )}
               <span className="quiet block text-sm">
-                {nature && `${show.fine(c.massG * dispersionPerG(nature))} dispersed, `}
                 {colorants.length > 1 && `${c.name} `}to {formatShort(dose, 2)} g/kg
               </span>
             </span>

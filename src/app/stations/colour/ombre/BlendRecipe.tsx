@@ -4,6 +4,7 @@ import { teaspoons } from '../../../../core/units/spoons.ts';
 import type { OmbreWeights, Stock } from '../../../../core/weigh/ombre/types.ts';
 import { PercentField } from '../../../parts/quantities.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
+import { WideTable } from '../../../parts/WideTable.tsx';
 import { ActualField } from './ActualField.tsx';
 import { LayerCell } from './LayerCell.tsx';
 
@@ -37,48 +38,50 @@ export function BlendRecipe({ weights, whatIf }: BlendRecipeProps) {
           Stir before every draw, for colorant settles.
         </p>
       )}
-      <table className="w-full" aria-label="Draws from the stocks">
-        <thead className="quiet text-sm">
-          <tr className="rule border-b">
-            <th className="py-1 text-left font-normal">Layer</th>
-            <th className={HEAD}>{weights.first.name}</th>
-            <th className={HEAD}>{weights.last.name}</th>
-            <th className={HEAD}>of the last</th>
-            <th className={HEAD}>Pour</th>
-          </tr>
-        </thead>
-        <tbody>
-          {weights.layers.map((layer) => {
-            const draw = weights.draws.find((d) => d.pourId === layer.shade.pourId);
-            const actual = ombre.actuals.find((a) => a.pour === layer.shade.pourId)?.pouredG;
-            return (
-              <tr key={layer.shade.pourId} className="rule border-b">
-                <td className="py-1.5">
-                  <LayerCell layer={layer} turns={!whatIf} />
-                </td>
-                <td className={`${CELL} font-bold`}>{draw ? some(draw.firstG) : 'as above'}</td>
-                <td className={`${CELL} font-bold`}>{draw ? some(draw.lastG) : ''}</td>
-                <td className={CELL}>{formatPercent(layer.shade.t * 100)}</td>
-                <td className={CELL}>
-                  {show.mass(layer.pouredG)}
-                  {whatIf && (
-                    <span className="flex justify-end">
-                      <ActualField
-                        label={`Really poured at layer ${layer.shade.nth + 1}`}
-                        value={actual}
-                        shown={show.mass}
-                        onValue={(pouredG, g) =>
-                          edit((p) => setActual(p, ombre.id, layer.shade.pourId, { pouredG }), g)
-                        }
-                      />
-                    </span>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <WideTable label="What to weigh, layer by layer">
+        <table className="w-full" aria-label="Draws from the stocks">
+          <thead className="quiet text-sm">
+            <tr className="rule border-b">
+              <th className="py-1 text-left font-normal">Layer</th>
+              <th className={HEAD}>{weights.first.name}</th>
+              <th className={HEAD}>{weights.last.name}</th>
+              <th className={HEAD}>of the last</th>
+              <th className={HEAD}>Pour</th>
+            </tr>
+          </thead>
+          <tbody>
+            {weights.layers.map((layer) => {
+              const draw = weights.draws.find((d) => d.pourId === layer.shade.pourId);
+              const actual = ombre.actuals.find((a) => a.pour === layer.shade.pourId)?.pouredG;
+              return (
+                <tr key={layer.shade.pourId} className="rule border-b">
+                  <td className="py-1.5">
+                    <LayerCell layer={layer} turns={!whatIf} />
+                  </td>
+                  <td className={`${CELL} font-bold`}>{draw ? some(draw.firstG) : 'as above'}</td>
+                  <td className={`${CELL} font-bold`}>{draw ? some(draw.lastG) : ''}</td>
+                  <td className={CELL}>{formatPercent(layer.shade.t * 100)}</td>
+                  <td className={CELL}>
+                    {show.mass(layer.pouredG)}
+                    {whatIf && (
+                      <span className="flex justify-end">
+                        <ActualField
+                          label={`Really poured at layer ${layer.shade.nth + 1}`}
+                          value={actual}
+                          shown={show.mass}
+                          onValue={(pouredG, g) =>
+                            edit((p) => setActual(p, ombre.id, layer.shade.pourId, { pouredG }), g)
+                          }
+                        />
+                      </span>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </WideTable>
     </>
   );
 }

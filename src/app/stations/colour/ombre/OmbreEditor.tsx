@@ -22,11 +22,11 @@ export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
     edit((p) => updateOmbre(p, ombre.id, part), gesture);
   return (
     <section className="grid grid-cols-[minmax(0,1fr)] gap-5" aria-label={`Ombre ${ombre.name}`}>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="grid gap-3 sm:grid-cols-2">
         <EndCard ombre={ombre} end="from" />
         <EndCard ombre={ombre} end="to" />
       </div>
-      <div className="flex items-end gap-4">
+      <div className="flex flex-wrap items-end gap-4">
         <FigureField
           label="Layers"
           className="w-20"
@@ -57,7 +57,7 @@ export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
       <SpacingStrips ombre={ombre} />
       <Recipe ombre={ombre} />
       <Group title="This ombre">
-        <div className="flex items-end gap-3">
+        <div className="flex flex-wrap items-end gap-3">
           <TextField
             label="Name"
             className="flex-1"

@@ -2,6 +2,7 @@ import { gradedIn } from '../../../../core/ombre/shades.ts';
 import { setActual } from '../../../../core/edit/ombre.ts';
 import type { OmbreWeights } from '../../../../core/weigh/ombre/types.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
+import { WideTable } from '../../../parts/WideTable.tsx';
 import { ActualField } from './ActualField.tsx';
 import { Added } from './Added.tsx';
 import { LayerCell } from './LayerCell.tsx';
@@ -26,84 +27,87 @@ export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
           massG: pot.passes.reduce((sum, p) => sum + (p.colorants[j]?.massG ?? 0), 0),
         }));
         return (
-          <table key={pot.pot.id} className="w-full" aria-label={`Passes from pot ${pot.pot.letter}`}>
-            <caption className="pb-1 text-left text-sm">
-              Pot {pot.pot.letter}, {pot.pot.name}: start with <strong>{show.mass(pot.startG)}</strong>
-              {pot.plainG > 0 && (
-                <>
-                  {' '}
-                  and keep <strong>{show.mass(pot.plainG)}</strong> plain to go paler with
-                </>
-              )}
-              . In all{' '}
-              {totals
-                ?.filter((t) => t.massG > 0)
-                .map((t) => `${show.fine(t.massG)} ${t.name}`)
-                .join(', ')}
-              .
-            </caption>
-            <thead className="quiet text-sm">
-              <tr className="rule border-b">
-                <th className="py-1 text-left font-normal">Layer</th>
-                <th className={HEAD}>Holds</th>
-                <th className={HEAD}>Stir in{whatIf && ', really'}</th>
-                <th className={HEAD}>Pour{whatIf && ', really'}</th>
-                <th className={HEAD}>Left</th>
-              </tr>
-            </thead>
-            <tbody>
-              {pot.passes.map((pass) => {
-                const layer = weights.layers.find((l) => l.shade.pourId === pass.pourId);
-                const actual = ombre.actuals.find((a) => a.pour === pass.pourId);
-                const nth = (layer?.shade.nth ?? 0) + 1;
-                return (
-                  <tr key={pass.pourId} className="rule border-b">
-                    <td className="py-1.5 align-top">
-                      {layer && <LayerCell layer={layer} turns={!whatIf} />}
-                    </td>
-                    <td className={CELL}>{show.mass(pass.holdsG)}</td>
-                    <td className={CELL}>
-                      {pass.plainG > 0 && <span className="block">{show.mass(pass.plainG)} plain</span>}
-                      <Added
-                        nth={nth}
-                        colorants={pass.colorants}
-                        then={pass.concentrations}
-                        actual={actual?.added}
-                        whatIf={whatIf}
-                        stock={ombre.measure === 'stock'}
-                        graded={gradedIn(ombre)}
-                        onActual={(added, g) =>
-                          edit(
-                            (p) => setActual(p, ombre.id, pass.pourId, { pouredG: actual?.pouredG, added }),
-                            g,
-                          )
-                        }
-                      />
-                    </td>
-                    <td className={CELL}>
-                      <strong>{show.mass(pass.pouredG)}</strong>
-                      {whatIf && (
-                        <span className="flex justify-end">
-                          <ActualField
-                            label={`Really poured at layer ${nth}`}
-                            value={actual?.pouredG}
-                            shown={show.mass}
-                            onValue={(pouredG, g) =>
-                              edit(
-                                (p) => setActual(p, ombre.id, pass.pourId, { pouredG, added: actual?.added }),
-                                g,
-                              )
-                            }
-                          />
-                        </span>
-                      )}
-                    </td>
-                    <td className={CELL}>{show.mass(pass.leftG)}</td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
+          <WideTable key={pot.pot.id} label="What to weigh, layer by layer">
+            <table className="w-full" aria-label={`Passes from pot ${pot.pot.letter}`}>
+              <caption className="pb-1 text-left text-sm">
+                Pot {pot.pot.letter}, {pot.pot.name}: start with <strong>{show.mass(pot.startG)}</strong>
+                {pot.plainG > 0 && (
+                  <>
+                    {' '}
+                    and keep <strong>{show.mass(pot.plainG)}</strong> plain to go paler with
+                  </>
+                )}
+                . In all{' '}
+                {totals
+                  ?.filter((t) => t.massG > 0)
+                  .map((t) => `${show.fine(t.massG)} ${t.name}`)
+                  .join(', ')}
+                .
+              </caption>
+              <thead className="quiet text-sm">
+                <tr className="rule border-b">
+                  <th className="py-1 text-left font-normal">Layer</th>
+                  <th className={HEAD}>Holds</th>
+                  <th className={HEAD}>Stir in{whatIf && ', really'}</th>
+                  <th className={HEAD}>Pour{whatIf && ', really'}</th>
+                  <th className={HEAD}>Left</th>
+                </tr>
+              </thead>
+              <tbody>
+                {pot.passes.map((pass) => {
+                  const layer = weights.layers.find((l) => l.shade.pourId === pass.pourId);
+                  const actual = ombre.actuals.find((a) => a.pour === pass.pourId);
+                  const nth = (layer?.shade.nth ?? 0) + 1;
+                  return (
+                    <tr key={pass.pourId} className="rule border-b">
+                      <td className="py-1.5 align-top">
+                        {layer && <LayerCell layer={layer} turns={!whatIf} />}
+                      </td>
+                      <td className={CELL}>{show.mass(pass.holdsG)}</td>
+                      <td className={CELL}>
+                        {pass.plainG > 0 && <span className="block">{show.mass(pass.plainG)} plain</span>}
+                        <Added
+                          nth={nth}
+                          colorants={pass.colorants}
+                          then={pass.concentrations}
+                          actual={actual?.added}
+                          whatIf={whatIf}
+                          stock={ombre.measure === 'stock'}
+                          graded={gradedIn(ombre)}
+                          onActual={(added, g) =>
+                            edit(
+                              (p) => setActual(p, ombre.id, pass.pourId, { pouredG: actual?.pouredG, added }),
+                              g,
+                            )
+                          }
+                        />
+                      </td>
+                      <td className={CELL}>
+                        <strong>{show.mass(pass.pouredG)}</strong>
+                        {whatIf && (
+                          <span className="flex justify-end">
+                            <ActualField
+                              label={`Really poured at layer ${nth}`}
+                              value={actual?.pouredG}
+                              shown={show.mass}
+                              onValue={(pouredG, g) =>
+                                edit(
+                                  (p) =>
+                                    setActual(p, ombre.id, pass.pourId, { pouredG, added: actual?.added }),
+                                  g,
+                                )
+                              }
+                            />
+                          </span>
+                        )}
+                      </td>
+                      <td className={CELL}>{show.mass(pass.leftG)}</td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </WideTable>
         );
       })}
     </>

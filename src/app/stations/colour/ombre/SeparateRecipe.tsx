@@ -2,6 +2,7 @@ import { gradedIn } from '../../../../core/ombre/shades.ts';
 import { setActual } from '../../../../core/edit/ombre.ts';
 import type { OmbreWeights } from '../../../../core/weigh/ombre/types.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
+import { WideTable } from '../../../parts/WideTable.tsx';
 import { Added } from './Added.tsx';
 import { LayerCell } from './LayerCell.tsx';
 
@@ -18,51 +19,53 @@ export function SeparateRecipe({ weights, whatIf }: SeparateRecipeProps) {
   const { computed, edit, show } = usePlan();
   const { ombre } = weights;
   return (
-    <table className="w-full" aria-label="Colorant of each pot">
-      <thead className="quiet text-sm">
-        <tr className="rule border-b">
-          <th className="py-1 text-left font-normal">Layer</th>
-          <th className={HEAD}>Batter in the pot</th>
-          <th className={HEAD}>Stir in</th>
-        </tr>
-      </thead>
-      <tbody>
-        {weights.layers.map((layer, i) => {
-          const { pourId, nth } = layer.shade;
-          const again = weights.layers.findIndex((l) => l.pot.id === layer.pot.id) < i;
-          const own = weights.pots.find((p) => p.pot.id === layer.pot.id)?.colorants ?? [];
-          const batterG = computed.weights?.pots.find((p) => p.pot.id === layer.pot.id)?.batterG;
-          const actual = ombre.actuals.find((a) => a.pour === pourId);
-          return (
-            <tr key={pourId} className="rule border-b">
-              <td className="py-1.5 align-top">
-                <LayerCell layer={layer} turns={!whatIf} />
-              </td>
-              {again ? (
-                <td className={`${CELL} quiet`} colSpan={2}>
-                  the same pot again
+    <WideTable label="What to weigh, layer by layer">
+      <table className="w-full" aria-label="Colorant of each pot">
+        <thead className="quiet text-sm">
+          <tr className="rule border-b">
+            <th className="py-1 text-left font-normal">Layer</th>
+            <th className={HEAD}>Batter in the pot</th>
+            <th className={HEAD}>Stir in</th>
+          </tr>
+        </thead>
+        <tbody>
+          {weights.layers.map((layer, i) => {
+            const { pourId, nth } = layer.shade;
+            const again = weights.layers.findIndex((l) => l.pot.id === layer.pot.id) < i;
+            const own = weights.pots.find((p) => p.pot.id === layer.pot.id)?.colorants ?? [];
+            const batterG = computed.weights?.pots.find((p) => p.pot.id === layer.pot.id)?.batterG;
+            const actual = ombre.actuals.find((a) => a.pour === pourId);
+            return (
+              <tr key={pourId} className="rule border-b">
+                <td className="py-1.5 align-top">
+                  <LayerCell layer={layer} turns={!whatIf} />
                 </td>
-              ) : (
-                <>
-                  <td className={CELL}>{batterG === undefined ? '–' : show.mass(batterG)}</td>
-                  <td className={CELL}>
-                    <Added
-                      nth={nth + 1}
-                      colorants={own}
-                      then={own.map((c) => layer.mix.find((m) => m.colorant === c.id)?.doseGPerKg ?? 0)}
-                      actual={actual?.added}
-                      whatIf={whatIf}
-                      stock={ombre.measure === 'stock'}
-                      graded={gradedIn(ombre)}
-                      onActual={(added, g) => edit((p) => setActual(p, ombre.id, pourId, { added }), g)}
-                    />
+                {again ? (
+                  <td className={`${CELL} quiet`} colSpan={2}>
+                    the same pot again
                   </td>
-                </>
-              )}
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+                ) : (
+                  <>
+                    <td className={CELL}>{batterG === undefined ? '–' : show.mass(batterG)}</td>
+                    <td className={CELL}>
+                      <Added
+                        nth={nth + 1}
+                        colorants={own}
+                        then={own.map((c) => layer.mix.find((m) => m.colorant === c.id)?.doseGPerKg ?? 0)}
+                        actual={actual?.added}
+                        whatIf={whatIf}
+                        stock={ombre.measure === 'stock'}
+                        graded={gradedIn(ombre)}
+                        onActual={(added, g) => edit((p) => setActual(p, ombre.id, pourId, { added }), g)}
+                      />
+                    </td>
+                  </>
+                )}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </WideTable>
   );
 }

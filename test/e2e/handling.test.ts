@@ -1,0 +1,288 @@
+import { expect } from 'chai';
+import { readFileSync } from 'node:fs';
+import type { Page } from 'playwright-core';
+import { fieldValue, saved, studio, type } from './support/studio.ts';
+
+const visibleButtons = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('button, .btn, select')]
+      .filter((b) => b.offsetWidth > 0 && !b.closest('li'))
+      .map((b) => b.textContent ?? ''),
+  );
+
+describe('plans that can be told apart', () => {
+  const s = studio();
+
+  it('a plan that is imported again gets a name of its own, and nothing stored changes', async () => {
+    const page = s.page();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export Slate Beds' }).click(),
+    ]);
+    const file = {
+      name: 'slate-beds.dripline.json',
+      mimeType: 'application/json',
+      buffer: readFileSync(await download.path()),
+    };
+    for (const name of ['Slate Beds (2)', 'Slate Beds (3)']) {
+      await page.getByLabel('Plan files').setInputFiles(file);
+      await page.getByRole('article', { name, exact: true }).waitFor();
+      await page.getByText(`On the shelf: ${name}`).waitFor();
+    }
+    expect(await page.getByRole('article', { name: 'Slate Beds', exact: true }).count()).to.equal(1);
+  });
+
+  it('a new plan begins with the units and scales chosen last', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/mould');
+    await page.getByRole('button', { name: 'Name, notes and units' }).click();
+    await page.getByText('in', { exact: true }).click();
+    await page.getByText('oz', { exact: true }).click();
+    await page.getByLabel('Bench scale shows').selectOption('0.1');
+    await page.getByRole('button', { name: 'Done' }).click();
+    await saved(page);
+    await page.goto(s.url());
+    await page.getByRole('button', { name: 'New plan' }).first().click();
+    await page.getByRole('heading', { name: 'Mould', exact: true }).waitFor();
+    expect(await fieldValue(page, 'Length')).to.match(/ in$/);
+    await page.getByRole('button', { name: 'Name, notes and units' }).click();
+    expect(await page.getByLabel('Bench scale shows').inputValue()).to.equal('0.1');
+  });
+
+  it('a colour given by hand stays when a colorant is added, until the maker says so', async () => {
+    const page = s.page();
+    await page.getByRole('button', { name: 'New plan' }).first().click();
+    await page.getByRole('link', { name: /^.*Pour day/ }).click();
+    await page.getByText('sheet without colour').waitFor();
+    await page.getByRole('link', { name: /^.*Colour/ }).click();
+    await page.getByText(/drawn in a colour given by hand but takes? no colorant/).waitFor();
+    const pot = page.getByRole('listitem', { name: 'Pot B' });
+    await pot.getByLabel('Add a colorant').selectOption({ label: 'Slate mica' });
+    await pot.getByText('Drawn in the colour given by hand.').waitFor();
+    await pot.getByRole('button', { name: 'As mixed instead' }).click();
+    await pot.getByText('Drawn as it is mixed.').waitFor();
+    await page.getByText(/drawn in a colour given by hand but/).waitFor({ state: 'detached' });
+  });
+});
+
+describe('the sheet under wet hands and on paper', () => {
+  const s = studio();
+
+  it('only what is drawn as a control takes a press', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/pour-day');
+    const row = page.getByText(/^Pour 2: pot B/);
+    await row.click();
+    expect(await page.getByRole('button', { name: /^Pour 2: B/ }).getAttribute('aria-pressed')).to.equal(
+      'false',
+    );
+    const show = page.getByRole('button', { name: 'Show pour of pot B in the section' }).first();
+    await show.click();
+    expect(await show.getAttribute('aria-pressed')).to.equal('true');
+    expect(await page.getByRole('button', { name: /^Pour 2: B/ }).getAttribute('aria-pressed')).to.equal(
+      'true',
+    );
+  });
+
+  it('draws boxes to tick on paper only, where they can be ticked', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/pour-day');
+    const boxes = (): Promise<number> =>
+      page.evaluate(
+        () =>
+          [...document.querySelectorAll<HTMLElement>('main li > span[aria-hidden]')].filter(
+            (b) => b.offsetWidth > 0,
+          ).length,
+      );
+    expect(await boxes()).to.equal(0);
+    await page.emulateMedia({ media: 'print' });
+    expect(await boxes()).to.be.above(20);
+  });
+
+  it('prints no button, the loaf, legible letters and boxes, in the evening too', async () => {
+    const page = s.page();
+    await page.getByRole('button', { name: 'Evening colours' }).click();
+    await s.go('/plan/demo-bracken-bank/pour-day');
+    await page.emulateMedia({ media: 'print' });
+    expect(await visibleButtons(page)).to.deep.equal([]);
+    const paper = await page.evaluate(() => {
+      const box = document.querySelector('main li > span[aria-hidden]');
+      const badge = document.querySelector<HTMLElement>('main li button span');
+      const figure = document.querySelector('main figure');
+      const style = (e: Element | null): CSSStyleDeclaration | null => (e ? getComputedStyle(e) : null);
+      return {
+        text: getComputedStyle(document.body).color,
+        ground: getComputedStyle(document.body).backgroundColor,
+        boxEdge: style(box)?.borderTopColor,
+        badgePrinted: style(badge)?.getPropertyValue('print-color-adjust'),
+        loaf: figure?.querySelectorAll('path').length ?? 0,
+        loafWidth: figure?.getBoundingClientRect().width ?? 0,
+      };
+    });
+    expect(paper.text).to.equal('rgb(0, 0, 0)');
+    expect(paper.ground).to.equal('rgb(255, 255, 255)');
+    expect(paper.boxEdge).to.equal('rgb(0, 0, 0)');
+    expect(paper.badgePrinted).to.equal('exact');
+    expect(paper.loaf).to.be.above(3);
+    expect(paper.loafWidth).to.be.above(150);
+  });
+
+  it('has the plan’s name and the page number on every page, and no page that is nearly empty', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-bracken-bank/pour-day');
+    const rules = await page.evaluate(() =>
+      document.adoptedStyleSheets.flatMap((sheet) => [...sheet.cssRules].map((r) => r.cssText)).join(' '),
+    );
+    expect(rules).to.match(/@top-left \{ content: "Bracken Bank: pour sheet"/);
+    expect(rules).to.match(/@bottom-right \{ content: counter\(page\) " of " counter\(pages\)/);
+    const pdf = (await page.pdf({ format: 'A4', preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b/g)).to.have.length(3);
+    // gone with the sheet: other pages print without it
+    await page.getByRole('link', { name: /Cut/ }).click();
+    await page.getByRole('heading', { name: /^Cut/ }).waitFor();
+    expect(await page.evaluate(() => document.adoptedStyleSheets.length)).to.equal(0);
+  });
+});
+
+for (const [name, viewport] of [
+  ['a phone', { width: 390, height: 844 }],
+  ['a tablet held upright', { width: 820, height: 1180 }],
+] as const)
+  describe(`the plan on ${name}`, () => {
+    const s = studio({ viewport });
+
+    it('shows every station with its mark, and the plan’s name', async () => {
+      const page = s.page();
+      await s.go('/plan/demo-slate-beds/design');
+      for (const station of ['Mould', 'Design', 'Batter', 'Colour', 'Pour day', 'Cut']) {
+        const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: station });
+        const box = (await link.boundingBox())!;
+        expect(box.x, station).to.be.at.least(0);
+        expect(box.x + box.width, station).to.be.at.most(viewport.width + 0.5);
+        const mark = (await link.getByRole('img').boundingBox())!;
+        expect(mark.width, station).to.be.above(12);
+      }
+      const title = await page
+        .getByRole('heading', { name: 'Slate Beds' })
+        .evaluate((h) => h.scrollWidth <= h.clientWidth);
+      expect(title).to.equal(true);
+    });
+
+    it('folds the section to a strip and back; the working panel has half the screen', async () => {
+      const page = s.page();
+      await s.go('/plan/demo-slate-beds/batter');
+      const strip = page.getByRole('button', { name: 'Show the section' });
+      if (!(await strip.isVisible()))
+        await page.getByRole('button', { name: 'Fold the section to a strip' }).click();
+      const panel = (await page.locator('main').boundingBox())!;
+      expect(panel.height / viewport.height).to.be.above(0.5);
+      expect((await strip.boundingBox())!.height).to.be.below(100);
+      await strip.click();
+      await page.getByRole('group', { name: /^Section of the loaf/ }).waitFor();
+      await page.getByRole('button', { name: 'Fold the section to a strip' }).click();
+      await strip.waitFor();
+    });
+  });
+
+describe('words before figures', () => {
+  const s = studio();
+
+  it('nowhere speaks in names that say nothing to a maker', async () => {
+    const page = s.page();
+    for (const path of [
+      'demo-heather-on-peat/colour/ombre',
+      'demo-copper-weir/colour/mixing',
+      'demo-copper-weir/design',
+      'demo-slate-beds/batter',
+    ]) {
+      await s.go(`/plan/${path}`);
+      if (path.endsWith('design')) await page.getByRole('button', { name: /^Pour 2:/ }).click();
+      const text = (await page.locator('body').innerText()).toLowerCase();
+      for (const word of ['ciede', 'gimp', 'effective fall', 'stage 2', '(from memory)'])
+        expect(text, `${path}: ${word}`).to.not.contain(word);
+    }
+    await s.go('/plan/demo-heather-on-peat/colour/ombre');
+    await page
+      .getByText(/strong, [\d.]+/)
+      .first()
+      .waitFor();
+  });
+
+  it('shows what the keyboard can do', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/design');
+    await page.getByRole('button', { name: 'Keys' }).click();
+    await page.getByText('Alt Left, Alt Right on a drop').waitFor();
+    await page.keyboard.press('Escape');
+  });
+
+  it('an angle field says that it wants an angle', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-copper-weir/design');
+    await page.getByRole('button', { name: /^Pour 2:/ }).click();
+    await type(page, 'Right edge up', '15 mm');
+    await page.getByText('"15 mm" is a length; an angle in degrees is wanted here').waitFor();
+  });
+
+  it('a drop that is dragged is spoken of by its pot, not by its id', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/design');
+    const [from, to] = [
+      page.getByRole('button', { name: /^Pour 1:/ }),
+      page.getByRole('button', { name: /^Pour 3:/ }),
+    ];
+    const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
+    await page.mouse.move(a.x + a.width / 2, a.y + 30);
+    await page.mouse.down();
+    await page.mouse.move(a.x + a.width / 2 + 40, a.y + 30, { steps: 4 });
+    await page.mouse.move(b.x + b.width / 2, b.y + 30, { steps: 8 });
+    await page.mouse.up();
+    const said = await page.locator('[id^="DndLiveRegion"]').innerText();
+    expect(said).to.match(/pour \d, pot [A-Z] now takes the place of pour \d, pot [A-Z]/i);
+  });
+});
+
+describe('what a mould gives', () => {
+  const s = studio();
+
+  it('a slab for 27 bars gives 27, and a standing tube is cut into discs', async () => {
+    const page = s.page();
+    await page.getByRole('button', { name: 'New plan' }).first().click();
+    await page.getByLabel('Start from').selectOption({ label: 'Slab for 27 bars' });
+    await page.getByText('27 bars', { exact: true }).first().waitFor();
+    await page.getByLabel('Start from').selectOption({ label: 'Standing tube, 3 in' });
+    await page.getByRole('link', { name: /^.*Cut/ }).click();
+    await page.getByRole('heading', { name: 'Cut into discs' }).waitFor();
+    await page.getByRole('button', { name: 'Bars', exact: true }).click();
+    await page.getByText(/^Bar 1 of (9|10)$/).waitFor();
+    await page.getByRole('link', { name: /^.*Pour day/ }).click();
+    await page.getByText(/^Cut (9|10) discs of/).waitFor();
+  });
+
+  it('a mould too small hides no weight of the recipe', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/batter');
+    await page.getByText('given oils').click();
+    await type(page, 'Oils in all', '4000 g');
+    await page
+      .getByText(/more than the mould holds to the rim/)
+      .waitFor({ state: 'attached' })
+      .catch(() => undefined);
+    const lye = page.getByText('Sodium hydroxide, rounded down').locator('..');
+    expect(Number((await lye.innerText()).replaceAll(/[^\d]/g, ''))).to.be.above(500);
+    await page.getByRole('link', { name: /^.*Pour day/ }).click();
+    await page.getByText('There is no sheet while something is refused').waitFor();
+  });
+
+  it('milk alone as water is refused, then dissolved slowly on ice', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/batter');
+    await page.getByRole('button', { name: 'Add milk, aloe…' }).click();
+    await type(page, 'of the water', '100 %');
+    await page.getByText(/the milk going in later: the lye cannot dissolve/).waitFor();
+    await page.getByRole('button', { name: 'Dissolve it slowly in frozen milk, on ice' }).click();
+    await page.getByText(/The lye is dissolved in frozen milk/).waitFor();
+    await page.getByRole('link', { name: /^.*Pour day/ }).click();
+    await page.getByText(/Stand the jug in a bowl of ice/).waitFor();
+  });
+});

@@ -7,7 +7,7 @@ const visibleButtons = (page: Page): Promise<string[]> =>
   page.evaluate(() =>
     [...document.querySelectorAll<HTMLElement>('button, .btn, select')]
       .filter((b) => b.offsetWidth > 0 && !b.closest('li'))
-      .map((b) => b.textContent ?? ''),
+      .map((b) => b.textContent),
   );
 
 describe('plans that can be told apart', () => {
@@ -109,12 +109,11 @@ describe('the sheet under wet hands and on paper', () => {
       const box = document.querySelector('main li > span[aria-hidden]');
       const badge = document.querySelector<HTMLElement>('main li button span');
       const figure = document.querySelector('main figure');
-      const style = (e: Element | null): CSSStyleDeclaration | null => (e ? getComputedStyle(e) : null);
       return {
         text: getComputedStyle(document.body).color,
         ground: getComputedStyle(document.body).backgroundColor,
-        boxEdge: style(box)?.borderTopColor,
-        badgePrinted: style(badge)?.getPropertyValue('print-color-adjust'),
+        boxEdge: box && getComputedStyle(box).borderTopColor,
+        badgePrinted: badge && getComputedStyle(badge).getPropertyValue('print-color-adjust'),
         loaf: figure?.querySelectorAll('path').length ?? 0,
         loafWidth: figure?.getBoundingClientRect().width ?? 0,
       };

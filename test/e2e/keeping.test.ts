@@ -2,22 +2,19 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { fieldValue, saved, studio, type } from './support/studio.ts';
 
-/** From now on nothing that the page puts off is done, until it is let go. */
-const holdTimers = (page: Page): Promise<void> =>
-  page.evaluate(() => {
-    const held: (() => void)[] = [];
+/** From now on nothing that the page puts off is done, until it is let go. As text: the page knows no helpers of a compiler. */
+const holdTimers = (page: Page): Promise<unknown> =>
+  page.evaluate(`{
+    const held = [];
     const real = window.setTimeout;
-    window.setTimeout = ((then: () => void) => held.push(then)) as unknown as typeof window.setTimeout;
-    Object.assign(window, {
-      letTimersGo: () => {
-        window.setTimeout = real;
-        for (const then of held) then();
-      },
-    });
-  });
+    window.setTimeout = (then) => held.push(then);
+    window.letTimersGo = () => {
+      window.setTimeout = real;
+      for (const then of held) then();
+    };
+  }`);
 
-const letTimersGo = (page: Page): Promise<void> =>
-  page.evaluate(() => (window as unknown as { letTimersGo: () => void }).letTimersGo());
+const letTimersGo = (page: Page): Promise<unknown> => page.evaluate('window.letTimersGo()');
 
 describe('nothing is lost', () => {
   const s = studio();

@@ -1,5 +1,5 @@
 import { Keyboard } from 'lucide-react';
-import { useRef } from 'react';
+import { DialogButton } from '../parts/DialogButton.tsx';
 
 const KEYS: readonly { readonly keys: string; readonly does: string }[] = [
   { keys: 'Ctrl Z, or Cmd Z', does: 'undo; with Shift, or Ctrl Y: redo' },
@@ -15,38 +15,16 @@ const KEYS: readonly { readonly keys: string; readonly does: string }[] = [
 
 /** What the keyboard can do, behind a button. */
 export function Keys() {
-  const dialog = useRef<HTMLDialogElement>(null);
   return (
-    <>
-      <button
-        type="button"
-        className="btn btn-ghost btn-sm"
-        onClick={() => dialog.current?.showModal()}
-        aria-label="Keys"
-        title="What the keyboard can do"
-      >
-        <Keyboard className="size-4.5" aria-hidden="true" />
-      </button>
-      <dialog ref={dialog} className="modal" aria-labelledby="keys-title">
-        <div className="modal-box grid gap-4 bg-base-100">
-          <h2 id="keys-title" className="text-xl">
-            Keys
-          </h2>
-          <dl className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-4 gap-y-1.5">
-            {KEYS.map(({ keys, does }) => (
-              <div key={keys} className="contents">
-                <dt className="font-bold">{keys}</dt>
-                <dd>{does}</dd>
-              </div>
-            ))}
-          </dl>
-          <form method="dialog">
-            <button type="submit" className="btn btn-primary">
-              Done
-            </button>
-          </form>
-        </div>
-      </dialog>
-    </>
+    <DialogButton label="Keys" icon={<Keyboard className="size-4.5" aria-hidden="true" />} title="Keys">
+      <dl className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-4 gap-y-1.5">
+        {KEYS.map(({ keys, does }) => (
+          <div key={keys} className="contents">
+            <dt className="font-bold">{keys}</dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </DialogButton>
   );
 }

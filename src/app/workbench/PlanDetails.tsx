@@ -1,7 +1,8 @@
 import { Settings2 } from 'lucide-react';
-import { useId, useRef } from 'react';
+import { useId } from 'react';
 import { SCALE_STEPS_G, type Units } from '../../core/plan/planSchema.ts';
 import { keepUnits } from '../../store/unitsUsed.ts';
+import { DialogButton } from '../parts/DialogButton.tsx';
 import { Choice } from '../parts/Choice.tsx';
 import { Picker } from '../parts/Picker.tsx';
 import { TextField } from '../parts/TextField.tsx';
@@ -12,112 +13,94 @@ const STEP_OPTIONS = SCALE_STEPS_G.map((g) => ({ value: String(g), label: `${g} 
 /** The plan's name, notes, units and scales. */
 export function PlanDetails() {
   const { plan, edit } = usePlan();
-  const dialog = useRef<HTMLDialogElement>(null);
   const notesId = useId();
   const units = (change: Partial<Units>): void => {
     const fault = edit((p) => ({ ...p, units: { ...p.units, ...change } }));
     if (!fault) keepUnits({ ...plan.units, ...change });
   };
   return (
-    <>
-      <button
-        type="button"
-        className="btn btn-ghost btn-sm"
-        onClick={() => dialog.current?.showModal()}
-        aria-label="Name, notes and units"
-        title="Name, notes and units"
-      >
-        <Settings2 className="size-4.5" aria-hidden="true" />
-      </button>
-      <dialog ref={dialog} className="modal" aria-labelledby={`${notesId}-title`}>
-        <div className="modal-box grid gap-4 bg-base-100">
-          <h2 id={`${notesId}-title`} className="text-xl">
-            This plan
-          </h2>
-          <TextField
-            label="Name"
-            value={plan.name}
-            onValue={(name, gesture) => edit((p) => ({ ...p, name }), gesture)}
-          />
-          <div className="grid gap-0.5">
-            <label htmlFor={notesId} className="quiet text-sm">
-              Notes
-            </label>
-            <textarea
-              id={notesId}
-              className="field h-24 py-2"
-              maxLength={20000}
-              value={plan.notes}
-              onChange={(event) => {
-                const notes = event.target.value;
-                edit((p) => ({ ...p, notes }), 'notes');
-              }}
-            />
-          </div>
-          <div className="grid grid-cols-3 gap-4">
-            <Choice
-              legend="Lengths in"
-              value={plan.units.length}
-              options={[
-                { value: 'mm', label: 'mm' },
-                { value: 'in', label: 'in' },
-              ]}
-              onChoose={(length) => {
-                units({ length });
-              }}
-            />
-            <Choice
-              legend="Weights in"
-              value={plan.units.mass}
-              options={[
-                { value: 'g', label: 'g' },
-                { value: 'oz', label: 'oz' },
-              ]}
-              onChoose={(mass) => {
-                units({ mass });
-              }}
-            />
-            <Choice
-              legend="Temperature"
-              value={plan.units.temperature}
-              options={[
-                { value: 'C', label: '°C' },
-                { value: 'F', label: '°F' },
-              ]}
-              onChoose={(temperature) => {
-                units({ temperature });
-              }}
-            />
-          </div>
-          <div className="grid grid-cols-2 gap-4">
-            <Picker
-              label="Bench scale shows"
-              value={String(plan.units.scaleStepG)}
-              options={STEP_OPTIONS}
-              onPick={(v) => {
-                units({ scaleStepG: Number(v) as Units['scaleStepG'] });
-              }}
-            />
-            <Picker
-              label="Fine scale shows"
-              value={String(plan.units.fineStepG)}
-              options={STEP_OPTIONS}
-              onPick={(v) => {
-                units({ fineStepG: Number(v) as Units['fineStepG'] });
-              }}
-            />
-          </div>
-          <p className="quiet text-sm">
-            Oils, water, lye and batter are weighed on the bench scale; colorants, fragrance and additives on
-            the fine one.
-          </p>
-          <form method="dialog">
-            <button type="submit" className="btn btn-primary">
-              Done
-            </button>
-          </form>
-        </div>
-      </dialog>
-    </>
+    <DialogButton
+      label="Name, notes and units"
+      icon={<Settings2 className="size-4.5" aria-hidden="true" />}
+      title="This plan"
+    >
+      <TextField
+        label="Name"
+        value={plan.name}
+        onValue={(name, gesture) => edit((p) => ({ ...p, name }), gesture)}
+      />
+      <div className="grid gap-0.5">
+        <label htmlFor={notesId} className="quiet text-sm">
+          Notes
+        </label>
+        <textarea
+          id={notesId}
+          className="field h-24 py-2"
+          maxLength={20000}
+          value={plan.notes}
+          onChange={(event) => {
+            const notes = event.target.value;
+            edit((p) => ({ ...p, notes }), 'notes');
+          }}
+        />
+      </div>
+      <div className="grid grid-cols-3 gap-4">
+        <Choice
+          legend="Lengths in"
+          value={plan.units.length}
+          options={[
+            { value: 'mm', label: 'mm' },
+            { value: 'in', label: 'in' },
+          ]}
+          onChoose={(length) => {
+            units({ length });
+          }}
+        />
+        <Choice
+          legend="Weights in"
+          value={plan.units.mass}
+          options={[
+            { value: 'g', label: 'g' },
+            { value: 'oz', label: 'oz' },
+          ]}
+          onChoose={(mass) => {
+            units({ mass });
+          }}
+        />
+        <Choice
+          legend="Temperature"
+          value={plan.units.temperature}
+          options={[
+            { value: 'C', label: '°C' },
+            { value: 'F', label: '°F' },
+          ]}
+          onChoose={(temperature) => {
+            units({ temperature });
+          }}
+        />
+      </div>
+      <div className="grid grid-cols-2 gap-4">
+        <Picker
+          label="Bench scale shows"
+          value={String(plan.units.scaleStepG)}
+          options={STEP_OPTIONS}
+          onPick={(v) => {
+            units({ scaleStepG: Number(v) as Units['scaleStepG'] });
+          }}
+        />
+        <Picker
+          label="Fine scale shows"
+          value={String(plan.units.fineStepG)}
+          options={STEP_OPTIONS}
+          onPick={(v) => {
+            units({ fineStepG: Number(v) as Units['fineStepG'] });
+          }}
+        />
+      </div>
+      <p className="quiet text-sm">
+        Oils, water, lye and batter are weighed on the bench scale; colorants, fragrance and additives on the
+        fine one.
+      </p>
+    </DialogButton>
   );
 }

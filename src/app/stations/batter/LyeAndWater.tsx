@@ -34,6 +34,8 @@ export function LyeAndWater() {
   const { plan, computed, edit, show } = usePlan();
   const { batter } = plan;
   const { recipe, batch } = computed;
+  const each = batch?.pots.flatMap((p) => p.leastSuperfatPercent ?? []) ?? [];
+  const leanest = each.length > 0 ? Math.min(...each) : undefined;
   return (
     <Group title="Lye and water">
       <div className="grid grid-cols-3 gap-3">
@@ -84,6 +86,9 @@ export function LyeAndWater() {
             {show.mass(batch.waterG)}
           </Fact>
           <Fact name="Superfat as weighed">{formatPercent(batch.superfatPercent, 2)}</Fact>
+          {leanest !== undefined && (
+            <Fact name="The leanest pot, as weighed">{formatPercent(leanest, 2)}</Fact>
+          )}
           <Fact name="Oils at the low end of their ranges">
             {formatPercent(recipe?.superfatAtLowEnd ?? 0, 2)}
           </Fact>

@@ -1,9 +1,17 @@
 import type { Weights } from '../../../core/weigh/weights.ts';
+import { formatPercent } from '../../../core/units/format.ts';
 import { Group } from '../../parts/Station.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 
 const CELL = 'py-1.5 text-right';
+
+/** As weighed; from the least it is poured at to what it has with everything in, where colour is added as it empties. */
+function superfatText({ superfatPercent, leastSuperfatPercent }: Weights['pots'][number]): string {
+  if (superfatPercent === undefined || leastSuperfatPercent === undefined) return '–';
+  const [least, whole] = [leastSuperfatPercent, superfatPercent].map((x) => formatPercent(x));
+  return least === whole ? formatPercent(superfatPercent) : `from ${least ?? ''}`;
+}
 
 /** What each pot holds, by portion where the batch is divided before the lye, and by pour. Sums at the foot. */
 export function PotWeights({ weights }: { readonly weights: Weights }) {
@@ -38,6 +46,7 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
               </>
             )}
             <th className="text-right font-normal">Batter</th>
+            <th className="text-right font-normal">Superfat</th>
           </tr>
         </thead>
         <tbody>
@@ -76,6 +85,7 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
                 </>
               )}
               <td className={`${CELL} font-bold`}>{show.mass(p.batterG)}</td>
+              <td className={CELL}>{superfatText(p)}</td>
             </tr>
           ))}
           {weights.stockLossG > 0 && (
@@ -91,6 +101,7 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
                 </>
               )}
               <td className={`${CELL} font-bold`}>{show.mass(weights.stockLossG)}</td>
+              <td />
             </tr>
           )}
         </tbody>
@@ -112,6 +123,7 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
               </>
             )}
             <td className={CELL}>{show.mass(weights.batterG)}</td>
+            <td className={CELL}>{formatPercent(weights.superfatPercent)}</td>
           </tr>
         </tfoot>
       </table>

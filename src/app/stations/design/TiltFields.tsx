@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { setAmount } from '../../../core/edit/pours.ts';
 import { setTilt, slopeBetween } from '../../../core/edit/tilt.ts';
+import { bareWalls } from '../../../core/fill/bareWall.ts';
 import type { PouredLayer } from '../../../core/fill/layers.ts';
 import { standsOn, propsFor } from '../../../core/mould/props.ts';
 import { steepestTilt, tiltHolds } from '../../../core/mould/spill.ts';
@@ -41,6 +42,7 @@ export function TiltFields({ layer }: { readonly layer: PouredLayer }) {
     return turn({ [axis]: Math.round(sign * degrees * 100) / 100 }, gesture);
   };
   const heights = { left: layer.leftMm, right: layer.rightMm, near: layer.nearMm, far: layer.farMm };
+  const short = new Map(bareWalls(layer.room, layer).map((b) => [b.wall, b.gapMm] as const));
   const walls = WALLS.filter(({ wall }) =>
     wall === 'left' || wall === 'right' ? true : tilt.pitchDeg !== 0,
   );
@@ -80,6 +82,9 @@ export function TiltFields({ layer }: { readonly layer: PouredLayer }) {
             key={wall}
             label={label}
             value={heights[wall]}
+            {...(short.has(wall)
+              ? { hint: `does not reach: ends ${show.length(short.get(wall) ?? 0)} short` }
+              : {})}
             onValue={(heightMm, g) => edit((p) => setAmount(p, pour.id, { kind: 'line', wall, heightMm }), g)}
           />
         ))}

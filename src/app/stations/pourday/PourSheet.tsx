@@ -41,7 +41,7 @@ export function PourSheet() {
   const number = new Map(tasks.map((t, i) => [t.id, i + 1]));
   return (
     <div className="grid gap-5 p-6 print:gap-3 print:p-0">
-      <header className="flex items-start justify-between gap-4 print:items-end">
+      <header className="flex items-start justify-between gap-4">
         <div>
           <h2 className="text-2xl">{plan.name}: pour sheet</h2>
           <p className="quiet">

@@ -64,8 +64,10 @@ describe('nothing is lost', () => {
     await page.getByText('This plan was also changed in another tab').waitFor();
     await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
     await page.getByRole('heading', { name: 'Slate Beds (my copy)' }).waitFor();
-    expect(await fieldValue(page, 'Length')).to.equal('280 mm');
     await saved(page);
+    await page.getByRole('link', { name: /^.*Mould/ }).click();
+    await page.getByRole('heading', { name: 'Mould', exact: true }).waitFor();
+    expect(await fieldValue(page, 'Length')).to.equal('280 mm');
     // the other's plan is as the other left it
     expect(await fieldValue(other, 'Width')).to.equal('70 mm');
     await page.goto(s.url());

@@ -207,7 +207,9 @@ describe('advice on colours', () => {
     const steps = plan.steps.map((s, i) => (s.kind === 'pour' ? { ...s, pot: `p${i + 1}` } : s));
     const close = { ...plan, steps };
     const warning = find(close, 'neighbours-close');
-    expect(warning.message).to.match(/Pours 1 and 2 \(pots A and B\) differ by only [012]\.?\d?/);
+    expect(warning.message).to.match(
+      /Between pours 1 and 2 \(pots A and B\) the step is (hardly seen|soft) when cured \([12](\.\d)?;/,
+    );
     expect(warning.remedies).to.have.length(2);
     for (const remedy of warning.remedies!)
       expect(codes(remedy.apply(close)), remedy.label).to.not.include('neighbours-close');

@@ -120,7 +120,7 @@ export function closeNeighbours(facts: Facts, bodies: PlanBodies): Warning[] {
         level: 'note',
         station: 'colour',
         step: above.pour.id,
-        message: `Pours ${below.nth + 1} and ${above.nth + 1} (pots ${nameOf(facts, below)} and ${nameOf(facts, above)}) are ${stepWord(apart) === 'unseen' ? 'alike' : `only ${stepWord(apart)} apart`} when cured (${formatShort(apart, 1)}; from ${READS_AS_LINE} on a line is seen): they read as one layer.`,
+        message: `Between pours ${below.nth + 1} and ${above.nth + 1} (pots ${nameOf(facts, below)} and ${nameOf(facts, above)}) the step is ${stepWord(apart)} when cured (${formatShort(apart, 1)}; from ${READS_AS_LINE} on it is a line): they read as one layer.`,
         remedies,
       },
     ];

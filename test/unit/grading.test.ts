@@ -275,6 +275,14 @@ describe('one pot, darkened as it empties', () => {
     expect(passes[1]!.leftG).to.be.closeTo(0, 1e-9);
   });
 
+  it('a dose that is to stay is not topped up by pinches while another colorant rises', () => {
+    const layers: WantedPass[] = [0, 2, 4, 6, 8].map((c) => ({ wanted: [c, 3], pourG: 120 }));
+    const { passes } = onePot(layers, { ...exact, bulk: [5.6, 5.6], batterG: 620 });
+    const topUps = passes.slice(1).map((p) => p.addedG[1]!);
+    expect(topUps.filter((g) => g === 0)).to.have.length.at.least(2);
+    for (const p of passes) expect(p.concentrations[1]!).to.be.within(3 * 0.98, 3.0001);
+  });
+
   it('goes paler with plain batter, conserving batter too', () => {
     const layers: WantedPass[] = [0, 2, 4, 3, 1.5].map((c) => ({ wanted: [c], pourG: 100 }));
     const solved = onePot(layers, { ...exact, batterG: 520 });

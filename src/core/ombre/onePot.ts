@@ -48,6 +48,9 @@ export interface OnePotOptions {
   ) => readonly Concentrations[] | undefined;
 }
 
+/** A dose that is to stay is topped up only once it is short by more than this part: other colorants thin it a little. */
+const TOP_UP = 0.02;
+
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 
 /** What is left of each colorant when a pot is thinned until none is above what is wanted: 0..1. */
@@ -120,7 +123,12 @@ export function onePot(layers: readonly WantedPass[], options: OnePotOptions): O
     base += plainG;
     const goal = perPlain(wanted[i] ?? []);
     const addedG =
-      layer.actual?.addedG ?? content.map((g, j) => Math.max(0, options.round((goal[j] ?? 0) * base - g, j)));
+      layer.actual?.addedG ??
+      content.map((g, j) => {
+        const due = (goal[j] ?? 0) * base;
+        const stays = i > 0 && (wanted[i]?.[j] ?? 0) <= (wanted[i - 1]?.[j] ?? 0) * (1 + 1e-9);
+        return stays && due - g < due * TOP_UP ? 0 : Math.max(0, options.round(due - g, j));
+      });
     content = content.map((g, j) => g + (addedG[j] ?? 0));
     const full = massOf(base, content);
     const concentrations = content.map((g) => (full > 0 ? (g / full) * 1000 : 0));

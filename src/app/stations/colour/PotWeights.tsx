@@ -4,7 +4,7 @@ import { Group } from '../../parts/Station.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 
-const CELL = 'py-1.5 text-right';
+const CELL = 'py-1.5 pl-2.5 text-right';
 
 /** As weighed; from the least it is poured at to what it has with everything in, where colour is added as it empties. */
 function superfatText({ superfatPercent, leastSuperfatPercent }: Weights['pots'][number]): string {
@@ -40,13 +40,13 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
               </>
             ) : (
               <>
-                <th className="text-right font-normal">Poured</th>
-                <th className="text-right font-normal">Held back</th>
-                <th className="text-right font-normal">Overage</th>
+                <th className="pl-2.5 text-right font-normal">Poured</th>
+                <th className="pl-2.5 text-right font-normal">Held back</th>
+                <th className="pl-2.5 text-right font-normal">Overage</th>
               </>
             )}
-            <th className="text-right font-normal">Batter</th>
-            <th className="text-right font-normal">Superfat</th>
+            <th className="pl-2.5 text-right font-normal">Batter</th>
+            <th className="pl-2.5 text-right font-normal">Superfat</th>
           </tr>
         </thead>
         <tbody>

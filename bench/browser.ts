@@ -65,8 +65,8 @@ async function dragTimes(page: Page): Promise<number[]> {
 
 /** From a key on the ombre's curve until the page is laid out anew, ms: graded, weighed and drawn each time. */
 async function bendTimes(page: Page): Promise<number[]> {
-  await page.getByText('A curve to bend').click();
-  const knot = page.getByRole('slider', { name: 'Seen way at half of the layers' });
+  await page.getByText('Bent by hand').click();
+  const knot = page.getByRole('slider', { name: 'The layer half up the ombre' });
   await knot.focus();
   return knot.evaluate(async (element) => {
     const times: number[] = [];

@@ -5,7 +5,6 @@ import { newPlan } from '../../core/plan/newPlan.ts';
 import { database } from '../../store/database.ts';
 import { addPlans } from '../../store/planRecords.ts';
 import { useAppDispatch } from '../../store/store.ts';
-import { unitsUsed } from '../../store/unitsUsed.ts';
 import { newPlanId, TAB_ID } from '../../store/tab.ts';
 import { toastShown } from '../../store/toastSlice.ts';
 import { Loading } from '../parts/Loading.tsx';
@@ -24,6 +23,8 @@ export function Shelf() {
   const [refused, setRefused] = useState<readonly Refusal[]>([]);
 
   const start = async (): Promise<void> => {
+    // the schema that checks them is not needed to show the shelf
+    const { unitsUsed } = await import('../../store/unitsUsed.ts');
     const plan = newPlan(newPlanId(), new Date().toISOString(), unitsUsed());
     await addPlans(database, [plan], newPlanId, TAB_ID);
     await navigate(`/plan/${plan.id}/mould`);

@@ -7,6 +7,7 @@ import { DripLine } from '../dripline/DripLine.tsx';
 import { Loading } from '../parts/Loading.tsx';
 import { FoldedSection } from '../section/FoldedSection.tsx';
 import { Views } from '../section/Views.tsx';
+import { useMedia } from '../parts/useMedia.ts';
 import { ConflictBanner } from './ConflictBanner.tsx';
 import { Head } from './Head.tsx';
 import { Rail } from './Rail.tsx';
@@ -23,6 +24,9 @@ const WIDE: Readonly<Record<string, string>> = {
   cut: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_32rem]',
 };
 
+/** Narrower than the bench breakpoint of style.css: the section stands over the panel and can be folded away. */
+const SMALL = '(max-width: 61.99rem)';
+
 /** On a phone the section is folded until it is asked for, on a tablet it is open until it is folded away. */
 const STRIP: Readonly<Record<string, string>> = { null: 'sm:hidden', true: '', false: 'hidden' };
 const OPEN: Readonly<Record<string, string>> = {
@@ -35,6 +39,7 @@ function OpenPlan() {
   useShortcuts();
   const panel = usePanelScroll();
   const folded = useAppSelector((s) => s.desk.folded);
+  const small = useMedia(SMALL);
   const station = useLocation().pathname.split('/')[3] ?? 'design';
   return (
     <div className="relative flex h-dvh flex-col overflow-clip print:block print:h-auto print:overflow-visible">
@@ -44,9 +49,11 @@ function OpenPlan() {
         className={`flex min-h-0 flex-1 flex-col bench:grid print:block ${WIDE[station] ?? 'bench:grid-cols-[11.5rem_minmax(0,1fr)_24rem]'}`}
       >
         <Rail />
-        <div className={`no-print rule shrink-0 border-b bench:hidden ${STRIP[String(folded)] ?? ''}`}>
-          <FoldedSection />
-        </div>
+        {small && (
+          <div className={`no-print rule shrink-0 border-b ${STRIP[String(folded)] ?? ''}`}>
+            <FoldedSection />
+          </div>
+        )}
         <div
           className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[String(folded)] ?? ''}`}
         >

@@ -1,4 +1,3 @@
-import { paintedPots } from '../../core/advice/colour/painted.ts';
 import type { Station } from '../../core/advice/warning.ts';
 import type { Computed } from '../../core/sheet/compute.ts';
 import { formatNumber, formatPercent } from '../../core/units/format.ts';
@@ -57,7 +56,7 @@ export const STATIONS: readonly StationEntry[] = [
     line: (c) =>
       !c.weights
         ? 'refused for now'
-        : paintedPots(c.plan).length > 0
+        : c.warnings.some((w) => w.code === 'painted-only')
           ? 'sheet without colour'
           : 'sheet ready',
   },

@@ -1,9 +1,9 @@
-import { labOfBody, reflectanceOfKs, stir, type Body } from './body.ts';
+import { reflectanceOfKs, stir, type Body } from './body.ts';
 import { difference } from './difference.ts';
 import { labOfLinear, type Lab } from './lab.ts';
 import { TO_LINEAR } from './linear.ts';
 import { BANDS } from './observer.ts';
-import { tint, type Pigment } from './pigment.ts';
+import { strengthOf, tint, type Pigment } from './pigment.ts';
 
 /**
  * The way from one body to another as the doses go evenly from the first's to the last's: t = 0 the first, t = 1 the
@@ -28,6 +28,33 @@ function labBetween(from: Body, to: Body): (t: number) => Lab {
     for (let i = 0; i < BANDS; i += 1) {
       const k = from.k[i] as number;
       const x = reflectanceOfKs((k + t * ((to.k[i] as number) - k)) / s);
+      r += (red[i] as number) * x;
+      g += (green[i] as number) * x;
+      b += (blue[i] as number) * x;
+    }
+    return labOfLinear([r, g, b]);
+  };
+}
+
+/** `labOfBody` of a base tinted along the way, without making the body. */
+function labOfDoses(base: Body, doses: readonly RampDose[]): (t: number) => Lab {
+  const [red, green, blue] = TO_LINEAR;
+  const strengths = new Float64Array(doses.length);
+  return (t) => {
+    let { s } = base;
+    for (const [j, { pigment, fromGPerKg, toGPerKg }] of doses.entries()) {
+      const strength = strengthOf(pigment, fromGPerKg + t * (toGPerKg - fromGPerKg));
+      strengths[j] = strength;
+      s += strength * pigment.s;
+    }
+    let r = 0;
+    let g = 0;
+    let b = 0;
+    for (let i = 0; i < BANDS; i += 1) {
+      let k = base.k[i] as number;
+      for (let j = 0; j < strengths.length; j += 1)
+        k += (strengths[j] as number) * ((doses[j] as RampDose).pigment.k[i] as number);
+      const x = reflectanceOfKs(k / s);
       r += (red[i] as number) * x;
       g += (green[i] as number) * x;
       b += (blue[i] as number) * x;
@@ -72,10 +99,7 @@ export function rampOfDoses(base: Body, doses: readonly RampDose[]): Ramp {
     }));
   if (doses.every((d) => d.pigment.bend === undefined || d.fromGPerKg === d.toGPerKg))
     return rampOf(tint(base, at(0)), tint(base, at(1)));
-  return rampAlong(
-    (t) => tint(base, at(t)),
-    (t) => labOfBody(tint(base, at(t))),
-  );
+  return rampAlong((t) => tint(base, at(t)), labOfDoses(base, doses));
 }
 
 function rampAlong(bodyAt: (t: number) => Body, labAt: (t: number) => Lab): Ramp {

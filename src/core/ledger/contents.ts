@@ -11,10 +11,10 @@ export const massOfContents = (contents: Contents): Grams => {
   return sum;
 };
 
-/** Both poured together. */
-export function together(one: Contents, other: Contents): Contents {
-  const sum = new Map(one);
-  for (const [id, massG] of other) sum.set(id, (sum.get(id) ?? 0) + massG);
+/** All of these poured together. */
+export function together(list: Iterable<Contents>): Contents {
+  const sum = new Map<string, Grams>();
+  for (const contents of list) for (const [id, massG] of contents) sum.set(id, (sum.get(id) ?? 0) + massG);
   return sum;
 }
 

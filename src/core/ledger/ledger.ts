@@ -48,7 +48,7 @@ export function openLedger(): OpenLedger {
     add(act, substance, to, massG, fine) {
       if (massG <= 0) return;
       const what: Contents = new Map([[substance, massG]]);
-      vessels.set(to, together(holds(to), what));
+      vessels.set(to, together([holds(to), what]));
       transfers.push({ act, from: SUPPLY, to, massG, fine, what });
     },
     move(act, from, to, massG, fine) {
@@ -56,7 +56,7 @@ export function openLedger(): OpenLedger {
       if (went <= 0) return 0;
       const { out, left } = drawn(holds(from), went);
       vessels.set(from, left);
-      vessels.set(to, together(holds(to), out));
+      vessels.set(to, together([holds(to), out]));
       transfers.push({ act, from, to, massG: went, fine, what: out });
       return went;
     },
@@ -70,13 +70,11 @@ export const transfersOf = (ledger: Ledger, act: string): readonly Transfer[] =>
 
 /** All that ever went into a vessel. */
 export const everIn = (ledger: Ledger, vessel: string): Contents =>
-  ledger.transfers.filter((t) => t.to === vessel).reduce<Contents>((sum, t) => together(sum, t.what), EMPTY);
+  together(ledger.transfers.filter((t) => t.to === vessel).map((t) => t.what));
 
 /** All that the supply gave: with nothing lost it is what all vessels hold together. */
 export const supplied = (ledger: Ledger): Contents =>
-  ledger.transfers
-    .filter((t) => t.from === SUPPLY)
-    .reduce<Contents>((sum, t) => together(sum, t.what), EMPTY);
+  together(ledger.transfers.filter((t) => t.from === SUPPLY).map((t) => t.what));
 
 /** What a vessel holds at the end. */
 export const leftIn = (ledger: Ledger, vessel: string): Contents => ledger.vessels.get(vessel) ?? EMPTY;

@@ -1,4 +1,4 @@
-import { EMPTY, together, type Contents } from '../ledger/contents.ts';
+import { together, type Contents } from '../ledger/contents.ts';
 import { SUPPLY, transfersOf, type Ledger } from '../ledger/ledger.ts';
 import type { Substances } from '../ledger/balance.ts';
 import type { Grams } from '../units/quantity.ts';
@@ -20,9 +20,9 @@ export interface Portion {
 /** Everything that is made up in a pot's jug: what went in, plain batter that stood by for it counted once. */
 export function madeUpIn(ledger: Ledger, potId: string): Contents {
   const own = [VESSEL.pot(potId), VESSEL.plain(potId)];
-  return ledger.transfers
-    .filter((t) => own.includes(t.to) && !own.includes(t.from))
-    .reduce<Contents>((sum, t) => together(sum, t.what), EMPTY);
+  return together(
+    ledger.transfers.filter((t) => own.includes(t.to) && !own.includes(t.from)).map((t) => t.what),
+  );
 }
 
 /** What was weighed into one pot's jug, by kind. */

@@ -22,8 +22,24 @@ export const SUBSTANCE = {
 
 const INERT = { needsNaoh: 0, bringsNaoh: 0, water: 0 } as const;
 
+interface Remembered {
+  readonly colorants: Plan['colorants'];
+  readonly substances: ReadonlyMap<string, Substance>;
+}
+
+/** Neither the batter nor the colorants change while a line is dragged: their substances are kept with the batter. */
+const remembered = new WeakMap<Plan['batter'], Remembered>();
+
 /** Everything a plan weighs, with what a balance asks of it. Lye and water have the density of their solution. */
 export function substancesOf(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
+  const before = remembered.get(plan.batter);
+  if (before?.colorants === plan.colorants) return before.substances;
+  const substances = describe(plan, recipe);
+  remembered.set(plan.batter, { colorants: plan.colorants, substances });
+  return substances;
+}
+
+function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
   const solution = solutionDensity(recipe.schools.lyeConcentrationPercent);
   const { fragrance, purityPercent } = plan.batter;
   const list: Substance[] = [

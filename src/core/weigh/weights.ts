@@ -9,7 +9,7 @@ import {
   type JugBalance,
   type Substances,
 } from '../ledger/balance.ts';
-import { EMPTY, massOfContents, together, type Contents } from '../ledger/contents.ts';
+import { massOfContents, together } from '../ledger/contents.ts';
 import { leftIn, openLedger, supplied, type Ledger } from '../ledger/ledger.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
@@ -218,9 +218,7 @@ export function weighPlan(
     .flatMap((o) => [VESSEL.stock(o.ombre.id, 'first'), VESSEL.stock(o.ombre.id, 'last')])
     .reduce((s, stock) => s + massOfContents(leftIn(ledger, stock)), 0);
   // oil that stays in the stocks of portions never meets lye
-  const metLye = ahead
-    ? targets.pots.reduce<Contents>((all, p) => together(all, madeUpIn(ledger, p.pot.id)), EMPTY)
-    : supplied(ledger);
+  const metLye = ahead ? together(targets.pots.map((p) => madeUpIn(ledger, p.pot.id))) : supplied(ledger);
   return {
     ...ingredientsOf(ledger, recipe, substances),
     batterG: targets.batterG,

@@ -14,7 +14,7 @@ import type { Warning } from '../warning.ts';
 const AS_PLAIN = 9;
 
 /** Pots that are drawn in a colour given by hand and take no colorant to make it: they are poured plain. */
-export function paintedPots(plan: Plan): readonly Pot[] {
+function paintedPots(plan: Plan): readonly Pot[] {
   const graded = gradedPots(plan);
   const plain = labOfBody(paintboxOf(plan, plannedState(plan, 'cured')).base);
   return plan.pots.filter(

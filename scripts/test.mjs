@@ -3,7 +3,7 @@
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { buildPage, installPackages, run } from './prepare.mjs';
 
 if (!installPackages()) process.exit(1);
@@ -25,11 +25,14 @@ function installChromium() {
 }
 
 const counts = join(mkdtempSync(join(tmpdir(), 'drip-line-')), 'counts');
+/** What only reads the files: all at once. */
+const reading = [
+  ['lint', 'npx', ['eslint', '.', '--max-warnings=0']],
+  ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ['types', 'npm', ['run', '-s', 'types']],
+  ['unused code', 'npx', ['knip']],
+];
 const steps = [
-  ['lint', () => run('npx', ['eslint', '.', '--max-warnings=0'])],
-  ['format', () => run('npx', ['prettier', '--check', '--log-level', 'warn', '.'])],
-  ['types', () => run('npm', ['run', '-s', 'types'])],
-  ['unused code', () => run('npx', ['knip'])],
   ['unit and reference tests', () => run('npx', ['mocha'], { COUNTS: counts })],
   ['build', buildPage],
   [
@@ -39,6 +42,18 @@ const steps = [
 ];
 
 const failed = [];
+process.stdout.write(`\n== ${reading.map(([name]) => name).join(', ')}\n`);
+await Promise.all(
+  reading.map(
+    ([name, command, args]) =>
+      new Promise((done) => {
+        spawn(command, args, { stdio: 'inherit' }).on('close', (code) => {
+          if (code !== 0) failed.push(name);
+          done();
+        });
+      }),
+  ),
+);
 for (const [name, step] of steps) {
   process.stdout.write(`\n== ${name}\n`);
   if (!step()) failed.push(name);

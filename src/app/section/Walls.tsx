@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { Mould } from '../../core/mould/schema.ts';
 import type { ViewPoint } from '../../core/mould/sectionView.ts';
 import { drawnWallMm, type Frame } from './frame.ts';
@@ -26,6 +27,8 @@ function wallLine(outline: readonly ViewPoint[]): readonly ViewPoint[] {
 
 /** The mould's cut walls: hatched wood, plain silicone or plastic. Tools and wood are drawn straight. */
 export function Walls({ mould, outline, frame }: WallsProps) {
+  // several loaves can stand on one page, some of them hidden: each has a grain of its own
+  const wood = useId();
   const path = `M${wallLine(outline)
     .map((p) => `${frame.x(p.h).toFixed(2)},${frame.y(p.z).toFixed(2)}`)
     .join('L')}`;
@@ -34,7 +37,7 @@ export function Walls({ mould, outline, frame }: WallsProps) {
   return (
     <g fill="none" strokeLinejoin={round}>
       <defs>
-        <pattern id="wood" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(32)">
+        <pattern id={wood} width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(32)">
           <rect width="9" height="9" fill="var(--wood)" />
           <path d="M0 2.5H9M0 7H9" stroke="var(--wood-line)" strokeWidth="0.6" opacity="0.45" />
         </pattern>
@@ -42,7 +45,7 @@ export function Walls({ mould, outline, frame }: WallsProps) {
       <path d={path} stroke={`var(--${mould.material}-line)`} strokeWidth={thick + 2.4} />
       <path
         d={path}
-        stroke={mould.material === 'wood' ? 'url(#wood)' : `var(--${mould.material})`}
+        stroke={mould.material === 'wood' ? `url(#${wood})` : `var(--${mould.material})`}
         strokeWidth={thick}
       />
       <path d={`${path}Z`} fill="var(--mould-air)" stroke="var(--mould-air)" strokeWidth="1.6" />

@@ -88,6 +88,10 @@ export function makeStocks(bench: WeighBench): void {
   }
 }
 
+/** What all stocks take of the batch or of the mixed oils. */
+export const stocksG = ({ ombres }: WeighBench): Grams =>
+  ombres.reduce((s, o) => s + (o.school === 'master-blends' ? o.first.massG + o.last.massG : 0), 0);
+
 /** What a pot draws from its stocks. */
 export function drawBlend({ book }: WeighBench, { target, source }: PlannedPot): void {
   if (source.kind !== 'blend') return;

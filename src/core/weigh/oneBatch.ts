@@ -10,10 +10,12 @@ import {
   drawDispersed,
   makeStocks,
   setCarrierAside,
+  stocksG,
   type WeighBench,
 } from './bench.ts';
 import { carrierOils } from './carrierOil.ts';
 import type { PlannedPot } from './plannedPot.ts';
+import { liquidsMaking, weighLye } from './solution.ts';
 import { SUBSTANCE } from './substances.ts';
 
 /** Fragrance that one pot gets by itself, just before it is poured. */
@@ -34,14 +36,10 @@ function baseOf(bench: WeighBench, pot: PlannedPot): Grams {
  * were weighed; water makes up the rest and is never short.
  */
 export function weighOneBatch(bench: WeighBench): void {
-  const { plan, recipe, substances, book, pots, ombres, stepG, fineG } = bench;
+  const { plan, recipe, substances, book, pots, stepG, fineG } = bench;
   const bases = new Map(pots.map((p) => [p.target.pot.id, baseOf(bench, p)] as const));
   const plainOf = (p: PlannedPot): Grams => (p.source.kind === 'one-pot' ? p.source.plainG : 0);
-  const stocksG = ombres.reduce(
-    (s, o) => s + (o.school === 'master-blends' ? o.first.massG + o.last.massG : 0),
-    0,
-  );
-  const batchG = sumAtStep([...bases.values(), ...pots.map(plainOf), stocksG, bench.spareG], stepG);
+  const batchG = sumAtStep([...bases.values(), ...pots.map(plainOf), stocksG(bench), bench.spareG], stepG);
   const scents = pots.reduce((s, p) => s + potScent(bench, p), 0);
   const carrierG = carrierOilWanted(bench);
   const oilsG = (batchG + carrierG + scents) / recipe.batterPerOil;
@@ -97,41 +95,4 @@ function allCarrier({ book, dispersions }: WeighBench): ReadonlyMap<string, Gram
   for (const { colorant } of dispersions.jars)
     for (const [id, massG] of book.holds(VESSEL.jar(colorant))) sum.set(id, (sum.get(id) ?? 0) + massG);
   return sum;
-}
-
-interface Liquids {
-  readonly waterG: Grams;
-  readonly list: readonly { readonly id: string; readonly massG: Grams; readonly frozen: boolean }[];
-}
-
-/** Water and other liquids that come to `wholeG` and never less; plain water, or else the first liquid, makes it up. */
-export function liquidsMaking({ recipe, stepG }: WeighBench, oilsG: Grams, wholeG: Grams): Liquids {
-  const list = recipe.partLiquids.map((l) => ({
-    id: l.id,
-    massG: toStep(l.perOil * oilsG, stepG),
-    frozen: l.frozen,
-  }));
-  const sum = list.reduce((s, l) => s + l.massG, 0);
-  const [first, ...rest] = list;
-  if (recipe.plainWater === 0 && first)
-    return {
-      waterG: 0,
-      list: [{ ...first, massG: Math.max(0, upToStep(wholeG - sum + first.massG, stepG)) }, ...rest],
-    };
-  return { waterG: Math.max(0, upToStep(wholeG - sum, stepG)), list };
-}
-
-/** The lye solution: water or a frozen liquid, lye, and what is dissolved with them. */
-export function weighLye(
-  { book }: WeighBench,
-  lyeG: Grams,
-  liquids: Liquids,
-  additives: readonly { readonly id: string; readonly into: string; readonly massG: Grams }[],
-): void {
-  book.add(ACT.water, SUBSTANCE.water, VESSEL.lye, liquids.waterG, false);
-  for (const l of liquids.list)
-    if (l.frozen) book.add(ACT.water, SUBSTANCE.liquid(l.id), VESSEL.lye, l.massG, false);
-  book.add(ACT.lye, SUBSTANCE.lye, VESSEL.lye, lyeG, false);
-  for (const a of additives)
-    if (a.into === 'lye') book.add(ACT.dissolve, SUBSTANCE.additive(a.id), VESSEL.lye, a.massG, true);
 }

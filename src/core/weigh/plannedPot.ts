@@ -3,6 +3,7 @@ import { makeupOf } from '../fill/makeup.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
+import { ACT } from './acts.ts';
 import type { DispersionDraw } from './dispersions.ts';
 import type { Weight } from './ingredients.ts';
 import type { OmbreWeights } from './ombre/types.ts';
@@ -63,7 +64,7 @@ export function plannedPots(
       const source = asPlanned.kind === 'blend' ? sourceOf(now, target.pot.id) : asPlanned;
       const { batterG } = target;
       const dispersedG = draws
-        .filter((d) => d.act === `pot:${target.pot.id}`)
+        .filter((d) => d.act === ACT.pot(target.pot.id))
         .reduce((s, d) => s + d.massG, 0);
       // a pot coloured as it empties stands for the oils of what it starts with; its colorants come later
       const oilsG =

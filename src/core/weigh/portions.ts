@@ -10,10 +10,11 @@ import {
   drawDispersed,
   makeStocks,
   setCarrierAside,
+  stocksG,
   type WeighBench,
 } from './bench.ts';
 import { carrierOils } from './carrierOil.ts';
-import { liquidsMaking, weighLye } from './oneBatch.ts';
+import { liquidsMaking, weighLye } from './solution.ts';
 import type { PlannedPot } from './plannedPot.ts';
 import { SUBSTANCE } from './substances.ts';
 
@@ -87,12 +88,8 @@ function needsOf({ recipe }: WeighBench, oilsG: Grams, carriers: ReadonlyMap<str
  * what the jugs draw, its lye rounded down so that no jug gets more than its oils can use beyond the superfat.
  */
 export function weighPortions(bench: WeighBench): void {
-  const { plan, recipe, substances, book, ombres, draws, stepG, fineG } = bench;
+  const { plan, recipe, substances, book, draws, stepG, fineG } = bench;
   const portions = bench.pots.map((p) => portionOf(bench, p));
-  const stocksG = ombres.reduce(
-    (s, o) => s + (o.school === 'master-blends' ? o.first.massG + o.last.massG : 0),
-    0,
-  );
   const usable = (1 - plan.batter.superfatPercent / 100) / (plan.batter.purityPercent / 100);
   const strength = recipe.lye / solutionPerOil(bench);
   const carrierG = carrierOilWanted(bench);
@@ -121,7 +118,7 @@ export function weighPortions(bench: WeighBench): void {
     const solutionG = solutionFor(p);
     return { ...p, solutionG, oilsG: sumAtStep([p.oilsAndSolutionG - solutionG], stepG) };
   });
-  const mixedG = sumAtStep([...jugs.map((p) => p.oilsG), stocksG], stepG);
+  const mixedG = sumAtStep([...jugs.map((p) => p.oilsG), stocksG(bench)], stepG);
   setCarrierAside(bench, carriers);
   const raw = recipe.oils.map((o) =>
     Math.max(0, o.share * (mixedG + carrierG) - (carriers.get(o.oil.id) ?? 0)),

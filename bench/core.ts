@@ -1,3 +1,5 @@
+import { demoPlans } from '../test/support/plans.ts';
+import { largePlan } from '../test/support/largePlan.ts';
 import { newColorant, STARTER_COLORANTS } from '../src/core/colorant/starters.ts';
 import { newPlan } from '../src/core/plan/newPlan.ts';
 import type { Plan } from '../src/core/plan/planSchema.ts';
@@ -33,6 +35,14 @@ export function twelveLayers(): Plan {
 export function benchCore(say: Say): void {
   const plan = twelveLayers();
   say('12-layer plan, full recomputation', ms(medianMs(() => computePlan(plan))));
+  const large = largePlan();
+  say(
+    'the largest plan (200 steps, 48 pots, 300 colorants), full recomputation',
+    ms(medianMs(() => computePlan(large))),
+  );
+  const several = demoPlans().find((p) => p.others.length > 0);
+  if (several)
+    say('a tilted loaf and six round cavities, full recomputation', ms(medianMs(() => computePlan(several))));
   say(
     '12-layer plan, whole sheet with its procedure as JSON',
     ms(medianMs(() => sheetJson(computePlan(plan)))),

@@ -20,5 +20,7 @@ export function benchSize(say: Say): void {
   const size = (files: readonly string[]): number =>
     files.reduce((s, f) => s + gzipSync(readFileSync(`${dir}/${f}`)).length, 0);
   say('first-load JavaScript, gzipped (aim: under 180 kB)', kB(size([...seen])));
+  const sent = [...seen].reduce((s, f) => s + readFileSync(`${dir}/${f}.br`).length, 0);
+  say('the same as the server sends it (brotli)', kB(sent));
   say('all JavaScript, gzipped', kB(size(readdirSync(dir).filter((f) => f.endsWith('.js')))));
 }

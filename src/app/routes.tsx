@@ -1,76 +1,69 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import type { ComponentType } from 'react';
+import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
 import { Broken } from './parts/Broken.tsx';
 import { Loading } from './parts/Loading.tsx';
+import { Page } from './parts/Page.tsx';
+import { PartBroken, PartFailed } from './parts/PartBroken.tsx';
 import { Shelf } from './shelf/Shelf.tsx';
+
+type Loaded = () => Promise<{ readonly Component: ComponentType }>;
+
+/**
+ * A part of a page, loaded when it is wanted. One that cannot be loaded fails alone: it is caught here, as the router would show
+ * nothing of what stands round it either.
+ */
+const part = (path: string, load: Loaded, children: RouteObject[] = []): RouteObject => ({
+  path,
+  errorElement: <PartBroken />,
+  lazy: () => load().catch((error: unknown) => ({ element: <PartFailed error={error} /> })),
+  ...(children.length > 0 ? { children } : {}),
+});
+
+const stations: RouteObject[] = [
+  { index: true, element: <Navigate to="design" replace /> },
+  part('mould', async () => ({
+    Component: (await import('./stations/mould/MouldStation.tsx')).MouldStation,
+  })),
+  part('design', async () => ({
+    Component: (await import('./stations/design/DesignStation.tsx')).DesignStation,
+  })),
+  part('batter', async () => ({
+    Component: (await import('./stations/batter/BatterStation.tsx')).BatterStation,
+  })),
+  part(
+    'colour',
+    async () => ({ Component: (await import('./stations/colour/ColourStation.tsx')).ColourStation }),
+    [
+      { index: true, element: <Navigate to="pots" replace /> },
+      part('pots', async () => ({ Component: (await import('./stations/colour/PotsPage.tsx')).PotsPage })),
+      part('ombre', async () => ({
+        Component: (await import('./stations/colour/ombre/OmbrePage.tsx')).OmbrePage,
+      })),
+      part('mixing', async () => ({
+        Component: (await import('./stations/colour/mixing/MixingPage.tsx')).MixingPage,
+      })),
+    ],
+  ),
+  part('pour-day', async () => ({ Component: (await import('./stations/pourday/PourSheet.tsx')).PourSheet })),
+  part('cut', async () => ({ Component: (await import('./stations/cut/CutStation.tsx')).CutStation })),
+];
 
 export const router = createBrowserRouter([
   {
+    element: <Page />,
     hydrateFallbackElement: <Loading />,
     errorElement: <Broken />,
     children: [
       { path: '/', element: <Shelf /> },
-      {
-        path: '/colorants',
-        lazy: async () => ({ Component: (await import('./colorants/Colorants.tsx')).Colorants }),
-      },
-      {
-        path: '/plan/:planId',
-        lazy: async () => ({ Component: (await import('./workbench/Workbench.tsx')).Workbench }),
-        children: [
-          { index: true, element: <Navigate to="design" replace /> },
-          {
-            path: 'mould',
-            lazy: async () => ({
-              Component: (await import('./stations/mould/MouldStation.tsx')).MouldStation,
-            }),
-          },
-          {
-            path: 'design',
-            lazy: async () => ({
-              Component: (await import('./stations/design/DesignStation.tsx')).DesignStation,
-            }),
-          },
-          {
-            path: 'batter',
-            lazy: async () => ({
-              Component: (await import('./stations/batter/BatterStation.tsx')).BatterStation,
-            }),
-          },
-          {
-            path: 'colour',
-            lazy: async () => ({
-              Component: (await import('./stations/colour/ColourStation.tsx')).ColourStation,
-            }),
-            children: [
-              { index: true, element: <Navigate to="pots" replace /> },
-              {
-                path: 'pots',
-                lazy: async () => ({ Component: (await import('./stations/colour/PotsPage.tsx')).PotsPage }),
-              },
-              {
-                path: 'ombre',
-                lazy: async () => ({
-                  Component: (await import('./stations/colour/ombre/OmbrePage.tsx')).OmbrePage,
-                }),
-              },
-              {
-                path: 'mixing',
-                lazy: async () => ({
-                  Component: (await import('./stations/colour/mixing/MixingPage.tsx')).MixingPage,
-                }),
-              },
-            ],
-          },
-          {
-            path: 'pour-day',
-            lazy: async () => ({ Component: (await import('./stations/pourday/PourSheet.tsx')).PourSheet }),
-          },
-          {
-            path: 'cut',
-            lazy: async () => ({ Component: (await import('./stations/cut/CutStation.tsx')).CutStation }),
-          },
-        ],
-      },
+      part('/kept', async () => ({ Component: (await import('./kept/Kept.tsx')).Kept })),
+      part('/new', async () => ({ Component: (await import('./begin/Begin.tsx')).Begin })),
+      part('/stores', async () => ({ Component: (await import('./stores/Stores.tsx')).Stores })),
+      part('/colorants', async () => ({ Component: (await import('./colorants/Colorants.tsx')).Colorants })),
+      part(
+        '/plan/:planId',
+        async () => ({ Component: (await import('./workbench/Workbench.tsx')).Workbench }),
+        stations,
+      ),
       { path: '*', element: <Broken /> },
     ],
   },

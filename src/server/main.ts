@@ -22,6 +22,11 @@ else {
     if (error) return;
     process.stdout.write(`Drip Line is at http://${host}:${port}/\n`);
   });
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
+    process.on(signal, () => {
+      server.close(() => process.exit(0));
+      server.closeAllConnections();
+    });
   server.on('error', (error: NodeJS.ErrnoException) => {
     stop(
       error.code === 'EADDRINUSE'

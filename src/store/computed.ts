@@ -1,16 +1,54 @@
 import { createSelector } from '@reduxjs/toolkit';
+import { factsIn } from '../core/advice/facts.ts';
 import { computePlan, type Computed } from '../core/sheet/compute.ts';
 import { seenWith } from '../core/colour/deficiency.ts';
 import { plannedHeat, type SoapState } from '../core/look/state.ts';
 import { coloursOf, type PlanColours } from '../core/ombre/coloursOf.ts';
+import { FIRST, type MouldUse } from '../core/plan/moulds.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 import type { Look } from './deskSlice.ts';
 import type { RootState } from './store.ts';
 
+/** What nothing is computed from: words, and when they were written. */
+const WORDS = ['name', 'notes', 'created', 'changed'] as const satisfies readonly (keyof Plan)[];
+
+/** Nothing but words differs. Parts that did not change are the same objects, so this costs nothing. */
+const sameWork = (a: Plan, b: Plan): boolean =>
+  (Object.keys({ ...a, ...b }) as (keyof Plan)[]).every(
+    (key) => (WORDS as readonly string[]).includes(key) || a[key] === b[key],
+  );
+
+let last: Computed | undefined;
+
+/** Computed anew only when something changed that counts: a keystroke in the notes is none of that. */
+function computed(plan: Plan): Computed {
+  last = last && sameWork(last.plan, plan) ? { ...last, plan } : computePlan(plan);
+  return last;
+}
+
 /** Everything computed from the open plan; computed once for each state of the plan. */
 export const selectComputed = createSelector(
   (state: RootState) => state.plan.present,
-  (plan): Computed | undefined => (plan ? computePlan(plan) : undefined),
+  (plan): Computed | undefined => (plan ? computed(plan) : undefined),
+);
+
+/** The mould on the bench; the first where the one that was there is gone. */
+export const selectMouldId = (state: RootState): string => {
+  const { mould } = state.desk;
+  return state.plan.present?.others.some((o) => o.id === mould) ? mould : FIRST;
+};
+
+const selectMould = createSelector(selectComputed, selectMouldId, (computed, id) =>
+  computed?.moulds.find((m) => m.use.id === id),
+);
+
+export const selectMouldUse = (state: RootState): MouldUse | undefined => selectMould(state)?.use;
+
+/** Everything computed from the open plan, with the mould on the bench in the place of the first. */
+export const selectBench = createSelector(
+  selectComputed,
+  selectMould,
+  (computed, mould): Computed | undefined => (computed && mould ? factsIn(computed, mould) : computed),
 );
 
 /** Heat of a loaf that gels although the plan does not mean it to: a warm wrap. */
@@ -19,7 +57,7 @@ const GELS = 0.5;
 export const stateOfLook = (plan: Plan, { when, gelled, scented }: Look): SoapState => {
   const planned = plannedHeat(plan);
   const heat = gelled === 'as-planned' ? planned : gelled === 'no' ? 0 : Math.max(planned, GELS);
-  return { moment: when, heat, scented };
+  return { age: when, heat, scented };
 };
 
 /** How every pot and pour of the open plan looks, the way the maker looks at it. */

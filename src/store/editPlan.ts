@@ -1,24 +1,44 @@
+import { settled } from '../core/edit/settled.ts';
 import { readPlanValue } from '../core/exchange/planFile.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
-import type { Fault } from '../core/result/result.ts';
-import { planEdited } from './planSlice.ts';
+import type { Fault, Result } from '../core/result/result.ts';
+import type { Gesture } from './gesture.ts';
+import { gestureTakenBack, planEdited, startOf } from './planSlice.ts';
 import type { AppDispatch, RootState } from './store.ts';
 
 /**
- * Apply an edit to the open plan. An edit that would make an invalid plan changes nothing and comes back
- * as its first fault, for the field to show. `gesture` joins edits that undo as one.
+ * Apply an edit to the open plan. An edit that says why it cannot be, or that would make an invalid plan, comes back as its
+ * first fault, for the field to show, and changes nothing. With a gesture it starts from the plan as it was when that gesture began; refused, the
+ * gesture's earlier edits are taken back too.
  */
 export const editPlan =
-  (edit: (plan: Plan) => Plan, gesture: string | null = null) =>
+  (edit: (plan: Plan) => Plan | Result<Plan>, gesture?: Gesture) =>
   (dispatch: AppDispatch, getState: () => RootState): Fault | undefined => {
-    const plan = getState().plan.present;
+    const id = gesture?.id ?? null;
+    const { plan: history } = getState();
+    const plan = gesture?.builds === 'on-itself' ? history.present : startOf(history, id);
     if (!plan) return undefined;
-    const edited = edit(plan);
-    if (edited === plan) return undefined;
-    const stamped = { ...edited, changed: new Date().toISOString() };
+    const takeBack = (): void => {
+      if (id !== null && gesture?.builds === 'from-start') dispatch(gestureTakenBack(id));
+    };
+    const outcome = edit(plan);
+    if ('ok' in outcome && !outcome.ok) {
+      takeBack();
+      return outcome.fault;
+    }
+    const edited = 'ok' in outcome ? outcome.value : outcome;
+    if (edited === plan) {
+      takeBack();
+      return undefined;
+    }
+    const stamped = { ...settled(edited), changed: new Date().toISOString() };
     const read = readPlanValue(stamped);
-    if (!read.ok) return read.faults[0];
+    if (!read.ok) {
+      takeBack();
+      return read.faults[0];
+    }
+    gesture?.changes(takeBack);
     // the edit's own objects, not the reader's copies: what did not change is still the same object
-    dispatch(planEdited({ plan: stamped, gesture }));
+    dispatch(planEdited({ plan: stamped, gesture: id }));
     return undefined;
   };

@@ -1,33 +1,41 @@
 import type { Plan } from '../core/plan/planSchema.ts';
 import { database } from './database.ts';
-import { addPlans } from './planRecords.ts';
-import { newPlanId, TAB_ID } from './tab.ts';
+import { addPlans } from './keeping/planRecords.ts';
 
-/** The demo studio, if the server was started with it: an array of plans. */
-async function fetchStudio(): Promise<readonly unknown[]> {
+interface Studio {
+  readonly format: string;
+  readonly version: number;
+}
+
+/** The demo studio, if the server was started with it: an array of plan files. */
+async function fetchStudio(): Promise<readonly Studio[]> {
   const response = await fetch('/studio.json');
   if (!response.ok || !(response.headers.get('content-type') ?? '').includes('json')) return [];
   const value: unknown = await response.json();
-  return Array.isArray(value) ? (value as readonly unknown[]) : [];
+  return Array.isArray(value) ? (value as readonly Studio[]) : [];
 }
 
-/** On the very first start in this browser, put the demo studio on the shelf. Later starts change nothing. */
-export async function firstStart(): Promise<void> {
-  if (await database.marks.get('first-start')) return;
+/**
+ * On the very first start in this browser, put the demo studio on the shelf. Later starts change nothing. Returns what was
+ * refused of it, a line each.
+ */
+export async function firstStart(): Promise<readonly string[]> {
+  if (await database.marks.get('first-start')) return [];
   const studio = await fetchStudio().catch(() => []);
-  if (studio.length === 0) return markStarted([]);
+  if (studio.length === 0) {
+    await markStarted([]);
+    return [];
+  }
   // only now: later visits to the shelf never need the reader
-  const { readPlanValue } = await import('../core/exchange/planFile.ts');
-  const plans = studio.flatMap((value) => {
-    const read = readPlanValue(value);
-    return read.ok ? [read.plan] : [];
-  });
-  return markStarted(plans);
+  const { readPlanFile } = await import('../core/exchange/planFile.ts');
+  const reads = studio.map((file) => readPlanFile(JSON.stringify(file)));
+  await markStarted(reads.flatMap((read) => (read.ok ? [read.plan] : [])));
+  return reads.flatMap((read) => (read.ok ? [] : read.faults.map((f) => `${f.at ?? 'file'}: ${f.message}`)));
 }
 
 const markStarted = (plans: readonly Plan[]): Promise<void> =>
   database.transaction('rw', database.marks, database.plans, async () => {
     if (await database.marks.get('first-start')) return;
     await database.marks.add({ key: 'first-start', at: new Date().toISOString() });
-    await addPlans(database, plans, newPlanId, TAB_ID);
+    await addPlans(database, plans);
   });

@@ -1,54 +1,134 @@
 import { liveQuery } from 'dexie';
-import { database, type PlanRecord } from './database.ts';
-import { conflictFound, deskOpened } from './deskSlice.ts';
-import { planEdited, planOpened } from './planSlice.ts';
-import { takeDraft } from './takeDraft.ts';
+import type { Fault } from '../core/result/result.ts';
+import { PLAN_VERSION } from '../core/exchange/planVersion.ts';
+import { browserStorage } from './browserStorage.ts';
+import { database, type DraftRecord, type PlanRecord } from './database.ts';
+import { deskOpened } from './deskSlice.ts';
+import { setAside } from './keeping/aside.ts';
+import { dropDraft, takeOver } from './keeping/drafts.ts';
+import { keeper } from './keeping/keep.ts';
+import { storageFailed } from './keeping/keepingSlice.ts';
+import { takeOldDrafts } from './keeping/oldDrafts.ts';
+import type { Held } from './keeping/planRecords.ts';
+import { withStorage } from './keeping/storage.ts';
+import { samePlan } from './keeping/samePlan.ts';
+import { readDraft, readStored } from './keeping/storedPlan.ts';
+import { troubleOf, type Trouble } from './keeping/trouble.ts';
+import { gonePages, PAGE_ID, stayAlive } from './page.ts';
+import { planOpened } from './planSlice.ts';
 import type { AppDispatch, RootState } from './store.ts';
-import { TAB_ID } from './tab.ts';
 
 type Thunk<T> = (dispatch: AppDispatch, getState: () => RootState) => T;
 
-/** Open a stored plan, with any edits this browser had not stored yet. False when there is no such plan. */
+export type Opening =
+  | { readonly kind: 'open' }
+  | { readonly kind: 'missing' }
+  | { readonly kind: 'damaged'; readonly faults: readonly Fault[] }
+  | { readonly kind: 'trouble'; readonly trouble: Trouble };
+
+type Found =
+  | { readonly kind: 'work'; readonly held: Held; readonly notice: string | null }
+  | Exclude<Opening, { readonly kind: 'open' }>;
+
+/** Work on a plan that no living page has in its hands, with the place of each draft. */
+async function looseDrafts(planId: string): Promise<readonly DraftRecord[]> {
+  const all = await database.drafts.where({ planId }).toArray();
+  const gone = await gonePages(all.map((d) => d.page));
+  return all.filter((d) => d.page === PAGE_ID || gone.has(d.page));
+}
+
+async function storedHeld(record: PlanRecord): Promise<Held | readonly Fault[]> {
+  const read = readStored(record.plan, record.version);
+  if (!read.ok) return read.faults;
+  const history = await database.histories.get(record.id);
+  const goesWith = history?.revision === record.revision && history.version === PLAN_VERSION;
+  return { plan: read.plan, past: goesWith ? history.past : [], future: goesWith ? history.future : [] };
+}
+
+/** What only tidies up: a disk that is full must not keep a plan from being opened. */
+const ifItCan = <T>(tidying: Promise<T>, otherwise: T): Promise<T> => tidying.catch(() => otherwise);
+
+/** Read a plan and what was left unstored of it, and begin to keep it. */
+async function find(id: string): Promise<Found> {
+  await stayAlive();
+  await ifItCan(takeOldDrafts(database, browserStorage()), undefined);
+  const record = await database.plans.get(id);
+  const stored = record && (await storedHeld(record));
+  if (stored && !('plan' in stored)) return { kind: 'damaged', faults: stored };
+  const base = record?.revision ?? null;
+  let draft: DraftRecord | undefined;
+  let held: Held | undefined;
+  for (const one of await looseDrafts(id)) {
+    const work = readDraft(one);
+    if (!work) await ifItCan(setAside('drafts', [id, one.page]), undefined);
+    // stored after all, in the last moment of the page that left it
+    else if (stored && samePlan(work.plan, stored.plan))
+      await ifItCan(dropDraft(database, id, one.page), undefined);
+    else if (!draft || (one.base === base && draft.base !== base)) [draft, held] = [one, work];
+  }
+  if (draft && held && (await ifItCan(takeOver(database, draft), true))) {
+    const fits = draft.base === base;
+    keeper.begin(id, {
+      held,
+      base: fits ? base : draft.base,
+      stored: false,
+      drafted: true,
+      ...(fits ? {} : { theirs: record ?? null }),
+    });
+    return { kind: 'work', held, notice: fits ? 'What had not been stored yet was brought back.' : null };
+  }
+  if (!stored) return { kind: 'missing' };
+  keeper.begin(id, { held: stored, base, stored: true });
+  return { kind: 'work', held: stored, notice: null };
+}
+
+/** Open a plan with its history, and with any work on it that a page left unstored when it went away. */
 export const openPlan =
-  (id: string): Thunk<Promise<boolean>> =>
+  (id: string): Thunk<Promise<Opening>> =>
   async (dispatch) => {
-    const record = await database.plans.get(id);
-    const draft = takeDraft(localStorage, id);
-    if (!record && !draft) return false;
-    const base = record?.plan ?? draft?.plan;
-    if (!base) return false;
-    dispatch(planOpened(base));
-    dispatch(deskOpened({ baseRevision: record?.revision ?? 0, notice: null }));
-    if (draft && draft.plan.changed > (record?.changed ?? '')) {
-      const sameBase = draft.baseRevision === (record?.revision ?? 0);
-      if (!sameBase) dispatch(conflictFound(record ?? null));
-      dispatch(planEdited({ plan: draft.plan, gesture: null }));
+    const here = keeper.unfinished(id);
+    let found: Found;
+    try {
+      found = here ? { kind: 'work', held: here, notice: null } : await withStorage(database, () => find(id));
+    } catch (error) {
+      const trouble = troubleOf(error);
+      dispatch(storageFailed(trouble));
+      return { kind: 'trouble', trouble };
     }
-    return true;
+    if (found.kind !== 'work') return found;
+    keeper.resume(id);
+    dispatch(planOpened(found.held));
+    dispatch(deskOpened({ notice: found.notice }));
+    return { kind: 'open' };
   };
 
-/** Take over what another tab stored, giving up what is unsaved here. */
+/** Show what another page stored instead of what is here, giving up what is unstored here. */
 export const takeTheirs =
-  (record: PlanRecord): Thunk<void> =>
-  (dispatch) => {
-    takeDraft(localStorage, record.id);
-    dispatch(planOpened(record.plan));
-    dispatch(deskOpened({ baseRevision: record.revision, notice: 'Brought up to date with the other tab.' }));
+  (record: PlanRecord): Thunk<Promise<Opening>> =>
+  async (dispatch) => {
+    const held = await withStorage(database, () => storedHeld(record));
+    if (!('plan' in held)) return { kind: 'damaged', faults: held };
+    await keeper.giveUp(record.id);
+    keeper.begin(record.id, { held, base: record.revision, stored: true });
+    dispatch(planOpened(held));
+    dispatch(deskOpened({ notice: 'Brought up to date with the other tab.' }));
+    return { kind: 'open' };
   };
 
 /**
- * Follow the stored plan while it is open here: an unchanged plan is brought up to date, a changed one
- * becomes a conflict for the maker to settle. Returns the function that stops following.
+ * Follow the stored plan while it is open here: an unchanged plan is brought up to date, a changed one becomes a conflict for
+ * the maker to settle. Returns the function that stops following.
  */
 export const followPlan =
   (id: string): Thunk<() => void> =>
   (dispatch, getState) => {
-    const subscription = liveQuery(() => database.plans.get(id)).subscribe((record) => {
-      const { plan, desk } = getState();
-      if (plan.present?.id !== id || !record) return;
-      if (record.savedBy === TAB_ID || record.revision <= desk.baseRevision) return;
-      if (desk.save === 'saved') dispatch(takeTheirs(record));
-      else dispatch(conflictFound(record));
+    const subscription = liveQuery(() => database.plans.get(id)).subscribe({
+      next: (record) => {
+        if (getState().plan.present?.id !== id) return;
+        if (keeper.otherStored(id, record) && record) void dispatch(takeTheirs(record));
+      },
+      // followed again once storage answers
+      error: (error: unknown) => dispatch(storageFailed(troubleOf(error))),
     });
     return () => {
       subscription.unsubscribe();

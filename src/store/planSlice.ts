@@ -1,35 +1,81 @@
-import { createAction, createReducer, type Reducer } from '@reduxjs/toolkit';
-import undoable, { newHistory, type StateWithHistory } from 'redux-undo';
+import { createAction, type Reducer } from '@reduxjs/toolkit';
 import type { Plan } from '../core/plan/planSchema.ts';
 
-export type PlanState = Plan | null;
-export type PlanHistory = StateWithHistory<PlanState>;
+/** The plans before and after the one on screen, oldest first. Lists are only ever replaced, never changed. */
+export interface PastAndFuture {
+  readonly past: readonly Plan[];
+  readonly future: readonly Plan[];
+}
 
-interface Edited {
+interface Moment extends PastAndFuture {
+  readonly present: Plan | null;
+}
+
+/** The open plan with its history, and the history as it was when the gesture that is going on began. */
+export interface PlanHistory extends Moment {
+  readonly gesture?: { readonly id: string; readonly before: Moment };
+}
+
+export interface Opened extends Partial<PastAndFuture> {
   readonly plan: Plan;
-  /** edits with the same gesture in a row undo as one (a drag, the keystrokes in one field) */
+}
+
+export interface Edited {
+  readonly plan: Plan;
+  /** edits of one gesture undo as one (a drag, the keystrokes of one visit to a field) */
   readonly gesture: string | null;
 }
 
-/** a plan read from storage: the start of a new history */
-export const planOpened = createAction<Plan>('plan/opened');
+/** a plan read from storage, with the history it was left with */
+export const planOpened = createAction<Opened>('plan/opened');
 export const planEdited = createAction<Edited>('plan/edited');
+/** all that a gesture has changed is as it was before */
+export const gestureTakenBack = createAction<string>('plan/gestureTakenBack');
+export const undone = createAction('plan/undone');
+export const redone = createAction('plan/redone');
 export const planClosed = createAction('plan/closed');
 
 const MOST_STEPS_BACK = 300;
 
-const edited = createReducer(null as PlanState, (builder) => {
-  builder.addCase(planEdited, (_state, action): PlanState => action.payload.plan);
+const NOTHING: PlanHistory = { past: [], present: null, future: [] };
+
+const edited = ({ past, present }: Moment, plan: Plan): Moment => ({
+  past: present ? [...past, present].slice(-MOST_STEPS_BACK) : past,
+  present: plan,
+  future: [],
 });
 
-const undoableEdits = undoable(edited, {
-  limit: MOST_STEPS_BACK,
-  groupBy: (action) => (planEdited.match(action) ? action.payload.gesture : null),
-});
+/** Undo and redo end a gesture. */
+function moved({ past, present, future }: Moment, way: 'back' | 'on'): PlanHistory | undefined {
+  const next = way === 'back' ? past.at(-1) : future[0];
+  if (!next || !present) return undefined;
+  return way === 'back'
+    ? { past: past.slice(0, -1), present: next, future: [present, ...future] }
+    : { past: [...past, present], present: next, future: future.slice(1) };
+}
 
 /** The open plan and its history. Opening and closing start the history anew. */
-export const planReducer: Reducer<PlanHistory> = (state, action) => {
-  if (planOpened.match(action)) return newHistory<PlanState>([], action.payload, []);
-  if (planClosed.match(action)) return newHistory<PlanState>([], null, []);
-  return undoableEdits(state, action);
+export const planReducer: Reducer<PlanHistory> = (state = NOTHING, action) => {
+  if (planOpened.match(action)) {
+    const { plan, past = [], future = [] } = action.payload;
+    return { past, present: plan, future };
+  }
+  if (planClosed.match(action)) return NOTHING;
+  if (planEdited.match(action)) {
+    const { plan, gesture } = action.payload;
+    const { past, present, future } = state;
+    const before =
+      gesture !== null && state.gesture?.id === gesture ? state.gesture.before : { past, present, future };
+    const next = edited(before, plan);
+    return gesture === null ? next : { ...next, gesture: { id: gesture, before } };
+  }
+  if (gestureTakenBack.match(action))
+    return state.gesture?.id === action.payload ? state.gesture.before : state;
+  if (undone.match(action)) return moved(state, 'back') ?? state;
+  if (redone.match(action)) return moved(state, 'on') ?? state;
+  return state;
 };
+
+/** The plan that an edit of this gesture starts from: as it was when the gesture began. */
+export const startOf = (state: PlanHistory, gesture: string | null): Plan | null =>
+  gesture !== null && state.gesture?.id === gesture ? state.gesture.before.present : state.present;

@@ -1,13 +1,19 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
-import { autosave } from './autosave.ts';
 import { deskReducer, type DeskState } from './deskSlice.ts';
+import { keepingReducer, type KeepingState } from './keeping/keepingSlice.ts';
+import { libraryReducer, type LibraryState } from './keeping/librarySlice.ts';
+import { newVersionReducer } from './newVersion.ts';
 import { planReducer, type PlanHistory } from './planSlice.ts';
 import { toastReducer, type Toast } from './toastSlice.ts';
 
 export interface RootState {
   readonly plan: PlanHistory;
   readonly desk: DeskState;
+  readonly keeping: KeepingState;
+  readonly library: LibraryState;
+  /** a newer version of the product waits */
+  readonly newVersion: boolean;
   readonly toasts: readonly Toast[];
 }
 
@@ -15,8 +21,15 @@ export interface RootState {
 const noWalks = { serializableCheck: false, immutableCheck: false };
 
 export const store = configureStore({
-  reducer: { plan: planReducer, desk: deskReducer, toasts: toastReducer },
-  middleware: (defaults) => defaults(noWalks).prepend(autosave.middleware),
+  reducer: {
+    plan: planReducer,
+    desk: deskReducer,
+    keeping: keepingReducer,
+    library: libraryReducer,
+    newVersion: newVersionReducer,
+    toasts: toastReducer,
+  },
+  middleware: (defaults) => defaults(noWalks),
 });
 
 export type AppDispatch = typeof store.dispatch;

@@ -1,10 +1,12 @@
+import { browserStorage } from './browserStorage.ts';
+
 export type Theme = 'day' | 'evening';
 
 const KEY = 'drip-line/theme';
 
-/** The chosen theme, or the machine's preference where none was chosen. */
+/** The chosen theme, or the machine's preference where none was chosen. It is asked for before anything is drawn. */
 export const readTheme = (): Theme => {
-  const kept = localStorage.getItem(KEY);
+  const kept = browserStorage()?.getItem(KEY);
   if (kept === 'day' || kept === 'evening') return kept;
   return matchMedia('(prefers-color-scheme: dark)').matches ? 'evening' : 'day';
 };
@@ -14,6 +16,10 @@ export const showTheme = (theme: Theme): void => {
 };
 
 export const keepTheme = (theme: Theme): void => {
-  localStorage.setItem(KEY, theme);
   showTheme(theme);
+  try {
+    browserStorage()?.setItem(KEY, theme);
+  } catch {
+    // no room: it is for this page, then
+  }
 };

@@ -1,12 +1,12 @@
 import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
-import type { PlanRecord } from './database.ts';
+import type { Taken } from './keeping/planRecords.ts';
 
 export interface Toast {
   readonly id: string;
   readonly text: string;
   readonly tone: 'plain' | 'trouble';
   /** a deleted plan that can be put back */
-  readonly restore?: PlanRecord;
+  readonly restore?: Taken;
 }
 
 const slice = createSlice({

@@ -1,20 +1,24 @@
 import * as v from 'valibot';
 import { unitsSchema, type Units } from '../core/plan/planSchema.ts';
+import { database } from './database.ts';
+import { unitsKeeper } from './keeping/library.ts';
+import type { Seen } from './keeping/libraryKeeper.ts';
+import { withStorage } from './keeping/storage.ts';
 
-const KEY = 'drip-line/units';
-
-/** The units and scales that were chosen last: a new plan begins with them. Undefined before any were chosen. */
-export function unitsUsed(): Units | undefined {
-  const kept = localStorage.getItem(KEY);
-  if (kept === null) return undefined;
+async function seen(): Promise<Seen<Units> | null> {
   try {
-    const read = v.safeParse(unitsSchema, JSON.parse(kept));
-    return read.success ? read.output : undefined;
+    const record = await withStorage(database, () => database.settings.get('units'));
+    const read = v.safeParse(unitsSchema, record?.value);
+    return record && read.success ? { value: read.output, revision: record.revision } : null;
   } catch {
-    return undefined;
+    // where storage cannot be read the bar over the page says so; a new plan begins in the usual units
+    return null;
   }
 }
 
-export const keepUnits = (units: Units): void => {
-  localStorage.setItem(KEY, JSON.stringify(units));
-};
+/** The units and scales that were chosen last: a new plan begins with them. Undefined before any were chosen. */
+export const unitsUsed = async (): Promise<Units | undefined> => (await seen())?.value;
+
+export async function keepUnits(units: Units): Promise<void> {
+  await unitsKeeper.change('units', await seen(), units);
+}

@@ -60,18 +60,51 @@ describe('the batter station', () => {
     await page.getByRole('heading', { name: /pour sheet/ }).waitFor();
   });
 
-  it('checks a written recipe’s lye: takes what is safe, refuses what is not', async () => {
+  it('checks a written recipe: takes what is safe, refuses what is not, with its number', async () => {
     const page = s.page();
-    await page.getByText('Check the lye of a written recipe').click();
-    await type(page, 'Its oils', '1 kg');
-    await type(page, 'Its lye', '135 g');
-    await page.getByRole('button', { name: 'Check and take over' }).click();
-    await page.getByText(/It leaves 9\.\d+ % superfat: taken over/).waitFor();
-    expect(await fieldValue(page, 'Superfat')).to.match(/^9\.\d+ %$/);
-    await type(page, 'Its lye', '166 g');
-    await page.getByRole('button', { name: 'Check and take over' }).click();
-    await page.getByText(/Refused: 166\.0 g is 1\d\.\d g more lye than these oils can use/).waitFor();
-    expect(await fieldValue(page, 'Superfat')).to.match(/^9\.\d+ %$/);
+    await page.getByText('Check a written recipe, take it over').click();
+    const text = page.getByLabel(/^As it is written/);
+    await text.fill(
+      'olive oil 450 g\ncoconut oil 250 g\n100 g shea butter\n200 g high oleic sunflower\nlye 135 g\nwater 300 g',
+    );
+    const found = page.getByRole('region', { name: 'What is found' });
+    await found.getByText(/^8\.\d+ %$/).waitFor();
+    await found.getByText('2.22 : 1').waitFor();
+    await found.getByRole('button', { name: 'Take it over, to fill the mould' }).click();
+    await found.getByText('Taken over.').waitFor();
+    expect(await fieldValue(page, 'Superfat')).to.match(/^8\.\d+ %$/);
+    await text.fill((await text.inputValue()).replace('lye 135 g', 'lye 166 g'));
+    await found.getByText(/Refused: lye-heavy by 1\d\.\d % at 99 % purity, 1\d g more/).waitFor();
+    await found.getByText(/uses the lye up \(0 %\)/).waitFor();
+    expect(await found.getByRole('button', { name: /Take it over/ }).count()).to.equal(0);
+    expect(await fieldValue(page, 'Superfat')).to.match(/^8\.\d+ %$/);
+  });
+
+  it('asks about names it does not know, names the line it cannot read, and makes the recipe another size', async () => {
+    const page = s.page();
+    await page.getByText('Check a written recipe, take it over').click();
+    const text = page.getByLabel(/^As it is written/);
+    await text.fill('60 % olive\na pinch of salt\n40 % moor seed butter');
+    await page.getByText('line 2: "a pinch of salt" has no amount').waitFor();
+    await page.getByLabel('Which oil is “moor seed butter”?').selectOption({ label: 'Shea butter' });
+    const size = page.getByRole('region', { name: 'Another size' });
+    await size.getByText('given oils').click();
+    await type(page, 'Oils in all', '900 g');
+    await type(page, 'In so many jugs alike', '3');
+    await size.getByRole('row', { name: /Olive oil 180 g 540 g/ }).waitFor();
+    await size.getByRole('row', { name: /Shea butter 120 g 360 g/ }).waitFor();
+  });
+
+  it('takes oils by weight, and the batch is as much as they come to', async () => {
+    const page = s.page();
+    await page.getByRole('button', { name: 'Give them by weight' }).click();
+    await type(page, 'Weight of Shea butter', '200 g');
+    await type(page, 'Weight of Coconut oil', '200 g');
+    expect(await fieldValue(page, 'Share of Shea butter')).to.equal(
+      await fieldValue(page, 'Share of Coconut oil'),
+    );
+    expect(await fieldValue(page, 'Weight of Shea butter')).to.equal('200 g');
+    await page.getByRole('radio', { name: 'to fill the mould' }).check({ force: true });
   });
 
   it('warns of fragrance above its certificate, and one press lands under it', async () => {
@@ -86,7 +119,7 @@ describe('the batter station', () => {
 
   it('asks for the certificate’s limit while it is not known', async () => {
     const page = s.page();
-    await page.getByRole('button', { name: 'Leave it out' }).click();
+    await page.getByRole('button', { name: 'Remove Wet Stone (made-up blend)' }).click();
     await page.getByRole('button', { name: 'Add fragrance' }).click();
     expect(await fieldValue(page, 'Certificate limit, of the bar')).to.equal('not known yet');
     await warnings()

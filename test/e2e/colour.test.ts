@@ -112,6 +112,35 @@ describe('pots and how they will look', () => {
   });
 });
 
+describe('colorants for a colour', () => {
+  const s = studio();
+
+  it('are found for a painted pot and taken; a dose is dragged and the loaf follows, as one step', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/colour/pots');
+    const pot = page.getByRole('listitem', { name: 'Pot A', exact: true });
+    await pot.getByRole('button', { name: 'Colour of pot A' }).click();
+    await page.getByRole('button', { name: /^Moss, / }).click();
+    await page.getByRole('button', { name: 'Done' }).click();
+    await pot.getByRole('button', { name: 'Find colorants for this colour' }).click();
+    const found = pot.getByRole('list', { name: /^Colorants for #/ });
+    await found.getByRole('button', { name: 'Take it' }).first().click();
+    await pot.getByText('Drawn as it is mixed.').waitFor();
+    await page.getByText(/Pots? .* drawn in a colour given by hand/).waitFor({ state: 'detached' });
+    const slider = pot.getByRole('slider').first();
+    const before = (await drawn(page))[0];
+    const box = (await slider.boundingBox())!;
+    await page.mouse.move(box.x + box.width * 0.3, box.y + box.height / 2);
+    await page.mouse.down();
+    for (const part of [0.1, 0.06, 0.03])
+      await page.mouse.move(box.x + box.width * part, box.y + box.height / 2);
+    await page.mouse.up();
+    expect((await drawn(page))[0]).to.not.equal(before);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    expect((await drawn(page))[0]).to.equal(before);
+  });
+});
+
 describe('an ombre', () => {
   const s = studio();
 

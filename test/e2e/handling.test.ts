@@ -1,7 +1,8 @@
 import { expect } from 'chai';
+import { begin } from './support/begin.ts';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
-import { fieldValue, saved, studio, type } from './support/studio.ts';
+import { fieldValue, saved, seriousFaults, studio, type } from './support/studio.ts';
 
 const visibleButtons = (page: Page): Promise<string[]> =>
   page.evaluate(() =>
@@ -42,7 +43,7 @@ describe('plans that can be told apart', () => {
     await page.getByRole('button', { name: 'Done' }).click();
     await saved(page);
     await page.goto(s.url());
-    await page.getByRole('button', { name: 'New plan' }).first().click();
+    await begin(page, 'Blank');
     await page.getByRole('heading', { name: 'Mould', exact: true }).waitFor();
     expect(await fieldValue(page, 'Length')).to.match(/ in$/);
     await page.getByRole('button', { name: 'Name, notes and units' }).click();
@@ -51,7 +52,9 @@ describe('plans that can be told apart', () => {
 
   it('a colour given by hand stays when a colorant is added, until the maker says so', async () => {
     const page = s.page();
-    await page.getByRole('button', { name: 'New plan' }).first().click();
+    await page.getByRole('link', { name: 'New plan' }).first().click();
+    await page.getByRole('button', { name: 'Weir copper', pressed: true }).click();
+    await page.getByRole('button', { name: 'Straight layers', exact: true }).click();
     await page.getByRole('link', { name: /^.*Pour day/ }).click();
     await page.getByText('sheet without colour').waitFor();
     await page.getByRole('link', { name: /^.*Colour/ }).click();
@@ -138,7 +141,7 @@ describe('the sheet under wet hands and on paper', () => {
     expect(pdf.match(/\/Type\s*\/Page\b/g)).to.have.length(3);
     // gone with the sheet: other pages print without it
     await page.getByRole('link', { name: /Cut/ }).click();
-    await page.getByRole('heading', { name: /^Cut/ }).waitFor();
+    await page.getByRole('heading', { name: /^Cut,/ }).waitFor();
     expect(await page.evaluate(() => document.adoptedStyleSheets.length)).to.equal(0);
   });
 });
@@ -210,7 +213,7 @@ describe('words before figures', () => {
   it('shows what the keyboard can do', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/design');
-    await page.getByRole('button', { name: 'Keys' }).click();
+    await page.getByRole('button', { name: 'Help' }).click();
     await page.getByText('Alt Left, Alt Right on a drop').waitFor();
     await page.keyboard.press('Escape');
   });
@@ -246,7 +249,8 @@ describe('what a mould gives', () => {
 
   it('a slab for 27 bars gives 27, and a standing tube is cut into discs', async () => {
     const page = s.page();
-    await page.getByRole('button', { name: 'New plan' }).first().click();
+    await begin(page, 'Straight layers');
+    await page.getByRole('link', { name: /^.*Mould/ }).click();
     await page.getByLabel('Start from').selectOption({ label: 'Slab for 27 bars' });
     await page.getByText('27 bars', { exact: true }).first().waitFor();
     await page.getByLabel('Start from').selectOption({ label: 'Standing tube, 3 in' });
@@ -263,11 +267,8 @@ describe('what a mould gives', () => {
     await s.go('/plan/demo-slate-beds/batter');
     await page.getByText('given oils').click();
     await type(page, 'Oils in all', '4000 g');
-    await page
-      .getByText(/more than the mould holds to the rim/)
-      .waitFor({ state: 'attached' })
-      .catch(() => undefined);
     const lye = page.getByText('Sodium hydroxide, rounded down').locator('..');
+    await lye.getByText(/[5-9]\d\d g/).waitFor();
     expect(Number((await lye.innerText()).replaceAll(/[^\d]/g, ''))).to.be.above(500);
     await page.getByRole('link', { name: /^.*Pour day/ }).click();
     await page.getByText('There is no sheet while something is refused').waitFor();
@@ -285,3 +286,41 @@ describe('what a mould gives', () => {
     await page.getByText(/Stand the jug in a bowl of ice/).waitFor();
   });
 });
+
+for (const [name, viewport, notes] of [
+  ['a desk', { width: 1280, height: 800 }, 3],
+  ['a phone', { width: 390, height: 844 }, 1],
+] as const)
+  describe(`a first visit at ${name}`, () => {
+    const s = studio({ introduced: false, viewport });
+
+    it('explains itself in place, once, and again under Help with the words of the trade', async () => {
+      const page = s.page();
+      await s.go('/plan/demo-slate-beds/design');
+      const shown = page.getByRole('complementary', { name: /, explained$/ });
+      await shown.first().waitFor();
+      expect(await shown.filter({ visible: true }).count()).to.equal(notes);
+      expect(await seriousFaults(page)).to.deep.equal([]);
+      expect(
+        await page.evaluate(() => [
+          document.documentElement.scrollWidth - innerWidth,
+          document.documentElement.scrollHeight - innerHeight,
+        ]),
+      ).to.deep.equal([0, 0]);
+      await page
+        .getByRole('button', { name: 'Close the explanations' })
+        .filter({ visible: true })
+        .first()
+        .click();
+      expect(await shown.filter({ visible: true }).count()).to.equal(0);
+      await page.reload();
+      await page.locator('main h2').first().waitFor();
+      expect(await shown.count()).to.equal(0);
+      await page.getByRole('button', { name: 'Help' }).click();
+      const help = page.getByRole('dialog', { name: 'Help' });
+      await help.getByText('The line of drops').waitFor();
+      await help.getByLabel('Find a word').fill('lye-heavy');
+      await help.getByText(/more lye than the oils can use/).waitFor();
+      expect(await help.getByRole('region', { name: 'Words' }).getByRole('term').count()).to.equal(1);
+    });
+  });

@@ -1,38 +1,114 @@
 import { mkdirSync } from 'node:fs';
+import type { Page } from 'playwright-core';
 import { launch } from './support/browser.ts';
 import { serve } from './support/serve.ts';
+import { inStore } from './support/stored.ts';
+
+interface View {
+  readonly name: string;
+  readonly path: string;
+  /** what is done before the picture */
+  readonly first?: (page: Page) => Promise<unknown>;
+  readonly press?: readonly RegExp[];
+}
+
+/** Made-up things, as a maker would have them. */
+const fillStores = async (page: Page): Promise<void> => {
+  const things = [
+    {
+      kind: 'fragrance',
+      id: 'a',
+      name: 'Fell Rain (made-up blend)',
+      version: 'lot 3',
+      densityGMl: 0.98,
+      limitPercent: 4.5,
+      claimed: { speed: 'none', tan: 'none' },
+      observed: [{ on: '2026-01-11T10:00:00.000Z', recipe: 'Slate Beds', speed: 'quickens', tan: 'none' }],
+    },
+    {
+      kind: 'jar',
+      id: 'b',
+      name: 'Heather in oil',
+      colorant: 'heather',
+      carrier: 'oil',
+      carrierPerPowder: 4,
+      leftG: 85,
+    },
+    { kind: 'jug', id: 'c', name: 'Blue jug', capacityMl: 1200, tareG: 142, count: 3 },
+    { kind: 'cutter', id: 'd', name: 'Wire cutter', pitchMm: 25, kerfMm: 0.5, longestMm: 280 },
+  ];
+  for (const thing of things)
+    await inStore(
+      page,
+      'stores',
+      `store.put(${JSON.stringify({ id: thing.id, kind: thing.kind, revision: 'r', thing })});`,
+    );
+  await page.reload();
+  await page.getByText('You saw that it quickens').waitFor();
+};
+
+const sixCavities = async (page: Page): Promise<void> => {
+  await page.getByLabel('Another mould from the same batch').selectOption({ label: 'Round cavity, 3 in' });
+  await page.getByLabel('So many of this mould, filled alike').fill('6');
+  await page.getByLabel('So many of this mould, filled alike').press('Enter');
+  await page.locator('main').evaluate((main) => {
+    main.scrollTop = 0;
+  });
+};
 
 /** Pictures of the main views for the README, from the demo studio. Run `npm run build` first. */
-const VIEWS: readonly { readonly name: string; readonly path: string; readonly press?: readonly RegExp[] }[] =
-  [
-    { name: 'shelf', path: '/' },
-    { name: 'mould', path: '/plan/demo-slate-beds/mould' },
-    { name: 'design', path: '/plan/demo-slate-beds/design', press: [/^Pour 3:/] },
-    { name: 'batter', path: '/plan/demo-slate-beds/batter' },
-    { name: 'pots', path: '/plan/demo-slate-beds/colour/pots' },
-    { name: 'ombre', path: '/plan/demo-heather-on-peat/colour/ombre' },
-    { name: 'mixing', path: '/plan/demo-copper-weir/colour/mixing' },
-    { name: 'blends', path: '/plan/demo-beck-pool/colour/ombre' },
-    { name: 'heather', path: '/plan/demo-heather-on-peat/design' },
-    { name: 'colorants', path: '/colorants' },
-    { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day' },
-    { name: 'tilted', path: '/plan/demo-copper-weir/design', press: [/^Pour 4:/, /Show it at/] },
-    { name: 'loaf', path: '/plan/demo-copper-weir/design', press: [/^Loaf$/] },
-    { name: 'bars', path: '/plan/demo-copper-weir/cut', press: [/^Bars$/] },
-    { name: 'cut', path: '/plan/demo-slate-beds/cut' },
-  ];
+const VIEWS: readonly View[] = [
+  { name: 'shelf', path: '/' },
+  { name: 'begin', path: '/new' },
+  { name: 'mould', path: '/plan/demo-slate-beds/mould' },
+  { name: 'stores', path: '/stores', first: fillStores },
+  { name: 'design', path: '/plan/demo-slate-beds/design', press: [/^Pour 3:/] },
+  { name: 'batter', path: '/plan/demo-slate-beds/batter' },
+  { name: 'pots', path: '/plan/demo-slate-beds/colour/pots' },
+  { name: 'ombre', path: '/plan/demo-heather-on-peat/colour/ombre' },
+  { name: 'mixing', path: '/plan/demo-copper-weir/colour/mixing' },
+  { name: 'blends', path: '/plan/demo-beck-pool/colour/ombre' },
+  { name: 'heather', path: '/plan/demo-heather-on-peat/design' },
+  { name: 'colorants', path: '/colorants' },
+  { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day' },
+  { name: 'tilted', path: '/plan/demo-copper-weir/design', press: [/^Pour 4:/, /Show it at/] },
+  { name: 'loaf', path: '/plan/demo-copper-weir/design', press: [/^Loaf$/] },
+  { name: 'bars', path: '/plan/demo-copper-weir/cut', press: [/^Bars$/] },
+  { name: 'cut', path: '/plan/demo-slate-beds/cut' },
+  { name: 'moulds', path: '/plan/demo-slate-beds/mould', first: sixCavities },
+  { name: 'both', path: '/plan/demo-copper-weir/design', press: [/^Look at both$/] },
+];
 
 const wanted = process.argv.slice(2);
 const out = 'docs/screenshots';
 mkdirSync(out, { recursive: true });
 const served = await serve(true);
 const browser = await launch();
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+const page = await browser.newPage({
+  viewport: { width: 1280, height: 800 },
+  reducedMotion: 'reduce',
+  serviceWorkers: 'block',
+});
+await page.addInitScript("localStorage.setItem('drip-line/introduced', 'yes')");
 await page.goto(served.url);
 await page.getByText('Slate Beds').waitFor();
+/** A version of one plan that another tab had, for the picture of both. */
+const anotherWay = (): Promise<unknown> =>
+  inStore(
+    page,
+    'plans',
+    `store.get('demo-copper-weir').onsuccess = (e) => {
+     const { plan, version } = e.target.result;
+     const other = { ...plan, batter: { ...plan.batter, superfatPercent: 6 }, notes: 'Ochre a touch paler next time.', pots: plan.pots.map((p, i) => (i === 1 ? { ...p, stage: 2 } : p)) };
+     opening.result.transaction('drafts', 'readwrite').objectStore('drafts')
+       .put({ planId: plan.id, page: 'gone', base: 'older', version, past: [], future: [], plan: other });
+   };`,
+  );
 for (const view of VIEWS.filter((v) => wanted.length === 0 || wanted.includes(v.name))) {
+  if (view.name === 'both') await anotherWay();
   await page.goto(served.url + view.path);
   await page.evaluate(() => document.fonts.ready);
+  await view.first?.(page);
   for (const name of view.press ?? []) await page.getByRole('button', { name }).first().click();
   await page.waitForTimeout(400);
   await page.screenshot({ path: `${out}/${view.name}.png`, animations: 'disabled' });

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { fieldValue, studio, type } from './support/studio.ts';
+import { fieldValue, saved, studio, type } from './support/studio.ts';
 
 const drop = (page: Page, nth: number) => page.getByRole('button', { name: new RegExp(`^Pour ${nth}:`) });
 
@@ -166,6 +166,69 @@ describe('slanted layers', () => {
       page.getByRole('button', { name: 'Save as SVG' }).click(),
     ]);
     expect(download.suggestedFilename()).to.equal('copper-weir-wall-marks.svg');
+  });
+});
+
+describe('prop first', () => {
+  const s = studio();
+
+  it('a spoon under a corner makes both angles, is drawn where it stands, and is on the sheet', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/design');
+    await page
+      .getByRole('button', { name: /^Pour 3/ })
+      .first()
+      .click();
+    await page.getByLabel('Prop it on').selectOption({ label: 'spoon handle, 15 mm' });
+    const props = page.getByRole('group', { name: 'Propped by' });
+    await props.getByLabel('under').selectOption('right-far');
+    // foot 91 + 2 x 12.5 wide, 249 + 25 long, all of it from the mould: 15 / (B + L - 60) each way
+    expect(await fieldValue(page, 'Right edge up')).to.match(/^2\.\d+ °$/);
+    expect(await fieldValue(page, 'Far end up')).to.match(/^2\.\d+ °$/);
+    await page.getByText('spoon handle 15 mm, right far corner').waitFor();
+    await page.getByRole('button', { name: 'Plan', exact: true }).click();
+    await page
+      .getByRole('group', { name: 'What the mould is propped on' })
+      .getByText('spoon handle 15 mm')
+      .waitFor();
+    await page.getByRole('button', { name: 'Section', exact: true }).click();
+    await props.getByLabel('From the corner, each way').fill('4 mm');
+    await props.getByLabel('From the corner, each way').press('Enter');
+    await page.getByText(/free to rock on its diagonal/).waitFor();
+    await props.getByLabel('From the corner, each way').press('Escape');
+    await props.getByLabel('High').first().fill('300 mm');
+    await props.getByLabel('High').first().press('Enter');
+    await page.getByText(/300 mm is higher than the mould is wide/).waitFor();
+    await props.getByLabel('High').first().press('Escape');
+    await saved(page);
+    await s.go('/plan/demo-slate-beds/pour-day');
+    await page
+      .getByText(
+        /Prop the mould: spoon handle, 15 mm \(0\.59 in\), across under the right far corner, 60 mm from it/,
+      )
+      .waitFor();
+  });
+
+  it('says which of one’s own things make a tilt that was drawn, and takes them', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/design');
+    await page
+      .getByRole('button', { name: /^Pour 2/ })
+      .first()
+      .click();
+    await page.getByText('Things to hand').click();
+    await page.getByLabel('Thing').nth(1).fill('butter knife');
+    await page.getByLabel('High').nth(1).fill('12 mm');
+    await type(page, 'Right edge up', '6');
+    const way = page.getByRole('list', { name: 'What makes about this tilt' });
+    await way.getByRole('button', { name: /^butter knife \(12 mm\) under the right edge$/ }).click();
+    await page.getByRole('group', { name: 'Propped by' }).getByText('butter knife').first().waitFor();
+    await page.reload();
+    await page
+      .getByRole('button', { name: /^Pour 1/ })
+      .first()
+      .click();
+    await page.getByLabel('Prop it on').getByText('butter knife, 12 mm').waitFor({ state: 'attached' });
   });
 });
 

@@ -75,7 +75,7 @@ export function follow(tasks: readonly PrintedTask[], plan: Plan): Recount {
       const from = of(line.from);
       const there = total(from);
       lowest = Math.min(lowest, there - grams);
-      if (line.to === 'mould' && grams > 0) poured.set(task.id, superfatOf(from, plan));
+      if (/^mould(:|$)/.test(line.to) && grams > 0) poured.set(task.id, superfatOf(from, plan));
       for (const [name, g] of [...from]) {
         const part = there > 0 ? (g * grams) / there : 0;
         from.set(name, g - part);

@@ -11,6 +11,7 @@ import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { formatApart, lyeFigure } from '../../src/core/units/format.ts';
 import { parseFigure } from '../../src/core/units/parseQuantity.ts';
 import { follow } from '../support/recount.ts';
+import { fragrance } from '../support/additions.ts';
 import { basePlan, boxPlan, rest } from '../support/plans.ts';
 
 const milk = (frozen?: boolean): Plan => {
@@ -20,7 +21,13 @@ const milk = (frozen?: boolean): Plan => {
     batter: {
       ...plan.batter,
       partLiquids: [
-        { id: 'm', name: 'Goat milk', percentOfWater: 100, waterPercent: 87, ...(frozen ? { frozen } : {}) },
+        {
+          id: 'm',
+          name: 'Goat milk',
+          percentOfWater: 100,
+          waterPercent: 87,
+          moment: frozen ? 'frozen' : 'emulsion',
+        },
       ],
     },
   };
@@ -107,7 +114,9 @@ describe('lye and its water', () => {
       ...heavy,
       batter: {
         ...heavy.batter,
-        partLiquids: [{ id: 'm', name: 'Milk', percentOfWater: 60, waterPercent: 88 }],
+        partLiquids: [
+          { id: 'm', name: 'Milk', percentOfWater: 60, waterPercent: 88, moment: 'emulsion' as const },
+        ],
       },
     };
     expect(computePlan(tooDry).batch).to.equal(undefined);
@@ -122,7 +131,7 @@ describe('words and figures that agree', () => {
       ...plan,
       batter: {
         ...plan.batter,
-        fragrance: { name: 'Moor', percentOfOils, limitPercent, when: 'batch', densityGMl: 1 },
+        fragrances: [fragrance(percentOfOils, { limitPercent })],
       },
     });
     const json = find(scented(3, 1), 'fragrance-over-limit')!;
@@ -168,7 +177,7 @@ describe('words and figures that agree', () => {
       ...plan,
       batter: {
         ...plan.batter,
-        fragrance: { name: 'Moor', percentOfOils: 3, limitPercent: 8, when: 'batch' as const, densityGMl: 1 },
+        fragrances: [fragrance(3, { limitPercent: 8 })],
       },
     };
     expect(sheets(scented)).to.match(/fragrance/);

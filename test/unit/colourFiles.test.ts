@@ -79,15 +79,13 @@ describe('colorants as CSV', () => {
 
   it('takes semicolons, another order of columns, and leaves out what may be left out', () => {
     const read = readCsv(
-      'colour;name;kind;dose_g_per_kg;base_colour;g_per_tsp;carrier;carrier_ml_per_g;usual_g_per_kg\n#7D4F86;Moor violet;Mica;6;#f0e6d0;2,6;oil;5;9\n'.replace(
-        '2,6',
-        '2.6',
-      ),
+      'colour;name;kind;dose_g_per_kg;base_colour;g_per_tsp;carrier;carrier_ml_per_g;usual_g_per_kg\n#7D4F86;Moor violet;Mica;6;#f0e6d0;2,6;oil;5;9\n',
     );
     if (!read.ok) throw new Error(read.fault.message);
-    expect(read.value[0]!.id).to.equal('moor-violet');
+    expect(read.value[0]!.id).to.equal(undefined);
     expect(read.value[0]!.nature.colour).to.equal('#7d4f86');
     expect(read.value[0]!.nature.bleeds).to.equal(false);
+    expect(read.value[0]!.nature.gPerTsp).to.equal(2.6);
   });
 
   it('refuses wrong columns and bad values at their row and column', () => {

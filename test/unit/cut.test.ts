@@ -144,10 +144,10 @@ describe('what is cut out of a mould', () => {
   it('says bars of one mould and in all, the same in the head, the sheet and its last step', () => {
     const plan = whole({ ...boxPlan([rest()]), fill: { ...boxPlan([]).fill, copies: 2 } }, 4, 100);
     const computed = computePlan(plan);
-    expect(barsText(computed)).to.equal('4 bars a mould, 8 in all');
+    expect(barsText(computed.moulds)).to.equal('4 bars a mould, 8 in all');
     const tasks = procedureOf(computed);
     expect(tasks.at(-1)!.text).to.match(/Cut 4 bars of 25 mm from each mould, 8 in all from 2 moulds/);
-    const { running } = tasks.find((t) => t.running)!;
+    const [running] = tasks.find((t) => t.running)!.running!;
     expect(running).to.deep.include({ moulds: 2 });
     expect(running!.inMouldG).to.be.closeTo(computed.stack.filledMl * computed.densityGMl, 1);
   });

@@ -6,7 +6,7 @@ import { labOfHex } from '../../src/core/colour/lab.ts';
 import { nearestDoses } from '../../src/core/colour/nearest.ts';
 import { contrastOrder, gentlestOrder, leastStep, type Table } from '../../src/core/colour/order.ts';
 import { pigmentFor, tint } from '../../src/core/colour/pigment.ts';
-import { rampOf } from '../../src/core/colour/ramp.ts';
+import { rampOf, type Ramp } from '../../src/core/colour/ramp.ts';
 import {
   curveWeights,
   equalDose,
@@ -40,6 +40,24 @@ const soapColours = fc
 
 const ratio = (differences: readonly number[]): number => Math.max(...differences) / Math.min(...differences);
 
+/**
+ * How much the difference to a neighbour jumps at any of the places. CIEDE2000 is not continuous where two hues are opposite: the
+ * mean hue turns over (Sharma, Wu & Dalal, "The CIEDE2000 color-difference formula", Color Res. Appl. 2005, section on
+ * discontinuities). No grading can be even across such a place.
+ */
+const jumpOf = (ramp: Ramp, places: readonly number[]): number => {
+  const near = 1e-4;
+  return Math.max(
+    ...places.slice(1, -1).flatMap((t, i) =>
+      [places[i]!, places[i + 2]!].map((other) => {
+        const to = (place: number): number => difference(ramp.labAt(place), ramp.labAt(other));
+        return Math.abs(to(t * (1 + near)) - to(t * (1 - near)));
+      }),
+    ),
+    0,
+  );
+};
+
 describe('grading', () => {
   it('even steps: neighbours differ alike, largest over smallest below 1.02', () => {
     fc.assert(
@@ -50,9 +68,11 @@ describe('grading', () => {
         expect(places[0]).to.equal(0);
         expect(places.at(-1)).to.equal(1);
         for (let i = 1; i < layers; i += 1) expect(places[i]!).to.be.above(places[i - 1]!);
-        expect(ratio(differencesOf(places.map(ramp.labAt)))).to.be.below(1.02);
+        const steps = differencesOf(places.map(ramp.labAt));
+        // a jump of the formula itself is all that may keep them apart
+        expect(Math.max(...steps) - jumpOf(ramp, places)).to.be.below(1.02 * Math.min(...steps));
       }),
-      { numRuns: 120 },
+      { numRuns: 120, examples: [['#394d8e', 3]] },
     );
   });
 
@@ -238,7 +258,11 @@ describe('one pot, darkened as it empties', () => {
           const stays = (passes.at(-1)!.concentrations[j]! * passes.at(-1)!.leftG) / 1000;
           expect(Math.abs(added - gone - stays)).to.be.below(1e-9 * Math.max(1, added));
         }
-        passes.forEach((p, i) => expect(p.concentrations[0]!).to.be.closeTo(layers[i]!.wanted[0]!, 1e-9));
+        // a dose that rises by less than a billionth stays as it is; several in a row fall behind by as much each
+        const most = Math.max(1, layers.at(-1)!.wanted[0]!) * layers.length;
+        passes.forEach((p, i) =>
+          expect(p.concentrations[0]!).to.be.closeTo(layers[i]!.wanted[0]!, 1e-9 * most),
+        );
         expect(passes.at(-1)!.leftG).to.be.closeTo(left, 1e-8);
       }),
     );

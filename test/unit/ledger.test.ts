@@ -6,31 +6,11 @@ import { SCALE_STEPS_G, type Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { ombrePlan, potMixed, starter } from '../support/colours.ts';
+import { additive, fragrance } from '../support/additions.ts';
 import { basePlan, boxPlan, demoPlans, pour, rest } from '../support/plans.ts';
-import { follow, superfatOf, totalOf, type PrintedTask } from '../support/recount.ts';
+import { printed } from '../support/printed.ts';
+import { follow, superfatOf, totalOf } from '../support/recount.ts';
 
-interface Sheet {
-  readonly batter: {
-    readonly mass_g: number;
-    readonly oils_g: number;
-    readonly alkali_g: number;
-    readonly superfat_percent: number;
-    readonly oils: readonly { oil: string; mass_g: number; for_colorants_g: number }[];
-  };
-  readonly pots: readonly {
-    readonly id: string;
-    readonly mass_g: number;
-    readonly superfat_percent: number;
-    readonly least_superfat_percent: number;
-    readonly water_percent_of_oils: number;
-    readonly jug: Readonly<Record<string, number>>;
-  }[];
-  readonly steps: readonly { readonly id: string; readonly kind: string; readonly mass_g?: number }[];
-  readonly procedure: readonly PrintedTask[];
-  readonly warnings: readonly { readonly code: string; readonly level: string }[];
-}
-
-const printed = (plan: Plan): Sheet => sheetJson(computePlan(plan)) as Sheet;
 const codes = (plan: Plan): string[] => computePlan(plan).warnings.map((w) => w.code);
 
 const AHEAD = { divide: { kind: 'before-lye', lye: 'together' } } as const;
@@ -65,7 +45,7 @@ describe('the ledger', () => {
       held: fc.integer({ min: 0, max: 60 }),
       colorant: fc.constantFrom('heather', 'rose-clay', 'gorse-dye', 'white-water'),
       dose: fc.double({ min: 0.1, max: 20, noNaN: true }),
-      scent: fc.constantFrom('none', 'batch', 'pot'),
+      scent: fc.constantFrom('none', 'trace', 'colour', 'pour', 'oils', 'emulsion', 'hot-lye'),
       copies: fc.integer({ min: 1, max: 3 }),
     })
     .map((a): Plan => {
@@ -88,13 +68,7 @@ describe('the ledger', () => {
           ...(a.scent === 'none'
             ? {}
             : {
-                fragrance: {
-                  name: 'Moor',
-                  percentOfOils: 3,
-                  limitPercent: 8,
-                  when: a.scent as 'pot',
-                  densityGMl: 0.97,
-                },
+                fragrances: [fragrance(3, { limitPercent: 8, densityGMl: 0.97, moment: a.scent })],
               }),
         },
       };
@@ -264,7 +238,7 @@ describe('what is weighed out is what is in the jug', () => {
     const plan = boxPlan([rest(), rest(), rest()], {
       batter: {
         ...basePlan().batter,
-        fragrance: { name: 'Moor', percentOfOils: 3, limitPercent: 8, when: 'pot', densityGMl: 0.97 },
+        fragrances: [fragrance(3, { limitPercent: 8, densityGMl: 0.97, moment: 'colour' })],
       },
     });
     const sheet = printed(plan);
@@ -358,12 +332,12 @@ describe('one rounding everywhere', () => {
       },
     });
     const { weights, stack } = computePlan(plan);
-    expect(new Set(weights!.pots.flatMap((p) => p.pours.map((q) => q.eachG))).size).to.equal(1);
+    expect(new Set(weights!.pots.flatMap((p) => p.pours.map((q) => q.into[0]!.eachG))).size).to.equal(1);
     expect(new Set(weights!.pots.map((p) => p.heldBackG)).size).to.equal(1);
     // the section and the drops show what the scale shows
     for (const p of weights!.pots)
       for (const q of p.pours)
-        expect(stack.layers.find((l) => l.pour.id === q.stepId)!.massG).to.equal(q.eachG);
+        expect(stack.layers.find((l) => l.pour.id === q.stepId)!.massG).to.equal(q.into[0]!.eachG);
   });
 
   it('a given batch stays what it is: 9,000 g in 9 moulds are 9,000 g', () => {
@@ -404,7 +378,7 @@ describe('one rounding everywhere', () => {
       ...plan,
       batter: {
         ...plan.batter,
-        additives: [{ id: 'salt', name: 'Salt', gPerKgOils: 20, into: 'oils' as const, densityGMl: 2.16 }],
+        additives: [{ ...additive('salt', 'oils', 20), densityGMl: 2.16 }],
       },
     };
     for (const pot of printed(salted).pots)

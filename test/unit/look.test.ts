@@ -15,9 +15,10 @@ import { computePlan } from '../../src/core/sheet/compute.ts';
 import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
 import { dispersals, pottingOrder } from '../../src/core/sheet/mixing.ts';
 import { ombrePlan, potMixed, starter } from '../support/colours.ts';
+import { fragrance } from '../support/additions.ts';
 import { basePlan, boxPlan, rest } from '../support/plans.ts';
 
-const CURED: SoapState = { moment: 'cured', heat: 0, scented: true };
+const CURED: SoapState = { age: 'cured', heat: 0, scented: true };
 
 const labOf = (plan: Plan, state: SoapState, pot = 'p1'): Lab =>
   labOfHex(coloursOf(plan, state).pots.get(pot)!);
@@ -68,13 +69,13 @@ describe('how a pot will look', () => {
       chromaOf(labOf(calm, { ...CURED, heat: 1 })) - 5,
     );
     const fading = withNature('spirulina', 10, { fadesPercent: 60, palesPercent: 0 });
-    expect(labOf(fading, CURED)[0]).to.be.above(labOf(fading, { ...CURED, moment: 'cut' })[0]);
+    expect(labOf(fading, CURED)[0]).to.be.above(labOf(fading, { ...CURED, age: 'cut' })[0]);
   });
 
   it('a colour that morphs is another at the pour, and back at the cut if it comes back', () => {
     const back = withNature('pool-green', 6, { morph: { colour: '#a08a50', returns: true } });
     const gone = withNature('pool-green', 6, { morph: { colour: '#a08a50', returns: false } });
-    const pour: SoapState = { ...CURED, moment: 'pour' };
+    const pour: SoapState = { ...CURED, age: 'pour' };
     expect(difference(labOf(back, pour), labOf(gone, pour))).to.be.below(1e-6);
     expect(difference(labOf(back, pour), labOf(back, CURED))).to.be.above(10);
     expect(difference(labOf(back, CURED), labOf(gone, CURED))).to.be.above(10);
@@ -87,18 +88,11 @@ describe('how a pot will look', () => {
       ...plan,
       batter: {
         ...plan.batter,
-        fragrance: {
-          name: 'Moor honey',
-          percentOfOils: 4,
-          limitPercent: 9,
-          when: 'batch',
-          densityGMl: 1,
-          vanillinPercent: 6,
-        },
+        fragrances: [fragrance(4, { name: 'Moor honey', limitPercent: 9, vanillinPercent: 6 })],
       },
     });
-    const tan = (plan: Plan, moment: SoapState['moment']): number =>
-      difference(labOf(plan, { ...CURED, moment }), labOf(plan, { ...CURED, moment, scented: false }));
+    const tan = (plan: Plan, age: SoapState['age']): number =>
+      difference(labOf(plan, { ...CURED, age }), labOf(plan, { ...CURED, age, scented: false }));
     const pale = scented(potMixed(two(), {}));
     const deep = scented(potMixed(two(), { peat: 8 }));
     expect(tan(pale, 'pour')).to.equal(0);
@@ -110,8 +104,8 @@ describe('how a pot will look', () => {
 
   it('a colour given by hand is kept in every state, until the pot is mixed', () => {
     const given = updatePot(potMixed(two(), { heather: 5 }), 'p1', { colour: '#123456' });
-    for (const moment of ['pour', 'cut', 'cured'] as const)
-      expect(difference(labOf(given, { ...CURED, moment }), labOfHex('#123456'))).to.be.below(0.7);
+    for (const age of ['pour', 'cut', 'cured'] as const)
+      expect(difference(labOf(given, { ...CURED, age }), labOfHex('#123456'))).to.be.below(0.7);
     expect(difference(labOf(mixPot(given, 'p1'), CURED), labOfHex('#123456'))).to.be.above(10);
   });
 });

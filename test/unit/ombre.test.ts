@@ -14,8 +14,7 @@ import { duplicatePour, moveStep, removeStep, setPourPot } from '../../src/core/
 import { zigzag } from '../../src/core/edit/tilt.ts';
 import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
 import { labOfBody } from '../../src/core/colour/body.ts';
-import { paintboxOf } from '../../src/core/look/paintbox.ts';
-import { shadesOf, spacedState } from '../../src/core/ombre/shades.ts';
+import { paintsOfOmbre, shadesOf } from '../../src/core/ombre/shades.ts';
 import { differencesOf } from '../../src/core/ombre/strip.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan, type Computed } from '../../src/core/sheet/compute.ts';
@@ -355,7 +354,7 @@ describe('an ombre in the plan', () => {
     expect(doses[1]!).to.be.above(3 * before[1]!);
     expect(doses.at(-1)!).to.be.closeTo(before.at(-1)!, 0.05);
     // and it is still even to the eye
-    const paints = paintboxOf(plan, spacedState(plan, plan.ombres[0]!));
+    const paints = paintsOfOmbre(plan, plan.ombres[0]!);
     const steps = differencesOf(shadesOf(plan, plan.ombres[0]!).map((s) => labOfBody(paints.bodyOf(s.mix))));
     expect(Math.max(...steps) / Math.min(...steps)).to.be.below(1.02);
   });

@@ -14,6 +14,7 @@ import {
 import { chevrons, finishLevel, levelAll, setTilt, zigzag } from '../../src/core/edit/tilt.ts';
 import { toggleLock } from '../../src/core/edit/line.ts';
 import { scaleOilsTo100, switchWaterSchool } from '../../src/core/edit/batter.ts';
+import { settled } from '../../src/core/edit/settled.ts';
 import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
@@ -190,7 +191,7 @@ describe('after any run of edits', () => {
       fc.property(anyPlan, (plan) => {
         for (const warning of computePlan(plan).warnings)
           for (const remedy of warning.remedies ?? []) {
-            const read = readPlanValue(remedy.apply(plan));
+            const read = readPlanValue(settled(remedy.apply(plan)));
             expect(
               read.ok,
               `${warning.code}: ${remedy.label} ${read.ok ? '' : read.faults[0].message}`,

@@ -8,6 +8,7 @@ import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Divide, Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
 import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
+import { additive, fragrance } from '../support/additions.ts';
 import { basePlan, boxPlan, demoPlans, rest } from '../support/plans.ts';
 
 const sheet = (file: string) =>
@@ -56,7 +57,7 @@ describe('the procedure', () => {
 
   it('runs up to the whole of what the mould takes', () => {
     const computed = computePlan(jobOf({ kind: 'after-emulsion' }));
-    const running = procedureOf(computed).flatMap((t) => (t.running ? [t.running] : []));
+    const running = procedureOf(computed).flatMap((t) => t.running ?? []);
     expect(running.at(-1)!.inMouldG).to.equal(running.at(-1)!.ofG);
     expect(running.at(-1)!.ofG).to.be.closeTo(computed.stack.filledMl * computed.densityGMl, 1);
   });
@@ -98,19 +99,12 @@ describe('the procedure', () => {
       { kind: 'before-lye', lye: 'jug-by-jug' },
     ] as const) {
       const plan = jobOf(divide);
-      const additive = (id: string, into: 'lye' | 'oils' | 'trace') => ({
-        id,
-        name: `Additive ${id}`,
-        gPerKgOils: 20,
-        into,
-        densityGMl: 1,
-      });
       const computed = computePlan({
         ...plan,
         batter: {
           ...plan.batter,
-          additives: [additive('a', 'lye'), additive('b', 'oils'), additive('c', 'trace')],
-          fragrance: { name: 'Moor', percentOfOils: 3, limitPercent: 5, when: 'pot', densityGMl: 1 },
+          additives: [additive('a', 'cooled-lye'), additive('b', 'oils'), additive('c', 'trace')],
+          fragrances: [fragrance(3, { limitPercent: 5, moment: 'colour' })],
         },
         pots: plan.pots.map((p) => ({
           ...p,

@@ -408,6 +408,6 @@ describe('what goes with a mould', () => {
     const w1 = computePlan(one).weights!;
     const w3 = computePlan(three).weights!;
     expect(w3.batterG).to.equal(w1.batterG * 3);
-    expect(w3.pots[0]!.pours[0]!.eachG).to.equal(w1.pots[0]!.pours[0]!.massG);
+    expect(w3.pots[0]!.pours[0]!.into[0]!.eachG).to.equal(w1.pots[0]!.pours[0]!.massG);
   });
 });

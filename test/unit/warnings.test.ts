@@ -4,6 +4,7 @@ import type { Batter } from '../../src/core/batter/schema.ts';
 import { fragranceInBarPercent } from '../../src/core/batter/fragranceLimit.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
+import { fragrance } from '../support/additions.ts';
 import { basePlan, boxPlan, rest } from '../support/plans.ts';
 
 const withBatter = (change: Partial<Batter>): Plan =>
@@ -50,7 +51,7 @@ describe('warnings', () => {
     remediesCure(dry, 'water-too-low');
     const milk = withBatter({
       water: { school: 'water-to-lye', value: 1.6 },
-      partLiquids: [{ id: 'l1', name: 'Milk', percentOfWater: 60, waterPercent: 88 }],
+      partLiquids: [{ id: 'l1', name: 'Milk', percentOfWater: 60, waterPercent: 88, moment: 'emulsion' }],
     });
     expect(find(milk, 'water-too-low').level).to.equal('refuse');
   });
@@ -82,18 +83,16 @@ describe('warnings', () => {
   });
 
   it('warns of fragrance above its certificate, and the remedy lands just under it', () => {
-    const plan = withBatter({
-      fragrance: { name: 'Moor', percentOfOils: 6, limitPercent: 2.5, when: 'batch', densityGMl: 1 },
-    });
+    const plan = withBatter({ fragrances: [fragrance(6, { limitPercent: 2.5 })] });
     const warning = find(plan, 'fragrance-over-limit');
     expect(warning.message).to.contain('2.5');
     const cured = warning.remedies![0]!.apply(plan);
     expect(codes(cured)).to.not.include('fragrance-over-limit');
-    expect(fragranceInBarPercent(computePlan(cured).recipe!)).to.be.within(2.45, 2.5);
+    expect(fragranceInBarPercent(computePlan(cured).recipe!, 'f1')).to.be.within(2.45, 2.5);
   });
 
   it('asks for a certificate limit when there is none', () => {
-    const plan = withBatter({ fragrance: { name: 'Moor', percentOfOils: 3, when: 'pot', densityGMl: 1 } });
+    const plan = withBatter({ fragrances: [fragrance(3, { moment: 'colour' })] });
     expect(find(plan, 'fragrance-limit-missing').level).to.equal('note');
   });
 

@@ -4,17 +4,10 @@ import { computePlan } from '../../src/core/sheet/compute.ts';
 import { downToStep, roundParts } from '../../src/core/units/scaleStep.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { SCALE_STEPS_G } from '../../src/core/plan/planSchema.ts';
+import { additive } from '../support/additions.ts';
 import { basePlan, boxPlan, demoPlans, rest } from '../support/plans.ts';
 
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
-
-const additive = (id: string, into: 'lye' | 'oils' | 'trace') => ({
-  id,
-  name: id,
-  gPerKgOils: 13.3,
-  into,
-  densityGMl: 1.2,
-});
 
 const anyPlan = fc
   .record({
@@ -48,7 +41,7 @@ const anyPlan = fc
         ...basePlan().batter,
         superfatPercent: a.superfat,
         water: { school: 'lye-concentration', value: a.water },
-        additives: [additive('lactate', 'lye'), additive('clay', 'oils'), additive('oat', 'trace')],
+        additives: [additive('lactate', 'cooled-lye'), additive('clay', 'oils'), additive('oat', 'trace')],
       },
     }),
   );

@@ -10,7 +10,9 @@ import {
 import { STARTER_COLORANTS } from '../../core/colorant/starters.ts';
 import { faultOf } from '../../core/exchange/schemaFaults.ts';
 import type { Fault } from '../../core/result/result.ts';
-import { database } from '../../store/database.ts';
+import type { Gesture } from '../../store/gesture.ts';
+import { colorantKeeper } from '../../store/keeping/library.ts';
+import type { Seen } from '../../store/keeping/libraryKeeper.ts';
 import { ColourPicker } from '../parts/colour/ColourPicker.tsx';
 import { Picker } from '../parts/Picker.tsx';
 import { FigureField, PercentField } from '../parts/quantities.tsx';
@@ -20,16 +22,20 @@ import { DoseStrip } from './DoseStrip.tsx';
 import { PaleBar } from './PaleBar.tsx';
 
 /** Everything that is known of one colorant. A change is kept at once; plans keep the copies they have. */
-export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
+export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
+  const colorant = seen.value;
   const { nature } = colorant;
-  const keep = (next: Colorant): Fault | undefined => {
+  const keep = (change: (c: Colorant) => Colorant, gesture?: Gesture): Fault | undefined => {
+    const next = change(colorantKeeper.startOf(colorant.id, gesture) ?? colorant);
     const read = v.safeParse(colorantSchema, next);
     if (!read.success) return faultOf(read.issues[0]);
-    void database.colorants.put(read.output);
+    void colorantKeeper.change(colorant.id, seen, read.output, gesture);
     return undefined;
   };
-  const put = (part: Partial<Nature>): Fault | undefined =>
-    keep({ ...colorant, nature: { ...nature, ...part } });
+  const shape = (change: (n: Nature) => Nature, gesture?: Gesture): Fault | undefined =>
+    keep((c) => ({ ...c, nature: change(c.nature) }), gesture);
+  const put = (part: Partial<Nature>, gesture?: Gesture): Fault | undefined =>
+    shape((n) => ({ ...n, ...part }), gesture);
   const starter = STARTER_COLORANTS.find((c) => c.id === colorant.id);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 p-5">
@@ -37,7 +43,7 @@ export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
         <ColourPicker
           label={`Colour of ${colorant.name} in soap`}
           value={nature.colour}
-          onPick={(colour) => put({ colour })}
+          onPick={(colour, g) => put({ colour }, g)}
           className="size-20 shrink-0 cursor-pointer rounded-box border border-black/30"
           style={{ background: nature.colour }}
         >
@@ -47,7 +53,7 @@ export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
           label="Name"
           className="flex-1"
           value={colorant.name}
-          onValue={(name) => keep({ ...colorant, name })}
+          onValue={(name, g) => keep((c) => ({ ...c, name }), g)}
         />
         <Picker
           label="Kind"
@@ -68,14 +74,14 @@ export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
             className="w-32"
             suffix="g/kg"
             value={nature.doseGPerKg}
-            onValue={(doseGPerKg) => put({ doseGPerKg })}
+            onValue={(doseGPerKg, g) => put({ doseGPerKg }, g)}
           />
           <div className="grid gap-0.5">
             <span className="quiet text-sm">In plain soap of</span>
             <ColourPicker
               label="Colour of the plain soap"
               value={nature.base}
-              onPick={(base) => put({ base })}
+              onPick={(base, g) => put({ base }, g)}
               className="h-9 w-24 cursor-pointer rounded-field border border-black/30"
               style={{ background: nature.base }}
             >
@@ -84,7 +90,7 @@ export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
           </div>
           <DoseStrip nature={nature} />
         </div>
-        <PaleBar nature={nature} onKeep={(next) => keep({ ...colorant, nature: next })} />
+        <PaleBar nature={nature} onKeep={shape} />
       </Group>
       <Group title="Weighing and dispersing">
         <div className="grid grid-cols-3 items-start gap-3">
@@ -92,31 +98,31 @@ export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
             label="A level teaspoon weighs"
             suffix="g"
             value={nature.gPerTsp}
-            onValue={(gPerTsp) => put({ gPerTsp })}
+            onValue={(gPerTsp, g) => put({ gPerTsp }, g)}
           />
           <Picker
             label="Disperse in"
             value={nature.carrier}
-            options={CARRIERS.map((value) => ({ value, label: value }))}
+            options={CARRIERS.map((value) => ({ value, label: value === 'none' ? 'nothing, dry' : value }))}
             onPick={(carrier) => put({ carrier })}
           />
           <FigureField
             label="Carrier for a gram"
             suffix="ml/g"
             value={nature.carrierMlPerG}
-            onValue={(carrierMlPerG) => put({ carrierMlPerG })}
+            onValue={(carrierMlPerG, g) => put({ carrierMlPerG }, g)}
           />
           <FigureField
             label="Usual at most"
             suffix="g/kg"
             value={nature.usualGPerKg}
-            onValue={(usualGPerKg) => put({ usualGPerKg })}
+            onValue={(usualGPerKg, g) => put({ usualGPerKg }, g)}
           />
           <FigureField
             label="In stock"
             suffix="g"
             value={colorant.stockG ?? 0}
-            onValue={(stockG) => keep({ ...colorant, stockG })}
+            onValue={(stockG, g) => keep((c) => ({ ...c, stockG }), g)}
           />
         </div>
       </Group>
@@ -125,12 +131,12 @@ export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
           <PercentField
             label="Paled by a hot oven"
             value={nature.palesPercent}
-            onValue={(palesPercent) => put({ palesPercent })}
+            onValue={(palesPercent, g) => put({ palesPercent }, g)}
           />
           <PercentField
             label="Faded by the cure"
             value={nature.fadesPercent}
-            onValue={(fadesPercent) => put({ fadesPercent })}
+            onValue={(fadesPercent, g) => put({ fadesPercent }, g)}
           />
         </div>
         <div className="flex flex-wrap gap-x-6 gap-y-2">
@@ -139,25 +145,25 @@ export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
           <Check
             label="morphs in fresh batter"
             checked={nature.morph !== undefined}
-            onCheck={(morphs) => {
-              const { morph: _morph, ...rest } = nature;
-              void keep({
-                ...colorant,
-                nature: morphs ? { ...rest, morph: { colour: '#8a8f7a', returns: true } } : rest,
-              });
-            }}
+            onCheck={(morphs) =>
+              shape(({ morph: _morph, ...rest }) =>
+                morphs ? { ...rest, morph: { colour: '#8a8f7a', returns: true } } : rest,
+              )
+            }
           />
           {nature.morph && (
             <>
               <Check
                 label="comes back within a day"
                 checked={nature.morph.returns}
-                onCheck={(returns) => nature.morph && put({ morph: { ...nature.morph, returns } })}
+                onCheck={(returns) => shape((n) => (n.morph ? { ...n, morph: { ...n.morph, returns } } : n))}
               />
               <ColourPicker
                 label="Colour in fresh batter"
                 value={nature.morph.colour}
-                onPick={(colour) => nature.morph && put({ morph: { ...nature.morph, colour } })}
+                onPick={(colour, g) =>
+                  shape((n) => (n.morph ? { ...n, morph: { ...n.morph, colour } } : n), g)
+                }
                 className="h-7 w-16 cursor-pointer rounded-field border border-black/30"
                 style={{ background: nature.morph.colour }}
               >
@@ -176,7 +182,7 @@ export function ColorantForm({ colorant }: { readonly colorant: Colorant }) {
       <button
         type="button"
         className="btn btn-sm justify-self-start"
-        onClick={() => void database.colorants.delete(colorant.id)}
+        onClick={() => void colorantKeeper.change(colorant.id, seen, null)}
       >
         {starter ? 'Back to the starter’s figures' : 'Remove from the library'}
       </button>

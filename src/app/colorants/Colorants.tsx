@@ -1,23 +1,31 @@
-import { ChevronLeft, Download, Plus, Upload } from 'lucide-react';
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Download, Plus, Upload } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import { KIND_NAMES } from '../../core/colorant/schema.ts';
 import { newColorant } from '../../core/colorant/starters.ts';
-import { freshId } from '../../core/edit/freshId.ts';
 import { formatShort } from '../../core/units/format.ts';
-import { database } from '../../store/database.ts';
-import { useColorants } from '../parts/colour/useLibrary.ts';
+import { colorantKeeper } from '../../store/keeping/library.ts';
+import { useAppDispatch } from '../../store/store.ts';
+import { toastShown } from '../../store/toastSlice.ts';
+import { useColorantShelf } from '../parts/colour/useLibrary.ts';
+import { BackButton } from '../parts/BackButton.tsx';
+import { DamagedList } from '../parts/Damaged.tsx';
+import { readText } from '../parts/readText.ts';
 import { FilePicker } from '../parts/FilePicker.tsx';
 import { saveFile } from '../parts/saveFile.ts';
+import { Boundary } from '../parts/Boundary.tsx';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { ColourDrop } from './ColourDrop.tsx';
 import { ColorantForm } from './ColorantForm.tsx';
 import { readCsv, writeCsv } from './csv.ts';
 
+/** An id that no other page, file or row can have given to another colorant. */
+const newOwnId = (): string => `own-${crypto.randomUUID()}`;
+
 /** The supplies: every colorant there is to choose from, with what is known of it and what is in stock. */
 export function Colorants() {
-  const all = useColorants();
-  const navigate = useNavigate();
+  const { all: seen, damaged } = useColorantShelf();
+  const all = useMemo(() => seen.map((s) => s.value), [seen]);
+  const dispatch = useAppDispatch();
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [find, setFind] = useState('');
   const [refused, setRefused] = useState<string | null>(null);
@@ -25,41 +33,48 @@ export function Colorants() {
   const found = all.filter(
     (c) => c.name.toLowerCase().includes(wanted) || KIND_NAMES[c.nature.kind].includes(wanted),
   );
-  const chosen = all.find((c) => c.id === chosenId) ?? found[0];
+  const chosenNow = all.find((c) => c.id === chosenId) ?? found[0];
+  const chosen = seen.find((s) => s.value === chosenNow);
 
   const bring = async (file: File): Promise<void> => {
-    const read = readCsv(await file.text());
+    const text = await readText(file);
+    const read = text.ok ? readCsv(text.value) : text;
     setRefused(
       read.ok
         ? null
         : `“${file.name}” was not taken, nothing has changed. ${read.fault.at ?? 'file'}: ${read.fault.message}`,
     );
-    if (read.ok) {
-      await database.colorants.bulkPut([...read.value]);
-      setChosenId(read.value[0]?.id ?? null);
-    }
+    if (!read.ok) return;
+    // a row without an id is the colorant of that name, or a new one
+    const ids = new Set(read.value.map((row) => row.id));
+    const idOf = (called: string): string => {
+      const known = all.find((c) => c.name === called && !ids.has(c.id))?.id ?? newOwnId();
+      ids.add(known);
+      return known;
+    };
+    const taken = read.value.map((row) => ({ ...row, id: row.id ?? idOf(row.name) }));
+    const fresh = taken.filter((c) => !all.some((k) => k.id === c.id)).length;
+    dispatch(
+      toastShown({
+        text: `“${file.name}” was taken: ${fresh} new, ${taken.length - fresh} known before.`,
+        tone: 'plain',
+      }),
+    );
+    setChosenId(taken[0]?.id ?? null);
+    await Promise.all(
+      taken.map((c) => colorantKeeper.change(c.id, seen.find((s) => s.value.id === c.id) ?? null, c)),
+    );
   };
-  const add = async (): Promise<void> => {
-    const id = freshId('own-', all);
-    await database.colorants.put(newColorant(id, 'New colorant', 'mica'));
+  const add = (): void => {
+    const id = newOwnId();
+    void colorantKeeper.change(id, null, newColorant(id, 'New colorant', 'mica'));
     setFind('');
     setChosenId(id);
   };
   return (
-    <div className="flex h-dvh flex-col">
+    <div className="flex min-h-0 flex-1 flex-col">
       <header className="rule flex min-h-14 flex-wrap items-center gap-3 border-b bg-base-100 px-4 py-2">
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm gap-1 px-2"
-          onClick={() => {
-            // opened from a plan: back to it; opened by its address: to the shelf
-            if (history.length > 1) void navigate(-1);
-            else void navigate('/');
-          }}
-        >
-          <ChevronLeft className="size-4" aria-hidden="true" />
-          Back
-        </button>
+        <BackButton />
         <h1 className="text-xl">Colorants</h1>
         <input
           className="field w-48"
@@ -86,7 +101,7 @@ export function Colorants() {
             <Download className="size-4" aria-hidden="true" />
             Export CSV
           </button>
-          <button type="button" className="btn btn-sm btn-accent" onClick={() => void add()}>
+          <button type="button" className="btn btn-sm btn-accent" onClick={add}>
             <Plus className="size-4" aria-hidden="true" />
             Colorant
           </button>
@@ -98,6 +113,7 @@ export function Colorants() {
           {refused}
         </p>
       )}
+      <DamagedList table="colorants" keys={damaged} />
       <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,2fr)_minmax(0,3fr)] bench:grid-cols-[minmax(0,1fr)_36rem] bench:grid-rows-1">
         <ul
           className="grid content-start gap-x-5 overflow-y-auto p-5 [grid-template-columns:repeat(auto-fill,minmax(17rem,1fr))]"
@@ -107,8 +123,8 @@ export function Colorants() {
             <li key={c.id}>
               <button
                 type="button"
-                className={`rule flex w-full cursor-pointer items-center gap-3 border-b py-2 pr-2 text-left ${c.id === chosen?.id ? 'rounded-field bg-base-100 outline-2 outline-base-content' : 'hover:bg-base-100/60'}`}
-                aria-pressed={c.id === chosen?.id}
+                className={`rule flex w-full cursor-pointer items-center gap-3 border-b py-2 pr-2 text-left ${c.id === chosenNow?.id ? 'rounded-field bg-base-100 outline-2 outline-base-content' : 'hover:bg-base-100/60'}`}
+                aria-pressed={c.id === chosenNow?.id}
                 onClick={() => {
                   setChosenId(c.id);
                 }}
@@ -128,8 +144,16 @@ export function Colorants() {
           ))}
           {found.length === 0 && <li className="quiet p-4">Nothing is called “{find}”.</li>}
         </ul>
-        <main className="rule overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l">
-          {chosen && <ColorantForm key={chosen.id} colorant={chosen} />}
+        <main
+          className="rule overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l"
+          // what is worked on stays in the form, also when its new name puts it elsewhere in the list
+          onFocusCapture={() => {
+            setChosenId(chosenNow?.id ?? null);
+          }}
+        >
+          <Boundary what="This colorant" of={[chosen]}>
+            {chosen && <ColorantForm key={chosen.value.id} seen={chosen} />}
+          </Boundary>
         </main>
       </div>
     </div>

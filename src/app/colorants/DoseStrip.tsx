@@ -5,7 +5,7 @@ import type { SoapState } from '../../core/look/state.ts';
 import type { Nature } from '../../core/colorant/schema.ts';
 import { formatShort } from '../../core/units/format.ts';
 
-const CURED: SoapState = { moment: 'cured', heat: 0, scented: false };
+const CURED: SoapState = { age: 'cured', heat: 0, scented: false };
 
 const PARTS = [0, 0.05, 0.15, 0.35, 0.6, 1, 1.5] as const;
 

@@ -1,6 +1,7 @@
 import { bodyOfHex, hexOfBody } from '../../core/colour/body.ts';
 import { pigmentFor, tint } from '../../core/colour/pigment.ts';
 import type { Nature } from '../../core/colorant/schema.ts';
+import type { Gesture } from '../../store/gesture.ts';
 import type { Fault } from '../../core/result/result.ts';
 import { ColourPicker } from '../parts/colour/ColourPicker.tsx';
 import { FigureField } from '../parts/quantities.tsx';
@@ -10,7 +11,7 @@ const FIRST_PART = 0.15;
 
 interface PaleBarProps {
   readonly nature: Nature;
-  readonly onKeep: (nature: Nature) => Fault | undefined;
+  readonly onKeep: (change: (nature: Nature) => Nature, gesture?: Gesture) => Fault | undefined;
 }
 
 /** A second test bar at a pale dose: it bends how strength rises with the dose. */
@@ -25,16 +26,15 @@ export function PaleBar({ nature, onKeep }: PaleBarProps) {
           const doseGPerKg = Number((nature.doseGPerKg * FIRST_PART).toPrecision(2));
           const base = bodyOfHex(nature.base);
           const pigment = pigmentFor(nature.colour, nature.doseGPerKg, base);
-          onKeep({
-            ...nature,
-            pale: { doseGPerKg, colour: hexOfBody(tint(base, [{ pigment, doseGPerKg }])) },
-          });
+          const colour = hexOfBody(tint(base, [{ pigment, doseGPerKg }]));
+          onKeep((n) => ({ ...n, pale: { doseGPerKg, colour } }));
         }}
       >
         Add a pale test bar
       </button>
     );
-  const { pale: _pale, ...without } = nature;
+  const put = (part: Partial<typeof pale>, gesture?: Gesture): Fault | undefined =>
+    onKeep((n) => (n.pale ? { ...n, pale: { ...n.pale, ...part } } : n), gesture);
   return (
     <div className="flex flex-wrap items-end gap-3">
       <FigureField
@@ -42,15 +42,15 @@ export function PaleBar({ nature, onKeep }: PaleBarProps) {
         className="w-36"
         suffix="g/kg"
         value={pale.doseGPerKg}
-        onValue={(doseGPerKg) => onKeep({ ...nature, pale: { ...pale, doseGPerKg } })}
+        onValue={(doseGPerKg, g) => put({ doseGPerKg }, g)}
       />
       <div className="grid gap-0.5">
         <span className="quiet text-sm">Its colour</span>
         <ColourPicker
           label="Colour of the pale bar"
           value={pale.colour}
-          onPick={(colour) => {
-            onKeep({ ...nature, pale: { ...pale, colour } });
+          onPick={(colour, g) => {
+            put({ colour }, g);
           }}
           className="h-9 w-24 cursor-pointer rounded-field border border-black/30"
           style={{ background: pale.colour }}
@@ -58,7 +58,11 @@ export function PaleBar({ nature, onKeep }: PaleBarProps) {
           {null}
         </ColourPicker>
       </div>
-      <button type="button" className="btn btn-sm" onClick={() => onKeep(without)}>
+      <button
+        type="button"
+        className="btn btn-sm"
+        onClick={() => onKeep(({ pale: _pale, ...without }) => without)}
+      >
         Leave it out
       </button>
       <p className="quiet basis-full text-sm leading-snug">

@@ -15,10 +15,11 @@ import type { Finish, Step } from '../../core/plan/stepSchema.ts';
 import { formatShort } from '../../core/units/format.ts';
 import { stagePhrase } from '../../core/setting/stage.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
-import { editPlan } from '../../store/editPlan.ts';
+import { editHere } from '../../store/editHere.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { NO_COLOUR } from '../parts/ink.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { useBench } from '../parts/usePlan.ts';
+import { Introduction } from '../help/Introduction.tsx';
 import { Drop } from './Drop.tsx';
 
 const FINISH: Readonly<Record<Finish['what'], string>> = {
@@ -28,7 +29,7 @@ const FINISH: Readonly<Record<Finish['what'], string>> = {
   'leave-cool': 'leave cool',
 };
 
-function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
+const Mark = memo(function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
   if (step.kind === 'wait')
     return (
       <span className="grid justify-items-center gap-1">
@@ -67,7 +68,7 @@ function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
       <span className="text-xs">{FINISH[step.what]}</span>
     </span>
   );
-}
+});
 
 interface DropButtonProps {
   readonly id: string;
@@ -86,7 +87,7 @@ const DropButton = memo(function DropButton({ id, nth, pot, colour, mass, chosen
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key] as 1 | -1 | undefined;
     if (!event.altKey || !by) return;
     event.preventDefault();
-    dispatch(editPlan((p) => shiftPour(p, id, by)));
+    dispatch(editHere((p) => shiftPour(p, id, by)));
   };
   return (
     <button
@@ -111,7 +112,7 @@ const DropButton = memo(function DropButton({ id, nth, pot, colour, mass, chosen
 
 /** The order of work along the foot of the window: a drop for each pour, marks for what is between. */
 export function DripLine() {
-  const { plan, computed, colours, show, edit } = usePlan();
+  const { plan, computed, colours, show, edit } = useBench();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const dropped = ({ active, over }: DragEndEvent): void => {
@@ -140,6 +141,7 @@ export function DripLine() {
       aria-label="Drip line: the pours in order"
       className="no-print rule overflow-x-auto overflow-y-hidden border-t bg-base-100 px-6 pt-5"
     >
+      <Introduction of="drops" className="-mt-3 mb-4" />
       <DndContext
         sensors={sensors}
         onDragEnd={dropped}

@@ -1,4 +1,4 @@
-import { useId, useRef, type ReactNode } from 'react';
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 
 interface DialogButtonProps {
   /** what the button is called and says when it is pointed at */
@@ -8,34 +8,49 @@ interface DialogButtonProps {
   readonly children: ReactNode;
 }
 
-/** A button in the head that opens a dialog over the page, closed by Done or Esc. */
+/** A button in the head that opens a dialog over the page, closed by Done or Esc. What is in it is there only while it is open. */
 export function DialogButton({ label, icon, title, children }: DialogButtonProps) {
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    if (open) dialog.current?.showModal();
+  }, [open]);
   return (
     <>
       <button
         type="button"
         className="btn btn-ghost btn-sm"
-        onClick={() => dialog.current?.showModal()}
+        onClick={() => {
+          setOpen(true);
+        }}
         aria-label={label}
         title={label}
       >
         {icon}
       </button>
-      <dialog ref={dialog} className="modal" aria-labelledby={id}>
-        <div className="modal-box grid gap-4 bg-base-100">
-          <h2 id={id} className="text-xl">
-            {title}
-          </h2>
-          {children}
-          <form method="dialog">
-            <button type="submit" className="btn btn-primary">
-              Done
-            </button>
-          </form>
-        </div>
-      </dialog>
+      {open && (
+        <dialog
+          ref={dialog}
+          className="modal"
+          aria-labelledby={id}
+          onClose={() => {
+            setOpen(false);
+          }}
+        >
+          <div className="modal-box grid gap-4 bg-base-100">
+            <h2 id={id} className="text-xl">
+              {title}
+            </h2>
+            {children}
+            <form method="dialog">
+              <button type="submit" className="btn btn-primary">
+                Done
+              </button>
+            </form>
+          </div>
+        </dialog>
+      )}
     </>
   );
 }

@@ -1,43 +1,51 @@
-import { useId, useState } from 'react';
+import { useId } from 'react';
+import { cleanLine, cleanText } from '../../core/validate/cleanText.ts';
 import { FieldFrame } from './FieldFrame.tsx';
 import type { Fault } from '../../core/result/result.ts';
+import type { Gesture } from '../../store/gesture.ts';
+import { useTyping } from './useTyping.ts';
 
 interface TextFieldProps {
   readonly label: string;
   readonly value: string;
-  readonly onValue: (value: string, gesture: string) => Fault | undefined;
+  readonly onValue: (value: string, gesture: Gesture) => Fault | undefined;
   readonly hideLabel?: boolean;
   readonly className?: string;
   readonly inputClass?: string;
+  /** several lines, at most so many characters */
+  readonly long?: { readonly most: number; readonly example?: string };
 }
 
-/** A line of text, applied as it is typed; what is refused (an empty name) stays in the field with its reason. */
-export function TextField({ label, value, onValue, hideLabel, className, inputClass }: TextFieldProps) {
+/** Text, applied as it is typed; what is refused (an empty name) stays in the field with its reason. */
+export function TextField(props: TextFieldProps) {
+  const { label, value, onValue, hideLabel, className, inputClass = '', long } = props;
   const id = useId();
-  const [text, setText] = useState<string | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const clean = long ? cleanText : cleanLine;
+  const { field, fault } = useTyping({
+    shown: value,
+    take: (text, gesture) => onValue(clean(text), gesture),
+    complain: 'at once',
+    lines: long ? 'several' : 'one',
+  });
+  const about = {
+    id,
+    autoComplete: 'off',
+    'aria-invalid': fault !== null,
+    'aria-describedby': fault === null ? undefined : `${id}-say`,
+  };
   return (
     <FieldFrame id={id} label={label} hideLabel={hideLabel} className={className} fault={fault}>
-      <input
-        id={id}
-        className={`field ${inputClass ?? ''}`}
-        value={text ?? value}
-        autoComplete="off"
-        aria-invalid={fault !== null}
-        aria-describedby={fault === null ? undefined : `${id}-say`}
-        onChange={(event) => {
-          setText(event.target.value);
-          setFault(onValue(event.target.value, id)?.message ?? null);
-        }}
-        onBlur={() => {
-          if (fault === null) setText(null);
-        }}
-        onKeyDown={(event) => {
-          if (event.key !== 'Escape') return;
-          setText(null);
-          setFault(null);
-        }}
-      />
+      {long ? (
+        <textarea
+          {...about}
+          {...field}
+          className={`field py-2 ${inputClass === '' ? 'h-24' : inputClass}`}
+          maxLength={long.most}
+          placeholder={long.example}
+        />
+      ) : (
+        <input {...about} {...field} className={`field ${inputClass}`} />
+      )}
     </FieldFrame>
   );
 }

@@ -1,30 +1,32 @@
 import { useEffect } from 'react';
-import { database } from '../../store/database.ts';
-import { restorePlan } from '../../store/planRecords.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { toastGone, type Toast } from '../../store/toastSlice.ts';
 
-/** How long a message stays, ms; one with something to undo stays longer. */
-const STAY_MS = { plain: 6000, undo: 15000 };
+/** How long a message stays, ms; one of trouble, or with something to undo, stays longer. */
+const STAY_MS = { plain: 6000, long: 15000 };
 
 function ToastCard({ toast }: { readonly toast: Toast }) {
   const dispatch = useAppDispatch();
   const { restore } = toast;
+  const long = restore !== undefined || toast.tone === 'trouble';
   useEffect(() => {
-    const timer = setTimeout(() => dispatch(toastGone(toast.id)), restore ? STAY_MS.undo : STAY_MS.plain);
+    const timer = setTimeout(() => dispatch(toastGone(toast.id)), long ? STAY_MS.long : STAY_MS.plain);
     return () => {
       clearTimeout(timer);
     };
-  }, [dispatch, toast.id, restore]);
+  }, [dispatch, toast.id, long]);
   return (
-    <li className="flex max-w-md items-center gap-4 rounded-box bg-neutral px-4 py-3 text-neutral-content shadow-lg">
+    <li
+      className={`flex max-w-md items-center gap-4 rounded-box bg-neutral px-4 py-3 text-neutral-content shadow-lg ${toast.tone === 'trouble' ? 'border-l-8 border-error' : ''}`}
+    >
       <span className="whitespace-pre-line">{toast.text}</span>
       {restore && (
         <button
           type="button"
           className="btn btn-sm"
           onClick={() => {
-            void restorePlan(database, restore).then(() => dispatch(toastGone(toast.id)));
+            dispatch(toastGone(toast.id));
+            void import('../../store/keeping/newPlans.ts').then(({ putBack }) => putBack(restore));
           }}
         >
           Undo

@@ -12,12 +12,20 @@ export function WarningCards({ warnings }: { readonly warnings: readonly Warning
   const { edit } = usePlan();
   const order = ['refuse', 'warn', 'note'];
   const sorted = warnings.toSorted((a, b) => order.indexOf(a.level) - order.indexOf(b.level));
+  const alike = new Map<string, number>();
+  /** of several about the same, which */
+  const nth = (w: Warning): number => {
+    const about = `${w.code}-${w.mould ?? ''}-${w.step ?? ''}-${w.pot ?? ''}`;
+    alike.set(about, (alike.get(about) ?? -1) + 1);
+    return alike.get(about) ?? 0;
+  };
   if (sorted.length === 0) return null;
   return (
     <ul className="grid gap-2" aria-label="Warnings">
       {sorted.map((w) => (
         <li
-          key={`${w.code}-${w.step ?? ''}-${w.pot ?? ''}-${w.message}`}
+          // its figures change while a line is dragged: it is the same card
+          key={`${w.code}-${w.mould ?? ''}-${w.step ?? ''}-${w.pot ?? ''}-${nth(w)}`}
           className={`grid gap-2 rounded-r-box border-l-4 bg-base-100 px-3 py-2.5 ${TONES[w.level].edge}`}
         >
           <p className="text-sm leading-snug">

@@ -5,11 +5,12 @@ import { formatShort } from '../../core/units/format.ts';
 import { parseAs, parseFigure } from '../../core/units/parseQuantity.ts';
 import { QuantityField } from './QuantityField.tsx';
 import { usePlan } from './usePlan.ts';
+import type { Gesture } from '../../store/gesture.ts';
 
 interface FieldProps {
   readonly label: string;
   readonly value: number;
-  readonly onValue: (value: number, gesture: string) => Fault | undefined;
+  readonly onValue: (value: number, gesture: Gesture) => Fault | undefined;
   readonly hideLabel?: boolean;
   readonly hint?: string;
   readonly disabled?: boolean;

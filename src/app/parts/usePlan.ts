@@ -1,33 +1,17 @@
 import { useMemo } from 'react';
-import type { Plan } from '../../core/plan/planSchema.ts';
-import type { Computed } from '../../core/sheet/compute.ts';
-import {
-  formatLength,
-  formatMass,
-  lyeFigure,
-  formatTemperature,
-  formatVolume,
-  massFigure,
-} from '../../core/units/format.ts';
 import type { PlanColours } from '../../core/ombre/coloursOf.ts';
-import { selectColours, selectComputed } from '../../store/computed.ts';
+import type { MouldUse } from '../../core/plan/moulds.ts';
+import type { Plan } from '../../core/plan/planSchema.ts';
+import type { Fault, Result } from '../../core/result/result.ts';
+import type { Computed } from '../../core/sheet/compute.ts';
+import { selectBench, selectColours, selectComputed, selectMouldUse } from '../../store/computed.ts';
+import { editHere } from '../../store/editHere.ts';
 import { editPlan } from '../../store/editPlan.ts';
+import type { Gesture } from '../../store/gesture.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import type { Fault } from '../../core/result/result.ts';
+import { useShow, type Show } from './useShow.ts';
 
-export interface Show {
-  readonly mass: (g: number) => string;
-  readonly massFigure: (g: number) => string;
-  /** of lye or its solution: never shown as more than it is */
-  readonly lye: (g: number) => string;
-  /** on the fine scale: always in g, as doses and that scale are */
-  readonly fine: (g: number) => string;
-  readonly length: (mm: number) => string;
-  readonly volume: (ml: number) => string;
-  readonly temperature: (c: number) => string;
-}
-
-export type Edit = (edit: (plan: Plan) => Plan, gesture?: string) => Fault | undefined;
+export type Edit = (edit: (plan: Plan) => Plan | Result<Plan>, gesture?: Gesture) => Fault | undefined;
 
 interface OpenPlan {
   readonly plan: Plan;
@@ -38,6 +22,12 @@ interface OpenPlan {
   readonly edit: Edit;
 }
 
+interface OnBench extends OpenPlan {
+  readonly use: MouldUse;
+  /** its pours are those of the first mould: they are changed there */
+  readonly follows: boolean;
+}
+
 /** The open plan, what is computed from it, and how its units are shown. Only inside the workbench. */
 export function usePlan(): OpenPlan {
   const dispatch = useAppDispatch();
@@ -45,22 +35,23 @@ export function usePlan(): OpenPlan {
   const colours = useAppSelector(selectColours);
   if (!computed || !colours) throw new Error('no plan is open');
   const { plan } = computed;
-  const { units } = plan;
-  const show = useMemo(
-    (): Show => ({
-      mass: (g) => formatMass(g, units.mass, units.scaleStepG),
-      massFigure: (g) => massFigure(g, units.mass, units.scaleStepG),
-      lye: (g) => `${lyeFigure(g, units.mass, units.scaleStepG)} ${units.mass}`,
-      fine: (g) => formatMass(g, 'g', units.fineStepG),
-      length: (mm) => formatLength(mm, units.length),
-      volume: (ml) => formatVolume(ml, units.length),
-      temperature: (c) => formatTemperature(c, units.temperature),
-    }),
-    [units],
-  );
-  const edit = useMemo(
-    (): Edit => (change, gesture) => dispatch(editPlan(change, gesture ?? null)),
-    [dispatch],
-  );
+  const show = useShow(plan.units);
+  const edit = useMemo((): Edit => (change, gesture) => dispatch(editPlan(change, gesture)), [dispatch]);
   return { plan, computed, colours, show, edit };
+}
+
+/**
+ * The mould on the bench as a plan by itself: its own sizes, fill, layers and cut. A plan with one mould is what `usePlan` gives.
+ * Edits change that mould's part.
+ */
+export function useBench(): OnBench {
+  const dispatch = useAppDispatch();
+  const computed = useAppSelector(selectBench);
+  const colours = useAppSelector(selectColours);
+  const use = useAppSelector(selectMouldUse);
+  if (!computed || !colours || !use) throw new Error('no plan is open');
+  const { plan } = computed;
+  const show = useShow(plan.units);
+  const edit = useMemo((): Edit => (change, gesture) => dispatch(editHere(change, gesture)), [dispatch]);
+  return { plan, computed, colours, show, edit, use, follows: use.design === 'as-first' };
 }

@@ -5,7 +5,7 @@ import { slice } from '../../core/geometry/clip.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { viewPolygon, type ViewPoint } from '../../core/mould/sectionView.ts';
 import { NO_COLOUR } from '../parts/ink.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { fitFrame } from './frame.ts';
 import { LayerShape } from './LayerShape.tsx';
@@ -37,7 +37,7 @@ function BarFace({
   readonly width: number;
   readonly height: number;
 }) {
-  const { plan, computed, colours } = usePlan();
+  const { plan, computed, colours } = useBench();
   const { geometry, stack, fill } = computed;
   const { piece } = bar;
   const room = geometry.rooms[piece.room];
@@ -61,6 +61,7 @@ function BarFace({
             pot && (
               <LayerShape
                 key={layer.pour.id}
+                id={layer.pour.id}
                 polygon={faceOf(layer, bar)}
                 pot={pot}
                 colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
@@ -77,7 +78,7 @@ function BarFace({
 
 /** Walk the bars, piece by piece, from the near end or the foot: a slope along the loaf makes every bar another. */
 export function BarsView() {
-  const { computed, show } = usePlan();
+  const { computed, show } = useBench();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [walked, setWalked] = useState(0);
   const { cut } = computed;

@@ -1,5 +1,3 @@
-import type { Prop } from '../../core/mould/props.ts';
-import { formatLength } from '../../core/units/format.ts';
 import type { Frame } from './frame.ts';
 
 interface BenchProps {
@@ -7,7 +5,8 @@ interface BenchProps {
   /** half of what the mould stands on, its walls included, mm: its foot, not its rim */
   readonly half: number;
   readonly wall: number;
-  readonly prop: Prop | undefined;
+  /** what holds it up, in words: "prop 15 mm" */
+  readonly prop: string | undefined;
 }
 
 /** Width of the drawn prop, px. */
@@ -28,7 +27,7 @@ export function Bench({ frame, half, wall, prop }: BenchProps) {
         stroke="var(--color-secondary)"
         strokeWidth="2"
       />
-      {prop && bench - raised.y > 3 && (
+      {prop !== undefined && bench - raised.y > 3 && (
         <>
           <path
             d={`M${raised.x},${raised.y}V${bench}h${inward * BLOCK}V${raised.y + inward * BLOCK * slope}Z`}
@@ -44,7 +43,7 @@ export function Bench({ frame, half, wall, prop }: BenchProps) {
             fontWeight="700"
             fill="var(--color-base-content)"
           >
-            prop {formatLength(prop.heightMm, 'mm')}
+            {prop}
           </text>
         </>
       )}

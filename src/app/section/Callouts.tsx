@@ -1,5 +1,6 @@
+import { memo } from 'react';
 import type { PouredLayer } from '../../core/fill/layers.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { useBench } from '../parts/usePlan.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
 interface CalloutsProps {
@@ -27,15 +28,107 @@ function spread(wanted: readonly number[], gap: number, low: number, high: numbe
   return centred.map((y) => y - over + under);
 }
 
+interface CalloutProps {
+  readonly id: string;
+  readonly letter: string;
+  readonly name: string;
+  readonly colour: string;
+  readonly mass: string;
+  readonly rise: string;
+  /** where its thread starts and where it is named, px */
+  readonly fromX: number;
+  readonly fromY: number;
+  readonly left: number;
+  readonly right: number;
+  readonly y: number;
+  /** room from one to the next, px */
+  readonly gap: number;
+  readonly chosen: boolean;
+  readonly onChoose: (stepId: string) => void;
+}
+
+/** One layer's name, in plain figures: what a drag does not change is not drawn again. */
+const Callout = memo(function Callout(props: CalloutProps) {
+  const { id, letter, name, colour, mass, rise, fromX, fromY, left, right, y, gap, chosen, onChoose } = props;
+  const small = gap < 40;
+  const text = left + 34;
+  return (
+    <g
+      className="cursor-pointer"
+      onClick={() => {
+        onChoose(id);
+      }}
+    >
+      <path
+        d={`M${fromX},${fromY} C${fromX + 24},${fromY} ${left - 24},${y} ${left - 2},${y}`}
+        fill="none"
+        stroke="var(--color-base-content)"
+        strokeWidth={chosen ? 1.8 : 0.8}
+        opacity={chosen ? 1 : 0.45}
+      />
+      {chosen && (
+        <rect
+          x={left - 3}
+          y={y - Math.min(23, gap / 2)}
+          width={right - left}
+          height={Math.min(46, gap)}
+          rx="9"
+          fill="var(--color-base-100)"
+          stroke="var(--color-base-content)"
+          strokeWidth="1.4"
+        />
+      )}
+      <circle cx={left + 15} cy={y} r={small ? 9 : 12} fill={colour} stroke="#00000055" />
+      <text
+        x={left + 15}
+        y={y + (small ? 4 : 4.5)}
+        textAnchor="middle"
+        fontSize={small ? 10 : 12.5}
+        fontWeight="700"
+        fill={inkOn(colour)}
+      >
+        {letter}
+      </text>
+      {small ? (
+        <text x={text} y={y + 4.5} fontSize="13" fill="var(--color-base-content)">
+          <tspan fontWeight="700">{mass}</tspan>
+          <tspan dx="8" className="quiet" fill="currentColor">
+            {rise}
+          </tspan>
+        </text>
+      ) : (
+        <>
+          <text x={text} y={y - 4} fontSize="14" fill="var(--color-base-content)">
+            {name.length > 19 ? `${name.slice(0, 18)}…` : name}
+          </text>
+          <text x={text} y={y + 14} fontSize="14.5" fontWeight="700" fill="var(--color-base-content)">
+            {mass}
+          </text>
+          <text
+            x={right - 12}
+            y={y + 14}
+            fontSize="13"
+            textAnchor="end"
+            className="quiet"
+            fill="currentColor"
+          >
+            {rise}
+          </text>
+        </>
+      )}
+    </g>
+  );
+});
+
 /** Each layer named beside the drawing, tied to it by a thread. */
 export function Callouts(props: CalloutsProps) {
   const { layers, startOf, left, right, height, chosen, onChoose } = props;
-  const { plan, colours, show } = usePlan();
+  const { plan, colours, show } = useBench();
   const upDown = layers.toReversed();
+  const starts = upDown.map(startOf);
   const gap = Math.min(54, (height - 40) / Math.max(1, layers.length));
-  const small = gap < 40;
   const ys = spread(
-    upDown.map((l) => startOf(l).y),
+    starts.map((p) => p.y),
     gap,
     24,
     height - 24,
@@ -44,78 +137,26 @@ export function Callouts(props: CalloutsProps) {
     <g>
       {upDown.map((layer, i) => {
         const pot = plan.pots.find((p) => p.id === layer.pour.pot);
-        if (!pot) return null;
-        const colour = colours.pours.get(layer.pour.id) ?? NO_COLOUR;
-        const y = ys[i] ?? 0;
-        const from = startOf(layer);
-        const isChosen = layer.pour.id === chosen;
-        const text = left + 34;
+        const from = starts[i];
+        if (!pot || !from) return null;
         return (
-          <g
+          <Callout
             key={layer.pour.id}
-            className="cursor-pointer"
-            onClick={() => {
-              onChoose(layer.pour.id);
-            }}
-          >
-            <path
-              d={`M${from.x},${from.y} C${from.x + 24},${from.y} ${left - 24},${y} ${left - 2},${y}`}
-              fill="none"
-              stroke="var(--color-base-content)"
-              strokeWidth={isChosen ? 1.8 : 0.8}
-              opacity={isChosen ? 1 : 0.45}
-            />
-            {isChosen && (
-              <rect
-                x={left - 3}
-                y={y - Math.min(23, gap / 2)}
-                width={right - left}
-                height={Math.min(46, gap)}
-                rx="9"
-                fill="var(--color-base-100)"
-                stroke="var(--color-base-content)"
-                strokeWidth="1.4"
-              />
-            )}
-            <circle cx={left + 15} cy={y} r={small ? 9 : 12} fill={colour} stroke="#00000055" />
-            <text
-              x={left + 15}
-              y={y + (small ? 4 : 4.5)}
-              textAnchor="middle"
-              fontSize={small ? 10 : 12.5}
-              fontWeight="700"
-              fill={inkOn(colour)}
-            >
-              {pot.letter}
-            </text>
-            {small ? (
-              <text x={text} y={y + 4.5} fontSize="13" fill="var(--color-base-content)">
-                <tspan fontWeight="700">{show.mass(layer.massG)}</tspan>
-                <tspan dx="8" className="quiet" fill="currentColor">
-                  {show.length(layer.riseMm)}
-                </tspan>
-              </text>
-            ) : (
-              <>
-                <text x={text} y={y - 4} fontSize="14" fill="var(--color-base-content)">
-                  {pot.name.length > 19 ? `${pot.name.slice(0, 18)}…` : pot.name}
-                </text>
-                <text x={text} y={y + 14} fontSize="14.5" fontWeight="700" fill="var(--color-base-content)">
-                  {show.mass(layer.massG)}
-                </text>
-                <text
-                  x={right - 12}
-                  y={y + 14}
-                  fontSize="13"
-                  textAnchor="end"
-                  className="quiet"
-                  fill="currentColor"
-                >
-                  {show.length(layer.riseMm)}
-                </text>
-              </>
-            )}
-          </g>
+            id={layer.pour.id}
+            letter={pot.letter}
+            name={pot.name}
+            colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
+            mass={show.mass(layer.massG)}
+            rise={show.length(layer.riseMm)}
+            fromX={Math.round(from.x)}
+            fromY={Math.round(from.y)}
+            left={left}
+            right={right}
+            y={Math.round(ys[i] ?? 0)}
+            gap={gap}
+            chosen={layer.pour.id === chosen}
+            onChoose={onChoose}
+          />
         );
       })}
     </g>

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { MouldGeometry } from '../../core/mould/geometry.ts';
 import type { Mould } from '../../core/mould/schema.ts';
 import type { View } from '../../core/mould/sectionView.ts';
@@ -11,7 +12,7 @@ interface DividersProps {
 }
 
 /** The removable walls, where they are cut by this view. */
-export function Dividers({ mould, geometry, view, frame }: DividersProps) {
+export const Dividers = memo(function Dividers({ mould, geometry, view, frame }: DividersProps) {
   const { divider } = mould;
   if (!divider || (divider.runs === 'lengthwise') !== (view === 'section')) return null;
   const start = (view === 'section' ? geometry.floor.width : geometry.floor.length) / -2;
@@ -29,4 +30,4 @@ export function Dividers({ mould, geometry, view, frame }: DividersProps) {
       ))}
     </g>
   );
-}
+});

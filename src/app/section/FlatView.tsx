@@ -1,12 +1,19 @@
 import type { PouredLayer } from '../../core/fill/layers.ts';
+import { useCallback, useMemo } from 'react';
+import { propsAt } from '../../core/edit/prop.ts';
+import type { MouldGeometry } from '../../core/mould/geometry.ts';
+import { isCorner } from '../../core/mould/propped.ts';
 import { propsFor } from '../../core/mould/props.ts';
+import { UNDER_WORDS } from '../../core/mould/propWords.ts';
+import type { Plan } from '../../core/plan/planSchema.ts';
+import { formatLength } from '../../core/units/format.ts';
 import { surfaceAcross, viewPolygon, type View } from '../../core/mould/sectionView.ts';
 import { spillOffset } from '../../core/mould/spill.ts';
 import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { NO_COLOUR } from '../parts/ink.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { Bench } from './Bench.tsx';
 import { Callouts } from './Callouts.tsx';
@@ -23,6 +30,25 @@ import { Walls } from './Walls.tsx';
 const CALLOUTS_FROM = 500;
 const CALLOUT_WIDTH = 192;
 
+/** What holds the mould up as it is seen in this view: what was put under it, or the prop that its angle needs. */
+function propWords(plan: Plan, here: PouredLayer, view: View, geometry: MouldGeometry): string | undefined {
+  const seen = view === 'section' ? /edge/ : /end/;
+  const put = propsAt(plan, here.pour.id);
+  if (put.length > 0) {
+    const mine = put.filter((p) => isCorner(p.under) || seen.test(p.under));
+    return mine.length === 0
+      ? undefined
+      : mine
+          .map(
+            (p) =>
+              `${p.name ?? 'prop'} ${formatLength(p.heightMm, 'mm')}${isCorner(p.under) ? `, ${UNDER_WORDS[p.under].replace('the ', '')}` : ''}`,
+          )
+          .join(' on ');
+  }
+  const prop = propsFor(plan.mould, geometry, here.tilt).find((p) => seen.test(p.under));
+  return prop && `prop ${formatLength(prop.heightMm, 'mm')}`;
+}
+
 interface FlatViewProps {
   readonly view: View;
   /** lines and tilt can be moved */
@@ -33,8 +59,9 @@ interface FlatViewProps {
  * The loaf cut through its middle, end-on or from the side, to scale. With "at this pour" the mould stands at that
  * pour's tilt, filled up to it, and its surface is level on screen.
  */
-export function FlatView({ view, editable }: FlatViewProps) {
-  const { plan, computed, colours, show } = usePlan();
+export function FlatView({ view, editable: wanted }: FlatViewProps) {
+  const { plan, computed, colours, show, follows } = useBench();
+  const editable = wanted && !follows;
   const dispatch = useAppDispatch();
   const { chosen, moment } = useAppSelector((s) => s.desk);
   const [ref, { width, height }] = useSize<HTMLDivElement>();
@@ -50,24 +77,33 @@ export function FlatView({ view, editable }: FlatViewProps) {
   const named = width >= CALLOUTS_FROM;
   const wall = drawnWallMm(mould);
   const wide = wideIn(geometry, view);
-  const frame = fitFrame({
-    wide,
-    high: geometry.heightMm,
-    wall,
-    width,
-    height,
-    margins: { left: 58, right: named ? CALLOUT_WIDTH + 44 : 22, top: 40, bottom: 52 },
-    degrees,
-  });
+  const high = geometry.heightMm;
+  // the same while a line is dragged: what stands in it is not drawn again
+  const frame = useMemo(
+    () =>
+      fitFrame({
+        wide,
+        high,
+        wall,
+        width,
+        height,
+        margins: { left: 58, right: named ? CALLOUT_WIDTH + 44 : 22, top: 40, bottom: 52 },
+        degrees,
+      }),
+    [wide, high, wall, width, height, named, degrees],
+  );
   // cut through the middle of the chosen layer's compartment
   const room = (stack.layers[index] ?? stack.layers[0])?.room ?? geometry.rooms[0];
   const at = view === 'section' ? room.middle.y : room.middle.x;
-  const outline = viewPolygon(geometry.solid, view, at);
+  const outline = useMemo(() => viewPolygon(geometry.solid, view, at), [geometry, view, at]);
   const blocked = geometry.rooms.flatMap((r) => (r.blocked ? [viewPolygon(r.blocked, view, at)] : []));
   const half = wide / 2 + wall;
-  const choose = (id: string): void => {
-    dispatch(pourChosen(id));
-  };
+  const choose = useCallback(
+    (id: string): void => {
+      dispatch(pourChosen(id));
+    },
+    [dispatch],
+  );
   const potOf = (id: string) => plan.pots.find((p) => p.id === id);
   const rightEnd = (l: PouredLayer): number => (view === 'section' ? l.rightMm : l.farMm);
   const gapMm = geometry.heightMm - fill.heightMm;
@@ -91,9 +127,7 @@ export function FlatView({ view, editable }: FlatViewProps) {
               frame={frame}
               half={(view === 'section' ? geometry.floor.width : geometry.floor.length) / 2 + wall}
               wall={wall}
-              prop={propsFor(mould, geometry, tilt).find((p) =>
-                view === 'section' ? /edge/.test(p.under) : /end/.test(p.under),
-              )}
+              prop={propWords(plan, here, view, geometry)}
             />
           )}
           <g
@@ -114,14 +148,13 @@ export function FlatView({ view, editable }: FlatViewProps) {
                 pot && (
                   <LayerShape
                     key={layer.pour.id}
+                    id={layer.pour.id}
                     polygon={viewPolygon(layer.solid, view, at)}
                     pot={pot}
                     colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
                     frame={frame}
                     chosen={layer.pour.id === chosen}
-                    onChoose={() => {
-                      choose(layer.pour.id);
-                    }}
+                    onChoose={choose}
                   />
                 )
               );

@@ -1,9 +1,11 @@
+import { memo } from 'react';
 import type { ViewPoint } from '../../core/mould/sectionView.ts';
 import type { Pot } from '../../core/plan/planSchema.ts';
 import { inkOn } from '../parts/ink.ts';
 import { middle, pathOf, type Frame } from './frame.ts';
 
 interface LayerShapeProps {
+  readonly id: string;
   readonly polygon: readonly ViewPoint[];
   readonly pot: Pot;
   readonly colour: string;
@@ -11,7 +13,7 @@ interface LayerShapeProps {
   readonly chosen: boolean;
   /** shown without its letter, where there is no room for one */
   readonly bare?: boolean;
-  readonly onChoose?: () => void;
+  readonly onChoose?: (id: string) => void;
 }
 
 /** Height of a convex polygon through its middle, mm: what its letter has to fit into. */
@@ -24,25 +26,35 @@ function heightAtMiddle(polygon: readonly ViewPoint[], h: number): number {
   return zs.length < 2 ? 0 : Math.max(...zs) - Math.min(...zs);
 }
 
-/** One layer in a flat view: its colour and its letter. */
-export function LayerShape({ polygon, pot, colour, frame, chosen, bare, onChoose }: LayerShapeProps) {
-  if (polygon.length === 0) return null;
-  const at = middle(polygon);
-  const tall = heightAtMiddle(polygon, at.h) * frame.scale;
-  const path = pathOf(polygon, frame);
+interface DrawnProps {
+  readonly id: string;
+  readonly path: string;
+  /** where its letter stands, px, and how large it may be; no letter where there is no room */
+  readonly x: number;
+  readonly y: number;
+  readonly size: number | undefined;
+  readonly letter: string;
+  readonly colour: string;
+  readonly chosen: boolean;
+  readonly onChoose: ((id: string) => void) | undefined;
+}
+
+/** What is drawn of a layer, in plain figures: one that a drag does not change is not drawn again. */
+const Drawn = memo(function Drawn({ id, path, x, y, size, letter, colour, chosen, onChoose }: DrawnProps) {
   return (
-    <g className={onChoose ? 'cursor-pointer' : undefined} onClick={onChoose}>
+    <g
+      className={onChoose ? 'cursor-pointer' : undefined}
+      onClick={
+        onChoose &&
+        (() => {
+          onChoose(id);
+        })
+      }
+    >
       <path d={path} fill={colour} stroke="#1c272755" strokeWidth="0.7" />
-      {!bare && tall > 13 && (
-        <text
-          x={frame.x(at.h)}
-          y={frame.y(at.z) + 6}
-          textAnchor="middle"
-          fontSize={Math.min(19, tall * 0.85)}
-          fontWeight="700"
-          fill={inkOn(colour)}
-        >
-          {pot.letter}
+      {size !== undefined && (
+        <text x={x} y={y} textAnchor="middle" fontSize={size} fontWeight="700" fill={inkOn(colour)}>
+          {letter}
         </text>
       )}
       {chosen && (
@@ -55,5 +67,25 @@ export function LayerShape({ polygon, pot, colour, frame, chosen, bare, onChoose
         />
       )}
     </g>
+  );
+});
+
+/** One layer in a flat view: its colour and its letter. */
+export function LayerShape({ id, polygon, pot, colour, frame, chosen, bare, onChoose }: LayerShapeProps) {
+  if (polygon.length === 0) return null;
+  const at = middle(polygon);
+  const tall = heightAtMiddle(polygon, at.h) * frame.scale;
+  return (
+    <Drawn
+      id={id}
+      path={pathOf(polygon, frame)}
+      x={Math.round(frame.x(at.h) * 10) / 10}
+      y={Math.round((frame.y(at.z) + 6) * 10) / 10}
+      size={!bare && tall > 13 ? Math.round(Math.min(19, tall * 0.85) * 10) / 10 : undefined}
+      letter={pot.letter}
+      colour={colour}
+      chosen={chosen}
+      onChoose={onChoose}
+    />
   );
 }

@@ -1,6 +1,9 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { Gesture } from '../../store/gesture.ts';
 
 interface LineProps {
+  /** which layer it is the surface of; told with everything that is done to it */
+  readonly index: number;
   readonly label: string;
   readonly valueText: string;
   readonly value: number;
@@ -10,40 +13,47 @@ interface LineProps {
   readonly y0: number;
   readonly y1: number;
   readonly chosen: boolean;
-  readonly onStart: () => void;
+  readonly onStart: (index: number) => void;
   /** pointer at this place in the drawing, px */
-  readonly onDrag: (px: number, py: number, gesture: string) => void;
+  readonly onDrag: (index: number, px: number, py: number, gesture: Gesture) => void;
   /** arrow keys: +1 up, -1 down, times ten with Shift */
-  readonly onNudge: (by: number) => void;
+  readonly onNudge: (index: number, by: number, gesture: Gesture) => void;
 }
 
 /** Rises and falls at the walls: batter creeps up them a little. */
 const fluid = (x0: number, y0: number, x1: number, y1: number): string =>
   `M${x0},${y0 - 2} Q${x0 + 5},${y0 + 0.5} ${x0 + 16},${y0 + ((y1 - y0) * 16) / Math.max(1, x1 - x0)} L${x1 - 16},${y1 - ((y1 - y0) * 16) / Math.max(1, x1 - x0)} Q${x1 - 5},${y1 + 0.5} ${x1},${y1 - 2}`;
 
-/** The surface of a pour: drag it, or move it with the arrow keys. */
-export function Line(props: LineProps) {
-  const { label, value, max, valueText, x0, x1, y0, y1, chosen, onStart, onDrag, onNudge } = props;
-  const gesture = useRef<string | null>(null);
+/** The surface of a pour: drag it, or move it with the arrow keys. One that a drag does not move is not drawn again. */
+export const Line = memo(function Line(props: LineProps) {
+  const { index, label, value, max, valueText, x0, x1, y0, y1, chosen, onStart, onDrag, onNudge } = props;
+  const gesture = useRef<Gesture | null>(null);
+  const nudges = useRef<Gesture | null>(null);
 
   const down = (event: PointerEvent<SVGGElement>): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    gesture.current = `drag-${event.timeStamp}`;
-    onStart();
+    gesture.current = new Gesture();
+    onStart(index);
   };
   const move = (event: PointerEvent<SVGGElement>): void => {
     if (gesture.current === null) return;
     const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
-    onDrag(event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0), gesture.current);
+    onDrag(index, event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0), gesture.current);
   };
   const up = (): void => {
     gesture.current = null;
   };
+  const cancel = (): void => {
+    gesture.current?.takeBack();
+    gesture.current = null;
+  };
   const key = (event: KeyboardEvent): void => {
+    if (event.key === 'Escape') cancel();
     const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
     if (by === undefined) return;
     event.preventDefault();
-    onNudge(event.shiftKey ? by * 10 : by);
+    nudges.current ??= new Gesture('on-itself');
+    onNudge(index, event.shiftKey ? by * 10 : by, nudges.current);
   };
 
   return (
@@ -60,9 +70,14 @@ export function Line(props: LineProps) {
       onPointerDown={down}
       onPointerMove={move}
       onPointerUp={up}
-      onPointerCancel={up}
+      onPointerCancel={cancel}
       onKeyDown={key}
-      onFocus={onStart}
+      onFocus={() => {
+        onStart(index);
+      }}
+      onBlur={() => {
+        nudges.current = null;
+      }}
     >
       <path d={`M${x0},${y0}L${x1},${y1}`} stroke="transparent" strokeWidth="18" />
       <path
@@ -89,4 +104,4 @@ export function Line(props: LineProps) {
       ))}
     </g>
   );
-}
+});

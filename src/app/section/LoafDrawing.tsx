@@ -1,6 +1,7 @@
 import { viewPolygon } from '../../core/mould/sectionView.ts';
+import type { MouldFacts } from '../../core/advice/facts.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { useBench } from '../parts/usePlan.ts';
 import { drawnWallMm, fitFrame, middle, pathOf } from './frame.ts';
 import { Walls } from './Walls.tsx';
 
@@ -8,10 +9,17 @@ const WIDE = 320;
 const HIGH = 240;
 const MARGINS = { left: 6, right: 6, top: 6, bottom: 6 };
 
+interface LoafDrawingProps {
+  readonly letters: boolean;
+  /** another mould than the one on the bench */
+  readonly of?: MouldFacts;
+}
+
 /** The loaf end-on, as wide as its place: for paper and for a strip. Nothing in it can be moved. */
-export function LoafDrawing({ letters }: { readonly letters: boolean }) {
-  const { plan, computed, colours } = usePlan();
-  const { geometry, stack } = computed;
+export function LoafDrawing({ letters, of }: LoafDrawingProps) {
+  const bench = useBench();
+  const { colours } = bench;
+  const { plan, geometry, stack } = of ?? bench.computed;
   const high = Math.min(HIGH, (WIDE * geometry.heightMm) / geometry.most.width + 20);
   const frame = fitFrame({
     wide: geometry.most.width,

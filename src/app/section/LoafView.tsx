@@ -1,8 +1,11 @@
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { NO_COLOUR } from '../parts/ink.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
+import { footOf, propsAt } from '../../core/edit/prop.ts';
+import { useAppSelector } from '../../store/store.ts';
 import { facetsOf, type Eye } from './facets.ts';
+import { BEYOND_MM, PropsFromAbove } from './PropsFromAbove.tsx';
 
 const FIRST: Eye = { azimuth: -38, elevation: 32 };
 const PLAN: Eye = { azimuth: 0, elevation: 90 };
@@ -16,7 +19,9 @@ const shade = (hex: string, light: number): string => {
 
 /** The loaf out of its mould, cut away where wanted. Drag it to turn it; from straight above it is the plan. */
 export function LoafView({ above }: { readonly above: boolean }) {
-  const { computed, colours, show } = usePlan();
+  const { plan, computed, colours, show } = useBench();
+  const chosen = useAppSelector((s) => s.desk.chosen);
+  const props = chosen === null ? [] : propsAt(plan, chosen);
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [turned, setTurned] = useState(FIRST);
   const [cutAway, setCutAway] = useState(25);
@@ -26,8 +31,12 @@ export function LoafView({ above }: { readonly above: boolean }) {
   const eye = above ? PLAN : turned;
   const keep = above || cutAway === 0 ? undefined : most.length / -2 + (most.length * cutAway) / 100;
   const facets = facetsOf(computed.stack.layers, eye, keep);
+  const foot = footOf(plan.mould);
+  // from above with room for the walls and for what stands under them
+  const shown =
+    props.length > 0 ? { width: foot.widthMm + 2 * BEYOND_MM, length: foot.lengthMm + 2 * BEYOND_MM } : most;
   const reach = above
-    ? Math.max(most.width / (width - 60), most.length / (height - 90))
+    ? Math.max(shown.width / (width - 60), shown.length / (height - 90))
     : Math.hypot(most.width, most.length, heightMm) / Math.min(width - 40, (height - 90) * 1.25);
   const scale = 1 / reach;
   const lift = (heightMm / 2) * Math.cos((eye.elevation * Math.PI) / 180);
@@ -87,6 +96,13 @@ export function LoafView({ above }: { readonly above: boolean }) {
               />
             );
           })}
+          {above && props.length > 0 && (
+            <PropsFromAbove
+              props={props}
+              foot={foot}
+              at={(x, y) => ({ x: width / 2 + x * scale, y: (height - 50) / 2 - (y - lift) * scale })}
+            />
+          )}
         </svg>
       )}
       <div className="absolute inset-x-4 bottom-3 flex items-center justify-center gap-3 text-sm">

@@ -1,9 +1,10 @@
+import { memo } from 'react';
 import type { LengthUnit } from '../../core/units/format.ts';
 import { MM_PER_INCH } from '../../core/units/factors.ts';
 import type { Frame } from './frame.ts';
 
 /** Heights above the lined floor, up the left of the drawing. */
-export function Ruler({
+export const Ruler = memo(function Ruler({
   frame,
   x,
   heightMm,
@@ -35,4 +36,4 @@ export function Ruler({
       ))}
     </g>
   );
-}
+});

@@ -2,8 +2,9 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { setTilt } from '../../core/edit/tilt.ts';
 import type { View, ViewPoint } from '../../core/mould/sectionView.ts';
 import { STEEPEST_DEG, type Tilt } from '../../core/mould/tilt.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { useBench } from '../parts/usePlan.ts';
 import type { Frame } from './frame.ts';
+import { Gesture } from '../../store/gesture.ts';
 
 interface TiltHandleProps {
   readonly frame: Frame;
@@ -19,11 +20,12 @@ const STEP_DEG = 0.5;
 
 /** The corner by which the mould is tilted: drag it round, or turn it with the arrow keys. */
 export function TiltHandle({ frame, view, pourId, nth, tilt, at }: TiltHandleProps) {
-  const { edit } = usePlan();
-  const from = useRef<{ pointer: number; degrees: number; gesture: string } | null>(null);
+  const { edit } = useBench();
+  const from = useRef<{ pointer: number; degrees: number; gesture: Gesture } | null>(null);
+  const steps = useRef<Gesture | null>(null);
   const now = view === 'section' ? tilt.rollDeg : tilt.pitchDeg;
 
-  const put = (degrees: number, gesture: string): void => {
+  const put = (degrees: number, gesture: Gesture): void => {
     const rounded = Math.round(degrees / STEP_DEG) * STEP_DEG;
     const held = Math.min(STEEPEST_DEG, Math.max(-STEEPEST_DEG, rounded));
     edit(
@@ -38,11 +40,17 @@ export function TiltHandle({ frame, view, pourId, nth, tilt, at }: TiltHandlePro
     const y = event.clientY - (box?.top ?? 0) - frame.centre.y;
     return (Math.atan2(-y, x) * 180) / Math.PI;
   };
+  const cancel = (): void => {
+    from.current?.gesture.takeBack();
+    from.current = null;
+  };
   const key = (event: KeyboardEvent): void => {
+    if (event.key === 'Escape') cancel();
     const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
     if (by === undefined) return;
     event.preventDefault();
-    put(now + by * (event.shiftKey ? 10 : 1) * STEP_DEG, `tilt-${pourId}`);
+    steps.current ??= new Gesture();
+    put(now + by * (event.shiftKey ? 10 : 1) * STEP_DEG, steps.current);
   };
   const turn = (event: PointerEvent<SVGGElement>): void => {
     if (!from.current) return;
@@ -63,12 +71,13 @@ export function TiltHandle({ frame, view, pourId, nth, tilt, at }: TiltHandlePro
       className="group cursor-grab touch-none outline-none active:cursor-grabbing"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { pointer: angleOf(event), degrees: now, gesture: `tilt-${event.timeStamp}` };
+        from.current = { pointer: angleOf(event), degrees: now, gesture: new Gesture() };
       }}
       onPointerMove={turn}
       onPointerUp={() => (from.current = null)}
-      onPointerCancel={() => (from.current = null)}
+      onPointerCancel={cancel}
       onKeyDown={key}
+      onBlur={() => (steps.current = null)}
     >
       <circle cx={frame.x(at.h)} cy={frame.y(at.z)} r="20" fill="transparent" />
       <circle

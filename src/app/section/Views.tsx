@@ -1,5 +1,5 @@
 import { ChevronUp, X } from 'lucide-react';
-import { MOMENTS, type Moment } from '../../core/look/state.ts';
+import { AGES, type Age } from '../../core/look/state.ts';
 import {
   lookChanged,
   momentShown,
@@ -8,9 +8,11 @@ import {
   type LoafViewName,
 } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { Introduction } from '../help/Introduction.tsx';
 import { BarsView } from './BarsView.tsx';
 import { FlatView } from './FlatView.tsx';
 import { LoafView } from './LoafView.tsx';
+import { MouldTabs } from './MouldTabs.tsx';
 
 const VIEWS: readonly { readonly view: LoafViewName; readonly label: string }[] = [
   { view: 'section', label: 'Section' },
@@ -20,7 +22,7 @@ const VIEWS: readonly { readonly view: LoafViewName; readonly label: string }[] 
   { view: 'bars', label: 'Bars' },
 ];
 
-const WHEN: Readonly<Record<Moment, string>> = { pour: 'at the pour', cut: 'at the cut', cured: 'cured' };
+const WHEN: Readonly<Record<Age, string>> = { pour: 'at the pour', cut: 'at the cut', cured: 'cured' };
 
 /** The loaf in the view that is chosen; the flat ones whole, or as it stands at the chosen pour. */
 export function Views({ editable }: { readonly editable: boolean }) {
@@ -29,6 +31,7 @@ export function Views({ editable }: { readonly editable: boolean }) {
   const flat = view === 'section' || view === 'side';
   return (
     <>
+      <MouldTabs className="hidden bench:flex" />
       <div className="flex flex-wrap items-center gap-1 px-4 pt-3">
         {VIEWS.map((v) => (
           <button
@@ -55,10 +58,10 @@ export function Views({ editable }: { readonly editable: boolean }) {
           aria-label="Colours as they look"
           value={look.when}
           onChange={(event) =>
-            dispatch(lookChanged({ when: MOMENTS.find((m) => m === event.target.value) ?? 'cured' }))
+            dispatch(lookChanged({ when: AGES.find((m) => m === event.target.value) ?? 'cured' }))
           }
         >
-          {MOMENTS.map((when) => (
+          {AGES.map((when) => (
             <option key={when} value={when}>
               {WHEN[when]}
             </option>
@@ -85,6 +88,7 @@ export function Views({ editable }: { readonly editable: boolean }) {
           </button>
         )}
       </div>
+      <Introduction of="section" className="mx-4 mt-2" />
       {flat && <FlatView view={view} editable={editable} />}
       {view === 'bars' && <BarsView />}
       {(view === 'plan' || view === 'loaf') && <LoafView key={view} above={view === 'plan'} />}

@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import type { Mould } from '../../core/mould/schema.ts';
 import type { ViewPoint } from '../../core/mould/sectionView.ts';
 import { drawnWallMm, type Frame } from './frame.ts';
@@ -26,7 +26,7 @@ function wallLine(outline: readonly ViewPoint[]): readonly ViewPoint[] {
 }
 
 /** The mould's cut walls: hatched wood, plain silicone or plastic. Tools and wood are drawn straight. */
-export function Walls({ mould, outline, frame }: WallsProps) {
+export const Walls = memo(function Walls({ mould, outline, frame }: WallsProps) {
   // several loaves can stand on one page, some of them hidden: each has a grain of its own
   const wood = useId();
   const path = `M${wallLine(outline)
@@ -52,4 +52,4 @@ export function Walls({ mould, outline, frame }: WallsProps) {
       <path d={path} stroke={`var(--${mould.material}-line)`} strokeWidth="1.2" />
     </g>
   );
-}
+});

@@ -1,44 +1,53 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
-import type { PlanEntry } from '../../store/planRecords.ts';
+import { lazy, Suspense, useRef } from 'react';
+import type { PlanEntry } from '../../store/keeping/planRecords.ts';
 import { useSize } from '../parts/useSize.ts';
-import { PlanCard } from './PlanCard.tsx';
+import { CARD, PlanRow } from './PlanRow.tsx';
 import { usePlans } from './useShelf.ts';
 
-const CARD = { width: 240, height: 252 };
+/** What draws only the rows near the window is loaded where there are more plans than this. */
+const FEW = 30;
 
-/** The loaves in rows. Only rows near the window are read and drawn, so that thousands do not slow it. */
+const ManyRows = lazy(async () => ({ default: (await import('./ManyRows.tsx')).ManyRows }));
+
+interface RowsProps {
+  readonly entries: readonly PlanEntry[];
+  readonly columns: number;
+}
+
+/** All rows of a short shelf. */
+function FewRows({ entries, columns }: RowsProps) {
+  const plans = usePlans(entries);
+  const count = Math.ceil(entries.length / columns);
+  return (
+    <div className="relative mx-6" style={{ height: count * CARD.height }}>
+      {Array.from({ length: count }, (_, row) => (
+        <PlanRow
+          key={row}
+          entries={entries.slice(row * columns, (row + 1) * columns)}
+          plans={plans}
+          columns={columns}
+          top={row * CARD.height}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** The loaves in rows, as many in each as there is room for. */
 export function PlanGrid({ entries }: { readonly entries: readonly PlanEntry[] }) {
+  const scroller = useRef<HTMLDivElement>(null);
   const [ref, { width }] = useSize<HTMLDivElement>();
   const columns = Math.max(1, Math.floor((width - 48) / CARD.width));
-  // eslint-disable-next-line react-hooks/incompatible-library -- its functions are only called here, never passed on
-  const rows = useVirtualizer({
-    count: Math.ceil(entries.length / columns),
-    getScrollElement: () => ref.current,
-    estimateSize: () => CARD.height,
-    overscan: 2,
-  });
-  const visible = rows.getVirtualItems();
-  const entriesOf = (row: number): readonly PlanEntry[] => entries.slice(row * columns, (row + 1) * columns);
-  const plans = usePlans(visible.flatMap((r) => entriesOf(r.index)));
   return (
-    <div ref={ref} className="min-h-0 flex-1 overflow-y-auto" data-testid="shelf">
-      <div className="relative mx-6" style={{ height: rows.getTotalSize() }}>
-        {visible.map((row) => (
-          <ul
-            key={row.key}
-            className="absolute inset-x-0 grid"
-            style={{ top: row.start, gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
-          >
-            {entriesOf(row.index).map((entry) => {
-              const plan = plans.get(entry.id);
-              return (
-                <li key={entry.id} style={{ height: CARD.height }}>
-                  {plan && <PlanCard plan={plan} />}
-                </li>
-              );
-            })}
-          </ul>
-        ))}
+    <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto" data-testid="shelf">
+      <div ref={ref}>
+        {entries.length <= FEW ? (
+          <FewRows {...{ entries, columns }} />
+        ) : (
+          <Suspense fallback={null}>
+            <ManyRows {...{ entries, columns, scroller }} />
+          </Suspense>
+        )}
       </div>
     </div>
   );

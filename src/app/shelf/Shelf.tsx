@@ -1,38 +1,44 @@
 import { Plus, Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { newPlan } from '../../core/plan/newPlan.ts';
-import { database } from '../../store/database.ts';
-import { addPlans } from '../../store/planRecords.ts';
+import { lazy, Suspense, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { useAppDispatch } from '../../store/store.ts';
-import { newPlanId, TAB_ID } from '../../store/tab.ts';
 import { toastShown } from '../../store/toastSlice.ts';
 import { Loading } from '../parts/Loading.tsx';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
-import { EmptyShelf } from './EmptyShelf.tsx';
 import type { Refusal } from './importPlans.ts';
 import { PlanGrid } from './PlanGrid.tsx';
+import { ORDERS, useFound, type Order } from './useFound.ts';
 import { useShelf } from './useShelf.ts';
 
+// the shelf itself is there first
+const EmptyShelf = lazy(async () => ({ default: (await import('./EmptyShelf.tsx')).EmptyShelf }));
+const Unreadable = lazy(async () => ({ default: (await import('./Unreadable.tsx')).Unreadable }));
+const Waiting = lazy(async () => ({ default: (await import('./Waiting.tsx')).Waiting }));
+const StorageUsed = lazy(async () => ({ default: (await import('./StorageUsed.tsx')).StorageUsed }));
+
+const ORDER_WORDS: Readonly<Record<Order, string>> = {
+  newest: 'newest first',
+  name: 'by name',
+  mould: 'by mould',
+  colour: 'by colour',
+};
+
 export function Shelf() {
-  const entries = useShelf();
+  const shelf = useShelf();
+  const entries = shelf === 'unreadable' ? undefined : shelf;
   const dispatch = useAppDispatch();
-  const navigate = useNavigate();
   const picker = useRef<HTMLInputElement>(null);
   const [find, setFind] = useState('');
+  const [order, setOrder] = useState<Order>('newest');
   const [refused, setRefused] = useState<readonly Refusal[]>([]);
+  /** beside what was refused something was taken */
+  const [taken, setTaken] = useState(false);
 
-  const start = async (): Promise<void> => {
-    // the schema that checks them is not needed to show the shelf
-    const { unitsUsed } = await import('../../store/unitsUsed.ts');
-    const plan = newPlan(newPlanId(), new Date().toISOString(), unitsUsed());
-    await addPlans(database, [plan], newPlanId, TAB_ID);
-    await navigate(`/plan/${plan.id}/mould`);
-  };
   const bring = async (files: readonly File[]): Promise<void> => {
     const { importPlans } = await import('./importPlans.ts');
     const result = await importPlans(files);
     setRefused(result.refused);
+    setTaken(result.added.length > 0);
     if (result.added.length > 0)
       dispatch(
         toastShown({ text: `On the shelf: ${result.added.map((p) => p.name).join(', ')}`, tone: 'plain' }),
@@ -40,15 +46,15 @@ export function Shelf() {
   };
 
   const startButton = (
-    <button type="button" className="btn btn-accent" onClick={() => void start()}>
+    <Link to="/new" className="btn btn-accent">
       <Plus className="size-4.5" aria-hidden="true" />
       New plan
-    </button>
+    </Link>
   );
-  const found = entries?.filter((e) => e.name.toLowerCase().includes(find.trim().toLowerCase()));
+  const found = useFound(entries, find, order);
   return (
     <div
-      className="flex h-dvh flex-col"
+      className="flex min-h-0 flex-1 flex-col"
       onDragOver={(event) => {
         event.preventDefault();
       }}
@@ -62,21 +68,40 @@ export function Shelf() {
           <img src="/drop.svg" alt="" className="size-8" />
           Drip Line
         </h1>
-        <div className="ml-auto flex items-center gap-3">
+        <div className="ml-auto flex flex-wrap items-center gap-3">
           {entries && entries.length > 6 && (
-            <input
-              className="field w-52"
-              type="search"
-              placeholder="Find a plan"
-              aria-label="Find a plan"
-              value={find}
-              onChange={(event) => {
-                setFind(event.target.value);
-              }}
-            />
+            <>
+              <input
+                className="field w-52"
+                type="search"
+                placeholder="Find: name, notes, mould"
+                aria-label="Find a plan"
+                value={find}
+                onChange={(event) => {
+                  setFind(event.target.value);
+                }}
+              />
+              <select
+                className="field w-36"
+                aria-label="In the order of"
+                value={order}
+                onChange={(event) => {
+                  setOrder(ORDERS.find((o) => o === event.target.value) ?? 'newest');
+                }}
+              >
+                {ORDERS.map((o) => (
+                  <option key={o} value={o}>
+                    {ORDER_WORDS[o]}
+                  </option>
+                ))}
+              </select>
+            </>
           )}
           <Link to="/colorants" className="btn btn-ghost">
             Colorants
+          </Link>
+          <Link to="/stores" className="btn btn-ghost">
+            Stores
           </Link>
           <button type="button" className="btn" onClick={() => picker.current?.click()}>
             <Upload className="size-4.5" aria-hidden="true" />
@@ -102,7 +127,10 @@ export function Shelf() {
         <section role="alert" className="mx-8 mb-4 grid gap-2 border-l-4 border-error bg-base-100 px-4 py-3">
           {refused.map((r) => (
             <div key={r.file}>
-              <p className="font-bold">“{r.file}” was not taken. Nothing on the shelf has changed.</p>
+              <p className="font-bold">
+                “{r.file}” was not taken.{' '}
+                {taken ? 'It has changed nothing.' : 'Nothing on the shelf has changed.'}
+              </p>
               <ul className="list-disc pl-5 text-sm">
                 {r.faults.map((f) => (
                   <li key={f}>{f}</li>
@@ -121,17 +149,27 @@ export function Shelf() {
           </button>
         </section>
       )}
+      <Suspense fallback={null}>
+        <Waiting />
+      </Suspense>
       <main className="flex min-h-0 flex-1 flex-col">
-        {!found ? (
-          <Loading />
-        ) : entries?.length === 0 ? (
-          <EmptyShelf>{startButton}</EmptyShelf>
-        ) : found.length === 0 ? (
-          <p className="quiet p-10 text-center">No plan is called “{find}”.</p>
-        ) : (
-          <PlanGrid entries={found} />
-        )}
+        <Suspense fallback={<Loading />}>
+          {shelf === 'unreadable' ? (
+            <Unreadable>{startButton}</Unreadable>
+          ) : !found ? (
+            <Loading />
+          ) : entries?.length === 0 ? (
+            <EmptyShelf>{startButton}</EmptyShelf>
+          ) : found.length === 0 ? (
+            <p className="quiet p-10 text-center">No plan has “{find}” in its name, notes, mould or pots.</p>
+          ) : (
+            <PlanGrid entries={found} />
+          )}
+        </Suspense>
       </main>
+      <Suspense fallback={null}>
+        <StorageUsed />
+      </Suspense>
     </div>
   );
 }

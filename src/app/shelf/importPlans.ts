@@ -1,9 +1,8 @@
-import { MOST_CHARACTERS } from '../../core/exchange/head.ts';
-import { readPlanFile } from '../../core/exchange/planFile.ts';
+import type { PlanRead } from '../../core/exchange/planFile.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import { database } from '../../store/database.ts';
-import { addPlans } from '../../store/planRecords.ts';
-import { newPlanId, TAB_ID } from '../../store/tab.ts';
+import { bringPlans } from '../../store/keeping/newPlans.ts';
+import { readText } from '../parts/readText.ts';
+import { readPlanText } from './readPlanText.ts';
 
 export interface Refusal {
   readonly file: string;
@@ -21,8 +20,8 @@ export async function importPlans(files: readonly File[]): Promise<Imported> {
   const good: Plan[] = [];
   const refused: Refusal[] = [];
   for (const file of files) {
-    const text = file.size > MOST_CHARACTERS * 4 ? ' '.repeat(MOST_CHARACTERS + 1) : await file.text();
-    const read = readPlanFile(text);
+    const text = await readText(file);
+    const read: PlanRead = text.ok ? await readPlanText(text.value) : { ok: false, faults: [text.fault] };
     if (read.ok) good.push(read.plan);
     else
       refused.push({
@@ -30,6 +29,6 @@ export async function importPlans(files: readonly File[]): Promise<Imported> {
         faults: read.faults.slice(0, 8).map((f) => `${f.at ?? 'file'}: ${f.message}`),
       });
   }
-  const added = await addPlans(database, good, newPlanId, TAB_ID);
+  const added = good.length > 0 ? await bringPlans(good) : [];
   return { added, refused };
 }

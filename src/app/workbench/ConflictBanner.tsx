@@ -1,37 +1,66 @@
-import { useNavigate } from 'react-router';
-import { database } from '../../store/database.ts';
-import { conflictOverruled, noticeRead } from '../../store/deskSlice.ts';
+import { useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { noticeRead } from '../../store/deskSlice.ts';
+import type { Plan } from '../../core/plan/planSchema.ts';
+import { upToDate } from '../../store/keeping/upToDate.ts';
+import { keeper } from '../../store/keeping/keep.ts';
+import { bringPlans } from '../../store/keeping/newPlans.ts';
 import { takeTheirs } from '../../store/openPlan.ts';
-import { addPlans } from '../../store/planRecords.ts';
+import { newPlanId } from '../../store/page.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { newPlanId, TAB_ID } from '../../store/tab.ts';
 import { usePlan } from '../parts/usePlan.ts';
+import { Compare } from './Compare.tsx';
 
-/** Two tabs changed one plan: nothing is written until the maker says which to keep. */
+/** A plan was changed in two places, or deleted in the other: nothing is written over until the maker says which to keep. */
 export function ConflictBanner() {
   const { plan } = usePlan();
-  const desk = useAppSelector((s) => s.desk);
+  const notice = useAppSelector((s) => s.desk.notice);
+  const work = useAppSelector((s) => s.keeping.works[plan.id]);
+  const dispatch = useAppDispatch();
+  if (work?.save === 'conflict') return <Decide theirs={work.theirs} />;
+  if (notice === null) return null;
+  return (
+    <p
+      className="no-print rule flex items-center gap-3 border-b bg-base-100 px-5 py-1.5 text-sm"
+      role="status"
+    >
+      {notice}
+      <button type="button" className="underline" onClick={() => dispatch(noticeRead())}>
+        Good
+      </button>
+    </p>
+  );
+}
+
+function Decide({ theirs }: { readonly theirs: Parameters<typeof takeTheirs>[0] | null }) {
+  const { plan } = usePlan();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  if (desk.save !== 'conflict')
-    return desk.notice === null ? null : (
-      <p
-        className="no-print rule flex items-center gap-3 border-b bg-base-100 px-5 py-1.5 text-sm"
-        role="status"
-      >
-        {desk.notice}
-        <button type="button" className="underline" onClick={() => dispatch(noticeRead())}>
-          Good
-        </button>
-      </p>
-    );
-  const { theirs } = desk;
+  const asked = (useLocation().state as { decide?: boolean } | null)?.decide === true;
+  const [looking, setLooking] = useState(asked && theirs !== null);
   const copy = async (): Promise<void> => {
-    const mine = { ...plan, id: newPlanId(), name: `${plan.name} (my copy)`.slice(0, 120) };
-    await addPlans(database, [mine], newPlanId, TAB_ID);
-    if (theirs) dispatch(takeTheirs(theirs));
-    await navigate(`/plan/${mine.id}/design`);
+    const [mine] = await bringPlans([
+      { ...plan, id: newPlanId(), name: `${plan.name} (my copy)`.slice(0, 120) },
+    ]);
+    if (theirs) await dispatch(takeTheirs(theirs));
+    else await keeper.giveUp(plan.id);
+    if (mine) await navigate(`/plan/${mine.id}/design`);
   };
+  const ways = (
+    <>
+      <button type="button" className="btn btn-primary btn-sm" onClick={() => void copy()}>
+        Keep mine as a copy
+      </button>
+      {theirs && (
+        <button type="button" className="btn btn-sm" onClick={() => void dispatch(takeTheirs(theirs))}>
+          Take the other tab’s
+        </button>
+      )}
+      <button type="button" className="btn btn-sm" onClick={() => void keeper.overrule(plan.id)}>
+        {theirs ? 'Put mine over it' : 'Store it again'}
+      </button>
+    </>
+  );
   return (
     <div
       role="alert"
@@ -39,20 +68,41 @@ export function ConflictBanner() {
     >
       <span>
         {theirs
-          ? 'This plan was also changed in another tab. Nothing is lost yet: which one stays?'
-          : 'This plan was deleted in another tab. What you have here is not stored.'}
+          ? 'This plan was also changed in another tab. Both are kept until you say which one stays.'
+          : 'This plan was deleted in another tab. What you have here is kept, but not on the shelf.'}
       </span>
-      <button type="button" className="btn btn-primary btn-sm" onClick={() => void copy()}>
-        Keep mine as a copy
-      </button>
       {theirs && (
-        <button type="button" className="btn btn-sm" onClick={() => dispatch(takeTheirs(theirs))}>
-          Take the other tab’s
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            setLooking(true);
+          }}
+        >
+          Look at both
         </button>
       )}
-      <button type="button" className="btn btn-sm" onClick={() => dispatch(conflictOverruled())}>
-        {theirs ? 'Put mine over it' : 'Store it again'}
-      </button>
+      {ways}
+      {!theirs && (
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => void keeper.giveUp(plan.id).then(() => navigate('/'))}
+        >
+          Let it go
+        </button>
+      )}
+      {looking && theirs && (
+        <Compare
+          mine={plan}
+          theirs={upToDate(theirs.plan, theirs.version) as Plan}
+          onClose={() => {
+            setLooking(false);
+          }}
+        >
+          {ways}
+        </Compare>
+      )}
     </div>
   );
 }

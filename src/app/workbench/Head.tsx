@@ -1,11 +1,12 @@
+import { memo } from 'react';
 import { ChevronLeft, Redo2, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { ActionCreators } from 'redux-undo';
+import { redone, undone } from '../../store/planSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { usePlan } from '../parts/usePlan.ts';
 import { barsText } from '../../core/cut/barsText.ts';
-import { Keys } from './Keys.tsx';
+import { Help } from '../help/Help.tsx';
 import { PlanDetails } from './PlanDetails.tsx';
 import { SaveNote } from './SaveNote.tsx';
 
@@ -18,44 +19,67 @@ function Figure({ name, value }: { readonly name: string; readonly value: string
   );
 }
 
-/** The plan's name, whether it is saved, its main figures. */
-export function Head() {
-  const { plan, computed, show } = usePlan();
+const ToShelf = memo(function ToShelf() {
+  return (
+    <Link to="/" className="btn btn-ghost btn-sm gap-1 px-2" aria-label="To the shelf">
+      <ChevronLeft className="size-4" aria-hidden="true" />
+      <span className="hidden sm:inline">Shelf</span>
+    </Link>
+  );
+});
+
+/** A step back, a step forth. */
+const UndoRedo = memo(function UndoRedo() {
   const dispatch = useAppDispatch();
   const back = useAppSelector((s) => s.plan.past.length > 0);
   const forward = useAppSelector((s) => s.plan.future.length > 0);
+  return (
+    <div className="flex">
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm"
+        disabled={!back}
+        aria-label="Undo"
+        title="Undo (Ctrl+Z)"
+        onClick={() => dispatch(undone())}
+      >
+        <Undo2 className="size-4.5" aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm"
+        disabled={!forward}
+        aria-label="Redo"
+        title="Redo (Ctrl+Shift+Z)"
+        onClick={() => dispatch(redone())}
+      >
+        <Redo2 className="size-4.5" aria-hidden="true" />
+      </button>
+    </div>
+  );
+});
+
+/** What does not change with the plan. */
+const Tools = memo(function Tools() {
+  return (
+    <>
+      <Help />
+      <ThemeButton />
+    </>
+  );
+});
+
+/** The plan's name, whether it is saved, its main figures. */
+export function Head() {
+  const { plan, computed, show } = usePlan();
   const { weights } = computed;
   return (
     <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-1.5 border-b bench:gap-x-3 bg-base-100 px-2 py-1 sm:px-4">
-      <Link to="/" className="btn btn-ghost btn-sm gap-1 px-2" aria-label="To the shelf">
-        <ChevronLeft className="size-4" aria-hidden="true" />
-        <span className="hidden sm:inline">Shelf</span>
-      </Link>
+      <ToShelf />
       <h1 className="min-w-0 flex-1 basis-[70%] truncate text-xl sm:flex-none sm:basis-auto">{plan.name}</h1>
       <PlanDetails />
       <SaveNote />
-      <div className="flex">
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm"
-          disabled={!back}
-          aria-label="Undo"
-          title="Undo (Ctrl+Z)"
-          onClick={() => dispatch(ActionCreators.undo())}
-        >
-          <Undo2 className="size-4.5" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm"
-          disabled={!forward}
-          aria-label="Redo"
-          title="Redo (Ctrl+Shift+Z)"
-          onClick={() => dispatch(ActionCreators.redo())}
-        >
-          <Redo2 className="size-4.5" aria-hidden="true" />
-        </button>
-      </div>
+      <UndoRedo />
       <div className="order-last ml-auto flex basis-full items-baseline justify-between gap-3 px-1 sm:order-none sm:basis-auto sm:gap-4 bench:gap-6">
         {weights && (
           <>
@@ -63,10 +87,9 @@ export function Head() {
             <Figure name="lye" value={show.lye(weights.lyeG)} />
           </>
         )}
-        <Figure name="" value={barsText(computed)} />
+        <Figure name="" value={barsText(computed.moulds)} />
       </div>
-      <Keys />
-      <ThemeButton />
+      <Tools />
     </header>
   );
 }

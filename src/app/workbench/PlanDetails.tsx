@@ -1,6 +1,6 @@
 import { Settings2 } from 'lucide-react';
-import { useId } from 'react';
 import { SCALE_STEPS_G, type Units } from '../../core/plan/planSchema.ts';
+import { keepAsBeginning } from '../../store/keeping/beginnings.ts';
 import { keepUnits } from '../../store/unitsUsed.ts';
 import { DialogButton } from '../parts/DialogButton.tsx';
 import { Choice } from '../parts/Choice.tsx';
@@ -13,10 +13,9 @@ const STEP_OPTIONS = SCALE_STEPS_G.map((g) => ({ value: String(g), label: `${g} 
 /** The plan's name, notes, units and scales. */
 export function PlanDetails() {
   const { plan, edit } = usePlan();
-  const notesId = useId();
   const units = (change: Partial<Units>): void => {
     const fault = edit((p) => ({ ...p, units: { ...p.units, ...change } }));
-    if (!fault) keepUnits({ ...plan.units, ...change });
+    if (!fault) void keepUnits({ ...plan.units, ...change });
   };
   return (
     <DialogButton
@@ -29,21 +28,12 @@ export function PlanDetails() {
         value={plan.name}
         onValue={(name, gesture) => edit((p) => ({ ...p, name }), gesture)}
       />
-      <div className="grid gap-0.5">
-        <label htmlFor={notesId} className="quiet text-sm">
-          Notes
-        </label>
-        <textarea
-          id={notesId}
-          className="field h-24 py-2"
-          maxLength={20000}
-          value={plan.notes}
-          onChange={(event) => {
-            const notes = event.target.value;
-            edit((p) => ({ ...p, notes }), 'notes');
-          }}
-        />
-      </div>
+      <TextField
+        label="Notes"
+        value={plan.notes}
+        long={{ most: 20000 }}
+        onValue={(notes, gesture) => edit((p) => ({ ...p, notes }), gesture)}
+      />
       <div className="grid grid-cols-3 gap-4">
         <Choice
           legend="Lengths in"
@@ -101,6 +91,15 @@ export function PlanDetails() {
         Oils, water, lye and batter are weighed on the bench scale; colorants, fragrance and additives on the
         fine one.
       </p>
+      <button
+        type="button"
+        className="btn btn-sm justify-self-start"
+        onClick={() => {
+          keepAsBeginning(plan);
+        }}
+      >
+        Keep as a beginning for new plans
+      </button>
     </DialogButton>
   );
 }

@@ -1,5 +1,7 @@
+import { memo } from 'react';
 import { NavLink } from 'react-router';
 import type { Warning } from '../../core/advice/warning.ts';
+import { Introduction } from '../help/Introduction.tsx';
 import { usePlan } from '../parts/usePlan.ts';
 import { StateMark, type StationState } from './StateMark.tsx';
 import { STATIONS } from './stations.ts';
@@ -10,37 +12,55 @@ const stateOf = (warnings: readonly Warning[]): StationState => {
   return warnings.length > 0 ? 'estimated' : 'settled';
 };
 
+interface RailLinkProps {
+  readonly to: string;
+  readonly name: string;
+  readonly line: string;
+  readonly state: StationState;
+}
+
+/** One station. It is drawn again only when what it says changes. */
+const RailLink = memo(function RailLink({ to, name, line, state }: RailLinkProps) {
+  return (
+    <NavLink
+      to={to}
+      className={({ isActive }) =>
+        `flex min-w-0 items-start gap-1.5 border-b-4 px-2 py-1.5 sm:px-3 sm:py-2 bench:flex-none bench:gap-2.5 bench:border-b-0 bench:border-l-4 bench:px-4 bench:py-2.5 ${isActive ? 'border-accent bg-base-100' : 'border-transparent hover:bg-base-100/60'}`
+      }
+    >
+      <span className="mt-0.5 shrink-0">
+        <StateMark state={state} />
+      </span>
+      <span className="grid min-w-0">
+        <span className="font-bold">{name}</span>
+        <span className="quiet hidden text-sm leading-tight sm:block">{line}</span>
+      </span>
+    </NavLink>
+  );
+});
+
 /** The stations, each showing at a glance how it stands. */
 export function Rail() {
   const { computed, show } = usePlan();
   return (
     <nav
       aria-label="Stations"
-      className="no-print rule grid grid-cols-3 border-b sm:grid-cols-6 bench:flex bench:flex-col bench:overflow-visible bench:border-r bench:border-b-0 bench:py-3"
+      className="no-print rule grid grid-cols-3 border-b sm:grid-cols-6 bench:flex bench:min-h-0 bench:flex-col bench:overflow-y-auto bench:border-r bench:border-b-0 bench:py-3"
     >
       {STATIONS.map((s) => (
-        <NavLink
+        <RailLink
           key={s.station}
           to={s.station}
-          className={({ isActive }) =>
-            `flex min-w-0 items-start gap-1.5 border-b-4 px-2 py-1.5 sm:px-3 sm:py-2 bench:flex-none bench:gap-2.5 bench:border-b-0 bench:border-l-4 bench:px-4 bench:py-2.5 ${isActive ? 'border-accent bg-base-100' : 'border-transparent hover:bg-base-100/60'}`
+          name={s.name}
+          line={s.line(computed, show)}
+          state={
+            s.station === 'pour-day' && !computed.weights
+              ? 'trouble'
+              : stateOf(computed.warnings.filter((w) => w.station === s.station))
           }
-        >
-          <span className="mt-0.5 shrink-0">
-            <StateMark
-              state={
-                s.station === 'pour-day' && !computed.weights
-                  ? 'trouble'
-                  : stateOf(computed.warnings.filter((w) => w.station === s.station))
-              }
-            />
-          </span>
-          <span className="grid min-w-0">
-            <span className="font-bold">{s.name}</span>
-            <span className="quiet hidden text-sm leading-tight sm:block">{s.line(computed, show)}</span>
-          </span>
-        </NavLink>
+        />
       ))}
+      <Introduction of="stations" className="mx-3 mt-3" />
     </nav>
   );
 }

@@ -1,15 +1,20 @@
 import { useEffect, useState } from 'react';
-import { Link, Outlet, useLocation, useParams } from 'react-router';
-import { followPlan, openPlan } from '../../store/openPlan.ts';
+import { Outlet, useLocation, useParams } from 'react-router';
+import { keeper } from '../../store/keeping/keep.ts';
+import { followPlan, openPlan, type Opening } from '../../store/openPlan.ts';
 import { planClosed } from '../../store/planSlice.ts';
-import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { Introduction } from '../help/Introduction.tsx';
 import { DripLine } from '../dripline/DripLine.tsx';
+import { Boundary } from '../parts/Boundary.tsx';
 import { Loading } from '../parts/Loading.tsx';
 import { FoldedSection } from '../section/FoldedSection.tsx';
+import { MouldTabs } from '../section/MouldTabs.tsx';
 import { Views } from '../section/Views.tsx';
 import { useMedia } from '../parts/useMedia.ts';
 import { ConflictBanner } from './ConflictBanner.tsx';
 import { Head } from './Head.tsx';
+import { NotOpen } from './NotOpen.tsx';
 import { Rail } from './Rail.tsx';
 import { usePanelScroll } from './usePanelScroll.ts';
 import { useShortcuts } from './useShortcuts.ts';
@@ -39,34 +44,45 @@ function OpenPlan() {
   useShortcuts();
   const panel = usePanelScroll();
   const folded = useAppSelector((s) => s.desk.folded);
+  const present = useAppSelector((s) => s.plan.present);
   const small = useMedia(SMALL);
   const station = useLocation().pathname.split('/')[3] ?? 'design';
   return (
-    <div className="relative flex h-dvh flex-col overflow-clip print:block print:h-auto print:overflow-visible">
+    <div className="relative flex min-h-0 flex-1 flex-col overflow-clip print:block print:overflow-visible">
       <Head />
       <ConflictBanner />
       <div
         className={`flex min-h-0 flex-1 flex-col bench:grid print:block ${WIDE[station] ?? 'bench:grid-cols-[11.5rem_minmax(0,1fr)_24rem]'}`}
       >
         <Rail />
+        {small && <Introduction of="stations" small />}
+        {small && <MouldTabs className="flex" />}
         {small && (
           <div className={`no-print rule shrink-0 border-b ${STRIP[String(folded)] ?? ''}`}>
-            <FoldedSection />
+            <Boundary what="The loaf" of={[present]}>
+              <FoldedSection />
+            </Boundary>
           </div>
         )}
         <div
           className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[String(folded)] ?? ''}`}
         >
-          <Views editable={station === 'design'} />
+          <Boundary what="The loaf" of={[present]}>
+            <Views editable={station === 'design'} />
+          </Boundary>
         </div>
         <main
           ref={panel}
           className="rule relative min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0"
         >
-          <Outlet />
+          <Boundary what="This station" of={[present, station]}>
+            <Outlet />
+          </Boundary>
         </main>
       </div>
-      <DripLine />
+      <Boundary what="The drip line" of={[present]}>
+        <DripLine />
+      </Boundary>
     </div>
   );
 }
@@ -76,30 +92,33 @@ export function Workbench() {
   const { planId = '' } = useParams();
   const dispatch = useAppDispatch();
   const open = useAppSelector((s) => s.plan.present?.id === planId);
-  const [missing, setMissing] = useState<string | null>(null);
+  const attempt = useAppSelector((s) => s.keeping.attempt);
+  const [opening, setOpening] = useState<Opening>();
   useEffect(() => {
-    let stop: (() => void) | undefined;
+    if (opening?.kind === 'open' && store.getState().plan.present?.id === planId) return undefined;
     let gone = false;
     void dispatch(openPlan(planId)).then((found) => {
-      if (gone) return;
-      if (found) stop = dispatch(followPlan(planId));
-      else setMissing(planId);
+      if (!gone) setOpening(found);
     });
     return () => {
       gone = true;
-      stop?.();
-      dispatch(planClosed());
     };
-  }, [dispatch, planId]);
-  if (missing === planId)
+    // storage that answers again is asked again; what is open stays as it is
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [dispatch, planId, attempt]);
+  useEffect(() => (open ? dispatch(followPlan(planId)) : undefined), [dispatch, planId, open, attempt]);
+  useEffect(
+    () => () => {
+      keeper.leave(planId);
+      dispatch(planClosed());
+    },
+    [dispatch, planId],
+  );
+  if (open)
     return (
-      <main className="mx-auto grid max-w-xl gap-4 p-10">
-        <h1 className="text-2xl">This plan is not on the shelf</h1>
-        <p>It may have been deleted, or it was made in another browser.</p>
-        <Link className="btn btn-primary justify-self-start" to="/">
-          To the shelf
-        </Link>
-      </main>
+      <Boundary what="This plan" of={[planId]}>
+        <OpenPlan />
+      </Boundary>
     );
-  return open ? <OpenPlan /> : <Loading />;
+  return opening && opening.kind !== 'open' ? <NotOpen planId={planId} why={opening} /> : <Loading />;
 }

@@ -1,7 +1,9 @@
 import type { Station } from '../../core/advice/warning.ts';
+import { barsInAll } from '../../core/cut/barsText.ts';
+import { inAll } from '../../core/plan/moulds.ts';
 import type { Computed } from '../../core/sheet/compute.ts';
 import { formatNumber, formatPercent } from '../../core/units/format.ts';
-import type { Show } from '../parts/usePlan.ts';
+import type { Show } from '../parts/useShow.ts';
 
 export interface StationEntry {
   readonly station: Station;
@@ -25,14 +27,21 @@ export const STATIONS: readonly StationEntry[] = [
   {
     station: 'mould',
     name: 'Mould',
-    line: (c, show) => `${show.volume(c.geometry.rimVolumeMl)}, ${SHAPES[c.plan.mould.shape.kind]}`,
+    line: (c, show) =>
+      c.moulds.length > 1
+        ? plural(
+            inAll(c.moulds, () => 1),
+            'mould',
+          ) + ` of ${c.moulds.length} kinds`
+        : `${show.volume(c.geometry.rimVolumeMl)}, ${SHAPES[c.plan.mould.shape.kind]}`,
   },
   {
     station: 'design',
     name: 'Design',
     line: (c) => {
       const tilts = c.plan.steps.filter((s) => s.kind === 'tilt').length;
-      return plural(c.stack.layers.length, 'pour') + (tilts > 0 ? `, ${plural(tilts, 'tilt')}` : '');
+      const pours = c.plan.steps.filter((s) => s.kind === 'pour').length;
+      return plural(pours, 'pour') + (tilts > 0 ? `, ${plural(tilts, 'tilt')}` : '');
     },
   },
   {
@@ -63,6 +72,9 @@ export const STATIONS: readonly StationEntry[] = [
   {
     station: 'cut',
     name: 'Cut',
-    line: (c, show) => `${plural(c.cut.count, 'bar')} of ${show.length(c.plan.cut.thicknessMm)}`,
+    line: (c, show) =>
+      c.moulds.length > 1
+        ? plural(barsInAll(c.moulds), 'bar')
+        : `${plural(c.cut.count, 'bar')} of ${show.length(c.plan.cut.thicknessMm)}`,
   },
 ];

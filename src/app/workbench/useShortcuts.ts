@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { ActionCreators } from 'redux-undo';
+import { redone, undone } from '../../store/planSlice.ts';
 import { useAppDispatch } from '../../store/store.ts';
 
 /** Ctrl/Cmd+Z undoes, with Shift (or Ctrl+Y) redoes, from anywhere in the plan. */
@@ -13,7 +13,7 @@ export function useShortcuts(): void {
       event.preventDefault();
       // what is being typed is already applied: leave the field so that it shows the plan's value again
       if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
-      dispatch(letter === 'y' || event.shiftKey ? ActionCreators.redo() : ActionCreators.undo());
+      dispatch(letter === 'y' || event.shiftKey ? redone() : undone());
     };
     addEventListener('keydown', key);
     return () => {

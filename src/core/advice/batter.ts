@@ -1,19 +1,24 @@
-import { fragranceForLimit, fragranceInBarPercent } from '../batter/fragranceLimit.ts';
 import { superfatOf, naohPerOil } from '../batter/lye.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import { oilOf, percentSum } from '../batter/usedOils.ts';
-import { scaleOilsTo100 } from '../edit/batter.ts';
-import type { Plan } from '../plan/planSchema.ts';
-import { formatApart, formatNumber, formatPercent } from '../units/format.ts';
-import type { Warning } from './warning.ts';
+import type { RecipeOil } from '../batter/schema.ts';
+import { oilsTo100, scaleOilsTo100 } from '../edit/batter.ts';
+import { setOwnOils, setOwnWater } from '../edit/ownRecipe.ts';
+import { hasOwn } from '../plan/recipes.ts';
+import type { Plan, Pot } from '../plan/planSchema.ts';
+import { formatNumber, formatPercent } from '../units/format.ts';
+import type { Remedy, Warning } from './warning.ts';
+import type { WarningCode } from './codes.ts';
 import type { Facts } from './facts.ts';
+import { additionWarnings } from './additions.ts';
+import { fragranceWarnings } from './fragrance.ts';
 import { superfatWarnings } from './superfat.ts';
 
 /** Above this lye concentration batter thickens fast and the solution is near what stays dissolved. */
 const STRONG_LYE_PERCENT = 40;
 
 const inBatter = (
-  code: string,
+  code: WarningCode,
   level: Warning['level'],
   message: string,
   remedies?: Warning['remedies'],
@@ -23,9 +28,39 @@ const withBatter =
   (change: Partial<Plan['batter']>) =>
   (p: Plan): Plan => ({ ...p, batter: { ...p.batter, ...change } });
 
-function oilWarnings({ batter }: Plan): Warning[] {
-  const sum = percentSum(batter);
-  const unknown = batter.oils.filter((line) => !oilOf(line));
+/** The recipe's oils, or those of one pot. */
+interface OilsOf {
+  readonly oils: readonly RecipeOil[];
+  readonly pot?: Pot;
+  readonly scale: Remedy;
+}
+
+const ownOilsOf = (plan: Plan): readonly OilsOf[] =>
+  plan.pots.flatMap((pot): OilsOf[] => {
+    const oils = pot.own?.oils;
+    return oils && hasOwn(plan, pot)
+      ? [
+          {
+            oils,
+            pot,
+            scale: {
+              label: `Scale pot ${pot.letter} to 100 %`,
+              apply: (p) => setOwnOils(p, pot.id, oilsTo100(oils)),
+            },
+          },
+        ]
+      : [];
+  });
+
+const recipeOils = ({ batter }: Plan): OilsOf => ({
+  oils: batter.oils,
+  scale: { label: 'Scale to 100 %', apply: scaleOilsTo100 },
+});
+
+function oilWarnings({ oils, pot, scale }: OilsOf): Warning[] {
+  const sum = percentSum({ oils });
+  const unknown = oils.filter((line) => !oilOf(line));
+  const the = pot ? `The oils of pot ${pot.letter}` : 'The oils';
   return [
     ...unknown.map((line) =>
       inBatter(
@@ -36,15 +71,19 @@ function oilWarnings({ batter }: Plan): Warning[] {
     ),
     ...(sum > 0 && Math.abs(sum - 100) > 0.005
       ? [
-          inBatter(
-            'recipe-not-100',
-            'warn',
-            `The oils add up to ${formatPercent(sum, 2)}. Weights are in proportion; lye is right for them.`,
-            [{ label: 'Scale to 100 %', apply: scaleOilsTo100 }],
-          ),
+          {
+            ...inBatter(
+              'recipe-not-100',
+              'warn',
+              `${the} add up to ${formatPercent(sum, 2)}. Weights are in proportion; lye is right for them.`,
+              [scale],
+            ),
+            // a pot's own oils are typed with the pot
+            ...(pot ? { station: 'colour' as const, pot: pot.id } : {}),
+          },
         ]
       : []),
-    ...batter.oils.flatMap((line) => {
+    ...oils.flatMap((line) => {
       const oil = oilOf(line);
       if (!oil || line.svMgG === undefined || (line.svMgG >= oil.svLow && line.svMgG <= oil.svHigh))
         return [];
@@ -102,11 +141,13 @@ function waterWarnings({ batter }: Plan, recipe: Recipe): Warning[] {
     label: 'Use two parts water to one of lye',
     apply: withBatter({ water: { school: 'water-to-lye', value: 2 }, partLiquids: [] }),
   };
-  const frozen = batter.partLiquids.filter((l) => l.frozen && l.percentOfWater > 0);
+  const frozen = batter.partLiquids.filter((l) => l.moment === 'frozen' && l.percentOfWater > 0);
   const names = (list: readonly { readonly name: string }[]): string =>
     list.map((l) => l.name.toLowerCase()).join(' and ');
   if (recipe.schools.waterToLye < 1 || dissolving < 1) {
-    const fresh = batter.partLiquids.filter((l) => !l.frozen && l.percentOfWater > 0);
+    const fresh = batter.partLiquids.filter(
+      (l) => l.moment !== 'frozen' && l.moment !== 'water' && l.percentOfWater > 0,
+    );
     return [
       inBatter(
         'water-too-low',
@@ -118,7 +159,7 @@ function waterWarnings({ batter }: Plan, recipe: Recipe): Warning[] {
                 {
                   label: `Dissolve it slowly in frozen ${names(fresh)}, on ice`,
                   apply: withBatter({
-                    partLiquids: batter.partLiquids.map((l) => ({ ...l, frozen: true })),
+                    partLiquids: batter.partLiquids.map((l) => ({ ...l, moment: 'frozen' as const })),
                   }),
                 },
               ]
@@ -151,34 +192,31 @@ function waterWarnings({ batter }: Plan, recipe: Recipe): Warning[] {
   return care;
 }
 
-function fragranceWarnings(plan: Plan, recipe: Recipe): Warning[] {
-  const { fragrance } = plan.batter;
-  if (!fragrance || fragrance.percentOfOils === 0) return [];
-  if (fragrance.limitPercent === undefined)
-    return [
-      inBatter(
-        'fragrance-limit-missing',
-        'note',
-        `Enter the limit for rinse-off bar soap from the supplier's certificate for "${fragrance.name}".`,
-      ),
-    ];
-  const inBar = fragranceInBarPercent(recipe);
-  if (inBar <= fragrance.limitPercent) return [];
-  const [is, allowed] = formatApart(inBar, fragrance.limitPercent);
-  const most = Math.floor(fragranceForLimit(recipe, fragrance.limitPercent) * 100) / 100;
-  return [
-    inBatter(
-      'fragrance-over-limit',
-      'warn',
-      `"${fragrance.name}" is ≈ ${is} of the cured bar; its certificate allows ${allowed}.`,
-      [
-        {
-          label: `Use ${formatPercent(most, 2)} of oils`,
-          apply: withBatter({ fragrance: { ...fragrance, percentOfOils: most } }),
-        },
-      ],
-    ),
-  ];
+/** A jug can have no less water than its lye dissolves in: the solution that all draw from is as strong as it asks. */
+function ownWaterWarnings({ plan, recipes }: Facts): Warning[] {
+  return plan.pots.flatMap((pot): Warning[] => {
+    const recipe = recipes.ofPot(pot.id);
+    if (!hasOwn(plan, pot) || !recipe) return [];
+    const dissolving = recipe.dissolvingWater / recipe.lye;
+    return dissolving >= 1
+      ? []
+      : [
+          {
+            ...inBatter(
+              'water-too-low',
+              'refuse',
+              `Pot ${pot.letter} has only ${formatNumber(dissolving, 2)} of water to 1 of lye: the lye cannot dissolve. At least 1 : 1 is needed.`,
+              [
+                {
+                  label: `Take the recipe’s water in pot ${pot.letter}`,
+                  apply: (p) => setOwnWater(p, pot.id, undefined),
+                },
+              ],
+            ),
+            pot: pot.id,
+          },
+        ];
+  });
 }
 
 function scaleWarnings({ plan, weights }: Facts): Warning[] {
@@ -199,14 +237,17 @@ export function batterWarnings(facts: Facts): Warning[] {
   const { plan, recipe } = facts;
   if (!recipe)
     return [
-      ...oilWarnings(plan),
+      ...oilWarnings(recipeOils(plan)),
       inBatter('no-oils', 'refuse', 'There are no oils in the recipe yet: nothing can be weighed.'),
     ];
   return [
-    ...oilWarnings(plan),
+    ...oilWarnings(recipeOils(plan)),
+    ...ownOilsOf(plan).flatMap(oilWarnings),
     ...lyeWarnings(plan, recipe),
     ...waterWarnings(plan, recipe),
-    ...fragranceWarnings(plan, recipe),
+    ...ownWaterWarnings(facts),
+    ...additionWarnings(facts),
+    ...fragranceWarnings(facts),
     ...scaleWarnings(facts),
     ...superfatWarnings(facts),
   ];

@@ -3,9 +3,10 @@ import type { Plan } from '../plan/planSchema.ts';
 import type { Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
 
-const thickness =
-  (thicknessMm: number) =>
-  (p: Plan): Plan => ({ ...p, cut: { ...p.cut, thicknessMm } });
+/** The cut changed, as a remedy. */
+export const withCut =
+  (change: Partial<Plan['cut']>) =>
+  (p: Plan): Plan => ({ ...p, cut: { ...p.cut, ...change } });
 
 export function cutWarnings({ plan, cut }: Facts): Warning[] {
   const { length } = plan.units;
@@ -33,7 +34,7 @@ export function cutWarnings({ plan, cut }: Facts): Warning[] {
       ? [
           {
             label: `${count * pieces * strips} bars of ${formatLength(tenth, length)}`,
-            apply: thickness(tenth),
+            apply: withCut({ thicknessMm: tenth }),
           },
         ]
       : [];

@@ -2,10 +2,35 @@ import { formatMass, formatVolume } from '../units/format.ts';
 import { holdBackEvenly } from '../edit/pots.ts';
 import { holeMl } from '../mould/geometry.ts';
 import { totalHeldBack } from '../plan/pours.ts';
-import type { Warning } from './warning.ts';
+import { MOST_COPIES } from '../plan/otherMould.ts';
+import { batterIn } from '../fill/batterIn.ts';
+import { inAll, type MouldUse } from '../plan/moulds.ts';
+import type { Remedy, Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
 
-export function fillWarnings({ plan, fill, densityGMl, geometry }: Facts): Warning[] {
+/** So many more of a mould that the batch is too large for. */
+function oneMore({ fill, geometry, plan }: Facts, { copies }: MouldUse): Remedy[] {
+  const wantedMl = (fill.volumeMl + fill.overRimMl) * copies;
+  const more = Math.ceil(wantedMl / geometry.rimVolumeMl) - copies;
+  return more > 0 && copies + more <= MOST_COPIES
+    ? [
+        {
+          label: `${more === 1 ? 'One more' : `${more} more`} of ${plan.mould.name}`,
+          apply: (p) => ({ ...p, fill: { ...p.fill, copies: p.fill.copies + more } }),
+        },
+      ]
+    : [];
+}
+
+/** How much of a batch of given size the other moulds take. */
+const takenByOthers = ({ moulds }: Facts, use: MouldUse): number =>
+  inAll(
+    moulds.filter((m) => m.use.id !== use.id),
+    batterIn,
+  );
+
+export function fillWarnings(facts: Facts, use: MouldUse): Warning[] {
+  const { plan, fill, densityGMl, geometry } = facts;
   const { units } = plan;
   const warnings: Warning[] = [];
   if (fill.overRimMl > 0.5)
@@ -15,6 +40,8 @@ export function fillWarnings({ plan, fill, densityGMl, geometry }: Facts): Warni
       station: 'mould',
       message: `That is ${formatMass(fill.overRimMl * densityGMl, units.mass, 1)} (${formatVolume(fill.overRimMl, units.length)}) more than the mould holds to the rim.`,
       remedies: [
+        // what is left of a batch can go into more of the same
+        ...(fill.givenBatchG === undefined ? [] : oneMore(facts, use)),
         {
           label: 'Fill to 3 mm under the rim',
           apply: (p) => ({ ...p, fill: { ...p.fill, to: { kind: 'headspace', headspaceMm: 3 } } }),
@@ -29,7 +56,9 @@ export function fillWarnings({ plan, fill, densityGMl, geometry }: Facts): Warni
       message:
         fill.givenBatchG === undefined
           ? `The headspace leaves nothing to fill: the lined mould is ${geometry.heightMm.toFixed(1)} mm high.`
-          : 'The batch is used up by what is held back and the overage: nothing is left to pour.',
+          : facts.moulds.length > 1
+            ? `The other moulds take ${formatMass(takenByOthers(facts, use), units.mass, 1)} of the batch of ${formatMass(fill.givenBatchG, units.mass, 1)}: with what is held back and the overage nothing is left for this one.`
+            : 'The batch is used up by what is held back and the overage: nothing is left to pour.',
     });
   const holeG = holeMl(geometry, fill.heightMm) * densityGMl;
   const heldG = totalHeldBack(plan) / plan.fill.copies;

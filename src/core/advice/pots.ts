@@ -1,15 +1,13 @@
-import { formatMass } from '../units/format.ts';
 import { removePot } from '../edit/pots.ts';
-import { spareFromRoundingG } from '../weigh/targets.ts';
 import type { Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
 
-export function potWarnings({ plan, weights }: Facts): Warning[] {
+export function potWarnings({ plan }: Facts): Warning[] {
   const used = new Set([
     ...plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.pot] : [])),
     ...plan.fill.top.filter((t) => t.massG > 0).map((t) => t.pot),
   ]);
-  const warnings: Warning[] = plan.pots
+  return plan.pots
     .filter((p) => !used.has(p.id))
     .map((p) => ({
       code: 'pot-unused',
@@ -21,12 +19,4 @@ export function potWarnings({ plan, weights }: Facts): Warning[] {
         ? { remedies: [{ label: `Remove pot ${p.letter}`, apply: (q: typeof plan) => removePot(q, p.id) }] }
         : {}),
     }));
-  if (weights && weights.spareG > spareFromRoundingG(plan))
-    warnings.push({
-      code: 'batter-spare',
-      level: 'warn',
-      station: 'design',
-      message: `${formatMass(weights.spareG, plan.units.mass, plan.units.scaleStepG)} of the batch goes into no pour${plan.divide.kind === 'before-lye' ? ', and is not mixed' : ''}.`,
-    });
-  return warnings;
 }

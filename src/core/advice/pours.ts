@@ -2,7 +2,8 @@ import { evenAll } from '../edit/even.ts';
 import { pourAlso, setAmount } from '../edit/pours.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP } from '../mould/geometry.ts';
-import { formatLength, formatMass } from '../units/format.ts';
+import { VOLUME_AGREES, volumeErrorMl } from '../fill/volumeError.ts';
+import { formatLength, formatMass, formatVolume } from '../units/format.ts';
 import { lowerFirst } from '../units/words.ts';
 import type { Remedy, Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
@@ -113,5 +114,15 @@ export function pourWarnings(facts: Facts): Warning[] {
       },
     ];
   if (stack.fault) return faultWarning(facts);
+  const errorMl = volumeErrorMl(stack.layers);
+  if (errorMl > VOLUME_AGREES * geometry.rimVolumeMl + 1e-3)
+    return [
+      {
+        code: 'volume-error',
+        level: 'refuse',
+        station: 'design',
+        message: `The layers do not add up: one of them is drawn ${formatVolume(errorMl, facts.plan.units.length)} off what is poured. Change a tilt or an amount a little.`,
+      },
+    ];
   return geometry.rooms.flatMap((_, index) => roomWarnings(facts, index));
 }

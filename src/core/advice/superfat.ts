@@ -18,7 +18,7 @@ const setSuperfat = (superfatPercent: number): Remedy => ({
   apply: (p) => ({ ...p, batter: { ...p.batter, superfatPercent } }),
 });
 
-const portionsFirst: Remedy = {
+export const portionsFirst: Remedy = {
   label: 'Make portions ready before the lye: each jug gets its own',
   apply: (p) => ({ ...p, divide: { kind: 'before-lye', lye: 'together' } }),
 };
@@ -85,6 +85,15 @@ function coarseFor(plan: Plan, pot: PotWeight, superfat: number | undefined): Wa
   };
 }
 
+/** A pot that oil stirred in after the lye makes much fatter. */
+const fattened = (plan: Plan, pot: PotWeight, superfat: number): Warning => ({
+  code: 'pot-superfat-late-oil',
+  level: 'warn',
+  station: 'batter',
+  pot: pot.pot.id,
+  message: `Pot ${pot.pot.letter} (${pot.pot.name}) comes to superfat ${formatPercent(superfat)} with the oil stirred in after the lye, where ${formatPercent(plan.batter.superfatPercent)} is planned: soft, slow to set, quick to go rancid.`,
+});
+
 /** Superfat of every pot as it is weighed and poured. */
 export function superfatWarnings({ plan, weights }: Facts): Warning[] {
   if (!weights) return [];
@@ -96,7 +105,10 @@ export function superfatWarnings({ plan, weights }: Facts): Warning[] {
       return [coarseFor(plan, pot, undefined)];
     if (leastSuperfatPercent < planned * LOW_PART - DUST || leastSuperfatPercent < -DUST)
       return [lowIn(plan, pot, leastSuperfatPercent)];
-    const carried = pot.jug.carrierG / Math.max(1, pot.jug.oilsG + pot.jug.carrierG);
+    const { carrierG, lateOilsG, oilsG } = pot.jug;
+    const carried = (carrierG + lateOilsG) / Math.max(1, oilsG + carrierG + lateOilsG);
+    if (lateOilsG > 0 && superfatPercent > planned + MUCH_FATTER)
+      return [fattened(plan, pot, superfatPercent)];
     return superfatPercent > planned + MUCH_FATTER + carried * 100
       ? [coarseFor(plan, pot, superfatPercent)]
       : [];

@@ -1,3 +1,4 @@
+import type { WarningCode } from './codes.ts';
 import type { Plan } from '../plan/planSchema.ts';
 
 export type Station = 'mould' | 'design' | 'batter' | 'colour' | 'pour-day' | 'cut';
@@ -6,10 +7,12 @@ export type Station = 'mould' | 'design' | 'batter' | 'colour' | 'pour-day' | 'c
  * Something the maker should know, where it is. `refuse` means no weights are given until it is put right.
  */
 export interface Warning {
-  readonly code: string;
+  readonly code: WarningCode;
   readonly level: 'refuse' | 'warn' | 'note';
   readonly station: Station;
   readonly message: string;
+  /** the mould it is about, where it is not the first */
+  readonly mould?: string;
   /** the step or pot it is about */
   readonly step?: string;
   readonly pot?: string;

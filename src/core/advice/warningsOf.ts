@@ -1,6 +1,11 @@
+import { batchWarnings } from './batch.ts';
 import { batterWarnings } from './batter.ts';
 import { colourWarnings } from './colour/colourWarnings.ts';
 import { cutWarnings } from './cut.ts';
+import { cutterWarnings } from './cutter.ts';
+import { jugWarnings } from './jugs.ts';
+import { promiseWarnings } from './promises.ts';
+import { inEachMould } from './eachMould.ts';
 import type { Facts } from './facts.ts';
 import { fillWarnings } from './fill.ts';
 import { potWarnings } from './pots.ts';
@@ -10,11 +15,15 @@ import type { Warning } from './warning.ts';
 
 /** Everything to warn of, in the order the stations come. */
 export const warningsOf = (facts: Facts): readonly Warning[] => [
-  ...fillWarnings(facts),
-  ...pourWarnings(facts),
-  ...tiltWarnings(facts),
+  ...batchWarnings(facts),
+  ...inEachMould(facts, fillWarnings, { ofDesign: false }),
+  ...inEachMould(facts, pourWarnings, { ofDesign: true }),
+  ...inEachMould(facts, tiltWarnings, { ofDesign: true }),
   ...batterWarnings(facts),
+  ...promiseWarnings(facts),
   ...potWarnings(facts),
+  ...jugWarnings(facts),
   ...colourWarnings(facts),
-  ...cutWarnings(facts),
+  ...inEachMould(facts, cutWarnings, { ofDesign: false }),
+  ...inEachMould(facts, cutterWarnings, { ofDesign: false }),
 ];

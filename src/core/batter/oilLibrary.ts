@@ -18,6 +18,7 @@ const SOLID = new Set([
   'cocoa-butter',
   'shea',
   'mango',
+  'kokum',
 ]);
 
 const oil = (
@@ -72,6 +73,7 @@ export const OIL_LIBRARY: readonly Oil[] = [
   oil('cocoa-butter', 'Cocoa butter', 188, 200, PHARMACOPOEIA, 0.905),
   oil('shea', 'Shea butter', 170, 190, TRADE, 0.91),
   oil('mango', 'Mango butter', 183, 198, TRADE, 0.91),
+  oil('kokum', 'Kokum butter', 185, 195, TRADE, 0.91),
   oil('apricot-kernel', 'Apricot kernel oil', 185, 199, TRADE, 0.915),
   oil('macadamia', 'Macadamia oil', 190, 200, TRADE, 0.912),
   oil('hemp', 'Hemp seed oil', 188, 195, TRADE, 0.925),

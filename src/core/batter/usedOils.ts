@@ -1,6 +1,11 @@
 import { libraryOil } from './oilLibrary.ts';
 import { midSv, type Oil } from './oil.ts';
-import type { Batter, RecipeOil } from './schema.ts';
+import type { OilLine, RecipeOil } from './schema.ts';
+
+/** What has oils by percent: a recipe, or a pot with its own. */
+interface OilList {
+  readonly oils: readonly RecipeOil[];
+}
 
 /** One oil of a recipe with everything settled: its record, its share of all oils, the value used. */
 export interface UsedOil {
@@ -12,17 +17,17 @@ export interface UsedOil {
 }
 
 /** The record behind a recipe line; undefined when the id is not in the library and not described. */
-export const oilOf = (line: RecipeOil): Oil | undefined =>
+export const oilOf = (line: OilLine): Oil | undefined =>
   line.custom ? { id: line.oil, ...line.custom, origin: 'entered for this plan' } : libraryOil(line.oil);
 
-export const percentSum = (batter: Batter): number =>
+export const percentSum = (batter: OilList): number =>
   batter.oils.reduce((sum, line) => sum + line.percent, 0);
 
 /**
  * The oils in use, their shares scaled to add up to 1 (a recipe at 97 % is still drawn and weighed in
  * proportion; the warning is made elsewhere). Empty when there is nothing to weigh.
  */
-export function usedOils(batter: Batter): readonly UsedOil[] {
+export function usedOils(batter: OilList): readonly UsedOil[] {
   const sum = percentSum(batter);
   if (sum <= 0) return [];
   return batter.oils.flatMap((line) => {

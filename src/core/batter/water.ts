@@ -26,3 +26,16 @@ export const waterSchools = (waterPerOilG: number, lyePerOilG: number): WaterSch
   lyeConcentrationPercent: (lyePerOilG / (lyePerOilG + waterPerOilG)) * 100,
   waterToLye: waterPerOilG / lyePerOilG,
 });
+
+/** One of the three ways of saying the same water, to two decimals. */
+export function waterAs(schools: WaterSchools, school: Water['school']): Water {
+  const round = (x: number): number => Math.round(x * 100) / 100;
+  switch (school) {
+    case 'percent-of-oils':
+      return { school, value: round(schools.percentOfOils) };
+    case 'lye-concentration':
+      return { school, value: round(schools.lyeConcentrationPercent) };
+    case 'water-to-lye':
+      return { school, value: round(schools.waterToLye) };
+  }
+}

@@ -6,6 +6,7 @@ export const CARRIER_DENSITY: Readonly<Record<Nature['carrier'], number>> = {
   water: 1,
   glycerine: 1.26,
   alcohol: 0.79,
+  none: 1,
 };
 
 export const CARRIER_NAMES: Readonly<Record<Nature['carrier'], string>> = {
@@ -13,6 +14,7 @@ export const CARRIER_NAMES: Readonly<Record<Nature['carrier'], string>> = {
   water: 'water',
   glycerine: 'glycerine',
   alcohol: 'alcohol',
+  none: 'nothing, dry',
 };
 
 /** True densities of the powders, g/ml: handbook minerals (from memory); plants and dyes a guess. */
@@ -33,7 +35,7 @@ export const UNDESCRIBED_DENSITY = POWDER_DENSITY.mica;
 
 /** g of carrier that one gram of powder brings; nothing is known of a colorant that is not described. */
 export const carrierPerG = (nature: Nature | undefined): number =>
-  nature ? nature.carrierMlPerG * CARRIER_DENSITY[nature.carrier] : 0;
+  nature && nature.carrier !== 'none' ? nature.carrierMlPerG * CARRIER_DENSITY[nature.carrier] : 0;
 
 /** Mass of powder and carrier together, for each gram of powder: what is weighed into a pot. */
 export const dispersionPerG = (nature: Nature | undefined): number => 1 + carrierPerG(nature);

@@ -13,7 +13,8 @@ export const COLORANT_KINDS = [
   'charcoal',
 ] as const;
 
-export const CARRIERS = ['oil', 'water', 'glycerine', 'alcohol'] as const;
+/** What a colorant is dispersed in; `none`: it is sifted in dry. */
+export const CARRIERS = ['oil', 'water', 'glycerine', 'alcohol', 'none'] as const;
 
 /** What a maker knows of a colorant. */
 const knownNature = v.strictObject({
@@ -27,7 +28,7 @@ const knownNature = v.strictObject({
   /** of one level teaspoon */
   gPerTsp: massG(0.1, 20),
   carrier: v.picklist(CARRIERS),
-  /** carrier to disperse one gram in */
+  /** carrier to disperse one gram in; of no account where there is none */
   carrierMlPerG: millilitresPerGram(0.5, 50),
   /** above this it is more than usual: it may speckle, bleed or colour the lather, g per kg of batter */
   usualGPerKg: dose(0.01, 200),
@@ -59,7 +60,12 @@ const head = { id, name: name(60) };
 export const colorantSchema = v.strictObject({ ...head, nature, stockG: v.optional(massG(0, 100000)) });
 
 /** A colorant as a plan keeps it: its own copy, or a name alone for one that was never described. */
-export const planColorantSchema = v.strictObject({ ...head, nature: v.optional(nature) });
+export const planColorantSchema = v.strictObject({
+  ...head,
+  nature: v.optional(nature),
+  /** weighed out of a jar that is shaken up ready, in the proportion that its carrier says; the jar's name */
+  jar: v.optional(name(60)),
+});
 
 export type Nature = v.InferOutput<typeof nature>;
 export type Colorant = v.InferOutput<typeof colorantSchema>;

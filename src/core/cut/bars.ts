@@ -5,6 +5,7 @@ import { fillProfile } from '../geometry/fillProfile.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import { volumeOf } from '../geometry/volume.ts';
+import { isCavity } from '../mould/schema.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
 import type { CutSettings, Plan } from '../plan/planSchema.ts';
 import { totalHeldBack } from '../plan/pours.ts';
@@ -65,11 +66,18 @@ function slicesOf(piece: Piece, layers: readonly PouredLayer[], filled: number):
       hole: hole && hole.faces.length > 0 ? fillProfile(hole, normal) : undefined,
     };
   });
-  const open = (p: (typeof profiles)[number], at: number): number =>
-    p.whole.volumeBelow(at) - (1 - filled) * (p.hole?.volumeBelow(at) ?? 0);
+  const known = new Map<number, readonly number[]>();
+  /** what of each layer lies below a place: asked for both volume and mass, and by the bars on either side */
+  const open = (at: number): readonly number[] => {
+    const before = known.get(at);
+    if (before) return before;
+    const now = profiles.map((p) => p.whole.volumeBelow(at) - (1 - filled) * (p.hole?.volumeBelow(at) ?? 0));
+    known.set(at, now);
+    return now;
+  };
   return {
-    volumeTo: (at) => profiles.reduce((s, p) => s + open(p, at), 0) / MM3_PER_ML,
-    massTo: (at) => profiles.reduce((s, p) => s + open(p, at) * p.density, 0),
+    volumeTo: (at) => open(at).reduce((s, mm3) => s + mm3, 0) / MM3_PER_ML,
+    massTo: (at) => open(at).reduce((s, mm3, i) => s + mm3 * (profiles[i]?.density ?? 0), 0),
   };
 }
 
@@ -79,8 +87,16 @@ function slicesOf(piece: Piece, layers: readonly PouredLayer[], filled: number):
  * differ. All bars, trims and what is left over weigh what was poured and held back for this mould, nothing twice: what is
  * held back first fills a column's hole, the rest lies on top. On a tube that stands the top lies beyond the last disc.
  */
-export function cutBars({ stack, geometry, fill }: LaidPlan, plan: Plan): BarCut {
-  const { cut } = plan;
+export function cutBars(
+  { stack, geometry, fill }: Pick<LaidPlan, 'stack' | 'geometry' | 'fill'>,
+  plan: Plan,
+): BarCut {
+  const cavity = isCavity(plan.mould);
+  /** a cavity's bar is all that is in it */
+  const cutOf = (piece: Piece): CutSettings =>
+    cavity
+      ? { strips: 1, thicknessMm: Math.max(piece.lengthMm, 1e-9), kerfMm: 0, trimStartMm: 0, trimEndMm: 0 }
+      : plan.cut;
   const pieces = piecesOf(plan.mould, geometry, fill.heightMm);
   const heldG = totalHeldBack(plan) / plan.fill.copies;
   const holeG = stack.layers.reduce((s, l) => {
@@ -90,10 +106,13 @@ export function cutBars({ stack, geometry, fill }: LaidPlan, plan: Plan): BarCut
   const filled = holeG > 0 ? Math.min(1, heldG / holeG) : 1;
   const topG = Math.max(0, heldG - holeG);
   const area = pieces.reduce((s, p) => s + p.widthMm * p.lengthMm, 0);
-  const stripOf = (p: Piece): Millimetres =>
-    p.axis === 'z' ? p.widthMm : (p.widthMm - (cut.strips - 1) * cut.kerfMm) / cut.strips;
-  const stripsOf = (p: Piece): number => (p.axis === 'z' ? 1 : cut.strips);
+  const stripOf = (p: Piece): Millimetres => {
+    const { strips, kerfMm } = cutOf(p);
+    return p.axis === 'z' ? p.widthMm : (p.widthMm - (strips - 1) * kerfMm) / strips;
+  };
+  const stripsOf = (p: Piece): number => (p.axis === 'z' ? 1 : cutOf(p).strips);
   const bars = pieces.flatMap((piece): Bar[] => {
+    const cut = cutOf(piece);
     const strip = stripOf(piece);
     if (strip <= 0) return [];
     const room = geometry.rooms[piece.room];
@@ -104,7 +123,12 @@ export function cutBars({ stack, geometry, fill }: LaidPlan, plan: Plan): BarCut
     );
     const share = strip / piece.widthMm;
     // g of the top on a mm of this piece, all its strips
-    const topPerMm = piece.axis === 'y' && area > 0 ? (topG * piece.widthMm) / area : 0;
+    const topPerMm =
+      cavity && piece.axis === 'z'
+        ? topG / Math.max(piece.lengthMm, 1e-9)
+        : piece.axis === 'y' && area > 0
+          ? (topG * piece.widthMm) / area
+          : 0;
     return Array.from({ length: barCount(piece.lengthMm, cut) }, (_, i): Bar => {
       const startMm = cut.trimStartMm + i * (cut.thicknessMm + cut.kerfMm);
       const endMm = startMm + cut.thicknessMm;
@@ -118,12 +142,15 @@ export function cutBars({ stack, geometry, fill }: LaidPlan, plan: Plan): BarCut
       };
     });
   });
-  const remainderOf = ({ lengthMm }: Piece): Millimetres => {
+  const remainderOf = (piece: Piece): Millimetres => {
+    const { lengthMm } = piece;
+    const cut = cutOf(piece);
     const n = barCount(lengthMm, cut);
     const usable = lengthMm - cut.trimStartMm - cut.trimEndMm;
     return Math.max(0, usable - n * cut.thicknessMm - Math.max(0, n - 1) * cut.kerfMm);
   };
   const loafMm = Math.max(...pieces.map((p) => p.lengthMm));
+  const { cut } = plan;
   const usable = loafMm - cut.trimStartMm - cut.trimEndMm;
   const n = barCount(loafMm, cut);
   const thicknessFor = (count: number): number => (usable - (count - 1) * cut.kerfMm) / count;

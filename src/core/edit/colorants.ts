@@ -83,6 +83,19 @@ export const takeFromPot = (plan: Plan, potId: string, colorant: string): Plan =
     : plan;
 };
 
+/** Colorants and doses that were found for a colour, in place of what the pot had; it is drawn as they mix. */
+export function takeMatch(
+  plan: Plan,
+  potId: string,
+  { colorants, mix }: { readonly colorants: readonly Colorant[]; readonly mix: Mix },
+): Plan {
+  const taken = colorants.reduce(
+    (p, c) => (p.colorants.some((own) => own.id === c.id) ? p : takeColorant(p, c)),
+    plan,
+  );
+  return withoutUnused(mixPot(updatePot(taken, potId, { colorants: mix }), potId));
+}
+
 /** A diluted stock: so many grams of carrier to a gram of powder. */
 export const DILUTED_G_PER_G = 10;
 

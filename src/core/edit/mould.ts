@@ -4,7 +4,7 @@ import { LOAF_CUT } from '../plan/newPlan.ts';
 import type { CutSettings, Plan } from '../plan/planSchema.ts';
 
 /** The cut that gives the bars a slab is made for: its strips, and its length shared out to a tenth of a millimetre. */
-function slabCut(mould: Mould): CutSettings | undefined {
+export function slabCut(mould: Mould): CutSettings | undefined {
   if (!mould.bars) return undefined;
   const { across, along } = mould.bars;
   const each = Math.floor((mouldGeometry(mould).floor.length / along) * 10) / 10;

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../result/result.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
+import { layPlan } from '../fill/layPlan.ts';
 import { freshId } from './freshId.ts';
 
 /** Colours for new pots, in the order they are offered: upland stone and moor. */
@@ -95,15 +96,11 @@ export function holdBackEvenly(plan: Plan, totalG: number): Plan {
 }
 
 /**
- * Make a pot's pours add up to `percent` of the batter in the mould, in the proportion they have now
- * (`volumes`: ml of each pour by step id). The pours become `percent` pours.
+ * Make a pot's pours add up to `percent` of the batter in the mould, in the proportion of their volumes
+ * now. The pours become `percent` pours.
  */
-export function setPotShare(
-  plan: Plan,
-  potId: string,
-  percent: number,
-  volumes: ReadonlyMap<string, number>,
-): Result<Plan> {
+export function setPotShare(plan: Plan, potId: string, percent: number): Result<Plan> {
+  const volumes = new Map(layPlan(plan).stack.layers.map((l) => [l.pour.id, l.volumeMl] as const));
   const own = plan.steps.flatMap((s) => (s.kind === 'pour' && s.pot === potId ? [s.id] : []));
   const total = own.reduce((s, id) => s + (volumes.get(id) ?? 0), 0);
   if (own.length === 0 || total <= 0) return fail('pot-not-poured', 'This pot is not poured anywhere yet');

@@ -1,7 +1,6 @@
 import * as v from 'valibot';
 import { colorantSchema, type Colorant } from '../colorant/schema.ts';
 import { fail, ok, type Result } from '../result/result.ts';
-import { fileStem } from './writePlan.ts';
 import { faultOf } from './schemaFaults.ts';
 
 /** Columns of a colorant table, in the order they are written. Those with `needed` must be there. */
@@ -27,11 +26,36 @@ const COLUMNS = [
   { column: 'id', needed: false },
 ] as const;
 
+/** A library of more colorants than this is none. */
+const MOST_ROWS = 2000;
+
+/** Stands for the id of a row that has none, while it is checked. */
+const NEW = 'new';
+
 type Column = (typeof COLUMNS)[number]['column'];
 
 const yes = (text: string): boolean => /^(yes|true|1)$/i.test(text.trim());
 
-const number = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text));
+/** A figure as it is written where decimals have a point, or where they have a comma. */
+const numberIn =
+  (decimal: Decimal) =>
+  (text: string): number => {
+    const written = text.trim();
+    if (written === '') return Number.NaN;
+    return Number(decimal === ',' ? written.replace(/^([-+]?\d*),(\d+)$/, '$1.$2') : written);
+  };
+
+/** A cell that begins so is taken for a formula by a spreadsheet. */
+const RUNS = /^'*[=+\-@\t\r]/;
+
+/** As a cell that no spreadsheet runs: an apostrophe before it. Read back, it is gone again. */
+const safe = (cell: string): string => (RUNS.test(cell) ? `'${cell}` : cell);
+const plain = (cell: string): string => (cell.startsWith("'") && RUNS.test(cell) ? cell.slice(1) : cell);
+
+export type Decimal = '.' | ',';
+
+/** A colorant of a table. Without an id of its own it is a new one. */
+export type ColorantRow = Omit<Colorant, 'id'> & { readonly id: string | undefined };
 
 /** Where in the table a field of the record came from. */
 const COLUMN_OF: Readonly<Record<string, Column>> = {
@@ -56,9 +80,16 @@ const COLUMN_OF: Readonly<Record<string, Column>> = {
 
 /**
  * Colorants from the rows of a table (a CSV file already split into cells), the first row its column names. Nothing is
- * taken when anything is wrong; the fault names the row, counted as a spreadsheet does, and the column.
+ * taken when anything is wrong; the fault names the row, counted as a spreadsheet does, and the column. Where cells are parted by
+ * semicolons, decimals may have a comma.
  */
-export function colorantsFromRows(rows: readonly (readonly string[])[]): Result<readonly Colorant[]> {
+export function colorantsFromRows(
+  rows: readonly (readonly string[])[],
+  decimal: Decimal = '.',
+): Result<readonly ColorantRow[]> {
+  const number = numberIn(decimal);
+  if (rows.length > MOST_ROWS + 1)
+    return fail('too-many', `${rows.length - 1} rows are more than ${MOST_ROWS}`, `row ${MOST_ROWS + 2}`);
   const header =
     rows[0]?.map((c) =>
       c
@@ -74,13 +105,14 @@ export function colorantsFromRows(rows: readonly (readonly string[])[]): Result<
       `these columns are missing: ${missing.join(', ')}${strange.length > 0 ? ` (it has ${strange.join(', ')})` : ''}`,
       'row 1',
     );
-  const colorants: Colorant[] = [];
+  const colorants: ColorantRow[] = [];
+  const ids = new Set<string>();
   for (const [i, row] of rows.entries()) {
     if (i === 0 || row.every((c) => c.trim() === '')) continue;
-    const cell = (column: Column): string => row[header.indexOf(column)]?.trim() ?? '';
+    const cell = (column: Column): string => plain(row[header.indexOf(column)] ?? '').trim();
     const optional = (column: Column): number => (cell(column) === '' ? 0 : number(cell(column)));
     const parsed = v.safeParse(colorantSchema, {
-      id: cell('id') === '' ? fileStem(cell('name'), `row-${i + 1}`) : cell('id'),
+      id: cell('id') === '' ? NEW : cell('id'),
       name: cell('name'),
       ...(cell('stock_g') === '' ? {} : { stockG: number(cell('stock_g')) }),
       nature: {
@@ -113,9 +145,11 @@ export function colorantsFromRows(rows: readonly (readonly string[])[]): Result<
       const fault = faultOf(parsed.issues[0]);
       return fail(fault.code, fault.message, `row ${i + 1}, ${COLUMN_OF[fault.at ?? ''] ?? fault.at ?? ''}`);
     }
-    if (colorants.some((c) => c.id === parsed.output.id))
-      return fail('repeated-id', `"${parsed.output.id}" is there twice`, `row ${i + 1}, id`);
-    colorants.push(parsed.output);
+    const id = cell('id') === '' ? undefined : parsed.output.id;
+    if (id !== undefined && ids.has(id))
+      return fail('repeated-id', `"${id}" is there twice`, `row ${i + 1}, id`);
+    if (id !== undefined) ids.add(id);
+    colorants.push({ ...parsed.output, id });
   }
   return colorants.length > 0 ? ok(colorants) : fail('no-rows', 'there is no colorant in it', 'row 2');
 }
@@ -145,6 +179,6 @@ export const colorantRows = (colorants: readonly Colorant[]): string[][] => [
       stock_g: stockG,
       id,
     };
-    return COLUMNS.map((c) => String(cells[c.column] ?? ''));
+    return COLUMNS.map((c) => safe(String(cells[c.column] ?? '')));
   }),
 ];

@@ -6,7 +6,18 @@ export const MOST_CHARACTERS = 2_000_000;
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** What is inside is not written out: it may go on for ever. */
 export const shown = (value: unknown): string => {
+  if (Array.isArray(value)) return value.length === 0 ? '[]' : `a list of ${value.length}`;
+  if (isRecord(value)) {
+    const keys = Object.keys(value);
+    return keys.length === 0
+      ? '{}'
+      : `a record of ${keys
+          .slice(0, 3)
+          .map((k) => k.slice(0, 12))
+          .join(', ')}${keys.length > 3 ? '...' : ''}`;
+  }
   const text = JSON.stringify(value) as string | undefined;
   return text === undefined ? 'nothing' : text.length > 40 ? `${text.slice(0, 37)}...` : text;
 };

@@ -36,8 +36,55 @@ export function v1to2(body: Record<string, unknown>): Record<string, unknown> {
 /** Version 3 only adds fields that may be left out: a frozen liquid, what a slab is made for, a colorant's pale dose. */
 const v2to3 = (body: Record<string, unknown>): Record<string, unknown> => body;
 
+/** Where version 3 stirred an additive in: with portions made ready before the lye, into the jugs' oils. */
+const v3Moment = (into: unknown, portions: boolean): unknown => {
+  if (into === 'lye') return 'cooled-lye';
+  return into === 'trace' && portions ? 'oils' : into;
+};
+
+/**
+ * Version 3 had one fragrance, and additives, each for the whole batch. From version 4 on there are doses: of any addition, into
+ * the batch or some pots, at a moment. And there was one kind of mould: from version 4 on others may be filled beside it.
+ */
+function v3to4(body: Record<string, unknown>): Record<string, unknown> {
+  const { batter, divide } = body;
+  if (!isRecord(batter)) return body;
+  const portions = isRecord(divide) && divide['kind'] === 'before-lye';
+  const { fragrance, additives, partLiquids, ...rest } = batter;
+  const additive = (a: unknown): unknown => {
+    if (!isRecord(a)) return a;
+    const { gPerKgOils, into, ...kept } = a;
+    return { ...kept, doses: [{ id: 'd1', gPerKgOils, moment: v3Moment(into, portions) }] };
+  };
+  const scent = (f: Record<string, unknown>): unknown => {
+    const { percentOfOils, when, ...kept } = f;
+    const inPot = when === 'pot' ? 'colour' : when === 'batch' ? 'trace' : when;
+    const gPerKgOils =
+      typeof percentOfOils === 'number' ? Number((percentOfOils * 10).toPrecision(12)) : percentOfOils;
+    return { id: 'f1', ...kept, doses: [{ id: 'd1', gPerKgOils, moment: portions ? 'oils' : inPot }] };
+  };
+  const liquid = (l: unknown): unknown => {
+    if (!isRecord(l)) return l;
+    const { frozen, ...kept } = l;
+    return { ...kept, moment: frozen === true ? 'frozen' : 'emulsion' };
+  };
+  const each = (list: unknown, change: (item: unknown) => unknown): unknown =>
+    Array.isArray(list) ? listOf(list).map(change) : list;
+  return {
+    ...body,
+    others: [],
+    batter: {
+      ...rest,
+      partLiquids: each(partLiquids, liquid),
+      additives: each(additives, additive),
+      lateOils: [],
+      fragrances: fragrance === undefined ? [] : [isRecord(fragrance) ? scent(fragrance) : fragrance],
+    },
+  };
+}
+
 /** One step a version: the body of version n + 1 from that of version n. */
-const STEPS = [v1to2, v2to3] as const;
+const STEPS = [v1to2, v2to3, v3to4] as const;
 
 /** The body of a plan written by an older version, as this version writes it. What is at fault in it stays so. */
 export const migratePlan = (body: Record<string, unknown>, version: number): Record<string, unknown> =>

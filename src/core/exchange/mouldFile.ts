@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { mouldSchema, type Mould } from '../mould/schema.ts';
-import { checkMould } from '../plan/checkPlan.ts';
+import { checkMould } from '../plan/checkMould.ts';
 import { ok, type Result } from '../result/result.ts';
 import { readHead } from './head.ts';
 import { fileStem } from './writePlan.ts';

@@ -1,15 +1,17 @@
 import * as v from 'valibot';
 import { fail, ok, type Result } from '../result/result.ts';
-import { colour, name } from '../validate/fields.ts';
+import { colour, listOf, name } from '../validate/fields.ts';
 import { MOST_CHARACTERS, readHead } from './head.ts';
 import { faultOf } from './schemaFaults.ts';
 
-const paletteSchema = v.strictObject({
+export const paletteSchema = v.strictObject({
   name: name(80),
-  colours: v.pipe(
-    v.array(v.strictObject({ name: name(60), colour })),
-    v.minLength(1, 'a palette has one colour at least'),
-    v.maxLength(500, 'at most 500 colours'),
+  colours: listOf(
+    v.strictObject({ name: name(60), colour }),
+    500,
+    'at most 500 colours',
+    1,
+    'a palette has one colour at least',
   ),
 });
 

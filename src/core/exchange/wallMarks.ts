@@ -77,7 +77,7 @@ const escaped = (text: string): string =>
  * The strips as an SVG drawing in true millimetres, to print at 100 % and tape to the walls with the foot on the
  * lined floor. A bar of 50 mm at the top checks the printer's scale.
  */
-export function wallMarksSvg(computed: Computed): string {
+export function wallMarksSvg(computed: Computed, mould = ''): string {
   const strips = wallStrips(computed);
   const tall = Math.max(...strips.map((s) => s.wallMm));
   const width = strips.length * (STRIP_MM + GAP_MM) + GAP_MM;
@@ -110,7 +110,7 @@ export function wallMarksSvg(computed: Computed): string {
   const height = foot + 8 + 3.6 * Math.max(0, ...strips.map((s) => s.missed.length));
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height.toFixed(2)}mm" viewBox="0 0 ${width} ${height.toFixed(2)}" font-family="sans-serif" fill="black" stroke="none">` +
-    text(GAP_MM, 6, 4.5, `${computed.plan.name}: wall marks`) +
+    text(GAP_MM, 6, 4.5, `${computed.plan.name}${mould === '' ? '' : `, ${mould}`}: wall marks`) +
     `<g stroke="black"><path d="M${GAP_MM} 11h50m-50 -1.5v3m50 -3v3" fill="none" stroke-width="0.3"/></g>` +
     text(GAP_MM + 52, 12, 3, '50 mm: print at 100 %') +
     `<g stroke="black" stroke-width="0"> ${drawn.join('').replaceAll('<path ', '<path stroke="black" ').replaceAll('<rect ', '<rect stroke="black" ')}</g></svg>\n`

@@ -2,19 +2,18 @@ import { heightOfVolume, volumeToHeight, type MouldGeometry } from '../mould/geo
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
+import { openingOf } from './topShares.ts';
 
-/** How full the mould is to be, whichever way the plan says it. */
+/** How full a mould is to be, whichever way the plan says it. */
 export interface FillTarget {
   /** in one mould */
   readonly volumeMl: Millilitres;
   readonly heightMm: Millimetres;
-  /** the whole batch when the plan gives its size; undefined when the mould decides it */
+  /** the whole batch, where the plan gives its size and this mould takes what is left of it; undefined when the mould decides */
   readonly givenBatchG: Grams | undefined;
-  /** more than the rim holds, ml; 0 when it fits */
+  /** more than the rim holds, ml in one mould; 0 when it fits */
   readonly overRimMl: Millilitres;
 }
-
-const openingOf = (geometry: MouldGeometry): number => geometry.rooms.reduce((s, r) => s + r.openingMm2, 0);
 
 /** The poured batter on average: colorants and carriers make it a little heavier, and hold less oil. */
 export interface MeanBatter {
@@ -23,27 +22,42 @@ export interface MeanBatter {
   readonly oils: number;
 }
 
-const givenBatch = (plan: Plan, mean: MeanBatter): Grams | undefined => {
-  const { to } = plan.fill;
+/** The whole batch where the plan gives its size, g; undefined where the moulds decide it. */
+export function givenBatch({ fill: { to } }: Plan, mean: MeanBatter): Grams | undefined {
   if (to.kind === 'batter') return to.massG;
   if (to.kind === 'oils') return to.massG / mean.oils;
   return undefined;
+}
+
+/** What a batch of given size has for its moulds, g: without what is mixed beyond and what is held back. */
+export const batchForMoulds = (plan: Plan, batchG: Grams): Grams =>
+  batchG / (1 + plan.fill.overagePercent / 100) - totalHeldBack(plan);
+
+const target = (
+  geometry: MouldGeometry,
+  wantedMl: Millilitres,
+  aboveRimMm: Millimetres,
+  givenBatchG: Grams | undefined,
+): FillTarget => {
+  const overRimMl = Math.max(0, wantedMl - geometry.rimVolumeMl) + (aboveRimMm * openingOf(geometry)) / 1000;
+  const volumeMl = Math.min(Math.max(0, wantedMl), geometry.rimVolumeMl);
+  return { volumeMl, heightMm: heightOfVolume(geometry, volumeMl), givenBatchG, overRimMl };
 };
 
-export function fillTarget(plan: Plan, geometry: MouldGeometry, mean: MeanBatter): FillTarget {
-  const { to, overagePercent, copies } = plan.fill;
-  const givenBatchG = givenBatch(plan, mean);
-  const wanted =
-    givenBatchG === undefined
-      ? volumeToHeight(
-          geometry,
-          to.kind === 'height'
-            ? to.heightMm
-            : geometry.heightMm - (to.kind === 'headspace' ? to.headspaceMm : 0),
-        )
-      : (givenBatchG / (1 + overagePercent / 100) - totalHeldBack(plan)) / mean.densityGMl / copies;
-  const aboveRim = to.kind === 'height' ? Math.max(0, to.heightMm - geometry.heightMm) : 0;
-  const overRimMl = Math.max(0, wanted - geometry.rimVolumeMl) + (aboveRim * openingOf(geometry)) / 1000;
-  const volumeMl = Math.min(Math.max(0, wanted), geometry.rimVolumeMl);
-  return { volumeMl, heightMm: heightOfVolume(geometry, volumeMl), givenBatchG, overRimMl };
+/** A mould filled to a height or to so far under its rim. */
+export function fillTo(
+  geometry: MouldGeometry,
+  to: Extract<Plan['fill']['to'], { kind: 'headspace' | 'height' }>,
+): FillTarget {
+  const heightMm = to.kind === 'height' ? to.heightMm : geometry.heightMm - to.headspaceMm;
+  return target(
+    geometry,
+    volumeToHeight(geometry, heightMm),
+    Math.max(0, heightMm - geometry.heightMm),
+    undefined,
+  );
 }
+
+/** A mould that takes `volumeMl`, its part of what is left of a batch of `givenBatchG`. */
+export const fillWith = (geometry: MouldGeometry, volumeMl: Millilitres, givenBatchG: Grams): FillTarget =>
+  target(geometry, volumeMl, 0, givenBatchG);

@@ -1,60 +1,145 @@
-import { NOMINAL_DENSITY, recipeOf, type Recipe } from '../batter/recipe.ts';
+import { NOMINAL_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { mouldGeometry, type MouldGeometry } from '../mould/geometry.ts';
+import { FIRST, inAll, partOf, usesOf, type MouldUse } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { recipesOf, type Recipes } from '../plan/recipes.ts';
 import type { Amount } from '../plan/stepSchema.ts';
-import { fillTarget, type FillTarget, type MeanBatter } from './fillTarget.ts';
+import type { Grams } from '../units/quantity.ts';
+import {
+  batchForMoulds,
+  fillTo,
+  fillWith,
+  givenBatch,
+  type FillTarget,
+  type MeanBatter,
+} from './fillTarget.ts';
+import { batterIn } from './batterIn.ts';
+import { followed } from './followed.ts';
 import { layPours, type PouredStack } from './layers.ts';
 import { makeupOf, makeupsOf } from './makeup.ts';
+import { topShares } from './topShares.ts';
 
-/** The loaf of a plan: its mould, its batter's density, and where each pour lies. Enough to draw it. */
-export interface LaidPlan {
+/** One mould of a plan, and where each pour lies in it. Enough to draw it. */
+export interface LaidMould {
+  readonly use: MouldUse;
+  /** this mould as a plan by itself */
   readonly plan: Plan;
   readonly geometry: MouldGeometry;
-  readonly recipe: Recipe | undefined;
-  /** the plain batter's, or a nominal one while there is no recipe, g/ml; each layer has its own */
-  readonly densityGMl: number;
   readonly fill: FillTarget;
   readonly stack: PouredStack;
+}
+
+/** A whole plan laid: its recipes, all its moulds, and the first of them. */
+export interface LaidPlan {
+  readonly plan: Plan;
+  /** of the batch: with what goes into all of it */
+  readonly recipe: Recipe | undefined;
+  readonly recipes: Recipes;
+  /** the plain batter's, or a nominal one while there is no recipe, g/ml; each layer has its own */
+  readonly densityGMl: number;
+  /** the whole batch where the plan gives its size */
+  readonly givenBatchG: Grams | undefined;
+  /** of the first mould */
+  readonly geometry: MouldGeometry;
+  readonly fill: FillTarget;
+  readonly stack: PouredStack;
+  readonly moulds: readonly [LaidMould, ...LaidMould[]];
 }
 
 /** A batch whose size is given is laid again until its mean density agrees with what was laid: relative, and so often at most. */
 const AGREES = 1e-7;
 const ROUNDS = 6;
 
-/**
- * Lay a plan's pours. `poured` are amounts that take the place of planned ones, by the pour's id: what really went in, and
- * what follows from it.
- */
-export function layPlan(plan: Plan, poured?: ReadonlyMap<string, Amount>): LaidPlan {
-  const geometry = mouldGeometry(plan.mould);
-  const recipe = recipeOf(plan.batter);
-  const makeup = makeupsOf(plan, recipe);
-  const laid =
-    poured === undefined
-      ? plan
-      : {
-          ...plan,
-          steps: plan.steps.map((s) =>
-            s.kind === 'pour' ? { ...s, amount: poured.get(s.id) ?? s.amount } : s,
-          ),
-        };
-  const lay = (mean: MeanBatter): Pick<LaidPlan, 'fill' | 'stack'> => {
-    const fill = fillTarget(plan, geometry, mean);
-    return { fill, stack: layPours(laid, geometry, fill.heightMm, (pour) => makeup(pour).densityGMl) };
-  };
-  const meanOf = ({ stack }: Pick<LaidPlan, 'stack'>): MeanBatter => {
-    const massG = stack.layers.reduce((s, l) => s + l.massG, 0);
-    const oilsG = stack.layers.reduce((s, l) => s + l.massG * makeup(l.pour).oils, 0);
-    return massG > 0 ? { densityGMl: massG / stack.filledMl, oils: oilsG / massG } : plain;
-  };
+/** What was really poured, by the pour's id, in the place of what was planned: each mould's part of it. */
+export type PouredAmounts = (mouldId: string, pourId: string) => Amount | undefined;
+
+const withAmounts = (part: Plan, mouldId: string, poured: PouredAmounts | undefined): Plan =>
+  poured === undefined
+    ? part
+    : {
+        ...part,
+        steps: part.steps.map((s) =>
+          s.kind === 'pour' ? { ...s, amount: poured(mouldId, s.id) ?? s.amount } : s,
+        ),
+      };
+
+/** Lay a plan's pours in all its moulds. `poured` are amounts that take the place of planned ones. */
+export function layPlan(plan: Plan, poured?: PouredAmounts): LaidPlan {
+  const recipes = recipesOf(plan);
+  const recipe = recipes.batch;
+  const makeup = makeupsOf(plan, recipes);
+  const shares = plan.others.length === 0 ? undefined : topShares(plan);
+  const uses = usesOf(plan).map((use) => ({
+    use,
+    geometry: mouldGeometry(use.mould),
+    part: partOf(plan, use.id, shares?.get(use.id) ?? 1),
+  }));
   const plain = makeupOf(plan, recipe, []);
+
+  const lay = (mean: MeanBatter, densityOf: (mouldId: string) => number): LaidPlan['moulds'] => {
+    const batchG = givenBatch(plan, mean);
+    const fixed = uses.map(({ use, geometry, part }) => {
+      const { to } = part.fill;
+      return use.takesRest || to.kind === 'batter' || to.kind === 'oils' ? undefined : fillTo(geometry, to);
+    });
+    const takenG = uses.reduce(
+      (s, { use }, i) => s + (fixed[i]?.volumeMl ?? 0) * densityOf(use.id) * use.copies,
+      0,
+    );
+    const leftG = batchG === undefined ? 0 : batchForMoulds(plan, batchG) - takenG;
+    const laid: LaidMould[] = [];
+    for (const [i, { use, geometry, part }] of uses.entries()) {
+      const fill = fixed[i] ?? fillWith(geometry, leftG / densityOf(use.id) / use.copies, batchG ?? 0);
+      const own: Plan =
+        use.takesRest && use.id !== FIRST
+          ? { ...part, fill: { ...part.fill, to: { kind: 'height', heightMm: fill.heightMm } } }
+          : part;
+      const first = laid[0];
+      const shown = use.design === 'as-first' && first ? followed(own, first.stack.layers) : own;
+      const stack = layPours(
+        withAmounts(shown, use.id, poured),
+        geometry,
+        fill.heightMm,
+        (pour) => makeup(pour).densityGMl,
+      );
+      laid.push({ use, plan: shown, geometry, fill, stack });
+    }
+    return laid as unknown as LaidPlan['moulds'];
+  };
+
+  const densityIn = ({ stack }: LaidMould): number => {
+    const massG = batterIn({ stack });
+    return massG > 0 ? massG / stack.filledMl : plain.densityGMl;
+  };
+  const meanOf = (moulds: LaidPlan['moulds']): MeanBatter => {
+    const sum = (of: (l: LaidMould['stack']['layers'][number]) => number): number =>
+      inAll(moulds, (m) => m.stack.layers.reduce((t, l) => t + of(l), 0));
+    const massG = sum((l) => l.massG);
+    const filledMl = sum((l) => l.volumeMl);
+    return massG > 0
+      ? { densityGMl: massG / filledMl, oils: sum((l) => l.massG * makeup(l.pour).oils) / massG }
+      : plain;
+  };
+
   let mean: MeanBatter = plain;
-  let result = lay(mean);
-  for (let i = 0; i < ROUNDS && result.fill.givenBatchG !== undefined; i += 1) {
-    const now = meanOf(result);
+  let moulds = lay(mean, () => plain.densityGMl);
+  for (let i = 0; i < ROUNDS && givenBatch(plan, mean) !== undefined; i += 1) {
+    const now = meanOf(moulds);
     if (Math.abs(now.densityGMl / mean.densityGMl - 1) + Math.abs(now.oils / mean.oils - 1) < AGREES) break;
     mean = now;
-    result = lay(mean);
+    const densities = new Map(moulds.map((m) => [m.use.id, densityIn(m)] as const));
+    moulds = lay(mean, (id) => densities.get(id) ?? plain.densityGMl);
   }
-  return { plan, geometry, recipe, densityGMl: recipe?.densityGMl ?? NOMINAL_DENSITY, ...result };
+  const [{ geometry, fill, stack }] = moulds;
+  return {
+    plan,
+    recipe,
+    recipes,
+    densityGMl: recipe?.densityGMl ?? NOMINAL_DENSITY,
+    givenBatchG: givenBatch(plan, mean),
+    geometry,
+    fill,
+    stack,
+    moulds,
+  };
 }

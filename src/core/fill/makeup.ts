@@ -3,6 +3,7 @@ import { CARRIER_DENSITY, carrierPerG, POWDER_DENSITY, UNDESCRIBED_DENSITY } fro
 import { gradedMixes } from '../ombre/coloursOf.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import type { Recipes } from '../plan/recipes.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 
 /** What one gram of a coloured batter is made of. */
@@ -12,7 +13,7 @@ export interface Makeup {
   readonly carrierOil: number;
   /** water, glycerine or alcohol that colorants are dispersed in */
   readonly carrierOther: number;
-  /** all oils of the recipe in it, those of the carrier included */
+  /** the recipe's oils in it, those of the carrier included, an oil stirred in late not */
   readonly oils: number;
   readonly densityGMl: number;
 }
@@ -59,13 +60,16 @@ export const colorantPart = (makeup: Makeup): number =>
   makeup.powder + makeup.carrierOil + makeup.carrierOther;
 
 /** What every pour of a plan is made of, by its pot or by its place in its ombre. */
-export function makeupsOf(plan: Plan, recipe: Recipe | undefined): (pour: Pour) => Makeup {
+export function makeupsOf(plan: Plan, recipes: Recipes): (pour: Pour) => Makeup {
   const graded = gradedMixes(plan);
-  const known = new Map<Mix, Makeup>();
+  const known = new Map<Mix, Map<Recipe | undefined, Makeup>>();
   return (pour) => {
     const mix = graded.get(pour.id) ?? plan.pots.find((p) => p.id === pour.pot)?.colorants ?? [];
-    const makeup = known.get(mix) ?? makeupOf(plan, recipe, mix);
-    known.set(mix, makeup);
+    const recipe = recipes.ofPour(pour.id);
+    const byRecipe = known.get(mix) ?? new Map<Recipe | undefined, Makeup>();
+    known.set(mix, byRecipe);
+    const makeup = byRecipe.get(recipe) ?? makeupOf(plan, recipe, mix);
+    byRecipe.set(recipe, makeup);
     return makeup;
   };
 }

@@ -1,13 +1,15 @@
 import { corners, type Polyhedron } from './polyhedron.ts';
 import { sectionArea } from './sectionArea.ts';
 import { dot, type Vec3 } from './vec.ts';
+import { volumeOf, volumeUnder } from './volume.ts';
 
 /**
  * The volume of a convex solid below the plane `normal . x = d`, as an exact function of d.
  *
- * Between two neighbouring corner heights the section area is a quadratic in d, so three slices inside
- * each interval give the area exactly and the volume as a cubic. No clipping is needed to evaluate or to
- * invert it.
+ * Between two neighbouring corner heights the section area is a quadratic in d, so three slices inside each interval give the area
+ * exactly and the volume as a cubic, to be evaluated and inverted. A solid of few corner heights has all its cubics at once. Of one with
+ * many (a round mould of 120 sides, tilted) what lies below a plane is measured by itself (see volumeUnder), and only the cubic
+ * that is to be inverted is made, so that it costs little more than a box.
  */
 export interface FillProfile {
   readonly lowest: number;
@@ -83,8 +85,11 @@ function invert(slab: Slab, volume: number): number {
   return t;
 }
 
-export function fillProfile(solid: Polyhedron, normal: Vec3): FillProfile {
-  const heights = distinctHeights(solid, normal);
+/** A solid with no more corner heights than this has all its cubics at once. */
+const FEW = 12;
+
+/** All cubics, for a solid of few corner heights. */
+function inSlabs(solid: Polyhedron, normal: Vec3, heights: readonly number[]): FillProfile {
   const slabs: Slab[] = [];
   let total = 0;
   for (let i = 1; i < heights.length; i += 1) {
@@ -110,4 +115,54 @@ export function fillProfile(solid: Polyhedron, normal: Vec3): FillProfile {
       return slab ? slab.start + slab.thickness * invert(slab, volume - slab.below) : lowest;
     },
   };
+}
+
+/** Volumes measured as they are asked for, for a solid of many corner heights. */
+function byMeasure(solid: Polyhedron, normal: Vec3, heights: readonly number[]): FillProfile {
+  const total = volumeOf(solid);
+  const lowest = heights[0] ?? 0;
+  const highest = heights.at(-1) ?? 0;
+  const under = new Map<number, number>();
+  const underHeight = (i: number): number => {
+    if (i === 0) return 0;
+    const known = under.get(i) ?? volumeUnder(solid, normal, heights[i] as number);
+    under.set(i, known);
+    return known;
+  };
+  const slabs = new Map<number, Slab>();
+  /** the slab that a volume's plane lies in, by halving */
+  const slabOf = (volume: number): Slab => {
+    let low = 0;
+    let high = heights.length - 1;
+    while (high - low > 1) {
+      const middle = (low + high) >> 1;
+      if (underHeight(middle) <= volume) low = middle;
+      else high = middle;
+    }
+    const slab =
+      slabs.get(low) ??
+      slabBetween(solid, normal, heights[low] as number, heights[high] as number, underHeight(low));
+    slabs.set(low, slab);
+    return slab;
+  };
+  return {
+    lowest,
+    highest,
+    total,
+    volumeBelow: (d) => {
+      if (d <= lowest) return 0;
+      return d >= highest ? total : volumeUnder(solid, normal, d);
+    },
+    levelOf: (volume) => {
+      if (volume <= 0) return lowest;
+      if (volume >= total) return highest;
+      const slab = slabOf(volume);
+      return slab.start + slab.thickness * invert(slab, volume - slab.below);
+    },
+  };
+}
+
+export function fillProfile(solid: Polyhedron, normal: Vec3): FillProfile {
+  const heights = distinctHeights(solid, normal);
+  return heights.length <= FEW ? inSlabs(solid, normal, heights) : byMeasure(solid, normal, heights);
 }

@@ -21,6 +21,10 @@ export const massOfKinds = (contents: Contents, known: Substances, kinds: readon
 export const needOf = (contents: Contents, known: Substances): Grams =>
   sumOf(contents, known, (s) => s.needsNaoh);
 
+/** Pure NaOH that the oils it is reckoned for could use up, g: an oil stirred in late is on top of them. */
+export const plannedNeedOf = (contents: Contents, known: Substances): Grams =>
+  sumOf(contents, known, (s) => (s.kind === 'late-oil' ? 0 : s.needsNaoh));
+
 /**
  * Superfat of a vessel as weighed, percent of what its oils could use; negative when there is more lye than they can.
  * Undefined where there is no oil, or no lye yet.
@@ -45,6 +49,8 @@ export const volumeOfContents = (contents: Contents, known: Substances): Millili
 /** The balance of one jug: what it is made of, and its total. */
 export interface JugBalance {
   readonly oilsG: Grams;
+  /** oils stirred in after the lye */
+  readonly lateOilsG: Grams;
   /** lye, water, a frozen liquid the lye was dissolved in, and what is dissolved with them */
   readonly lyeSolutionG: Grams;
   readonly partLiquidsG: Grams;
@@ -60,6 +66,7 @@ export const jugBalance = (contents: Contents, known: Substances): JugBalance =>
   const of = (...kinds: SubstanceKind[]): Grams => massOfKinds(contents, known, kinds);
   return {
     oilsG: of('oil'),
+    lateOilsG: of('late-oil'),
     lyeSolutionG: of('lye', 'water', 'dissolved'),
     partLiquidsG: of('liquid'),
     additivesG: of('additive'),

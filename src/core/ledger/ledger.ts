@@ -16,6 +16,8 @@ export interface Transfer {
   readonly fine: boolean;
   /** what went over */
   readonly what: Contents;
+  /** the dose of an addition that it is */
+  readonly dose?: string;
 }
 
 /** The book of a batch: every transfer in order, and what every vessel holds at the end. */
@@ -27,7 +29,14 @@ export interface Ledger {
 /** A book being written. A vessel that nothing went into yet is empty. */
 export interface OpenLedger {
   /** put `massG` of a substance from the supply into a vessel */
-  readonly add: (act: string, substance: string, to: string, massG: Grams, fine: boolean) => void;
+  readonly add: (
+    act: string,
+    substance: string,
+    to: string,
+    massG: Grams,
+    fine: boolean,
+    dose?: string,
+  ) => void;
   /** draw from a vessel; no more goes over than it holds, and what did is returned */
   readonly move: (act: string, from: string, to: string, massG: Grams, fine: boolean) => Grams;
   readonly holds: (vessel: string) => Contents;
@@ -45,11 +54,11 @@ export function openLedger(): OpenLedger {
   const holds = (vessel: string): Contents => vessels.get(vessel) ?? EMPTY;
   return {
     holds,
-    add(act, substance, to, massG, fine) {
+    add(act, substance, to, massG, fine, dose) {
       if (massG <= 0) return;
       const what: Contents = new Map([[substance, massG]]);
       vessels.set(to, together([holds(to), what]));
-      transfers.push({ act, from: SUPPLY, to, massG, fine, what });
+      transfers.push({ act, from: SUPPLY, to, massG, fine, what, ...(dose === undefined ? {} : { dose }) });
     },
     move(act, from, to, massG, fine) {
       const went = Math.min(massG, massOfContents(holds(from)));

@@ -1,6 +1,15 @@
 /** What a thing on the scale counts as in the balance of a jug. */
 export type SubstanceKind =
-  'oil' | 'lye' | 'water' | 'liquid' | 'dissolved' | 'additive' | 'colorant' | 'carrier' | 'fragrance';
+  | 'oil'
+  | 'late-oil'
+  | 'lye'
+  | 'water'
+  | 'liquid'
+  | 'dissolved'
+  | 'additive'
+  | 'colorant'
+  | 'carrier'
+  | 'fragrance';
 
 /** One thing that is weighed out, with everything a balance asks of it. All per gram of it. */
 export interface Substance {

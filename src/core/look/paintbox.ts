@@ -1,9 +1,11 @@
-import { recipeOf } from '../batter/recipe.ts';
-import type { Batter } from '../batter/schema.ts';
+import { fragrancePerOil } from '../batter/fragranceLimit.ts';
+import type { Recipe } from '../batter/recipe.ts';
+import type { Batter, Fragrance } from '../batter/schema.ts';
 import { bodyOfHex, type Body } from '../colour/body.ts';
 import { tint, type Pigment } from '../colour/pigment.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
+import { batterIn, recipesOf, type Recipes } from '../plan/recipes.ts';
 import { shiftedBase, shiftedPigment } from './shifts.ts';
 import { plainSoap } from './soapColour.ts';
 import type { SoapState } from './state.ts';
@@ -16,45 +18,78 @@ export interface Paintbox {
   readonly pigments: ReadonlyMap<string, Pigment>;
 }
 
-/** Vanillin in the batter, g/kg. */
-export function vanillinGPerKg(plan: Pick<Plan, 'batter'>): number {
-  const { fragrance } = plan.batter;
-  const recipe = recipeOf(plan.batter);
-  if (!fragrance?.vanillinPercent || !recipe) return 0;
-  return ((recipe.fragrance * 1000) / recipe.batterPerOil) * (fragrance.vanillinPercent / 100);
+/** Vanillin in what a recipe makes, g/kg. */
+export function vanillinGPerKg(recipe: Recipe | undefined, fragrances: readonly Fragrance[]): number {
+  if (!recipe) return 0;
+  const perOil = fragrances.reduce(
+    (s, f) => s + (fragrancePerOil(recipe, f.id) * (f.vanillinPercent ?? 0)) / 100,
+    0,
+  );
+  return (perOil * 1000) / recipe.batterPerOil;
 }
 
-function mixPaints(plan: Pick<Plan, 'batter' | 'colorants'>, state: SoapState): Paintbox {
-  const base = shiftedBase(plainSoap(plan.batter), state, vanillinGPerKg(plan));
-  const pigments = new Map<string, Pigment>();
-  for (const { id, nature } of plan.colorants) if (nature) pigments.set(id, shiftedPigment(nature, state));
-  const bodyOf = (mix: Mix): Body =>
+/** Whether any fragrance of the plan tans. */
+export const tans = ({ batter }: Pick<Plan, 'batter'>): boolean =>
+  batter.fragrances.some((f) => (f.vanillinPercent ?? 0) > 0);
+
+/** The plain soap of a pot, or of the batch, in a state. */
+function baseOf(plan: Plan, recipes: Recipes, state: SoapState, pot: Pot | undefined): Body {
+  const recipe = pot ? recipes.ofPot(pot.id) : recipes.batch;
+  const batter = pot ? batterIn(plan, pot) : plan.batter;
+  return shiftedBase(plainSoap(batter), state, vanillinGPerKg(recipe, plan.batter.fragrances));
+}
+
+const paintbox = (base: Body, pigments: Paintbox['pigments']): Paintbox => ({
+  base,
+  pigments,
+  bodyOf: (mix) =>
     tint(
       base,
       mix.flatMap(({ colorant, doseGPerKg }) => {
         const pigment = pigments.get(colorant);
         return pigment ? [{ pigment, doseGPerKg }] : [];
       }),
-    );
-  return { base, bodyOf, pigments };
-}
+    ),
+});
 
 interface Remembered {
   readonly batter: Batter;
+  readonly pots: Plan['pots'];
+  readonly divide: Plan['divide'];
   readonly byState: Map<string, Paintbox>;
 }
 
-/** Neither colorants nor batter change while a line is dragged: their paints are kept with them. */
+/** Neither colorants, pots nor batter change while a line is dragged: their paints are kept with them. */
 const remembered = new WeakMap<Plan['colorants'], Remembered>();
 
-export function paintboxOf(plan: Pick<Plan, 'batter' | 'colorants'>, state: SoapState): Paintbox {
-  const before = remembered.get(plan.colorants);
-  const known =
-    before?.batter === plan.batter ? before : { batter: plan.batter, byState: new Map<string, Paintbox>() };
-  remembered.set(plan.colorants, known);
-  const key = `${state.moment} ${state.heat} ${String(state.scented)}`;
-  const paints = known.byState.get(key) ?? mixPaints(plan, state);
-  known.byState.set(key, paints);
+function rememberedFor({ colorants, batter, pots, divide }: Plan): Map<string, Paintbox> {
+  const before = remembered.get(colorants);
+  if (before?.batter === batter && before.pots === pots && before.divide === divide) return before.byState;
+  const byState = new Map<string, Paintbox>();
+  remembered.set(colorants, { batter, pots, divide, byState });
+  return byState;
+}
+
+/** The paints of the batch, or those of one pot where it has oils or fragrance of its own. */
+export function paintboxOf(plan: Plan, state: SoapState, potId?: string): Paintbox {
+  const recipes = recipesOf(plan);
+  const pot = plan.pots.find((p) => p.id === potId);
+  const differs = pot !== undefined && recipes.ofPot(pot.id) !== recipes.batch;
+  const known = rememberedFor(plan);
+  const key = `${state.age} ${state.heat} ${String(state.scented)} ${differs ? pot.id : ''}`;
+  const before = known.get(key);
+  if (before) return before;
+  let pigments: Paintbox['pigments'];
+  if (differs) ({ pigments } = paintboxOf(plan, state));
+  else {
+    pigments = new Map(
+      plan.colorants.flatMap(({ id, nature }) =>
+        nature ? [[id, shiftedPigment(nature, state)] as const] : [],
+      ),
+    );
+  }
+  const paints = paintbox(baseOf(plan, recipes, state, differs ? pot : undefined), pigments);
+  known.set(key, paints);
   return paints;
 }
 

@@ -10,9 +10,9 @@ import type { SoapState } from './state.ts';
  */
 
 /** Scattering of the plain soap against a cured bar's: gelled soap is more translucent, fresh soap a little. */
-function scattering({ moment, heat }: SoapState): number {
-  if (moment === 'pour') return 1.05;
-  return (heat > 0 ? 0.72 : 1) * (moment === 'cut' ? 0.92 : 1);
+function scattering({ age, heat }: SoapState): number {
+  if (age === 'pour') return 1.05;
+  return (heat > 0 ? 0.72 : 1) * (age === 'cut' ? 0.92 : 1);
 }
 
 /** Absorption of the plain soap against a cured bar's: raw batter is yellower and bleaches as it cures. */
@@ -26,9 +26,9 @@ const TAN: Pigment = pigmentFor('#96673f', 1.5, bodyOfHex(CREAM));
 
 /** The plain batter as it looks in a state, tanned by `vanillinGPerKg` of vanillin. */
 export function shiftedBase(plain: Body, state: SoapState, vanillinGPerKg: number): Body {
-  const tan = state.scented ? vanillinGPerKg * TANNED[state.moment] : 0;
+  const tan = state.scented ? vanillinGPerKg * TANNED[state.age] : 0;
   return {
-    k: plain.k.map((k, i) => k * ABSORPTION[state.moment] + tan * (TAN.k[i] ?? 0)),
+    k: plain.k.map((k, i) => k * ABSORPTION[state.age] + tan * (TAN.k[i] ?? 0)),
     s: plain.s * scattering(state),
   };
 }
@@ -47,7 +47,7 @@ export function bendOf(nature: Nature): Bend | undefined {
 
 /** A colorant's pigment as it is in a state: morphed while fresh, paled by the oven, faded by the cure. */
 export function shiftedPigment(nature: Nature, state: SoapState): Pigment {
-  const fresh = state.moment === 'pour';
+  const fresh = state.age === 'pour';
   const morphed = nature.morph && (fresh || !nature.morph.returns);
   const plain = pigmentFor(
     morphed && nature.morph ? nature.morph.colour : nature.colour,
@@ -58,6 +58,6 @@ export function shiftedPigment(nature: Nature, state: SoapState): Pigment {
   const pigment = bend ? { ...plain, bend } : plain;
   const left =
     (fresh ? 1 : 1 - (nature.palesPercent / 100) * state.heat) *
-    (state.moment === 'cured' ? 1 - nature.fadesPercent / 100 : 1);
+    (state.age === 'cured' ? 1 - nature.fadesPercent / 100 : 1);
   return left === 1 ? pigment : { ...pigment, k: pigment.k.map((k) => k * left) };
 }

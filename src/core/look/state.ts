@@ -1,11 +1,12 @@
 import type { Plan } from '../plan/planSchema.ts';
 
-export const MOMENTS = ['pour', 'cut', 'cured'] as const;
-export type Moment = (typeof MOMENTS)[number];
+/** How old the soap is. */
+export const AGES = ['pour', 'cut', 'cured'] as const;
+export type Age = (typeof AGES)[number];
 
 /** When and how the soap is looked at. */
 export interface SoapState {
-  readonly moment: Moment;
+  readonly age: Age;
   /** how hot it got: 0 it did not gel, 0.5 wrapped and gelled, 1 a warm oven */
   readonly heat: number;
   /** the fragrance is in */
@@ -19,8 +20,8 @@ export const plannedHeat = (plan: Pick<Plan, 'steps'>): number =>
     return Math.max(heat, { 'warm-oven': 1, insulate: 0.5, 'leave-cool': 0, mist: 0 }[s.what]);
   }, 0);
 
-export const plannedState = (plan: Pick<Plan, 'steps'>, moment: Moment): SoapState => ({
-  moment,
+export const plannedState = (plan: Pick<Plan, 'steps'>, age: Age): SoapState => ({
+  age,
   heat: plannedHeat(plan),
   scented: true,
 });

@@ -70,7 +70,18 @@ function formOf(mould: Mould): Form {
   return { solid: frustum(floor, rim, 0, heightMm), most, floor };
 }
 
+/** A mould's geometry is asked for at every place that draws, lays or checks it; it changes only with the mould. */
+const known = new WeakMap<Mould, MouldGeometry>();
+
 export function mouldGeometry(mould: Mould): MouldGeometry {
+  const before = known.get(mould);
+  if (before) return before;
+  const geometry = geometryOf(mould);
+  known.set(mould, geometry);
+  return geometry;
+}
+
+function geometryOf(mould: Mould): MouldGeometry {
   const form = formOf(mould);
   const [first, ...others] = roomsOf(form.solid, form.floor, mould.divider, mould.column);
   if (!first) throw new RangeError('a mould with no room inside: checkMould refuses these');

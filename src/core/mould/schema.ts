@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { lengthMm, massG, name } from '../validate/fields.ts';
+import { lengthMm, listOf, massG, name } from '../validate/fields.ts';
 
 const boxShape = v.strictObject({
   kind: v.literal('box'),
@@ -53,11 +53,7 @@ export const shapeSchema = v.variant('kind', [
 const dividerSchema = v.strictObject({
   runs: v.picklist(['lengthwise', 'crosswise']),
   /** middle of each wall, from the left wall (lengthwise) or the near end (crosswise), at the lined floor */
-  atMm: v.pipe(
-    v.array(lengthMm(1, 2000)),
-    v.minLength(1, 'a divider has at least one wall'),
-    v.maxLength(11),
-  ),
+  atMm: listOf(lengthMm(1, 2000), 11, 'at most 11 walls', 1, 'a divider has at least one wall'),
   thicknessMm: lengthMm(0.1, 30),
 });
 
@@ -84,7 +80,10 @@ export const mouldSchema = v.strictObject({
   wallMm: lengthMm(0, 60),
   /** how far each long wall bulges outward at mid-length, at the rim, when full, mm */
   bowMm: lengthMm(0, 40),
-  /** bars that a slab is made for, across its width and along its length: it is cut so when it is chosen */
+  /**
+   * bars that a slab is made for, across its width and along its length: it is cut so when it is chosen. One by one: a cavity,
+   * whose bar is not cut at all
+   */
   bars: v.optional(v.strictObject({ across: wholeBars(20), along: wholeBars(60) })),
   divider: v.optional(dividerSchema),
   column: v.optional(columnSchema),
@@ -94,3 +93,6 @@ export type Divider = v.InferOutput<typeof dividerSchema>;
 export type Column = v.InferOutput<typeof columnSchema>;
 export type Shape = v.InferOutput<typeof shapeSchema>;
 export type Mould = v.InferOutput<typeof mouldSchema>;
+
+/** A mould for one bar, which is not cut. */
+export const isCavity = ({ bars }: Mould): boolean => bars?.across === 1 && bars.along === 1;

@@ -27,13 +27,14 @@ export interface PlanBodies {
  */
 export function bodiesOf(plan: Plan, state: SoapState, graded: ReadonlyMap<string, Mix>): PlanBodies {
   const paints = paintboxOf(plan, state);
-  const pots = new Map(plan.pots.map((p) => [p.id, bodyOfPot(paints, p)] as const));
+  const paintsOf = new Map(plan.pots.map((p) => [p.id, paintboxOf(plan, state, p.id)] as const));
+  const pots = new Map(plan.pots.map((p) => [p.id, bodyOfPot(paintsOf.get(p.id) ?? paints, p)] as const));
   const pours = new Map<string, Body>();
   const seen = new Set<string>();
   for (const step of plan.steps) {
     if (step.kind !== 'pour') continue;
     const mix = graded.get(step.id);
-    const body = mix ? paints.bodyOf(mix) : (pots.get(step.pot) ?? paints.base);
+    const body = mix ? (paintsOf.get(step.pot) ?? paints).bodyOf(mix) : (pots.get(step.pot) ?? paints.base);
     pours.set(step.id, body);
     if (mix && !seen.has(step.pot)) pots.set(step.pot, body);
     if (mix) seen.add(step.pot);

@@ -1,7 +1,7 @@
 import type { Mix, Ombre } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { doseIn } from './doseIn.ts';
-import { between, rampBetween, spacedState } from './shades.ts';
+import { between, paintsOfOmbre, rampBetween } from './shades.ts';
 import { placesOn } from './strip.ts';
 
 /**
@@ -24,7 +24,7 @@ export function respaced(
   if (past) return undefined;
   const [first, last] = rising ? [now, end] : [end, now];
   // places count from the first colour, whichever way the run goes
-  const ramp = rampBetween(plan, spacedState(plan, ombre), first, last);
+  const ramp = rampBetween(paintsOfOmbre(plan, ombre), first, last);
   const places = placesOn(ramp, ombre.spacing, remaining + 1);
   return (rising ? places : places.toReversed()).slice(1).map((t) => between(first, last, t));
 }

@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/planSchema.ts';
+import type { Ombre } from '../plan/ombreSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 
 /** A stretch of an ombre that goes one way. */
@@ -17,6 +18,15 @@ export const poursOfOmbre = (plan: Pick<Plan, 'steps'>, ombreId: string): readon
 /** Pots that any ombre is poured from: their colorants come from there. */
 export const gradedPots = (plan: Pick<Plan, 'steps'>): ReadonlySet<string> =>
   new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s.pot] : [])));
+
+/** The school of the ombre that a pot is poured from. */
+export const gradedSchool = (
+  plan: Pick<Plan, 'steps' | 'ombres'>,
+  potId: string,
+): Ombre['school'] | undefined => {
+  const pour = plan.steps.find((s) => s.kind === 'pour' && s.pot === potId && s.ombre !== undefined);
+  return plan.ombres.find((o) => pour?.kind === 'pour' && o.id === pour.ombre?.id)?.school;
+};
 
 /** An ombre's pours as its runs: each turn begins a new one. */
 export function runsOf(plan: Pick<Plan, 'steps'>, ombreId: string): readonly Run[] {

@@ -1,10 +1,10 @@
 import { rampOfDoses, type Ramp, type RampDose } from '../colour/ramp.ts';
-import { paintboxOf } from '../look/paintbox.ts';
+import { paintboxOf, type Paintbox } from '../look/paintbox.ts';
 import { plannedHeat, plannedState, type SoapState } from '../look/state.ts';
 import type { Mix, Ombre } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { doseIn } from './doseIn.ts';
-import { runsOf, type Run } from './runs.ts';
+import { poursOfOmbre, runsOf, type Run } from './runs.ts';
 import { placesOn } from './strip.ts';
 
 /** One layer of an ombre: where it stands between the ends, and what that takes. */
@@ -34,14 +34,12 @@ export const gradedIn = (ombre: Ombre): readonly string[] =>
     return doseIn(ombre.to, m.colorant) === m.doseGPerKg ? [] : [m.colorant];
   });
 
-/** The ramp between two mixes as they look in a state. */
-export function rampBetween(
-  plan: Pick<Plan, 'batter' | 'colorants'>,
-  state: SoapState,
-  from: Mix,
-  to: Mix,
-): Ramp {
-  const paints = paintboxOf(plan, state);
+/** The paints that an ombre is spaced with: in its state, in the batter of the pot that it begins with. */
+export const paintsOfOmbre = (plan: Plan, ombre: Ombre): Paintbox =>
+  paintboxOf(plan, spacedState(plan, ombre), poursOfOmbre(plan, ombre.id)[0]?.pot);
+
+/** The ramp between two mixes. */
+export function rampBetween(paints: Paintbox, from: Mix, to: Mix): Ramp {
   return rampOfDoses(
     paints.base,
     between(from, to, 0).flatMap(({ colorant }): RampDose[] => {
@@ -52,7 +50,7 @@ export function rampBetween(
 }
 
 /** The state an ombre is spaced in. */
-export const spacedState = (plan: Pick<Plan, 'steps'>, ombre: Ombre): SoapState =>
+const spacedState = (plan: Pick<Plan, 'steps'>, ombre: Ombre): SoapState =>
   plannedState(plan, ombre.spacedAt);
 
 /** Places of a run's layers, in the order they are poured. */
@@ -74,12 +72,15 @@ function placesOfRuns(plan: Plan, ombre: Ombre, runs: readonly Run[]): readonly 
   const key = JSON.stringify([
     plan.batter,
     plan.colorants,
+    plan.divide,
+    plan.pots.map((p) => p.own),
+    runs[0]?.pours[0]?.pot,
     plannedHeat(plan),
     runs.map((r) => [r.pours.length, r.rising, r.goesOn]),
   ]);
   const before = remembered.get(ombre);
   if (before?.key === key) return before.places;
-  const ramp = rampBetween(plan, spacedState(plan, ombre), ombre.from, ombre.to);
+  const ramp = rampBetween(paintsOfOmbre(plan, ombre), ombre.from, ombre.to);
   const places = runs.map((run) => placesOfRun(ramp, ombre, run));
   remembered.set(ombre, { key, places });
   return places;

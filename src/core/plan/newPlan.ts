@@ -35,6 +35,8 @@ export const newPlan = (id: string, now: string, units: Units = FIRST_UNITS): Pl
     water: { school: 'lye-concentration', value: 30 },
     partLiquids: [],
     additives: [],
+    lateOils: [],
+    fragrances: [],
     temperatures: { oilsC: 32, lyeC: 32, waterC: 18 },
   },
   divide: { kind: 'after-emulsion' },
@@ -65,4 +67,5 @@ export const newPlan = (id: string, now: string, units: Units = FIRST_UNITS): Pl
     },
   ],
   cut: LOAF_CUT,
+  others: [],
 });

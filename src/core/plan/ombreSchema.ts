@@ -1,10 +1,11 @@
 import * as v from 'valibot';
-import { dose, id, massG, name, percent } from '../validate/fields.ts';
+import { dose, id, listOf, massG, name, percent } from '../validate/fields.ts';
 
 /** Colorants at their doses, g per kg of batter. */
-export const mix = v.pipe(
-  v.array(v.strictObject({ colorant: id, doseGPerKg: dose(0, 200) })),
-  v.maxLength(12, 'at most 12 colorants'),
+export const mix = listOf(
+  v.strictObject({ colorant: id, doseGPerKg: dose(0, 200) }),
+  12,
+  'at most 12 colorants',
 );
 
 const seen = v.pipe(
@@ -42,20 +43,16 @@ export const ombreSchema = v.strictObject({
   /** what stays in the jugs of the two stocks, percent of what is drawn */
   stockLossPercent: percent(0, 30),
   /** what was really poured or added, where it differed; what comes after is solved again */
-  actuals: v.pipe(
-    v.array(
-      v.strictObject({
-        pour: id,
-        pouredG: v.optional(massG(0, 200000)),
-        added: v.optional(
-          v.pipe(
-            v.array(v.strictObject({ colorant: id, massG: massG(0, 5000) })),
-            v.maxLength(12, 'at most 12 colorants'),
-          ),
-        ),
-      }),
-    ),
-    v.maxLength(100, 'at most 100 entries'),
+  actuals: listOf(
+    v.strictObject({
+      pour: id,
+      pouredG: v.optional(massG(0, 200000)),
+      added: v.optional(
+        listOf(v.strictObject({ colorant: id, massG: massG(0, 5000) }), 12, 'at most 12 colorants'),
+      ),
+    }),
+    100,
+    'at most 100 entries',
   ),
 });
 

@@ -1,9 +1,21 @@
 import * as v from 'valibot';
-import { batterSchema } from '../batter/schema.ts';
+import { batterSchema, MOST_POTS, oilsSchema, waterSchema } from '../batter/schema.ts';
 import { planColorantSchema } from '../colorant/schema.ts';
 import { mouldSchema } from '../mould/schema.ts';
-import { colour, id, lengthMm, massG, moment, name, percent, stage } from '../validate/fields.ts';
+import {
+  colour,
+  id,
+  listOf,
+  massG,
+  moment,
+  name,
+  percent,
+  stage,
+  text,
+  volumeMl,
+} from '../validate/fields.ts';
 import { mix, ombreSchema } from './ombreSchema.ts';
+import { copies, cutSchema, otherMouldSchema, toHeadspace, toHeight } from './otherMould.ts';
 import { stepSchema } from './stepSchema.ts';
 
 export const SCALE_STEPS_G = [5, 2, 1, 0.5, 0.1, 0.01] as const;
@@ -19,10 +31,8 @@ export const unitsSchema = v.strictObject({
 });
 
 const fillTo = v.variant('kind', [
-  /** filled to this far below the rim */
-  v.strictObject({ kind: v.literal('headspace'), headspaceMm: lengthMm(0, 500) }),
-  /** filled to this height above the lined floor */
-  v.strictObject({ kind: v.literal('height'), heightMm: lengthMm(1, 600) }),
+  toHeadspace,
+  toHeight,
   /** whatever height a batch of this much batter reaches */
   v.strictObject({ kind: v.literal('batter'), massG: massG(20, 500000) }),
   /** whatever height a batch with this much oil reaches */
@@ -31,19 +41,15 @@ const fillTo = v.variant('kind', [
 
 const fill = v.strictObject({
   to: fillTo,
+  /** how full the mould is where the batch has a given size; absent: it takes what the batch leaves for it */
+  upTo: v.optional(v.variant('kind', [toHeadspace, toHeight])),
   /** so many of this mould are filled alike from the one batch */
-  copies: v.pipe(v.number(), v.integer('whole moulds are wanted'), v.minValue(1), v.maxValue(48)),
+  copies,
   /** batter mixed beyond what is poured and held back, for jugs, blender and spatula */
   overagePercent: percent(0, 50),
   /** top allowance: batter held back for the top and for repairs, and from which pot */
-  top: v.pipe(
-    v.array(v.strictObject({ pot: id, massG: massG(0, 100000) })),
-    v.maxLength(48, 'at most 48 pots'),
-  ),
+  top: listOf(v.strictObject({ pot: id, massG: massG(0, 100000) }), 48, 'at most 48 pots'),
 });
-
-/** Pots a plan may have: a long ombre of separate pots takes one a layer. */
-export const MOST_POTS = 48;
 
 const pot = v.strictObject({
   id,
@@ -57,6 +63,12 @@ const pot = v.strictObject({
   colorants: mix,
   /** it is mixed in the jug that this pot has left empty, not in one of its own */
   jugOf: v.optional(id),
+  /** what it is mixed in: how much it holds to the brim, and its weight empty */
+  jug: v.optional(
+    v.strictObject({ name: name(60), capacityMl: volumeMl(20, 50000), tareG: massG(0, 20000) }),
+  ),
+  /** in portions made ready before the lye: its own oils in place of the recipe's, its own water */
+  own: v.optional(v.strictObject({ oils: v.optional(oilsSchema), water: v.optional(waterSchema) })),
 });
 
 /** One batch split after emulsion, or portions made ready before the lye. */
@@ -65,19 +77,10 @@ const divide = v.variant('kind', [
   v.strictObject({ kind: v.literal('before-lye'), lye: v.picklist(['together', 'jug-by-jug']) }),
 ]);
 
-/** Straight across the loaf, lengths along y in mm; a slab is also cut into strips across its width. */
-const cut = v.strictObject({
-  strips: v.pipe(v.number(), v.integer('whole strips are wanted'), v.minValue(1), v.maxValue(20)),
-  thicknessMm: lengthMm(5, 300),
-  kerfMm: lengthMm(0, 10),
-  trimStartMm: lengthMm(0, 200),
-  trimEndMm: lengthMm(0, 200),
-});
-
 export const planSchema = v.strictObject({
   id,
   name: name(120),
-  notes: v.pipe(v.string(), v.maxLength(20000, 'notes have at most 20 000 characters')),
+  notes: v.pipe(text, v.maxLength(20000, 'notes have at most 20 000 characters')),
   created: moment,
   changed: moment,
   units: unitsSchema,
@@ -86,15 +89,13 @@ export const planSchema = v.strictObject({
   batter: batterSchema,
   divide,
   /** the plan's own copies: changing the library changes no plan */
-  colorants: v.pipe(v.array(planColorantSchema), v.maxLength(300, 'at most 300 colorants')),
-  pots: v.pipe(
-    v.array(pot),
-    v.minLength(1, 'a plan needs at least one pot'),
-    v.maxLength(MOST_POTS, `at most ${MOST_POTS} pots`),
-  ),
-  ombres: v.pipe(v.array(ombreSchema), v.maxLength(8, 'at most 8 ombres')),
-  steps: v.pipe(v.array(stepSchema), v.maxLength(200, 'at most 200 steps')),
-  cut,
+  colorants: listOf(planColorantSchema, 300, 'at most 300 colorants'),
+  pots: listOf(pot, MOST_POTS, `at most ${MOST_POTS} pots`, 1, 'a plan needs at least one pot'),
+  ombres: listOf(ombreSchema, 8, 'at most 8 ombres'),
+  steps: listOf(stepSchema, 200, 'at most 200 steps'),
+  cut: cutSchema,
+  /** other moulds, filled from the same batch */
+  others: v.optional(listOf(otherMouldSchema, 5, 'at most five moulds beside the first'), () => []),
 });
 
 export type Plan = v.InferOutput<typeof planSchema>;

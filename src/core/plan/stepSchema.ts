@@ -1,5 +1,17 @@
 import * as v from 'valibot';
-import { degrees, id, lengthMm, massG, minutes, parts, percent, stage } from '../validate/fields.ts';
+import { UNDER } from '../mould/propped.ts';
+import {
+  degrees,
+  id,
+  lengthMm,
+  listOf,
+  massG,
+  minutes,
+  name,
+  parts,
+  percent,
+  stage,
+} from '../validate/fields.ts';
 
 /**
  * How much a pour takes. `height` is the rise of the batter surface above the lowest point still open,
@@ -19,8 +31,12 @@ const amount = v.variant('kind', [
   }),
 ]);
 
+/** The mould that a step is about, where it is not the first. */
+const inMould = { mould: v.optional(id) };
+
 const pour = v.strictObject({
   id,
+  ...inMould,
   kind: v.literal('pour'),
   pot: id,
   /** which compartment of a divided mould, from the left or the near end; 0 is the first */
@@ -39,16 +55,29 @@ const pour = v.strictObject({
   ombre: v.optional(v.strictObject({ id, turn: v.optional(v.picklist(['restart', 'reverse'])) })),
 });
 
+/** What is put under the mould: the angles follow from it. */
+const putUnder = v.strictObject({
+  name: v.optional(name(60)),
+  under: v.picklist(UNDER),
+  heightMm: lengthMm(0.5, 400),
+  /** across a corner: how far from it the rod meets the end and the long edge; 60 mm when absent */
+  fromCornerMm: v.optional(lengthMm(1, 500)),
+});
+
 /** From here on the mould stands at this tilt: roll lifts the +x (right) long edge, pitch the +y end. */
 const tilt = v.strictObject({
   id,
+  ...inMould,
   kind: v.literal('tilt'),
   rollDeg: degrees(-60, 60),
   pitchDeg: degrees(-60, 60),
+  /** absent: the angles alone are given */
+  props: v.optional(listOf(putUnder, 4, 'at most four props', 1, 'a prop is wanted')),
 });
 
 const wait = v.strictObject({
   id,
+  ...inMould,
   kind: v.literal('wait'),
   until: v.variant('kind', [
     v.strictObject({ kind: v.literal('minutes'), minutes: minutes(0.1, 2880) }),

@@ -1,12 +1,13 @@
-import type { Facts } from '../advice/facts.ts';
+import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
 import { cutBars } from '../cut/bars.ts';
-import { layPlan, type LaidPlan } from '../fill/layPlan.ts';
+import { layPlan, type LaidMould, type LaidPlan } from '../fill/layPlan.ts';
 import { plannedState } from '../look/state.ts';
 import { bodiesOf, coloursOfBodies, gradedMixes } from '../ombre/coloursOf.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Amount } from '../plan/stepSchema.ts';
+import { finish, type Task } from '../task/task.ts';
 import { weighPlan, type Weights } from '../weigh/weights.ts';
 
 /** Everything derived from a plan. Nothing here is ever stored. */
@@ -20,38 +21,57 @@ export interface Computed extends Facts {
 function asPoured(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
   const { plan } = laid;
   if (!weights || !plan.ombres.some((o) => o.actuals.some((a) => a.pouredG !== undefined))) return laid;
-  const amounts = new Map(
-    weights.pots.flatMap((p) =>
-      p.pours.map((q): [string, Amount] => [q.stepId, { kind: 'mass', massG: Math.max(0.1, q.eachG) }]),
-    ),
-  );
-  return layPlan(plan, amounts);
+  const eachG = eachOf(weights);
+  return layPlan(plan, (mould, pour): Amount | undefined => {
+    const massG = eachG(mould, pour);
+    return massG === undefined ? undefined : { kind: 'mass', massG: Math.max(0.1, massG) };
+  });
+}
+
+/** What a pour puts into one mould of a kind, as weighed. */
+function eachOf(weights: Weights): (mouldId: string, pourId: string) => number | undefined {
+  const pours = new Map(weights.pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.into] as const)));
+  return (mouldId, pourId) => pours.get(pourId)?.find((i) => i.mould === mouldId)?.eachG;
 }
 
 /** The layers with the masses that the scale shows for them: one figure wherever a pour's amount stands. */
 function weighed(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
   if (!weights) return laid;
-  const eachG = new Map(weights.pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.eachG] as const)));
-  const layers = laid.stack.layers.map((l) => ({ ...l, massG: eachG.get(l.pour.id) ?? l.massG }));
-  return { ...laid, stack: { ...laid.stack, layers } };
+  const eachG = eachOf(weights);
+  const inOne = (m: LaidMould): LaidMould => ({
+    ...m,
+    stack: {
+      ...m.stack,
+      layers: m.stack.layers.map((l) => ({ ...l, massG: eachG(m.use.id, l.pour.id) ?? l.massG })),
+    },
+  });
+  const [first, ...others] = laid.moulds;
+  const moulds = [inOne(first), ...others.map(inOne)] as const;
+  return { ...laid, stack: moulds[0].stack, moulds };
 }
 
 /**
  * The whole plan computed: geometry, recipe, layers, cut, weights and what there is to warn of.
- * While something is refused there are no weights.
+ * While something is refused there are no weights. In stages, each of which can be the last that is waited for: the layers
+ * first, which is enough to draw and to count bars.
  */
-export function computePlan(plan: Plan): Computed {
+export function* computing(plan: Plan): Task<LaidPlan, Computed> {
   const planned = layPlan(plan);
+  yield { done: 0.2, partial: planned };
   const { recipe } = planned;
-  const weights = recipe && weighPlan(plan, recipe, planned.stack.layers, planned.fill.givenBatchG);
+  const weights = recipe && weighPlan(plan, planned.recipes, recipe, planned.moulds, planned.givenBatchG);
+  yield { done: 0.5 };
   const laid = weighed(asPoured(planned, weights), weights);
-  const cut = cutBars(laid, plan);
+  const inBars = (m: LaidMould): MouldFacts => ({ ...m, cut: cutBars(m, m.plan) });
+  const [first, ...others] = laid.moulds;
+  const moulds = [inBars(first), ...others.map(inBars)] as const;
   const graded = weights
     ? new Map(weights.ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)))
     : gradedMixes(plan);
   const bodies = bodiesOf(plan, plannedState(plan, 'cured'), graded);
   const colours = coloursOfBodies(bodies);
-  const facts: Facts = { ...laid, cut, weights, graded, bodies, colours };
+  yield { done: 0.7 };
+  const facts: Facts = { ...laid, moulds, cut: moulds[0].cut, weights, graded, bodies, colours };
   const warnings = warningsOf(facts);
   const refused = warnings.filter((w) => w.level === 'refuse');
   return {
@@ -61,3 +81,6 @@ export function computePlan(plan: Plan): Computed {
     batch: refused.some((w) => w.station === 'batter') ? undefined : weights,
   };
 }
+
+/** All stages at once. */
+export const computePlan = (plan: Plan): Computed => finish(computing(plan));

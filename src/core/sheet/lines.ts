@@ -31,6 +31,7 @@ function nameOf({ plan }: Computed, w: Weights, t: Transfer): string {
   if (t.from === VESSEL.carrierOil) return 'Oil set aside for the colorants';
   if (isA(t.from, 'jar')) {
     const colorant = plan.colorants.find((c) => c.id === rest(t.from));
+    if (colorant?.nature?.carrier === 'none') return `${colorant.name}, sifted in dry`;
     if (!colorant?.nature) return `${colorant?.name ?? 'Colorant'}, dispersed, its powder alone`;
     const powderG = massOfKinds(t.what, w.substances, ['colorant']);
     return `${colorant.name}, dispersed (${formatMass(powderG, 'g', plan.units.fineStepG)} of powder)`;
@@ -38,6 +39,7 @@ function nameOf({ plan }: Computed, w: Weights, t: Transfer): string {
   if (isA(t.from, 'stock')) return stockName(w, t.from);
   if (isA(t.from, 'plain')) return 'Plain batter kept for it';
   if (isA(t.to, 'plain')) return 'Plain batter to keep for it';
+  if (isA(t.from, 'cup')) return 'All that is in the cup';
   if (t.to === VESSEL.spare) return 'Spare batter';
   const what = t.from === VESSEL.oils && plan.divide.kind === 'before-lye' ? 'Mixed oils' : 'Batter';
   return isA(t.to, 'stock') ? `${what} for the ${lowerFirst(stockName(w, t.to))}` : what;
@@ -45,8 +47,10 @@ function nameOf({ plan }: Computed, w: Weights, t: Transfer): string {
 
 /** One transfer as a line of the sheet. */
 export function lineOf(computed: Computed, w: Weights, t: Transfer): Line {
-  const times = t.to === VESSEL.mould && isA(t.act, 'pour') ? computed.plan.fill.copies : 1;
-  const vessel = [t.to, t.from].find((v) => isA(v, 'pot') || isA(v, 'plain'));
+  const use = isA(t.act, 'pour') && computed.moulds.find((m) => VESSEL.mould(m.use.id) === t.to)?.use;
+  const times = use ? use.copies : 1;
+  const vessel = [t.to, t.from].find((v) => isA(v, 'pot') || isA(v, 'plain') || isA(v, 'cup'));
+  const [substance] = t.from === SUPPLY ? t.what.keys() : [];
   return {
     name: nameOf(computed, w, t),
     massG: clean(t.massG / times),
@@ -55,7 +59,8 @@ export function lineOf(computed: Computed, w: Weights, t: Transfer): Line {
     lye: t.from === VESSEL.lye || (t.what.has(SUBSTANCE.lye) && t.from === SUPPLY),
     from: t.from,
     to: t.to,
-    ...(vessel === undefined ? {} : { pot: rest(vessel) }),
+    ...(vessel === undefined ? {} : { pot: rest(vessel).split(':')[0] ?? '' }),
+    ...(substance === undefined ? {} : { substance }),
   };
 }
 

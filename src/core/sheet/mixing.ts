@@ -101,12 +101,15 @@ export function dispersals({ plan }: Computed, w: Weights): readonly Dispersal[]
         massG,
         into: [...new Set(own.map((n) => n.into))],
         spoons: nature && teaspoons(massG, nature.gPerTsp),
-        carrier: nature && {
-          name: CARRIER_NAMES[nature.carrier],
-          kind: nature.carrier,
-          massG: carrierG,
-          ml: carrierG / CARRIER_DENSITY[nature.carrier],
-        },
+        carrier:
+          nature && nature.carrier !== 'none'
+            ? {
+                name: CARRIER_NAMES[nature.carrier],
+                kind: nature.carrier,
+                massG: carrierG,
+                ml: carrierG / CARRIER_DENSITY[nature.carrier],
+              }
+            : undefined,
       },
     ];
   });

@@ -42,6 +42,8 @@ export interface Line {
   readonly from: string;
   readonly to: string;
   readonly pot?: string;
+  /** what comes from the supply, as the ledger names it */
+  readonly substance?: string;
 }
 
 /** One thing to do. A caution stands at the step where the danger is. */
@@ -55,6 +57,15 @@ export interface Task {
   /** the plan step this carries out */
   readonly step?: string;
   readonly pot?: string;
-  /** batter in one mould after this, and what the fill takes in all; and of how many moulds alike */
-  readonly running?: { readonly inMouldG: Grams; readonly ofG: Grams; readonly moulds: number };
+  /** what this fills, by mould */
+  readonly running?: readonly Running[];
+}
+
+/** Batter in one mould after a pour, and what its fill takes in all; and of how many moulds alike. */
+export interface Running {
+  readonly inMouldG: Grams;
+  readonly ofG: Grams;
+  readonly moulds: number;
+  /** the mould's name, where the plan has more than one */
+  readonly name?: string;
 }

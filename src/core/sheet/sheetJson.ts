@@ -1,9 +1,19 @@
+import { fragranceInBarPercent } from '../batter/fragranceLimit.ts';
 import { blendTemperature } from '../batter/blendTemperature.ts';
-import { bareWalls } from '../fill/bareWall.ts';
+import type { MouldFacts } from '../advice/facts.ts';
+import { barsInAll } from '../cut/barsText.ts';
+import { volumeErrorMl } from '../fill/volumeError.ts';
+import type { PouredLayer } from '../fill/layers.ts';
+import { mouldOfStep } from '../plan/moulds.ts';
 import type { JugBalance } from '../ledger/balance.ts';
 import { propsFor } from '../mould/props.ts';
+import type { Addition } from '../batter/additions.ts';
+import type { Dose } from '../batter/schema.ts';
+import { doseKey } from '../weigh/substances.ts';
+import type { Weights } from '../weigh/weights.ts';
 import type { Computed } from './compute.ts';
 import { dispersals } from './mixing.ts';
+import { layerJson, mouldJson } from './mouldJson.ts';
 import { ombreJson } from './ombreJson.ts';
 import { procedureOf } from './procedureOf.ts';
 
@@ -23,6 +33,7 @@ const jugJson = (jug: JugBalance): object => ({
   oils_g: jug.oilsG,
   lye_solution_g: jug.lyeSolutionG,
   part_liquids_g: jug.partLiquidsG,
+  late_oils_g: jug.lateOilsG,
   additives_g: jug.additivesG,
   colorants_g: jug.colorantsG,
   carrier_g: jug.carrierG,
@@ -30,14 +41,33 @@ const jugJson = (jug: JugBalance): object => ({
   total_g: jug.totalG,
 });
 
+/** Additions with what each of their doses comes to. */
+const additionsJson = (
+  list: readonly { readonly id: string; readonly doses: readonly Dose[] }[],
+  kind: Addition['kind'],
+  { doses }: Weights,
+): object[] =>
+  list.map((a) => {
+    const weighed = a.doses.map((dose) => ({
+      id: dose.id,
+      moment: dose.moment,
+      ...(dose.pots ? { pots: dose.pots } : {}),
+      ...(dose.fromPour === undefined ? {} : { from_pour: dose.fromPour }),
+      mass_g: doses.get(doseKey({ addition: { kind, id: a.id }, dose })) ?? 0,
+    }));
+    return { id: a.id, mass_g: weighed.reduce((s, d) => s + d.mass_g, 0), doses: weighed };
+  });
+
 /** What the headless sheet prints: plain JSON, weights at the scale's step, everything else as computed. */
 export const sheetJson = (computed: Computed): object => dusted(sheetOf(computed)) as object;
 
 function sheetOf(computed: Computed): object {
-  const { plan, geometry, fill, stack, recipe, weights, batch, cut, densityGMl } = computed;
-  const short = new Map(stack.layers.map((l) => [l.pour.id, bareWalls(l.room, l)] as const));
+  const { plan, geometry, fill, moulds, recipe, recipes, weights, batch, cut, densityGMl } = computed;
+  const inBarOf = (pot: string, fragrance: string): number => {
+    const of = recipes.ofPot(pot);
+    return of ? fragranceInBarPercent(of, fragrance) : 0;
+  };
   const massOf = new Map(weights?.pots.flatMap((p) => p.pours.map((q) => [q.stepId, q] as const)));
-  const layerOf = new Map(stack.layers.map((l) => [l.pour.id, l] as const));
   return {
     format: 'drip-line/sheet',
     version: 1,
@@ -49,7 +79,10 @@ function sheetOf(computed: Computed): object {
       copies: plan.fill.copies,
       fill_ml: fill.volumeMl,
       fill_height_mm: fill.heightMm,
+      // in against out: the bodies of the layers, measured by themselves, against what was poured
+      volume_error_ml: Number(Math.max(...moulds.map((m) => volumeErrorMl(m.stack.layers))).toFixed(9)),
     },
+    ...(moulds.length > 1 ? { moulds: moulds.map((m) => mouldJson(plan, m)) } : {}),
     batter: batch && {
       mass_g: batch.batterG,
       density_g_ml: densityGMl,
@@ -63,8 +96,10 @@ function sheetOf(computed: Computed): object {
       alkali_g: batch.lyeG,
       water_g: batch.waterG,
       lye_solution_g: batch.solutionG,
-      part_liquids: batch.partLiquids.map((l) => ({ id: l.id, mass_g: l.massG, frozen: l.frozen })),
-      additives: batch.additives.map((a) => ({ id: a.id, into: a.into, mass_g: a.massG })),
+      part_liquids: batch.partLiquids.map((l) => ({ id: l.id, mass_g: l.massG, moment: l.moment })),
+      additives: additionsJson(plan.batter.additives, 'additive', batch),
+      late_oils: additionsJson(plan.batter.lateOils, 'oil', batch),
+      fragrances: additionsJson(plan.batter.fragrances, 'fragrance', batch),
       fragrance_g: batch.fragranceG,
       superfat_percent: batch.superfatPercent,
       water_percent_of_oils: recipe?.schools.percentOfOils,
@@ -85,6 +120,9 @@ function sheetOf(computed: Computed): object {
       superfat_percent: p.superfatPercent ?? null,
       least_superfat_percent: p.leastSuperfatPercent ?? null,
       water_percent_of_oils: p.waterPercent ?? null,
+      fragrance_percent_of_bar: Object.fromEntries(
+        plan.batter.fragrances.map((f) => [f.id, inBarOf(p.pot.id, f.id)]),
+      ),
       density_g_ml: p.densityGMl ?? null,
       jug: jugJson(p.jug),
       colorants: p.colorants.map((c) => ({ id: c.id, name: c.name, mass_g: c.massG })),
@@ -93,6 +131,7 @@ function sheetOf(computed: Computed): object {
             portion: {
               oils_g: p.portion.oilsG,
               lye_solution_g: p.portion.solutionG,
+              water_g: p.portion.waterG,
               part_liquids: p.portion.partLiquids.map((l) => ({ id: l.id, mass_g: l.massG })),
               additives: p.portion.additives.map((a) => ({ id: a.id, mass_g: a.massG })),
               fragrance_g: p.portion.fragranceG,
@@ -117,51 +156,65 @@ function sheetOf(computed: Computed): object {
       pours: Object.fromEntries(computed.colours.pours),
     },
     steps: plan.steps.map((step, index) => {
+      const into = moulds.filter((m) => m.use.id === mouldOfStep(step));
       if (step.kind !== 'pour') {
         const { id, ...rest } = step;
-        const props = step.kind === 'tilt' ? propsFor(plan.mould, geometry, step) : [];
+        const [own] = into;
+        const props =
+          step.kind === 'tilt' && own ? (step.props ?? propsFor(own.use.mould, own.geometry, step)) : [];
         return {
           index,
           id,
           ...rest,
           ...(props.length > 0
-            ? { props: props.map((p) => ({ under: p.under, height_mm: p.heightMm })) }
+            ? {
+                props: props.map((p) => ({
+                  under: p.under,
+                  height_mm: p.heightMm,
+                  ...('name' in p && p.name !== undefined ? { name: p.name } : {}),
+                  ...('fromCornerMm' in p && p.fromCornerMm !== undefined
+                    ? { from_corner_mm: p.fromCornerMm }
+                    : {}),
+                })),
+              }
             : {}),
         };
       }
-      const layer = layerOf.get(step.id);
+      const layerIn = (m: MouldFacts): PouredLayer | undefined =>
+        m.stack.layers.find((l) => l.pour.id === step.id);
+      const layer = into.map(layerIn)[0];
       const weight = massOf.get(step.id);
+      const eachG = (m: MouldFacts): number | undefined =>
+        weight?.into.find((i) => i.mould === m.use.id)?.eachG;
+      const all = moulds.filter((m) => layerIn(m));
       return {
         index,
         id: step.id,
         kind: 'pour',
+        ...(step.mould === undefined ? {} : { mould: step.mould }),
         pot: step.pot,
         landing: step.landing.how,
         tilt: layer ? { roll_deg: layer.tilt.rollDeg, pitch_deg: layer.tilt.pitchDeg } : null,
         ...(weight
           ? {
               mass_g: weight.massG,
-              each_mould_g: weight.eachG,
+              each_mould_g: weight.into[0]?.eachG ?? 0,
               superfat_percent: weight.superfatPercent ?? null,
               colorants: weight.colorants.map((c) => ({ id: c.id, mass_g: c.massG })),
             }
           : {}),
-        ...(layer
+        ...(layer ? layerJson(layer) : {}),
+        ...(all.length > 1
           ? {
-              volume_ml: layer.volumeMl,
-              share_percent: layer.sharePercent,
-              surface: {
-                rise_mm: layer.riseMm,
-                left_mm: layer.leftMm,
-                right_mm: layer.rightMm,
-                near_mm: layer.nearMm,
-                far_mm: layer.farMm,
-                // the plane up . x = offset in the mould frame: x right, y to the far end, z up, from the middle of the floor
-                up: layer.up,
-                offset_mm: layer.offset,
-                does_not_reach: (short.get(step.id) ?? []).map((b) => b.wall),
-              },
-              density_g_ml: layer.densityGMl,
+              into: all.map((m) => {
+                const laid = layerIn(m);
+                return {
+                  mould: m.use.id,
+                  copies: m.use.copies,
+                  each_mould_g: eachG(m) ?? null,
+                  ...(laid ? layerJson(laid) : {}),
+                };
+              }),
             }
           : {}),
       };
@@ -170,7 +223,7 @@ function sheetOf(computed: Computed): object {
       bars: cut.count,
       thickness_mm: plan.cut.thicknessMm,
       remainder_mm: cut.remainderMm,
-      bars_in_all: cut.count * plan.fill.copies,
+      bars_in_all: barsInAll(moulds),
       pieces: cut.pieces.length,
       bar_mass_g: cut.bars.map((b) => b.massG),
     },
@@ -190,6 +243,7 @@ function sheetOf(computed: Computed): object {
     warnings: computed.warnings.map((w) => ({
       code: w.code,
       level: w.level,
+      ...(w.mould === undefined ? {} : { mould: w.mould }),
       step: w.step ?? null,
       pot: w.pot ?? null,
       message: w.message,

@@ -8,7 +8,7 @@ const THIN_SPACE = '\u202f';
 export function formatNumber(value: number, decimals: number): string {
   const fixed = Math.abs(value).toFixed(decimals);
   const [whole = '0', fraction] = fixed.split('.');
-  const grouped = whole.replaceAll(/\B(?=(\d{3})+(?!\d))/g, THIN_SPACE);
+  const grouped = whole.length > 3 ? whole.replaceAll(/\B(?=(\d{3})+(?!\d))/g, THIN_SPACE) : whole;
   const sign = value < 0 && Number(fixed) !== 0 ? '−' : '';
   return sign + grouped + (fraction === undefined ? '' : `.${fraction}`);
 }

@@ -20,12 +20,23 @@ const VULGAR: Readonly<Record<string, string>> = {
 };
 
 const NUMBER = String.raw`-?(?:\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:\.\d*)?|\.\d+)`;
-const PART = new RegExp(String.raw`^(${NUMBER})\s*([a-z³%"″”'′’]+[0-9]?|per cent)?\s*`, 'i');
+/** Two single marks are an inch's double one. */
+const UNIT = String.raw`in3|in³|per cent|''|’’|′′|[%"″”'′’]|[a-z]+`;
+const PART = new RegExp(String.raw`^(${NUMBER})\s*(${UNIT})?\s*`, 'i');
 
 const tidy = (text: string): string =>
   text
     .replace(/[¼½¾⅛⅜⅝⅞⅓⅔]/g, (c) => ` ${VULGAR[c] ?? ''}`)
     .replaceAll('−', '-')
+    // U+2044 fraction slash, U+2215 division slash
+    .replaceAll(/[\u2044\u2215]/g, '/')
+    // "3-1/2": the hyphen joins a whole to its fraction
+    .replaceAll(/(\d)\s*-\s*(?=\d+\s*\/\s*\d)/g, '$1 ')
+    .replaceAll(/(\d)\s*\/\s*(?=\d)/g, '$1/')
+    // "100 mm.", "1 lb. 4 oz.", "1 lb, 4 oz": what ends a word or parts two parts
+    .replaceAll(/([a-z³])\.(?=\s|,|\d|$)/gi, '$1 ')
+    .replaceAll(/([a-z³"″”'′’])\s*,\s*(?=\S)/gi, '$1 ')
+    .replace(/^\s*\+\s*(?=[\d.])/, '')
     .replaceAll(/[\u00a0\u202f\u2009]/g, ' ')
     // a thin or plain space between groups of three digits is a thousands space: "1 506 g"
     .replaceAll(/(\d) (?=\d{3}(?!\d|\s*\/))/g, '$1')
@@ -48,7 +59,7 @@ const withDecimalPoint = (text: string): Result<string> => {
 };
 
 /**
- * Read what a maker writes: "425", "15 oz", "1 lb 4 oz", "12%", "18 mm", `3 1/2"`, "3½ in", "1 506 g".
+ * Read what a maker writes: "425", "15 oz", "1 lb 4 oz", "1 lb. 4 oz.", "12%", "18 mm", `3 1/2"`, `3-1/2"`, "3½ in", `1'2"`, "1 506 g".
  * A number without a unit takes `bare`. Several parts add up if they share a dimension.
  * Faults: 'empty', 'not-a-quantity', 'ambiguous-comma', 'mixed-units'. The text is quoted in the message.
  */

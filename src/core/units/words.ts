@@ -1,2 +1,4 @@
 /** With a small first letter, to stand inside a sentence: "Pour 3 (pot A)" becomes "pour 3 (pot A)". */
 export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

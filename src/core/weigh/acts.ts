@@ -1,34 +1,51 @@
+import { FIRST } from '../plan/moulds.ts';
+
 /** Names of the vessels of a batch, as the ledger has them. */
 export const VESSEL = {
   /** the pot that the oils are weighed into; the batch where lye goes into all of them at once */
   oils: 'oils',
   lye: 'lye',
   carrierOil: 'carrier-oil',
-  mould: 'mould',
+  /** all of one kind, filled alike; the first has no id of its own */
+  mould: (id: string) => (id === FIRST ? 'mould' : `mould:${id}`),
   spare: 'spare',
   jar: (colorant: string) => `jar:${colorant}`,
   stock: (ombre: string, which: 'first' | 'last') => `stock:${ombre}:${which}`,
   pot: (pot: string) => `pot:${pot}`,
   /** plain batter kept aside for a pot that goes paler */
   plain: (pot: string) => `plain:${pot}`,
+  /** batter of a pot that something is stirred into for one pour alone */
+  cup: (pot: string, pour: string) => `cup:${pot}:${pour}`,
 } as const;
 
 /** Names of the acts of a batch: what one instruction of the sheet does. */
 export const ACT = {
   oils: 'oils',
   carrierOil: 'carrier-oil',
+  /** the oil in jars of colour that are shaken up ready: never weighed by itself */
+  readyJars: 'ready-jars',
   inOils: 'in-oils',
   water: 'water',
+  inWater: 'in-water',
   lye: 'lye',
+  inHotLye: 'in-hot-lye',
+  /** into the cooled lye */
   dissolve: 'dissolve',
   emulsify: 'emulsify',
+  inEmulsion: 'in-emulsion',
   trace: 'trace',
   scent: 'scent',
   disperse: (colorant: string) => `disperse:${colorant}`,
   stock: (ombre: string, which: 'first' | 'last') => `stock:${ombre}:${which}`,
   pot: (pot: string) => `pot:${pot}`,
   combine: (pot: string) => `combine:${pot}`,
+  /** into one pot by itself, once it holds as an emulsion */
+  potEmulsion: (pot: string) => `pot-emulsion:${pot}`,
+  /** into one pot by itself, once it has thickened */
+  potTrace: (pot: string) => `pot-trace:${pot}`,
   pass: (pour: string) => `pass:${pour}`,
+  /** just before a pour */
+  stir: (pour: string) => `stir:${pour}`,
   pour: (pour: string) => `pour:${pour}`,
   top: 'top',
   spare: 'spare',

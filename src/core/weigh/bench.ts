@@ -17,6 +17,7 @@ const SHORT_G = 1e-6;
 /** Everything that weighing a batch needs, with the book it is written into. */
 export interface WeighBench {
   readonly plan: Plan;
+  /** of the batch */
   readonly recipe: Recipe;
   readonly substances: Substances;
   readonly book: OpenLedger;
@@ -39,10 +40,15 @@ export const carrierOilWanted = ({ dispersions, fineG }: WeighBench): Grams =>
   Math.round(dispersions.jars.reduce((s, j) => s + (j.carrier === 'oil' ? j.carrierG : 0), 0) / fineG) *
   fineG;
 
-/** The carrier oil set aside, before the oils are weighed. */
-export function setCarrierAside({ book }: WeighBench, taken: ReadonlyMap<string, Grams>): void {
-  for (const [oil, massG] of taken)
-    book.add(ACT.carrierOil, SUBSTANCE.carrierOil(oil), VESSEL.carrierOil, massG, true);
+/** The carrier oil set aside, before the oils are weighed; that of jars shaken up ready is in them already. */
+export function setCarrierAside({ book, dispersions }: WeighBench, taken: ReadonlyMap<string, Grams>): void {
+  let readyG = dispersions.jars.reduce((s, j) => s + (j.ready && j.carrier === 'oil' ? j.carrierG : 0), 0);
+  for (const [oil, massG] of taken) {
+    const inJarG = Math.min(massG, readyG);
+    readyG -= inJarG;
+    book.add(ACT.readyJars, SUBSTANCE.carrierOil(oil), VESSEL.carrierOil, inJarG, true);
+    book.add(ACT.carrierOil, SUBSTANCE.carrierOil(oil), VESSEL.carrierOil, massG - inJarG, true);
+  }
 }
 
 /** Every colorant dispersed in its jar. */

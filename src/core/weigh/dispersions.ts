@@ -1,3 +1,4 @@
+import type { Nature } from '../colorant/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
 import { ACT, VESSEL } from './acts.ts';
@@ -22,7 +23,9 @@ export interface Dispersion {
   readonly colorant: string;
   readonly powderG: Grams;
   readonly carrierG: Grams;
-  readonly carrier: 'oil' | 'water' | 'glycerine' | 'alcohol' | undefined;
+  readonly carrier: Exclude<Nature['carrier'], 'none'> | undefined;
+  /** it is taken out of a jar that is shaken up ready, carrier and all */
+  readonly ready: boolean;
 }
 
 export interface Dispersions {
@@ -99,7 +102,8 @@ export function dispersionsOf(
         colorant: c.id,
         powderG: weighedG,
         carrierG: c.nature ? upToStep(Math.max(0, wantedG - weighedG), fineG) : 0,
-        carrier: c.nature?.carrier,
+        carrier: c.nature?.carrier === 'none' ? undefined : c.nature?.carrier,
+        ready: c.jar !== undefined,
       },
     ];
   });

@@ -1,7 +1,10 @@
-import type { Recipe } from '../batter/recipe.ts';
+import { additionsOf, type Addition } from '../batter/additions.ts';
+import type { Recipe, RecipeLiquid } from '../batter/recipe.ts';
 import { massOfKinds, type Substances } from '../ledger/balance.ts';
 import { massOfContents } from '../ledger/contents.ts';
 import { everIn, supplied, type Ledger } from '../ledger/ledger.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { hasOwn } from '../plan/recipes.ts';
 import type { Grams } from '../units/quantity.ts';
 import { VESSEL } from './acts.ts';
 import { SUBSTANCE } from './substances.ts';
@@ -24,8 +27,13 @@ export interface Ingredients {
   /** rounded down to the scale's step, never up */
   readonly lyeG: Grams;
   readonly waterG: Grams;
-  readonly partLiquids: readonly (Weight & { readonly frozen: boolean })[];
-  readonly additives: readonly (Weight & { readonly into: 'lye' | 'oils' | 'trace' })[];
+  readonly partLiquids: readonly (Weight & { readonly moment: RecipeLiquid['moment'] })[];
+  readonly additives: readonly Weight[];
+  /** oils stirred in after the lye: not among the oils */
+  readonly lateOils: readonly Weight[];
+  readonly fragrances: readonly Weight[];
+  /** what every dose of an addition comes to, by `doseKey` */
+  readonly doses: ReadonlyMap<string, Grams>;
   readonly fragranceG: Grams;
   /** lye, water and what is dissolved with them */
   readonly solutionG: Grams;
@@ -35,13 +43,42 @@ export interface Ingredients {
 export const clean = (massG: Grams): Grams => Number(massG.toFixed(4));
 
 /** The ingredients of a batch: everything that its ledger took from the supply. */
-export function ingredientsOf(ledger: Ledger, recipe: Recipe, substances: Substances): Ingredients {
+export function ingredientsOf(
+  ledger: Ledger,
+  plan: Plan,
+  recipe: Recipe,
+  substances: Substances,
+): Ingredients {
   const all = supplied(ledger);
   const of = (id: string): Grams => clean(all.get(id) ?? 0);
-  const oils = recipe.oils.map(({ oil }) => {
-    const asideG = of(SUBSTANCE.carrierOil(oil.id));
-    return { id: oil.id, name: oil.name, massG: clean(of(SUBSTANCE.oil(oil.id)) + asideG), asideG };
+  const own = plan.pots.flatMap((p) =>
+    hasOwn(plan, p)
+      ? (p.own?.oils ?? []).map((o) => ({ oil: o.oil, id: SUBSTANCE.ownOil(p.id, o.oil) }))
+      : [],
+  );
+  const ids = [...new Set([...recipe.oils.map((o) => o.oil.id), ...own.map((o) => o.oil)])];
+  const oils = ids.map((oil) => {
+    const asideG = of(SUBSTANCE.carrierOil(oil));
+    const mine = own.filter((o) => o.oil === oil);
+    const name = [SUBSTANCE.oil(oil), ...mine.map((o) => o.id)].flatMap(
+      (id) => substances.get(id)?.name ?? [],
+    )[0];
+    const ownG = mine.reduce((s, o) => s + of(o.id), 0);
+    return {
+      id: oil,
+      name: name ?? oil,
+      massG: clean(of(SUBSTANCE.oil(oil)) + asideG + ownG),
+      asideG,
+    };
   });
+  const additions = additionsOf(plan.batter);
+  const weights = (kind: Addition['kind']): Weight[] =>
+    additions
+      .filter((a) => a.kind === kind)
+      .map((a) => ({ id: a.id, name: a.name, massG: of(SUBSTANCE.addition(a)) }));
+  const doses = new Map<string, Grams>();
+  for (const { dose, massG } of ledger.transfers)
+    if (dose !== undefined) doses.set(dose, clean((doses.get(dose) ?? 0) + massG));
   const lye = everIn(ledger, VESSEL.lye);
   return {
     oilsG: clean(oils.reduce((s, o) => s + o.massG, 0)),
@@ -52,14 +89,12 @@ export function ingredientsOf(ledger: Ledger, recipe: Recipe, substances: Substa
       id: l.id,
       name: l.name,
       massG: of(SUBSTANCE.liquid(l.id)),
-      frozen: l.frozen,
+      moment: l.moment,
     })),
-    additives: recipe.additives.map((a) => ({
-      id: a.id,
-      name: a.name,
-      into: a.into,
-      massG: of(SUBSTANCE.additive(a.id)),
-    })),
+    additives: weights('additive'),
+    lateOils: weights('oil'),
+    fragrances: weights('fragrance'),
+    doses,
     fragranceG: clean(massOfKinds(all, substances, ['fragrance'])),
     solutionG: clean(massOfContents(lye)),
   };

@@ -2,9 +2,9 @@ import { together, type Contents } from '../ledger/contents.ts';
 import { SUPPLY, transfersOf, type Ledger } from '../ledger/ledger.ts';
 import type { Substances } from '../ledger/balance.ts';
 import type { Grams } from '../units/quantity.ts';
+import type { Substance } from '../ledger/substance.ts';
 import { ACT, VESSEL } from './acts.ts';
 import { clean, type Weight } from './ingredients.ts';
-import { SUBSTANCE } from './substances.ts';
 
 /** A portion made ready before the lye: what goes into one pot's own jug. */
 export interface Portion {
@@ -12,40 +12,57 @@ export interface Portion {
   readonly oilsG: Grams;
   /** lye solution: lye, water and what is dissolved with them */
   readonly solutionG: Grams;
+  /** plain water beyond what the lye solution brings */
+  readonly waterG: Grams;
   readonly partLiquids: readonly Weight[];
+  /** oils stirred in late among them */
   readonly additives: readonly Weight[];
+  readonly fragrances: readonly Weight[];
   readonly fragranceG: Grams;
 }
 
-/** Everything that is made up in a pot's jug: what went in, plain batter that stood by for it counted once. */
+const OWN_CUP = (potId: string): string => VESSEL.cup(potId, '');
+
+/** Everything that is made up in a pot's jug, and in cups for some of its pours: plain batter that stood by counted once. */
 export function madeUpIn(ledger: Ledger, potId: string): Contents {
-  const own = [VESSEL.pot(potId), VESSEL.plain(potId)];
-  return together(
-    ledger.transfers.filter((t) => own.includes(t.to) && !own.includes(t.from)).map((t) => t.what),
-  );
+  const plain = [VESSEL.pot(potId), VESSEL.plain(potId)];
+  const own = (vessel: string): boolean => plain.includes(vessel) || vessel.startsWith(OWN_CUP(potId));
+  return together(ledger.transfers.filter((t) => own(t.to) && !own(t.from)).map((t) => t.what));
 }
 
 /** What was weighed into one pot's jug, by kind. */
 export function portionIn(ledger: Ledger, substances: Substances, potId: string): Portion {
   const made = transfersOf(ledger, ACT.pot(potId));
   const combined = transfersOf(ledger, ACT.combine(potId));
-  const sum = (list: typeof made, wanted: (from: string) => boolean): Grams =>
-    clean(list.reduce((s, t) => s + (wanted(t.from) ? t.massG : 0), 0));
-  const weights = (list: typeof made, prefix: string): Weight[] =>
-    list.flatMap((t) =>
-      [...t.what].flatMap(([id, massG]) =>
-        t.from === SUPPLY && id.startsWith(prefix)
-          ? [{ id: id.slice(prefix.length), name: substances.get(id)?.name ?? id, massG }]
-          : [],
-      ),
-    );
+  const sum = (list: typeof made, wanted: (t: (typeof made)[number]) => boolean): Grams =>
+    clean(list.reduce((s, t) => s + (wanted(t) ? t.massG : 0), 0));
+  const supplied = (wanted: (s: Substance) => boolean): Weight[] => {
+    const sums = new Map<string, Grams>();
+    for (const t of ledger.transfers) {
+      if (t.from !== SUPPLY || !(t.to === VESSEL.pot(potId) || t.to.startsWith(OWN_CUP(potId)))) continue;
+      for (const [id, massG] of t.what) {
+        const substance = substances.get(id);
+        if (substance && wanted(substance)) sums.set(id, clean((sums.get(id) ?? 0) + massG));
+      }
+    }
+    return [...sums].map(([id, massG]) => ({
+      id: id.slice(id.indexOf(':') + 1),
+      name: substances.get(id)?.name ?? id,
+      massG,
+    }));
+  };
+  const own = supplied((s) => s.kind === 'oil');
+  const fragrances = supplied((s) => s.kind === 'fragrance');
   return {
-    oilsG: sum(made, (from) => from === VESSEL.oils || from.startsWith('stock:')),
-    solutionG: sum(combined, (from) => from === VESSEL.lye),
-    partLiquids: weights(combined, 'liquid:'),
-    additives: weights(made, 'additive:'),
-    fragranceG: clean(
-      made.reduce((s, t) => s + (t.from === SUPPLY ? (t.what.get(SUBSTANCE.fragrance) ?? 0) : 0), 0),
+    oilsG: clean(
+      sum(made, (t) => t.from === VESSEL.oils || t.from.startsWith('stock:')) +
+        own.reduce((s, o) => s + o.massG, 0),
     ),
+    solutionG: sum(combined, (t) => t.from === VESSEL.lye),
+    waterG: supplied((s) => s.kind === 'water').reduce((s, w) => s + w.massG, 0),
+    partLiquids: supplied((s) => s.kind === 'liquid'),
+    additives: supplied((s) => s.kind === 'additive' || s.kind === 'late-oil'),
+    fragrances,
+    fragranceG: clean(fragrances.reduce((s, f) => s + f.massG, 0)),
   };
 }

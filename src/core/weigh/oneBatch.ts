@@ -1,7 +1,7 @@
 import { massOfContents } from '../ledger/contents.ts';
 import { needOf } from '../ledger/balance.ts';
 import type { Grams } from '../units/quantity.ts';
-import { downToStep, roundParts, sumAtStep, toStep, upToStep } from '../units/scaleStep.ts';
+import { downToStep, roundParts, sumAtStep, upToStep } from '../units/scaleStep.ts';
 import { ACT, VESSEL } from './acts.ts';
 import {
   carrierOilWanted,
@@ -14,20 +14,22 @@ import {
   type WeighBench,
 } from './bench.ts';
 import { carrierOils } from './carrierOil.ts';
-import type { PlannedPot } from './plannedPot.ts';
+import { stirredG, type PlannedPot } from './plannedPot.ts';
+import type { RecipeLiquid } from '../batter/recipe.ts';
+import { doseWeights, type DoseWeight } from './doseWeights.ts';
+import { isOwn, stirIn } from './stirs.ts';
 import { liquidsMaking, weighLye } from './solution.ts';
-import { SUBSTANCE } from './substances.ts';
+import { doseKey, SUBSTANCE } from './substances.ts';
 
-/** Fragrance that one pot gets by itself, just before it is poured. */
-const potScent = ({ plan, recipe, fineG }: WeighBench, pot: PlannedPot): Grams =>
-  plan.batter.fragrance?.when === 'pot' ? toStep(recipe.fragrance * pot.oilsG, fineG) : 0;
+const at = (doses: readonly DoseWeight[], moment: DoseWeight['moment']): readonly DoseWeight[] =>
+  doses.filter((d) => d.moment === moment);
 
 /** Batter drawn from the batch for one pot: what it is to hold, less all that is put to it. */
 function baseOf(bench: WeighBench, pot: PlannedPot): Grams {
   const { target, source, dispersedG } = pot;
   if (source.kind === 'blend') return 0;
   const wanted = source.kind === 'one-pot' ? source.startG : target.batterG - dispersedG;
-  return upToStep(Math.max(0, wanted - potScent(bench, pot)), bench.stepG);
+  return upToStep(Math.max(0, wanted - stirredG(pot)), bench.stepG);
 }
 
 /**
@@ -40,9 +42,14 @@ export function weighOneBatch(bench: WeighBench): void {
   const bases = new Map(pots.map((p) => [p.target.pot.id, baseOf(bench, p)] as const));
   const plainOf = (p: PlannedPot): Grams => (p.source.kind === 'one-pot' ? p.source.plainG : 0);
   const batchG = sumAtStep([...bases.values(), ...pots.map(plainOf), stocksG(bench), bench.spareG], stepG);
-  const scents = pots.reduce((s, p) => s + potScent(bench, p), 0);
+  // what every pot gets by itself is in the recipe's batter, and not yet in the batch
+  const laterG = pots.reduce(
+    (s, p) => s + stirredG(p, (x) => recipe.doses.some((d) => doseKey(d) === x.key)),
+    0,
+  );
   const carrierG = carrierOilWanted(bench);
-  const oilsG = (batchG + carrierG + scents) / recipe.batterPerOil;
+  const oilsG = (batchG + carrierG + laterG) / recipe.batterPerOil;
+  const doses = doseWeights({ ...recipe, doses: recipe.doses.filter((d) => !isOwn(plan, d)) }, oilsG, fineG);
 
   const carriers = carrierOils(recipe, oilsG, carrierG, fineG);
   setCarrierAside(bench, carriers);
@@ -51,30 +58,38 @@ export function weighOneBatch(bench: WeighBench): void {
   recipe.oils.forEach((o, i) => {
     book.add(ACT.oils, SUBSTANCE.oil(o.oil.id), VESSEL.oils, rounded[i] ?? 0, false);
   });
-  for (const a of recipe.additives)
-    if (a.into === 'oils')
-      book.add(ACT.inOils, SUBSTANCE.additive(a.id), VESSEL.oils, toStep(a.perOil * oilsG, fineG), true);
+  stirIn(book, ACT.inOils, VESSEL.oils, at(doses, 'oils'));
   disperseAll(bench);
 
   const need = needOf(book.holds(VESSEL.oils), substances) + needOf(allCarrier(bench), substances);
   const pure = need * (1 - plan.batter.superfatPercent / 100);
   const exactG = pure / (plan.batter.purityPercent / 100);
   const lyeG = Math.max(0, sumAtStep([downToStep(exactG, stepG), -bench.lyeStepsOff * stepG], stepG));
-  const additives = recipe.additives.map((a) => ({ ...a, massG: toStep(a.perOil * oilsG, fineG) }));
-  const scentG = plan.batter.fragrance?.when === 'batch' ? toStep(recipe.fragrance * oilsG, fineG) : 0;
-  const others =
-    massOfContents(book.holds(VESSEL.oils)) +
-    lyeG +
-    scentG +
-    additives.reduce((s, a) => s + (a.into === 'oils' ? 0 : a.massG), 0);
+  const after = doses.filter((d) => d.moment !== 'oils');
+  const others = massOfContents(book.holds(VESSEL.oils)) + lyeG + after.reduce((s, d) => s + d.massG, 0);
   const liquids = liquidsMaking(bench, oilsG, batchG - others);
-  weighLye(bench, lyeG, liquids, additives);
+  const pourIn = (act: string, moment: RecipeLiquid['moment']): void => {
+    for (const l of liquids.list)
+      if (l.moment === moment) book.add(act, SUBSTANCE.liquid(l.id), VESSEL.oils, l.massG, false);
+  };
+  pourIn(ACT.inOils, 'oils');
+  weighLye(bench, lyeG, liquids, doses);
   book.move(ACT.emulsify, VESSEL.lye, VESSEL.oils, massOfContents(book.holds(VESSEL.lye)), false);
-  for (const l of liquids.list)
-    if (!l.frozen) book.add(ACT.emulsify, SUBSTANCE.liquid(l.id), VESSEL.oils, l.massG, false);
-  for (const a of additives)
-    if (a.into === 'trace') book.add(ACT.trace, SUBSTANCE.additive(a.id), VESSEL.oils, a.massG, true);
-  book.add(ACT.scent, SUBSTANCE.fragrance, VESSEL.oils, scentG, true);
+  pourIn(ACT.emulsify, 'emulsion');
+  stirIn(book, ACT.inEmulsion, VESSEL.oils, at(doses, 'emulsion'));
+  const atTrace = at(doses, 'trace');
+  stirIn(
+    book,
+    ACT.trace,
+    VESSEL.oils,
+    atTrace.filter((d) => !d.scent),
+  );
+  stirIn(
+    book,
+    ACT.scent,
+    VESSEL.oils,
+    atTrace.filter((d) => d.scent),
+  );
 
   makeStocks(bench);
   for (const pot of pots) {
@@ -84,7 +99,12 @@ export function weighOneBatch(bench: WeighBench): void {
     book.move(act, VESSEL.oils, VESSEL.plain(id), plainOf(pot), false);
     drawBlend(bench, pot);
     drawDispersed(bench, act);
-    book.add(act, SUBSTANCE.fragrance, VESSEL.pot(id), potScent(bench, pot), true);
+    stirIn(
+      book,
+      act,
+      VESSEL.pot(id),
+      pot.stirs.filter((x) => x.moment === 'jug'),
+    );
   }
   book.move(ACT.spare, VESSEL.oils, VESSEL.spare, bench.spareG, false);
 }

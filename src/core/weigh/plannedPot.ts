@@ -2,11 +2,13 @@ import type { Recipe } from '../batter/recipe.ts';
 import { makeupOf } from '../fill/makeup.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import type { Recipes } from '../plan/recipes.ts';
 import type { Grams } from '../units/quantity.ts';
 import { ACT } from './acts.ts';
 import type { DispersionDraw } from './dispersions.ts';
 import type { Weight } from './ingredients.ts';
 import type { OmbreWeights } from './ombre/types.ts';
+import { partsOf, stirsOf, type PotPart, type Stir } from './stirs.ts';
 import type { PotTarget } from './targets.ts';
 
 /** How a pot is filled: out of the batch, as the start of a pot coloured as it empties, or from two stocks. */
@@ -28,8 +30,12 @@ export interface PlannedPot {
   readonly source: PotSource;
   /** dispersed colorant stirred in when it is made up */
   readonly dispersedG: Grams;
-  /** oils of the recipe that it stands for, its carrier oil included, g: additives and fragrance go by these */
+  /** what it is made by, with all that is stirred into it */
+  readonly recipe: Recipe;
+  /** oils of the recipe that it stands for, its carrier oil included, g: doses go by these */
   readonly oilsG: Grams;
+  /** what it gets by itself besides oils, lye and colour */
+  readonly stirs: readonly Stir[];
 }
 
 export function sourceOf(ombres: readonly OmbreWeights[], potId: string): PotSource {
@@ -50,11 +56,13 @@ export function sourceOf(ombres: readonly OmbreWeights[], potId: string): PotSou
 /** The pots that anything goes into. */
 export function plannedPots(
   plan: Plan,
-  recipe: Recipe,
+  recipes: Recipes,
+  batch: Recipe,
   pots: readonly { readonly target: PotTarget; readonly colorants: readonly Weight[] }[],
   planned: readonly OmbreWeights[],
   now: readonly OmbreWeights[],
   draws: readonly DispersionDraw[],
+  fineG: Grams,
 ): readonly PlannedPot[] {
   return pots
     .filter(({ target }) => target.batterG > 0)
@@ -66,18 +74,31 @@ export function plannedPots(
       const dispersedG = draws
         .filter((d) => d.act === ACT.pot(target.pot.id))
         .reduce((s, d) => s + d.massG, 0);
+      const recipe = recipes.ofPot(target.pot.id) ?? batch;
+      const mix =
+        source.kind === 'blend'
+          ? source.mix
+          : colorants.map((c) => ({ colorant: c.id, doseGPerKg: (c.massG / batterG) * 1000 }));
+      const parts = partsOf(target, recipes, batch);
       // a pot coloured as it empties stands for the oils of what it starts with; its colorants come later
-      const oilsG =
+      const startG = source.kind === 'one-pot' ? source.startG + source.plainG : 0;
+      const oilsOf = (part: PotPart): Grams =>
         source.kind === 'one-pot'
-          ? (source.startG + source.plainG) / recipe.batterPerOil
-          : batterG *
-            makeupOf(
-              plan,
-              recipe,
-              source.kind === 'blend'
-                ? source.mix
-                : colorants.map((c) => ({ colorant: c.id, doseGPerKg: (c.massG / batterG) * 1000 })),
-            ).oils;
-      return { target, colorants, source, dispersedG, oilsG };
+          ? ((part.massG / batterG) * startG) / part.recipe.batterPerOil
+          : part.massG * makeupOf(plan, part.recipe, mix).oils;
+      const oilsOfParts = parts.map(oilsOf);
+      return {
+        target,
+        colorants,
+        source,
+        dispersedG,
+        recipe,
+        oilsG: oilsOfParts.reduce((s, g) => s + g, 0),
+        stirs: stirsOf(plan, recipe, parts, oilsOfParts, fineG),
+      };
     });
 }
+
+/** g of all that a pot gets by itself, and of what it gets at some of its moments. */
+export const stirredG = (pot: PlannedPot, wanted: (s: Stir) => boolean = () => true): Grams =>
+  pot.stirs.reduce((s, x) => s + (wanted(x) ? x.massG : 0), 0);

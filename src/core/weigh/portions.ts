@@ -1,5 +1,8 @@
 import { naohNeed } from '../batter/lye.ts';
-import { needOf } from '../ledger/balance.ts';
+import { isInLye } from '../batter/additions.ts';
+import { isInSolution, solutionPerOil, type Recipe, type RecipeLiquid } from '../batter/recipe.ts';
+import { plannedNeedOf } from '../ledger/balance.ts';
+import { hasOwn } from '../plan/recipes.ts';
 import type { Grams } from '../units/quantity.ts';
 import { downToStep, roundParts, sumAtStep, toStep, upToStep } from '../units/scaleStep.ts';
 import { ACT, VESSEL } from './acts.ts';
@@ -15,46 +18,76 @@ import {
 } from './bench.ts';
 import { carrierOils } from './carrierOil.ts';
 import { liquidsMaking, weighLye } from './solution.ts';
-import type { PlannedPot } from './plannedPot.ts';
+import { doseWeights } from './doseWeights.ts';
+import { stirredG, type PlannedPot } from './plannedPot.ts';
+import { stirIn } from './stirs.ts';
 import { SUBSTANCE } from './substances.ts';
 
 /** One jug made ready before the lye. */
 interface Portion {
   readonly pot: PlannedPot;
-  /** mixed oils and lye solution together: what makes the jug up to what it is to hold; 0 where it draws from stocks */
+  /** oils and lye solution together: what makes the jug up to what it is to hold; 0 where it draws from stocks */
   readonly oilsAndSolutionG: Grams;
-  readonly additives: readonly { readonly id: string; readonly massG: Grams }[];
-  readonly scentG: Grams;
-  readonly liquids: readonly { readonly id: string; readonly massG: Grams }[];
+  /** water that its own recipe wants beyond what the common solution brings */
+  readonly waterG: Grams;
+  readonly liquids: readonly {
+    readonly id: string;
+    readonly massG: Grams;
+    readonly moment: RecipeLiquid['moment'];
+  }[];
 }
-
-/** Lye solution that goes with each gram of the recipe's oils. */
-const solutionPerOil = ({ recipe }: WeighBench): number =>
-  recipe.lye +
-  recipe.plainWater +
-  recipe.partLiquids.reduce((s, l) => s + (l.frozen ? l.perOil : 0), 0) +
-  recipe.additives.reduce((s, a) => s + (a.into === 'lye' ? a.perOil : 0), 0);
 
 const sum = (list: readonly { readonly massG: Grams }[]): Grams => list.reduce((s, x) => s + x.massG, 0);
 
-function portionOf({ recipe, stepG, fineG }: WeighBench, pot: PlannedPot): Portion {
-  const { oilsG, source, target } = pot;
-  const additives = recipe.additives
-    .filter((a) => a.into !== 'lye')
-    .map((a) => ({ id: a.id, massG: toStep(a.perOil * oilsG, fineG) }));
-  const scentG = toStep(recipe.fragrance * oilsG, fineG);
+/** Water that lye is dissolved in or thinned with, liquids of the recipe apart, to each gram of it. */
+const plainPerLye = ({ plainWater, lye }: Recipe): number => (lye > 0 ? plainWater / lye : 0);
+
+/**
+ * The solution that all jugs draw from has the water of the one that wants least; the others get the rest as water. Per gram
+ * of the batch recipe's oils.
+ */
+function commonSolution({ recipe, pots }: WeighBench): Recipe {
+  const least = Math.min(plainPerLye(recipe), ...pots.map((p) => plainPerLye(p.recipe)));
+  const plainWater = pots.every((p) => p.recipe.lye > 0 && plainPerLye(p.recipe) >= plainPerLye(recipe))
+    ? recipe.plainWater
+    : least * recipe.lye;
+  return { ...recipe, plainWater };
+}
+
+function portionOf(bench: WeighBench, solution: Recipe, pot: PlannedPot): Portion {
+  const { stepG } = bench;
+  const { oilsG, source, target, recipe } = pot;
   const liquids = recipe.partLiquids
-    .filter((l) => !l.frozen)
-    .map((l) => ({ id: l.id, massG: toStep(l.perOil * oilsG, stepG) }));
+    .filter((l) => !isInSolution(l))
+    .map((l) => ({ id: l.id, moment: l.moment, massG: toStep(l.perOil * oilsG, stepG) }));
+  const perLye = plainPerLye(recipe) - plainPerLye(solution);
+  // percents of water that come out the same leave dust
+  const waterG = perLye > 1e-9 ? toStep(perLye * recipe.lye * oilsG, stepG) : 0;
   const wholeG = source.kind === 'one-pot' ? source.startG + source.plainG : target.batterG - pot.dispersedG;
-  const rest = wholeG - scentG - sum(additives) - sum(liquids);
+  const rest = wholeG - stirredG(pot) - sum(liquids) - waterG;
   return {
     pot,
     oilsAndSolutionG: source.kind === 'blend' ? 0 : Math.max(0, upToStep(rest, stepG)),
-    additives,
-    scentG,
+    waterG,
     liquids,
   };
+}
+
+/** The oils of a pot that does not take the recipe's. */
+const ownOils = (
+  { plan }: WeighBench,
+  { target: { pot }, recipe, source }: PlannedPot,
+): Recipe['oils'] | undefined =>
+  hasOwn(plan, pot) && pot.own?.oils && source.kind !== 'blend' ? recipe.oils : undefined;
+
+/** How much of the oil set aside is for jugs of the recipe's oils, 0..1. */
+function partOfCommon(bench: WeighBench): number {
+  const own = new Set(bench.pots.filter((p) => ownOils(bench, p)).map((p) => VESSEL.pot(p.target.pot.id)));
+  if (own.size === 0) return 1;
+  const borne = bench.dispersions.draws.filter((d) => isOilBorne(bench, d.colorant));
+  const sumOf = (list: typeof borne): Grams => list.reduce((s, d) => s + d.massG - d.powderG, 0);
+  const all = sumOf(borne);
+  return all > 0 ? sumOf(borne.filter((d) => !own.has(d.to))) / all : 1;
 }
 
 const isOilBorne = ({ plan }: WeighBench, colorant: string): boolean =>
@@ -66,8 +99,16 @@ interface Needs {
   readonly aside: number;
 }
 
-/** The mixed oils are the recipe's without what was set aside: they need a little more or less lye than the recipe. */
-function needsOf({ recipe }: WeighBench, oilsG: Grams, carriers: ReadonlyMap<string, Grams>): Needs {
+/**
+ * The mixed oils are the recipe's without what was set aside for them, a part of it: they need a little more or less lye than
+ * the recipe.
+ */
+function needsOf(
+  { recipe }: WeighBench,
+  oilsG: Grams,
+  carriers: ReadonlyMap<string, Grams>,
+  part: number,
+): Needs {
   const asideG = (id: string): Grams => carriers.get(id) ?? 0;
   const all = recipe.oils.map((o) => ({
     need: naohNeed(o.svMgG),
@@ -75,9 +116,10 @@ function needsOf({ recipe }: WeighBench, oilsG: Grams, carriers: ReadonlyMap<str
     massG: o.share * oilsG,
   }));
   const takenG = all.reduce((s, o) => s + o.asideG, 0);
-  const mixedG = all.reduce((s, o) => s + o.massG - o.asideG, 0);
+  const mixedOf = (o: (typeof all)[number]): Grams => o.massG - o.asideG * part;
+  const mixedG = all.reduce((s, o) => s + mixedOf(o), 0);
   return {
-    mixed: mixedG > 0 ? all.reduce((s, o) => s + (o.massG - o.asideG) * o.need, 0) / mixedG : 0,
+    mixed: mixedG > 0 ? all.reduce((s, o) => s + mixedOf(o) * o.need, 0) / mixedG : 0,
     aside: takenG > 0 ? all.reduce((s, o) => s + o.asideG * o.need, 0) / takenG : 0,
   };
 }
@@ -89,13 +131,16 @@ function needsOf({ recipe }: WeighBench, oilsG: Grams, carriers: ReadonlyMap<str
  */
 export function weighPortions(bench: WeighBench): void {
   const { plan, recipe, substances, book, draws, stepG, fineG } = bench;
-  const portions = bench.pots.map((p) => portionOf(bench, p));
+  const solution = commonSolution(bench);
+  const portions = bench.pots.map((p) => portionOf(bench, solution, p));
   const usable = (1 - plan.batter.superfatPercent / 100) / (plan.batter.purityPercent / 100);
-  const strength = recipe.lye / solutionPerOil(bench);
+  const strength = recipe.lye / solutionPerOil(solution);
   const carrierG = carrierOilWanted(bench);
-  const about = bench.pots.reduce((s, p) => s + p.oilsG, 0);
-  const carriers = carrierOils(recipe, about, carrierG, fineG);
-  const needs = needsOf(bench, about, carriers);
+  const about = bench.pots.reduce((s, p) => s + (ownOils(bench, p) ? 0 : p.oilsG), 0);
+  const part = partOfCommon(bench);
+  // a jug with oils of its own takes its colours from the same bottle, which is not part of the mixed oils
+  const carriers = carrierOils(recipe, part < 1 ? Infinity : about, carrierG, fineG);
+  const needs = needsOf(bench, about, carriers, part);
   /** g of solution for each g of pure NaOH that a jug can use */
   const perNeed = usable / strength;
   /** oil of colorants that are in the jug by its first pour, g: those it is made up with, or those of its first pass */
@@ -110,39 +155,57 @@ export function weighPortions(bench: WeighBench): void {
   const solutionFor = (portion: Portion): Grams => {
     const { pot, oilsAndSolutionG } = portion;
     const asideG = borneG(portion, [ACT.pot(pot.target.pot.id), firstPass(portion)]);
-    const exact =
-      (perNeed * (oilsAndSolutionG * needs.mixed + asideG * needs.aside)) / (1 + perNeed * needs.mixed);
+    const need = ownOils(bench, pot) ? pot.recipe.fullNeed : needs.mixed;
+    const exact = (perNeed * (oilsAndSolutionG * need + asideG * needs.aside)) / (1 + perNeed * need);
     return downToStep(exact, stepG);
   };
   const jugs = portions.map((p) => {
     const solutionG = solutionFor(p);
     return { ...p, solutionG, oilsG: sumAtStep([p.oilsAndSolutionG - solutionG], stepG) };
   });
-  const mixedG = sumAtStep([...jugs.map((p) => p.oilsG), stocksG(bench)], stepG);
+  const fromCommon = jugs.filter((j) => !ownOils(bench, j.pot));
+  const mixedG = sumAtStep([...fromCommon.map((p) => p.oilsG), stocksG(bench)], stepG);
   setCarrierAside(bench, carriers);
   const raw = recipe.oils.map((o) =>
-    Math.max(0, o.share * (mixedG + carrierG) - (carriers.get(o.oil.id) ?? 0)),
+    Math.max(0, o.share * (mixedG + carrierG * part) - (carriers.get(o.oil.id) ?? 0) * part),
   );
-  roundParts(raw, stepG, mixedG).forEach((massG, i) => {
+  (mixedG > 0 ? roundParts(raw, stepG, mixedG) : []).forEach((massG, i) => {
     const used = recipe.oils[i];
     if (used) book.add(ACT.oils, SUBSTANCE.oil(used.oil.id), VESSEL.oils, massG, false);
   });
   disperseAll(bench);
   makeStocks(bench);
-  for (const { pot, oilsG, additives, scentG } of jugs) {
+  for (const { pot, oilsG, waterG, liquids } of jugs) {
     const { id } = pot.target.pot;
     const act = ACT.pot(id);
-    book.move(act, VESSEL.oils, VESSEL.pot(id), oilsG, false);
+    const own = ownOils(bench, pot);
+    if (own)
+      roundParts(
+        own.map((o) => o.share * oilsG),
+        stepG,
+        oilsG,
+      ).forEach((massG, i) => {
+        const oil = own[i]?.oil.id;
+        if (oil !== undefined) book.add(act, SUBSTANCE.ownOil(id, oil), VESSEL.pot(id), massG, false);
+      });
+    else book.move(act, VESSEL.oils, VESSEL.pot(id), oilsG, false);
     drawBlend(bench, pot);
     drawDispersed(bench, act);
-    for (const a of additives) book.add(act, SUBSTANCE.additive(a.id), VESSEL.pot(id), a.massG, true);
-    book.add(act, SUBSTANCE.fragrance, VESSEL.pot(id), scentG, true);
+    book.add(act, SUBSTANCE.water, VESSEL.pot(id), waterG, false);
+    for (const l of liquids)
+      if (l.moment === 'oils') book.add(act, SUBSTANCE.liquid(l.id), VESSEL.pot(id), l.massG, false);
+    stirIn(
+      book,
+      act,
+      VESSEL.pot(id),
+      pot.stirs.filter((x) => x.moment === 'jug'),
+    );
   }
 
   // the lye of the whole solution gives way to the jug that may have least
   const combined = jugs.map((j) => {
     const soonG = borneG(j, [firstPass(j)]);
-    const need = needOf(book.holds(VESSEL.pot(j.pot.target.pot.id)), substances) + soonG * needs.aside;
+    const need = plannedNeedOf(book.holds(VESSEL.pot(j.pot.target.pot.id)), substances) + soonG * needs.aside;
     const lyeG = need * usable;
     const fromStocks = j.pot.source.kind === 'blend';
     return { ...j, lyeG, solutionG: fromStocks ? downToStep(lyeG / strength, stepG) : j.solutionG };
@@ -156,20 +219,30 @@ export function weighPortions(bench: WeighBench): void {
     strength,
   );
   const lyeG = downToStep(allowed * solutionG, stepG);
-  const oilsG = solutionG / solutionPerOil(bench);
-  const dissolved = recipe.additives.map((a) => ({ ...a, massG: toStep(a.perOil * oilsG, fineG) }));
-  const dissolvedG = dissolved.reduce((s, a) => s + (a.into === 'lye' ? a.massG : 0), 0);
-  const frozen = liquidsMaking(
-    { ...bench, recipe: { ...recipe, partLiquids: recipe.partLiquids.filter((l) => l.frozen) } },
+  const oilsG = solutionG / solutionPerOil(solution);
+  const dissolved = doseWeights(
+    { ...recipe, doses: recipe.doses.filter((d) => isInLye(d.dose.moment)) },
     oilsG,
-    solutionG - lyeG - dissolvedG,
+    fineG,
   );
-  weighLye(bench, lyeG, frozen, dissolved);
+  const withLye = liquidsMaking(
+    { ...bench, recipe: { ...solution, partLiquids: recipe.partLiquids.filter(isInSolution) } },
+    oilsG,
+    solutionG - lyeG - sum(dissolved),
+  );
+  weighLye(bench, lyeG, withLye, dissolved);
   for (const { pot, liquids, solutionG: drawnG } of combined) {
     const { id } = pot.target.pot;
     const act = ACT.combine(id);
     book.move(act, VESSEL.lye, VESSEL.pot(id), drawnG, false);
-    for (const l of liquids) book.add(act, SUBSTANCE.liquid(l.id), VESSEL.pot(id), l.massG, false);
+    for (const l of liquids)
+      if (l.moment === 'emulsion') book.add(act, SUBSTANCE.liquid(l.id), VESSEL.pot(id), l.massG, false);
+    stirIn(
+      book,
+      ACT.potEmulsion(id),
+      VESSEL.pot(id),
+      pot.stirs.filter((x) => x.moment === 'emulsion'),
+    );
     if (pot.source.kind === 'one-pot')
       book.move(act, VESSEL.pot(id), VESSEL.plain(id), pot.source.plainG, false);
   }

@@ -1,13 +1,20 @@
 import { superfatIn } from '../ledger/balance.ts';
+import { depositsOf } from '../plan/deposits.ts';
+import { topShares } from '../fill/topShares.ts';
+import { massOfContents } from '../ledger/contents.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
+import { toStep } from '../units/scaleStep.ts';
 import { ACT, VESSEL } from './acts.ts';
 import { drawDispersed, type WeighBench } from './bench.ts';
 import type { OmbreWeights } from './ombre/types.ts';
-import type { PotTarget } from './targets.ts';
+import { stirIn, type Stir } from './stirs.ts';
+import type { PotTarget, PouredInto } from './targets.ts';
 
 /** What was in the jug when a pour was made. */
 export interface PouredFrom {
   readonly pouredG: Grams;
+  /** into each mould that it goes into: all of one kind together, by the mould's id */
+  readonly into: ReadonlyMap<string, Grams>;
   /** superfat of what is poured; undefined while there is none to tell */
   readonly superfatPercent: Percent | undefined;
 }
@@ -25,6 +32,62 @@ function beforePass(bench: WeighBench, ombres: readonly OmbreWeights[], pourId: 
   drawDispersed(bench, act);
 }
 
+const stirsFor = ({ pots }: WeighBench, potId: string): readonly Stir[] =>
+  pots.find((p) => p.target.pot.id === potId)?.stirs ?? [];
+
+/** What is stirred into a pot once it has thickened: before anything is poured of it, so that nothing sinks. */
+function atTrace(bench: WeighBench, potId: string): void {
+  stirIn(
+    bench.book,
+    ACT.potTrace(potId),
+    VESSEL.pot(potId),
+    stirsFor(bench, potId).filter((s) => s.moment === 'trace'),
+  );
+}
+
+/**
+ * What is stirred in just before a pour: into all that the jug holds, or, where the jug is poured again later, into a cup with
+ * that pour's batter alone. Returns what the cup holds.
+ */
+function beforePour(
+  bench: WeighBench,
+  step: { readonly id: string; readonly pot: string },
+  wantedG: Grams,
+): Grams | undefined {
+  const { book, stepG } = bench;
+  const act = ACT.stir(step.id);
+  const here = stirsFor(bench, step.pot).filter((s) => s.moment === 'pour' && s.pourId === step.id);
+  stirIn(
+    book,
+    act,
+    VESSEL.pot(step.pot),
+    here.filter((s) => !s.cup),
+  );
+  const intoCup = here.filter((s) => s.cup);
+  if (intoCup.length === 0) return undefined;
+  const cup = VESSEL.cup(step.pot, step.id);
+  const stirredG = intoCup.reduce((s, x) => s + x.massG, 0);
+  book.move(act, VESSEL.pot(step.pot), cup, toStep(Math.max(0, wantedG - stirredG), stepG), false);
+  stirIn(book, act, cup, intoCup);
+  return massOfContents(book.holds(cup));
+}
+
+/** What is poured shared between its moulds as it was planned, to the scale's step; the last takes what that leaves. */
+function shared(
+  into: readonly PouredInto[],
+  massG: Grams,
+  stepG: Grams,
+): readonly { readonly mould: string; readonly massG: Grams }[] {
+  const plannedG = into.reduce((s, i) => s + i.eachG * i.copies, 0);
+  let leftG = massG;
+  return into.map(({ mould, eachG, copies }, i) => {
+    const part = plannedG > 0 ? (eachG * copies) / plannedG : 1 / into.length;
+    const hereG = i === into.length - 1 ? leftG : Math.min(leftG, toStep(massG * part, stepG));
+    leftG -= hereG;
+    return { mould, massG: hereG };
+  });
+}
+
 /**
  * All pours in order, then the top. `ombres` are as they are by now; what is poured is `amounts`, or all there is when the
  * jug has less.
@@ -35,17 +98,37 @@ export function pourAll(
   amounts: ReadonlyMap<string, Grams>,
   pots: readonly PotTarget[],
 ): ReadonlyMap<string, PouredFrom> {
-  const { plan, book, substances } = bench;
+  const { plan, book, substances, stepG } = bench;
   const poured = new Map<string, PouredFrom>();
-  for (const step of plan.steps) {
-    if (step.kind !== 'pour') continue;
-    const vessel = VESSEL.pot(step.pot);
+  const intoOf = new Map(pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.into] as const)));
+  const tops = topShares(plan);
+  const thickenedPots = new Set<string>();
+  const thickened = (potId: string): void => {
+    if (!thickenedPots.has(potId)) atTrace(bench, potId);
+    thickenedPots.add(potId);
+  };
+  for (const { pour: step, moulds } of depositsOf(plan)) {
+    const wantedG = amounts.get(step.id) ?? 0;
+    thickened(step.pot);
     beforePass(bench, ombres, step.id);
+    const cupG = beforePour(bench, step, wantedG);
+    const vessel = cupG === undefined ? VESSEL.pot(step.pot) : VESSEL.cup(step.pot, step.id);
     const superfatPercent = superfatIn(book.holds(vessel), substances);
-    const pouredG = book.move(ACT.pour(step.id), vessel, VESSEL.mould, amounts.get(step.id) ?? 0, false);
-    poured.set(step.id, { pouredG, superfatPercent });
+    const into = intoOf.get(step.id) ?? moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0 }));
+    const went = new Map(
+      shared(into, cupG ?? wantedG, stepG).map(
+        ({ mould, massG }) =>
+          [mould, book.move(ACT.pour(step.id), vessel, VESSEL.mould(mould), massG, false)] as const,
+      ),
+    );
+    const pouredG = [...went.values()].reduce((s, g) => s + g, 0);
+    poured.set(step.id, { pouredG, into: went, superfatPercent });
   }
-  for (const { pot, heldBackG } of pots)
-    book.move(ACT.top, VESSEL.pot(pot.id), VESSEL.mould, heldBackG, false);
+  for (const { pot, heldBackG } of pots) {
+    if (heldBackG > 0) thickened(pot.id);
+    const into = [...tops].map(([mould, share]) => ({ mould, copies: 1, eachG: share }));
+    for (const { mould, massG } of shared(into, heldBackG, stepG))
+      book.move(ACT.top, VESSEL.pot(pot.id), VESSEL.mould(mould), massG, false);
+  }
   return poured;
 }

@@ -1,12 +1,19 @@
 import type { Grams } from '../units/quantity.ts';
 import { toStep, upToStep } from '../units/scaleStep.ts';
 import { ACT, VESSEL } from './acts.ts';
+import type { RecipeLiquid } from '../batter/recipe.ts';
 import type { WeighBench } from './bench.ts';
+import type { DoseWeight } from './doseWeights.ts';
+import { stirIn } from './stirs.ts';
 import { SUBSTANCE } from './substances.ts';
 
 interface Liquids {
   readonly waterG: Grams;
-  readonly list: readonly { readonly id: string; readonly massG: Grams; readonly frozen: boolean }[];
+  readonly list: readonly {
+    readonly id: string;
+    readonly massG: Grams;
+    readonly moment: RecipeLiquid['moment'];
+  }[];
 }
 
 /** Water and other liquids that come to `wholeG` and never less; plain water, or else the first liquid, makes it up. */
@@ -14,7 +21,7 @@ export function liquidsMaking({ recipe, stepG }: WeighBench, oilsG: Grams, whole
   const list = recipe.partLiquids.map((l) => ({
     id: l.id,
     massG: toStep(l.perOil * oilsG, stepG),
-    frozen: l.frozen,
+    moment: l.moment,
   }));
   const sum = list.reduce((s, l) => s + l.massG, 0);
   const [first, ...rest] = list;
@@ -26,17 +33,29 @@ export function liquidsMaking({ recipe, stepG }: WeighBench, oilsG: Grams, whole
   return { waterG: Math.max(0, upToStep(wholeG - sum, stepG)), list };
 }
 
-/** The lye solution: water or a frozen liquid, lye, and what is dissolved with them. */
+/** The lye solution in the order it is made: what dissolves the lye, the lye, and what is stirred in hot or cooled. */
 export function weighLye(
   { book }: WeighBench,
   lyeG: Grams,
   liquids: Liquids,
-  additives: readonly { readonly id: string; readonly into: string; readonly massG: Grams }[],
+  doses: readonly DoseWeight[],
 ): void {
+  const stir = (act: string, moment: DoseWeight['moment']): void => {
+    stirIn(
+      book,
+      act,
+      VESSEL.lye,
+      doses.filter((d) => d.moment === moment),
+    );
+  };
   book.add(ACT.water, SUBSTANCE.water, VESSEL.lye, liquids.waterG, false);
   for (const l of liquids.list)
-    if (l.frozen) book.add(ACT.water, SUBSTANCE.liquid(l.id), VESSEL.lye, l.massG, false);
+    if (l.moment === 'frozen' || l.moment === 'water')
+      book.add(ACT.water, SUBSTANCE.liquid(l.id), VESSEL.lye, l.massG, false);
+  stir(ACT.inWater, 'water');
   book.add(ACT.lye, SUBSTANCE.lye, VESSEL.lye, lyeG, false);
-  for (const a of additives)
-    if (a.into === 'lye') book.add(ACT.dissolve, SUBSTANCE.additive(a.id), VESSEL.lye, a.massG, true);
+  stir(ACT.inHotLye, 'hot-lye');
+  for (const l of liquids.list)
+    if (l.moment === 'cooled-lye') book.add(ACT.dissolve, SUBSTANCE.liquid(l.id), VESSEL.lye, l.massG, false);
+  stir(ACT.dissolve, 'cooled-lye');
 }

@@ -1,60 +1,90 @@
-import type { Recipe } from '../batter/recipe.ts';
+import { additionsOf, isInLye, type Addition } from '../batter/additions.ts';
+import type { Dose } from '../batter/schema.ts';
+import { isInSolution, SOLIDS_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { naohNeed } from '../batter/lye.ts';
-import { SOLIDS_DENSITY } from '../batter/recipe.ts';
 import { solutionDensity } from '../batter/solutionDensity.ts';
 import { CARRIER_DENSITY, POWDER_DENSITY, UNDESCRIBED_DENSITY } from '../colorant/dispersion.ts';
 import { CARRIERS } from '../colorant/schema.ts';
 import type { Substance } from '../ledger/substance.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { hasOwn } from '../plan/recipes.ts';
+import { usedOils, type UsedOil } from '../batter/usedOils.ts';
 
 /** Ids of what is weighed, by kind. Oil that colorants are dispersed in is told apart from the rest of the same oil. */
 export const SUBSTANCE = {
   oil: (id: string) => `oil:${id}`,
+  /** an oil of a pot's own, which may have another saponification value than the recipe's of that name */
+  ownOil: (pot: string, id: string) => `own-oil:${pot}:${id}`,
   carrierOil: (id: string) => `carrier-oil:${id}`,
   lye: 'lye',
   water: 'water',
   liquid: (id: string) => `liquid:${id}`,
-  additive: (id: string) => `additive:${id}`,
+  addition: ({ kind, id }: Pick<Addition, 'kind' | 'id'>) => `${kind === 'oil' ? 'late-oil' : kind}:${id}`,
   colorant: (id: string) => `colorant:${id}`,
   carrier: (kind: string) => `carrier:${kind}`,
-  fragrance: 'fragrance',
 } as const;
+
+/** The name of one dose of an addition, as its transfers carry it. */
+export const doseKey = ({
+  addition,
+  dose,
+}: {
+  readonly addition: Pick<Addition, 'kind' | 'id'>;
+  readonly dose: Pick<Dose, 'id'>;
+}): string => `${SUBSTANCE.addition(addition)}:${dose.id}`;
 
 const INERT = { needsNaoh: 0, bringsNaoh: 0, water: 0 } as const;
 
 interface Remembered {
   readonly colorants: Plan['colorants'];
+  readonly pots: Plan['pots'];
+  readonly divide: Plan['divide'];
   readonly substances: ReadonlyMap<string, Substance>;
 }
 
-/** Neither the batter nor the colorants change while a line is dragged: their substances are kept with the batter. */
+/** Neither the batter, the pots nor the colorants change while a line is dragged: their substances are kept with the batter. */
 const remembered = new WeakMap<Plan['batter'], Remembered>();
 
 /** Everything a plan weighs, with what a balance asks of it. Lye and water have the density of their solution. */
 export function substancesOf(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
   const before = remembered.get(plan.batter);
-  if (before?.colorants === plan.colorants) return before.substances;
+  const { colorants, pots, divide } = plan;
+  if (before?.colorants === colorants && before.pots === pots && before.divide === divide)
+    return before.substances;
   const substances = describe(plan, recipe);
-  remembered.set(plan.batter, { colorants: plan.colorants, substances });
+  remembered.set(plan.batter, { colorants, pots, divide, substances });
   return substances;
 }
 
+/** What an addition counts as. What is only ever dissolved in the lye is part of its solution. */
+const KIND_OF: Readonly<Record<Addition['kind'], (a: Addition) => Substance['kind']>> = {
+  additive: (a) => (a.doses.every((d) => isInLye(d.moment)) ? 'dissolved' : 'additive'),
+  oil: () => 'late-oil',
+  fragrance: () => 'fragrance',
+};
+
+const oilSubstance = (o: UsedOil, id: string, kind: 'oil' | 'carrier'): Substance => ({
+  ...INERT,
+  id,
+  name: o.oil.name,
+  kind,
+  densityGMl: o.oil.densityGMl,
+  needsNaoh: naohNeed(o.svMgG),
+});
+
 function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
   const solution = solutionDensity(recipe.schools.lyeConcentrationPercent);
-  const { fragrance, purityPercent } = plan.batter;
+  const { purityPercent } = plan.batter;
   const list: Substance[] = [
-    ...recipe.oils.flatMap((o): Substance[] => {
-      const own = {
-        name: o.oil.name,
-        densityGMl: o.oil.densityGMl,
-        ...INERT,
-        needsNaoh: naohNeed(o.svMgG),
-      };
-      return [
-        { ...own, id: SUBSTANCE.oil(o.oil.id), kind: 'oil' },
-        { ...own, id: SUBSTANCE.carrierOil(o.oil.id), kind: 'carrier' },
-      ];
-    }),
+    ...recipe.oils.flatMap((o) => [
+      oilSubstance(o, SUBSTANCE.oil(o.oil.id), 'oil'),
+      oilSubstance(o, SUBSTANCE.carrierOil(o.oil.id), 'carrier'),
+    ]),
+    ...plan.pots.flatMap((p) =>
+      hasOwn(plan, p) && p.own?.oils
+        ? usedOils({ oils: p.own.oils }).map((o) => oilSubstance(o, SUBSTANCE.ownOil(p.id, o.oil.id), 'oil'))
+        : [],
+    ),
     {
       ...INERT,
       id: SUBSTANCE.lye,
@@ -70,17 +100,18 @@ function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
         ...INERT,
         id: SUBSTANCE.liquid(l.id),
         name: l.name,
-        kind: l.frozen ? 'dissolved' : 'liquid',
+        kind: isInSolution(l) ? 'dissolved' : 'liquid',
         densityGMl: 1 / (water / solution + (1 - water) / SOLIDS_DENSITY),
         water,
       };
     }),
-    ...plan.batter.additives.map((a): Substance => ({
+    ...additionsOf(plan.batter).map((a): Substance => ({
       ...INERT,
-      id: SUBSTANCE.additive(a.id),
+      id: SUBSTANCE.addition(a),
       name: a.name,
-      kind: a.into === 'lye' ? 'dissolved' : 'additive',
+      kind: KIND_OF[a.kind](a),
       densityGMl: a.densityGMl,
+      needsNaoh: a.needsNaoh,
     })),
     ...plan.colorants.map((c): Substance => ({
       ...INERT,
@@ -97,13 +128,6 @@ function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
       densityGMl: CARRIER_DENSITY[kind],
       water: kind === 'water' ? 1 : 0,
     })),
-    {
-      ...INERT,
-      id: SUBSTANCE.fragrance,
-      name: fragrance?.name ?? 'Fragrance',
-      kind: 'fragrance',
-      densityGMl: fragrance?.densityGMl ?? 1,
-    },
   ];
   return new Map(list.map((s) => [s.id, s]));
 }

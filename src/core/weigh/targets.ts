@@ -1,15 +1,23 @@
-import type { PouredLayer } from '../fill/layers.ts';
+import type { LaidMould } from '../fill/layPlan.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
+import { depositsOf } from '../plan/deposits.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
 import { downToStep, sumAtStep, toStep } from '../units/scaleStep.ts';
 
+/** What one pour puts into one kind of mould. */
+export interface PouredInto {
+  readonly mould: string;
+  readonly copies: number;
+  /** into one of them */
+  readonly eachG: Grams;
+}
+
 /** What one pour is to take, at the scale's step. */
 export interface PourTarget {
   readonly stepId: string;
-  /** into one mould */
-  readonly eachG: Grams;
-  /** into all the moulds filled alike */
+  readonly into: readonly PouredInto[];
+  /** into all moulds */
   readonly massG: Grams;
 }
 
@@ -31,23 +39,37 @@ export interface Targets {
   readonly batterG: Grams;
 }
 
+/** What a pour puts into each mould that it goes into. */
+const intoMoulds = (
+  moulds: readonly LaidMould[],
+  pourId: string,
+  round: (massG: Grams) => Grams,
+): readonly PouredInto[] =>
+  moulds.flatMap(({ use, stack }): PouredInto[] => {
+    const layer = stack.layers.find((l) => l.pour.id === pourId);
+    return layer ? [{ mould: use.id, copies: use.copies, eachG: round(layer.massG) }] : [];
+  });
+
 type Round = (massG: Grams, stepG: Grams) => Grams;
 
 function targetsWith(
   plan: Plan,
-  layers: readonly PouredLayer[],
+  moulds: readonly LaidMould[],
   givenG: Grams | undefined,
   round: Round,
 ): Targets {
   const step = plan.units.scaleStepG;
   const overage = plan.fill.overagePercent / 100;
   const pots = plan.pots.map((pot): PotTarget => {
-    const pours = layers
-      .filter((l) => l.pour.pot === pot.id)
-      .map((l): PourTarget => {
-        const eachG = round(l.massG, step);
-        return { stepId: l.pour.id, eachG, massG: sumAtStep([eachG * plan.fill.copies], step) };
-      });
+    const pours = depositsOf(plan).flatMap(({ pour }): PourTarget[] => {
+      if (pour.pot !== pot.id) return [];
+      const into = intoMoulds(moulds, pour.id, (massG) => round(massG, step));
+      const massG = sumAtStep(
+        into.map((i) => i.eachG * i.copies),
+        step,
+      );
+      return into.length > 0 ? [{ stepId: pour.id, into, massG }] : [];
+    });
     const heldBackG = sumAtStep(
       plan.fill.top.filter((t) => t.pot === pot.id).map((t) => round(t.massG, step)),
       step,
@@ -73,20 +95,16 @@ function targetsWith(
  * scale; a whole is the sum of its parts. A given batch stays what it is: where its parts, each to the nearest step, would
  * take more than there is, they are rounded down, and what that leaves is spare.
  */
-export function targetsOf(
-  plan: Plan,
-  layers: readonly PouredLayer[],
-  givenBatchG: Grams | undefined,
-): Targets {
-  const nearest = targetsWith(plan, layers, givenBatchG, toStep);
+export function targetsOf(plan: Plan, moulds: readonly LaidMould[], givenBatchG: Grams | undefined): Targets {
+  const nearest = targetsWith(plan, moulds, givenBatchG, toStep);
   if (nearest.spareG >= 0) return nearest;
-  const down = targetsWith(plan, layers, givenBatchG, downToStep);
+  const down = targetsWith(plan, moulds, givenBatchG, downToStep);
   // pours of given masses can ask for more than the batch: then they are the batch
-  return down.spareG >= 0 ? down : targetsWith(plan, layers, undefined, toStep);
+  return down.spareG >= 0 ? down : targetsWith(plan, moulds, undefined, toStep);
 }
 
 /** Spare batter up to this is what rounding leaves of a given batch, not a batch too large for its pours. */
 export const spareFromRoundingG = (plan: Plan): Grams => {
-  const pours = plan.steps.filter((s) => s.kind === 'pour').length;
-  return plan.units.scaleStepG * (pours * plan.fill.copies + 2 * plan.pots.length + 1);
+  const amounts = depositsOf(plan).reduce((s, d) => s + d.moulds.reduce((t, m) => t + m.copies, 0), 0);
+  return plan.units.scaleStepG * (amounts + 2 * plan.pots.length + 1);
 };

@@ -1,5 +1,5 @@
 import type { Recipe } from '../batter/recipe.ts';
-import type { PouredLayer } from '../fill/layers.ts';
+import type { LaidMould } from '../fill/layPlan.ts';
 import {
   jugBalance,
   oilsIn,
@@ -13,6 +13,7 @@ import { massOfContents, together } from '../ledger/contents.ts';
 import { leftIn, openLedger, supplied, type Ledger } from '../ledger/ledger.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
+import type { Recipes } from '../plan/recipes.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
 import { VESSEL } from './acts.ts';
@@ -26,13 +27,12 @@ import { plannedPots } from './plannedPot.ts';
 import { weighPortions } from './portions.ts';
 import { pourAll, type PouredFrom } from './pourAll.ts';
 import { substancesOf } from './substances.ts';
-import { targetsOf, type PotTarget } from './targets.ts';
+import { targetsOf, type PotTarget, type PouredInto } from './targets.ts';
 
 export interface PourWeight {
   readonly stepId: string;
-  /** into one mould */
-  readonly eachG: Grams;
-  /** into all the moulds filled alike */
+  readonly into: readonly PouredInto[];
+  /** into all moulds */
   readonly massG: Grams;
   readonly colorants: readonly Weight[];
   /** superfat of what is poured, as it is in the jug at that moment */
@@ -129,18 +129,19 @@ function leanestKept(written: (lyeStepsOff: number) => Written): Written {
  */
 export function weighPlan(
   plan: Plan,
+  recipes: Recipes,
   recipe: Recipe,
-  layers: readonly PouredLayer[],
+  moulds: readonly LaidMould[],
   givenBatchG: Grams | undefined,
 ): Weights {
   const stepG = plan.units.scaleStepG;
   // a bench scale finer than the fine one is used for everything
   const fineG = Math.min(plan.units.fineStepG, stepG);
-  const targets = targetsOf(plan, layers, givenBatchG);
-  const ombres = weighOmbres(plan, recipe, targets.pots, fineG);
+  const targets = targetsOf(plan, moulds, givenBatchG);
+  const ombres = weighOmbres(plan, recipes, recipe, targets.pots, fineG);
   // the batch is made as planned; what was really poured or added changes only what comes after
   const planned = plan.ombres.some((o) => o.actuals.length > 0)
-    ? weighOmbres(withoutActuals(plan), recipe, targets.pots, fineG)
+    ? weighOmbres(withoutActuals(plan), recipes, recipe, targets.pots, fineG)
     : ombres;
   const massOf = (id: string): Grams => targets.pots.find((p) => p.pot.id === id)?.batterG ?? 0;
   const graded = colorantsOfGraded(ombres, massOf, fineG);
@@ -159,7 +160,7 @@ export function weighPlan(
   const substances = substancesOf(plan, recipe);
   const ahead = plan.divide.kind === 'before-lye';
   const amounts = amountsNow(targets.pots, ombres);
-  const jugs = plannedPots(plan, recipe, withGraded, planned, ombres, dispersions.draws);
+  const jugs = plannedPots(plan, recipes, recipe, withGraded, planned, ombres, dispersions.draws, fineG);
   const written = (lyeStepsOff: number): Written => {
     const book = openLedger();
     const bench = {
@@ -187,13 +188,14 @@ export function weighPlan(
     const inJug = madeUpIn(ledger, pot.id);
     const jug = jugBalance(inJug, substances);
     const pours = target.pours.map((q): PourWeight => {
-      const massG = clean(poured.get(q.stepId)?.pouredG ?? 0);
+      const from = poured.get(q.stepId);
+      const massG = clean(from?.pouredG ?? 0);
       return {
         stepId: q.stepId,
-        eachG: clean(massG / plan.fill.copies),
+        into: q.into.map((i) => ({ ...i, eachG: clean((from?.into.get(i.mould) ?? 0) / i.copies) })),
         massG,
         colorants: colorantsFor(plan, mixes.get(q.stepId) ?? pot.colorants, massG, fineG),
-        superfatPercent: poured.get(q.stepId)?.superfatPercent,
+        superfatPercent: from?.superfatPercent,
       };
     });
     const superfatPercent = superfatIn(inJug, substances);
@@ -220,7 +222,7 @@ export function weighPlan(
   // oil that stays in the stocks of portions never meets lye
   const metLye = ahead ? together(targets.pots.map((p) => madeUpIn(ledger, p.pot.id))) : supplied(ledger);
   return {
-    ...ingredientsOf(ledger, recipe, substances),
+    ...ingredientsOf(ledger, plan, recipe, substances),
     batterG: targets.batterG,
     pots,
     ombres,

@@ -10,9 +10,9 @@ export interface Served {
 }
 
 /** The built page on a free loopback port, with the demo studio or with an empty shelf. */
-export async function serve(studio: boolean): Promise<Served> {
+export async function serve(studio: boolean, pageDir = resolve('dist')): Promise<Served> {
   const app = dripLineServer({
-    pageDir: resolve('dist'),
+    pageDir,
     studioDir: studio ? resolve('demo/plans') : undefined,
   });
   const server: Server = app.listen(0, '127.0.0.1');

@@ -11,6 +11,8 @@ export interface Studio {
   /** another tab of the same browser, at a path */
   readonly tab: (path: string) => Promise<Page>;
   readonly go: (path: string) => Promise<void>;
+  /** to a station, within the page, as its links go: nothing is loaded anew */
+  readonly walk: (path: string) => Promise<void>;
 }
 
 /** Requests that left the machine, and errors the page reported: both must stay empty in every test. */
@@ -32,7 +34,12 @@ function watch(context: BrowserContext, url: string, faults: string[]): void {
  * A browser on the served product, a fresh profile for each test, with the demo studio or an empty shelf.
  * After every test: no request has left the machine, no page error, nothing the security policy refused.
  */
-export function studio({ demo = true, viewport = { width: 1280, height: 800 } } = {}): Studio {
+export function studio({
+  demo = true,
+  viewport = { width: 1280, height: 800 },
+  /** the workbench has explained itself in this browser before */
+  introduced = true,
+} = {}): Studio {
   let served: Served;
   let browser: Browser;
   let context: BrowserContext;
@@ -45,8 +52,16 @@ export function studio({ demo = true, viewport = { width: 1280, height: 800 } } 
   });
   beforeEach(async () => {
     faults = [];
-    context = await browser.newContext({ viewport, reducedMotion: 'reduce', acceptDownloads: true });
-    context.setDefaultTimeout(6_000);
+    context = await browser.newContext({
+      viewport,
+      reducedMotion: 'reduce',
+      acceptDownloads: true,
+      // held builds are tried in a test of their own: elsewhere they would only cost time
+      serviceWorkers: 'block',
+    });
+    if (introduced)
+      await context.addInitScript("try { localStorage.setItem('drip-line/introduced', 'yes'); } catch {}");
+    context.setDefaultTimeout(12_000);
     watch(context, served.url, faults);
     page = await context.newPage();
     await page.goto(served.url);
@@ -75,6 +90,14 @@ export function studio({ demo = true, viewport = { width: 1280, height: 800 } } 
     },
     go: async (path) => {
       await page.goto(served.url + path);
+      await page.locator('main h2').first().waitFor();
+    },
+    walk: async (path) => {
+      await page.evaluate(
+        `history.pushState(null, '', ${JSON.stringify(path)}); dispatchEvent(new PopStateEvent('popstate', { state: null }))`,
+      );
+      // the link to where one is says so once that is drawn
+      await page.locator(`a[href="${path}"][aria-current="page"]`).first().waitFor({ state: 'attached' });
       await page.locator('main h2').first().waitFor();
     },
   };

@@ -1,4 +1,6 @@
 import { useId, useRef, useState, type ReactNode } from 'react';
+import { Gesture } from '../../../store/gesture.ts';
+import { DamagedList } from '../Damaged.tsx';
 import { PaletteImport } from './PaletteImport.tsx';
 import { PhotoPick } from './PhotoPick.tsx';
 import { usePalettes } from './useLibrary.ts';
@@ -7,7 +9,8 @@ interface ColourPickerProps {
   /** what the colour is of: the title of the dialog and the button's name */
   readonly label: string;
   readonly value: string;
-  readonly onPick: (hex: string) => void;
+  /** all that is picked while the choice is open is one gesture; Escape takes it back */
+  readonly onPick: (hex: string, gesture: Gesture) => void;
   readonly className: string;
   readonly style?: { readonly background?: string; readonly color?: string };
   readonly children: ReactNode;
@@ -17,7 +20,10 @@ interface ColourPickerProps {
 export function ColourPicker({ label, value, onPick, className, style, children }: ColourPickerProps) {
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();
-  const [open, setOpen] = useState(false);
+  const [gesture, setGesture] = useState<Gesture | null>(null);
+  const pick = (hex: string): void => {
+    if (gesture) onPick(hex, gesture);
+  };
   return (
     <>
       <button
@@ -27,7 +33,7 @@ export function ColourPicker({ label, value, onPick, className, style, children 
         aria-label={label}
         title={label}
         onClick={() => {
-          setOpen(true);
+          setGesture(new Gesture());
           dialog.current?.showModal();
         }}
       >
@@ -37,11 +43,12 @@ export function ColourPicker({ label, value, onPick, className, style, children 
         ref={dialog}
         className="modal"
         aria-labelledby={`${id}-title`}
+        onCancel={() => gesture?.takeBack()}
         onClose={() => {
-          setOpen(false);
+          setGesture(null);
         }}
       >
-        {open && (
+        {gesture && (
           <div className="modal-box grid max-w-xl gap-5 bg-base-100 text-left font-normal text-base-content">
             <div className="flex items-center gap-3">
               <span
@@ -63,8 +70,8 @@ export function ColourPicker({ label, value, onPick, className, style, children 
                 Done
               </button>
             </div>
-            <Swatches value={value} onPick={onPick} />
-            <PhotoPick onPick={onPick} />
+            <Swatches value={value} onPick={pick} />
+            <PhotoPick onPick={pick} />
             <label className="flex items-center gap-3 text-sm" htmlFor={`${id}-free`}>
               Any colour
               <input
@@ -73,7 +80,7 @@ export function ColourPicker({ label, value, onPick, className, style, children 
                 className="h-9 w-16 cursor-pointer"
                 value={value}
                 onChange={(event) => {
-                  onPick(event.target.value.toLowerCase());
+                  pick(event.target.value.toLowerCase());
                 }}
               />
             </label>
@@ -85,7 +92,7 @@ export function ColourPicker({ label, value, onPick, className, style, children 
 }
 
 function Swatches({ value, onPick }: { readonly value: string; readonly onPick: (hex: string) => void }) {
-  const palettes = usePalettes();
+  const { all: palettes, damaged } = usePalettes();
   return (
     <section className="grid gap-2" aria-label="From a palette">
       {palettes.map((palette) => (
@@ -109,6 +116,7 @@ function Swatches({ value, onPick }: { readonly value: string; readonly onPick: 
           </div>
         </div>
       ))}
+      <DamagedList table="palettes" keys={damaged} />
       <PaletteImport />
     </section>
   );

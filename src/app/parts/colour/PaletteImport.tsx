@@ -1,17 +1,30 @@
 import { useState } from 'react';
-import { readPalette } from '../../../core/exchange/palette.ts';
+import { readPalette, type Palette } from '../../../core/exchange/palette.ts';
+import { paletteKeeper } from '../../../store/keeping/library.ts';
+import { AskReplace } from '../AskReplace.tsx';
 import { FilePicker } from '../FilePicker.tsx';
-import { database } from '../../../store/database.ts';
+import { readText } from '../readText.ts';
+import { usePalettes } from './useLibrary.ts';
 
 /** Take in a palette file, .gpl or our own; it is kept for every plan. */
 export function PaletteImport() {
+  const { own } = usePalettes();
   const [fault, setFault] = useState<string | null>(null);
+  const [asked, setAsked] = useState<Palette | null>(null);
+  const keep = (palette: Palette): void => {
+    const there = own.find((p) => p.value.name === palette.name) ?? null;
+    void paletteKeeper.change(palette.name, there, palette);
+    setAsked(null);
+  };
   const bring = async (file: File): Promise<void> => {
-    const read = readPalette(await file.text());
+    const text = await readText(file);
+    const read = text.ok ? readPalette(text.value) : text;
     setFault(
       read.ok ? null : `“${file.name}” was not taken. ${read.fault.at ?? 'file'}: ${read.fault.message}`,
     );
-    if (read.ok) await database.palettes.put(read.value);
+    if (!read.ok) return;
+    if (own.some((p) => p.value.name === read.value.name)) setAsked(read.value);
+    else keep(read.value);
   };
   return (
     <div className="grid justify-items-start gap-1">
@@ -23,6 +36,21 @@ export function PaletteImport() {
       >
         Import a palette (.gpl or .json)
       </FilePicker>
+      {asked && (
+        <AskReplace
+          name={asked.name}
+          taken={own.map((p) => p.value.name)}
+          onReplace={() => {
+            keep(asked);
+          }}
+          onBeside={(name) => {
+            keep({ ...asked, name });
+          }}
+          onLeave={() => {
+            setAsked(null);
+          }}
+        />
+      )}
       {fault !== null && (
         <p role="alert" className="text-sm text-error">
           {fault}

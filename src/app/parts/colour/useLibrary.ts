@@ -1,42 +1,62 @@
-import { liveQuery } from 'dexie';
-import { useEffect, useMemo, useState } from 'react';
-import type { Colorant } from '../../../core/colorant/schema.ts';
+import { useMemo } from 'react';
+import * as v from 'valibot';
+import { colorantSchema, type Colorant } from '../../../core/colorant/schema.ts';
 import { STARTER_COLORANTS } from '../../../core/colorant/starters.ts';
 import { POT_COLOURS } from '../../../core/edit/pots.ts';
-import type { Palette } from '../../../core/exchange/palette.ts';
-import { database } from '../../../store/database.ts';
+import { paletteSchema, type Palette } from '../../../core/exchange/palette.ts';
+import { database, type ColorantRecord, type PaletteRecord } from '../../../store/database.ts';
+import type { Seen } from '../../../store/keeping/libraryKeeper.ts';
+import { useThings } from '../useThings.ts';
 
-function useLive<T>(query: () => Promise<readonly T[]>): readonly T[] {
-  const [rows, setRows] = useState<readonly T[]>([]);
-  useEffect(() => {
-    const subscription = liveQuery(query).subscribe((found) => {
-      setRows(found);
-    });
-    return () => {
-      subscription.unsubscribe();
-    };
-  }, [query]);
-  return rows;
+const colorantRows = (): Promise<readonly ColorantRecord[]> => database.colorants.toArray();
+const paletteRows = (): Promise<readonly PaletteRecord[]> => database.palettes.orderBy('name').toArray();
+
+const readColorant = (row: ColorantRecord): Colorant | undefined => {
+  const read = v.safeParse(colorantSchema, row.colorant);
+  return read.success ? read.output : undefined;
+};
+const readPalette = (row: PaletteRecord): Palette | undefined => {
+  const read = v.safeParse(paletteSchema, row.palette);
+  return read.success ? read.output : undefined;
+};
+const idOf = (row: ColorantRecord): string => row.id;
+const nameOf = (row: PaletteRecord): string => row.name;
+
+const STARTERS: readonly Seen<Colorant>[] = STARTER_COLORANTS.map((value) => ({ value, revision: null }));
+
+interface Colorants {
+  /** by name: one's own, and the starters that have none of one's own in their place */
+  readonly all: readonly Seen<Colorant>[];
+  /** ids of stored ones that cannot be read */
+  readonly damaged: readonly string[];
 }
 
-const ownColorants = (): Promise<readonly Colorant[]> => database.colorants.toArray();
-const ownPalettes = (): Promise<readonly Palette[]> => database.palettes.orderBy('name').toArray();
-
-/** All colorants by name: one's own, and the starters that have none of one's own in their place. */
-export function useColorants(): readonly Colorant[] {
-  const own = useLive(ownColorants);
+export function useColorantShelf(): Colorants {
+  const { things: own, damaged } = useThings('colorants', colorantRows, idOf, readColorant);
   return useMemo(() => {
-    const ids = new Set(own.map((c) => c.id));
-    return [...own, ...STARTER_COLORANTS.filter((c) => !ids.has(c.id))].toSorted((a, b) =>
-      a.name.localeCompare(b.name, 'en'),
+    const ids = new Set(own.map((c) => c.value.id));
+    const all = [...own, ...STARTERS.filter((c) => !ids.has(c.value.id))].toSorted((a, b) =>
+      a.value.name.localeCompare(b.value.name, 'en'),
     );
-  }, [own]);
+    return { all, damaged };
+  }, [own, damaged]);
+}
+
+export function useColorants(): readonly Colorant[] {
+  const { all } = useColorantShelf();
+  return useMemo(() => all.map((c) => c.value), [all]);
 }
 
 const BUILT_IN: Palette = { name: 'Upland stone', colours: [...POT_COLOURS] };
 
-/** One's own palettes by name, and the one that comes with the product. */
-export function usePalettes(): readonly Palette[] {
-  const own = useLive(ownPalettes);
-  return useMemo(() => [BUILT_IN, ...own], [own]);
+interface Palettes {
+  /** one's own palettes by name, after the one that comes with the product */
+  readonly all: readonly Palette[];
+  readonly own: readonly Seen<Palette>[];
+  readonly damaged: readonly string[];
+}
+
+export function usePalettes(): Palettes {
+  const { things: own, damaged } = useThings('palettes', paletteRows, nameOf, readPalette);
+  return useMemo(() => ({ all: [BUILT_IN, ...own.map((p) => p.value)], own, damaged }), [own, damaged]);
 }

@@ -2,10 +2,12 @@ import { Caution } from '../../parts/Caution.tsx';
 import { Station } from '../../parts/Station.tsx';
 import { Additives } from './Additives.tsx';
 import { BatchSize } from './BatchSize.tsx';
-import { FragranceFields } from './FragranceFields.tsx';
+import { Fragrances } from './Fragrances.tsx';
+import { LateOils } from './LateOils.tsx';
 import { LyeAndWater } from './LyeAndWater.tsx';
 import { Oils } from './Oils.tsx';
 import { PartLiquids } from './PartLiquids.tsx';
+import { Promises } from './Promises.tsx';
 import { Temperatures } from './Temperatures.tsx';
 
 export function BatterStation() {
@@ -21,7 +23,9 @@ export function BatterStation() {
       <Temperatures />
       <PartLiquids />
       <Additives />
-      <FragranceFields />
+      <LateOils />
+      <Fragrances />
+      <Promises />
       <p className="quiet text-sm">
         Drip Line is a planning aid. Your suppliers’ data sheets, local rules and licensed practice come
         first.

@@ -1,34 +1,12 @@
 import { switchWaterSchool } from '../../../core/edit/batter.ts';
-import type { Water } from '../../../core/batter/schema.ts';
 import { formatNumber, formatPercent } from '../../../core/units/format.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Fact } from '../../parts/Fact.tsx';
 import { Group } from '../../parts/Station.tsx';
-import { FigureField, PercentField } from '../../parts/quantities.tsx';
+import { PercentField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
-import { WrittenLye } from './WrittenLye.tsx';
-
-const SCHOOLS: readonly { readonly value: Water['school']; readonly label: string }[] = [
-  { value: 'percent-of-oils', label: '% of oils' },
-  { value: 'lye-concentration', label: 'lye concentration' },
-  { value: 'water-to-lye', label: 'water : lye' },
-];
-
-function WaterValue() {
-  const { plan, edit } = usePlan();
-  const { water } = plan.batter;
-  const put = (value: number, gesture: string) =>
-    edit((p) => ({ ...p, batter: { ...p.batter, water: { ...p.batter.water, value } } }), gesture);
-  if (water.school === 'water-to-lye')
-    return <FigureField label="Water to one of lye" suffix=": 1" value={water.value} onValue={put} />;
-  return (
-    <PercentField
-      label={water.school === 'percent-of-oils' ? 'Water, of the oils' : 'Lye, of the solution'}
-      value={water.value}
-      onValue={put}
-    />
-  );
-}
+import { WATER_SCHOOLS, WaterValue } from './WaterValue.tsx';
+import { WrittenRecipe } from './written/WrittenRecipe.tsx';
 
 export function LyeAndWater() {
   const { plan, computed, edit, show } = usePlan();
@@ -52,17 +30,22 @@ export function LyeAndWater() {
           onValue={(purityPercent, g) => edit((p) => ({ ...p, batter: { ...p.batter, purityPercent } }), g)}
         />
       </div>
-      <WrittenLye />
+      <WrittenRecipe />
       <Choice
         legend="Water said as"
         value={batter.water.school}
-        options={SCHOOLS}
+        options={WATER_SCHOOLS}
         onChoose={(school) => {
           edit((p) => switchWaterSchool(p, school));
         }}
       />
       <div className="grid grid-cols-3 items-end gap-3">
-        <WaterValue />
+        <WaterValue
+          water={batter.water}
+          onValue={(value, gesture) =>
+            edit((p) => ({ ...p, batter: { ...p.batter, water: { ...p.batter.water, value } } }), gesture)
+          }
+        />
         {recipe && (
           <dl className="col-span-2">
             {batter.water.school !== 'percent-of-oils' && (

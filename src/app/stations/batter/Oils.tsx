@@ -1,142 +1,52 @@
-import { X } from 'lucide-react';
-import { useState } from 'react';
-import { freshId } from '../../../core/edit/freshId.ts';
-import { OIL_LIBRARY, RANGES_NOTE } from '../../../core/batter/oilLibrary.ts';
-import { midSv } from '../../../core/batter/oil.ts';
-import { oilOf, percentSum } from '../../../core/batter/usedOils.ts';
-import type { RecipeOil } from '../../../core/batter/schema.ts';
-import { formatPercent } from '../../../core/units/format.ts';
-import { Picker } from '../../parts/Picker.tsx';
+import { setOilWeight } from '../../../core/edit/batter.ts';
+import { RANGES_NOTE } from '../../../core/batter/oilLibrary.ts';
+import { percentSum } from '../../../core/batter/usedOils.ts';
 import { Group } from '../../parts/Station.tsx';
-import { FigureField, PercentField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
-import { OwnOil } from './OwnOil.tsx';
+import { OilTable } from './OilTable.tsx';
 
-const PICK = 'Add an oil…';
-const OWN = 'An oil of my own…';
-
-/** The oils by percent, with the saponification value used for each and the range it was published in. */
+/** The recipe's oils: by percent, and by weight where it is the oils that say how large the batch is. */
 export function Oils() {
-  const { plan, computed, edit, show } = usePlan();
-  const [own, setOwn] = useState(false);
+  const { plan, computed, edit } = usePlan();
+  const { batch } = computed;
   const { oils } = plan.batter;
-  const put = (change: (oils: readonly RecipeOil[]) => RecipeOil[], gesture?: string) =>
-    edit((p) => ({ ...p, batter: { ...p.batter, oils: change(p.batter.oils) } }), gesture);
-  const at = (i: number, change: Partial<RecipeOil>, gesture: string) =>
-    put((list) => list.map((o, k) => (k === i ? { ...o, ...change } : o)), gesture);
-  const left = Math.max(0, Math.round((100 - percentSum(plan.batter)) * 100) / 100);
-  const free = OIL_LIBRARY.filter((o) => !oils.some((line) => line.oil === o.id));
-  const add = (id: string): void => {
-    if (id === OWN) setOwn(true);
-    else if (id !== PICK) put((list) => [...list, { oil: id, percent: left }]);
+  const { to } = plan.fill;
+  const givenG = to.kind === 'oils' ? to.massG : undefined;
+  const sum = percentSum(plan.batter);
+  const weightOf = (oil: string): number | undefined => {
+    if (givenG === undefined || sum <= 0) return batch?.oils.find((w) => w.id === oil)?.massG;
+    // as it was typed, not as the scale rounds it once carriers are set aside
+    return ((oils.find((o) => o.oil === oil)?.percent ?? 0) / sum) * givenG;
   };
   return (
-    <Group title="Oils">
-      <table className="w-full text-left">
-        <thead className="quiet text-sm">
-          <tr className="rule border-b">
-            <th className="py-1 font-normal">Oil</th>
-            <th className="w-22 py-1 text-right font-normal">Share</th>
-            <th className="w-34 py-1 pl-2 text-right font-normal">Sap. value, mg KOH/g</th>
-            <th className="w-24 py-1 text-right font-normal">Weight</th>
-            <th className="w-8">
-              <span className="sr-only">Remove</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {oils.map((line, i) => {
-            const oil = oilOf(line);
-            const weight = computed.batch?.oils.find((w) => w.id === line.oil);
-            return (
-              <tr key={`${line.oil}-${i}`} className="rule border-b align-top">
-                <td className="py-1.5 leading-tight">
-                  {oil?.name ?? line.oil}
-                  <span className="quiet block text-xs">
-                    {oil ? `${oil.svLow} to ${oil.svHigh} · ${oil.origin}` : 'not in the library'}
-                  </span>
-                </td>
-                <td className="py-1">
-                  <PercentField
-                    label={`Share of ${oil?.name ?? line.oil}`}
-                    hideLabel
-                    value={line.percent}
-                    onValue={(percent, g) => at(i, { percent }, g)}
-                  />
-                </td>
-                <td className="py-1 pl-2">
-                  <FigureField
-                    label={`Saponification value of ${oil?.name ?? line.oil}`}
-                    hideLabel
-                    suffix={line.svMgG === undefined ? 'mid' : 'lot'}
-                    value={line.svMgG ?? (oil ? midSv(oil) : 0)}
-                    onValue={(svMgG, g) =>
-                      oil && svMgG === midSv(oil)
-                        ? put((list) => list.map((o, k) => (k === i ? withoutLot(o) : o)), g)
-                        : at(i, { svMgG }, g)
-                    }
-                  />
-                </td>
-                <td className="py-2.5 text-right font-bold">{weight ? show.mass(weight.massG) : '–'}</td>
-                <td className="py-1.5 text-right">
-                  <button
-                    type="button"
-                    className="btn btn-ghost btn-sm px-1.5"
-                    aria-label={`Remove ${oil?.name ?? line.oil}`}
-                    onClick={() => put((list) => list.filter((_, k) => k !== i))}
-                  >
-                    <X className="size-4" aria-hidden="true" />
-                  </button>
-                </td>
-              </tr>
-            );
-          })}
-          <tr>
-            <td className="py-2">
-              <Picker
-                label="Add an oil"
-                hideLabel
-                className="max-w-60"
-                value={PICK}
-                options={[
-                  { value: PICK, label: PICK },
-                  ...free.map((o) => ({ value: o.id, label: o.name })),
-                  { value: OWN, label: OWN },
-                ]}
-                onPick={add}
-              />
-            </td>
-            <td className="py-2 pr-2.5 text-right font-bold">{formatPercent(percentSum(plan.batter), 2)}</td>
-            <td />
-            <td className="py-2 text-right font-bold">
-              {computed.batch ? show.mass(computed.batch.oilsG) : '–'}
-            </td>
-            <td />
-          </tr>
-        </tbody>
-      </table>
+    <Group
+      title="Oils"
+      aside={
+        givenG === undefined && batch ? (
+          <button
+            type="button"
+            className="cursor-pointer text-sm underline"
+            onClick={() =>
+              edit((p) => ({ ...p, fill: { ...p.fill, to: { kind: 'oils', massG: batch.oilsG } } }))
+            }
+          >
+            Give them by weight
+          </button>
+        ) : undefined
+      }
+    >
+      <OilTable
+        oils={oils}
+        put={(change, gesture) =>
+          edit((p) => ({ ...p, batter: { ...p.batter, oils: change(p.batter.oils) } }), gesture)
+        }
+        weightOf={weightOf}
+        totalG={givenG ?? batch?.oilsG}
+        {...(givenG === undefined
+          ? {}
+          : { onWeight: (i, massG, g) => edit((p) => setOilWeight(p, i, massG), g) })}
+      />
       <p className="quiet text-sm">{RANGES_NOTE}</p>
-      {own && (
-        <OwnOil
-          onDone={(custom) => {
-            setOwn(false);
-            if (custom)
-              put((list) => [
-                ...list,
-                {
-                  oil: freshId(
-                    'own-oil-',
-                    list.map((o) => ({ id: o.oil })),
-                  ),
-                  percent: left,
-                  custom,
-                },
-              ]);
-          }}
-        />
-      )}
     </Group>
   );
 }
-
-const withoutLot = ({ svMgG: _lot, ...oil }: RecipeOil): RecipeOil => oil;

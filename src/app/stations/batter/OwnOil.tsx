@@ -1,10 +1,8 @@
 import { useState } from 'react';
 import * as v from 'valibot';
-import { batterSchema, type RecipeOil } from '../../../core/batter/schema.ts';
+import { customOilSchema, type RecipeOil } from '../../../core/batter/schema.ts';
 
 type Custom = NonNullable<RecipeOil['custom']>;
-
-const customSchema = batterSchema.entries.oils.pipe[0].item.entries.custom.wrapped;
 
 const FIELDS = [
   { key: 'name', label: 'Name' },
@@ -18,7 +16,7 @@ export function OwnOil({ onDone }: { readonly onDone: (custom: Custom | undefine
   const [draft, setDraft] = useState({ name: '', svLow: '', svHigh: '', densityGMl: '0.915' });
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
   const take = (): void => {
-    const read = v.safeParse(customSchema, {
+    const read = v.safeParse(customOilSchema, {
       name: draft.name,
       svLow: Number(draft.svLow || 'none'),
       svHigh: Number(draft.svHigh || 'none'),

@@ -1,18 +1,21 @@
 import { freshId } from '../../../core/edit/freshId.ts';
 import type { PartLiquid } from '../../../core/batter/schema.ts';
+import { Picker } from '../../parts/Picker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { PercentField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { LIQUID_OPTIONS } from './momentOptions.ts';
 import { Rows } from './Rows.tsx';
+import type { Gesture } from '../../../store/gesture.ts';
 
-/** Milk, aloe and the like in place of some of the water, stirred in at emulsion, or frozen and the lye dissolved in it. */
+/** Milk, aloe and the like in place of some of the water, each at its moment. */
 export function PartLiquids() {
   const { plan, computed, edit, show } = usePlan();
   const { partLiquids } = plan.batter;
-  const put = (change: (list: readonly PartLiquid[]) => PartLiquid[], gesture?: string) =>
+  const put = (change: (list: readonly PartLiquid[]) => PartLiquid[], gesture?: Gesture) =>
     edit((p) => ({ ...p, batter: { ...p.batter, partLiquids: change(p.batter.partLiquids) } }), gesture);
-  const at = (id: string, change: Partial<PartLiquid>, gesture?: string) =>
+  const at = (id: string, change: Partial<PartLiquid>, gesture?: Gesture) =>
     put((list) => list.map((l) => (l.id === id ? { ...l, ...change } : l)), gesture);
   return (
     <Group
@@ -24,7 +27,13 @@ export function PartLiquids() {
           onClick={() =>
             put((list) => [
               ...list,
-              { id: freshId('l', list), name: 'Milk', percentOfWater: 20, waterPercent: 88 },
+              {
+                id: freshId('l', list),
+                name: 'Milk',
+                percentOfWater: 20,
+                waterPercent: 88,
+                moment: 'emulsion',
+              },
             ])
           }
         >
@@ -43,7 +52,7 @@ export function PartLiquids() {
           <>
             <TextField
               label="Name"
-              className="flex-1"
+              className="min-w-36 flex-1"
               value={l.name}
               onValue={(name, g) => at(l.id, { name }, g)}
             />
@@ -59,15 +68,13 @@ export function PartLiquids() {
               value={l.waterPercent}
               onValue={(waterPercent, g) => at(l.id, { waterPercent }, g)}
             />
-            <label className="flex w-full basis-full cursor-pointer items-center gap-2 text-sm">
-              <input
-                type="checkbox"
-                className="size-5 accent-(--color-accent)"
-                checked={l.frozen ?? false}
-                onChange={(event) => at(l.id, { frozen: event.target.checked })}
-              />
-              Frozen: the lye is dissolved in it, slowly and on ice
-            </label>
+            <Picker
+              label="when"
+              className="min-w-40 flex-1"
+              value={l.moment}
+              options={LIQUID_OPTIONS}
+              onPick={(moment) => at(l.id, { moment })}
+            />
             <span className="w-20 pb-2 text-right font-bold">
               {show.mass(computed.batch?.partLiquids.find((w) => w.id === l.id)?.massG ?? 0)}
             </span>

@@ -4,14 +4,15 @@ import type { Batter } from '../../../core/batter/schema.ts';
 import { Group } from '../../parts/Station.tsx';
 import { TemperatureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import type { Gesture } from '../../../store/gesture.ts';
 
 /** Temperatures at mixing, and how hot the lye solution will get. */
 export function Temperatures() {
   const { plan, computed, edit, show } = usePlan();
   const { temperatures } = plan.batter;
   const { batch } = computed;
-  const frozen = batch?.partLiquids.some((l) => l.frozen && l.massG > 0) ?? false;
-  const put = (change: Partial<Batter['temperatures']>, gesture: string) =>
+  const frozen = batch?.partLiquids.some((l) => l.moment === 'frozen' && l.massG > 0) ?? false;
+  const put = (change: Partial<Batter['temperatures']>, gesture: Gesture) =>
     edit(
       (p) => ({ ...p, batter: { ...p.batter, temperatures: { ...p.batter.temperatures, ...change } } }),
       gesture,

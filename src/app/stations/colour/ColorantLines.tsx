@@ -15,6 +15,7 @@ import { useColorants } from '../../parts/colour/useLibrary.ts';
 import { TextField } from '../../parts/TextField.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { DoseSlider } from './DoseSlider.tsx';
 
 /** A pot's colorants with their doses, and what that weighs. */
 export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly weights: readonly Weight[] }) {
@@ -28,6 +29,14 @@ export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly we
         return (
           <li key={colorant} className="flex items-start gap-2">
             {known && <ColorantName known={known} />}
+            {known?.nature && (
+              <DoseSlider
+                label={`${known.name}, by dragging`}
+                value={doseGPerKg}
+                usual={known.nature.usualGPerKg}
+                onDose={(dose, g) => edit((p) => setDose(p, pot.id, colorant, dose), g)}
+              />
+            )}
             <FigureField
               label={`Dose of ${known?.name ?? colorant}`}
               hideLabel
@@ -77,7 +86,12 @@ function ColorantName({ known }: { readonly known: PlanColorant }) {
         />
       </span>
     );
-  const changed = inLibrary && JSON.stringify(inLibrary.nature) !== JSON.stringify(known.nature);
+  // out of a jar that stands ready the carrier is the jar's, whatever the library says
+  const { carrier, carrierMlPerG } =
+    known.jar === undefined ? known.nature : (inLibrary?.nature ?? known.nature);
+  const changed =
+    inLibrary &&
+    JSON.stringify(inLibrary.nature) !== JSON.stringify({ ...known.nature, carrier, carrierMlPerG });
   return (
     <span className="mt-1.5 min-w-0 flex-1 leading-tight">
       {known.name}

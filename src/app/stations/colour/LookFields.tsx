@@ -1,5 +1,5 @@
-import { vanillinGPerKg } from '../../../core/look/paintbox.ts';
-import { MOMENTS } from '../../../core/look/state.ts';
+import { tans } from '../../../core/look/paintbox.ts';
+import { AGES } from '../../../core/look/state.ts';
 import { lookChanged, type Look } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { Choice } from '../../parts/Choice.tsx';
@@ -25,7 +25,7 @@ export function LookFields() {
         <Choice
           legend="When"
           value={look.when}
-          options={MOMENTS.map((value) => ({ value, label: WHEN[value] }))}
+          options={AGES.map((value) => ({ value, label: WHEN[value] }))}
           onChoose={(when) => {
             dispatch(lookChanged({ when }));
           }}
@@ -38,7 +38,7 @@ export function LookFields() {
             dispatch(lookChanged({ gelled }));
           }}
         />
-        {vanillinGPerKg(plan) > 0 && (
+        {tans(plan) && (
           <Choice
             legend="Fragrance"
             value={look.scented ? 'with' : 'without'}

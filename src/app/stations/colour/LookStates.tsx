@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { vanillinGPerKg } from '../../../core/look/paintbox.ts';
+import { tans } from '../../../core/look/paintbox.ts';
 import { plannedHeat, type SoapState } from '../../../core/look/state.ts';
 import { coloursOf, type PlanColours } from '../../../core/ombre/coloursOf.ts';
 import type { Computed } from '../../../core/sheet/compute.ts';
@@ -14,15 +14,15 @@ export interface NamedState {
 export function useStates({ plan, graded }: Computed): readonly NamedState[] {
   return useMemo(() => {
     const heat = plannedHeat(plan);
-    const cured: SoapState = { moment: 'cured', heat, scented: true };
+    const cured: SoapState = { age: 'cured', heat, scented: true };
     const states: readonly { readonly name: string; readonly state: SoapState }[] = [
-      { name: 'at the pour', state: { ...cured, moment: 'pour' } },
-      { name: 'at the cut', state: { ...cured, moment: 'cut' } },
+      { name: 'at the pour', state: { ...cured, age: 'pour' } },
+      { name: 'at the cut', state: { ...cured, age: 'cut' } },
       { name: 'cured', state: cured },
       heat > 0
         ? { name: 'not gelled', state: { ...cured, heat: 0 } }
         : { name: 'gelled', state: { ...cured, heat: 0.5 } },
-      ...(vanillinGPerKg(plan) > 0 ? [{ name: 'unscented', state: { ...cured, scented: false } }] : []),
+      ...(tans(plan) ? [{ name: 'unscented', state: { ...cured, scented: false } }] : []),
     ];
     return states.map(({ name, state }) => ({ name, colours: coloursOf(plan, state, graded) }));
   }, [plan, graded]);

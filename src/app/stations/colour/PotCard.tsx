@@ -11,7 +11,12 @@ import { PercentField } from '../../parts/quantities.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { ColorantLines } from './ColorantLines.tsx';
+import { PotJug } from './PotJug.tsx';
+import { PotMatch } from './PotMatch.tsx';
+import { OwnRecipe } from './OwnRecipe.tsx';
+import { StirredIn } from './StirredIn.tsx';
 import { LookStates, type NamedState } from './LookStates.tsx';
+import type { Gesture } from '../../../store/gesture.ts';
 
 const OWN_JUG = 'own';
 
@@ -26,7 +31,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
   );
   const share = layers.filter((l) => l.pour.pot === pot.id).reduce((s, l) => s + l.sharePercent, 0);
   const colour = colours.pots.get(pot.id) ?? NO_COLOUR;
-  const change = (part: Partial<Omit<Pot, 'id'>>, gesture?: string) =>
+  const change = (part: Partial<Omit<Pot, 'id'>>, gesture?: Gesture) =>
     edit((p) => updatePot(p, pot.id, part), gesture);
   return (
     <li className="grid gap-2.5 rounded-box border border-base-300 p-3" aria-label={`Pot ${pot.letter}`}>
@@ -42,7 +47,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           <ColourPicker
             label={`Colour of pot ${pot.letter}`}
             value={colour}
-            onPick={(hex) => change({ colour: hex }, `colour-${pot.id}`)}
+            onPick={(hex, g) => change({ colour: hex }, g)}
             className="grid size-13 shrink-0 cursor-pointer place-items-center rounded-full border border-black/30 text-xl font-bold"
             style={{ background: colour, color: inkOn(colour) }}
           >
@@ -67,12 +72,9 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           className="w-24"
           decimals={1}
           value={share}
-          disabled={!poured}
-          onValue={(percent, g) => {
-            const volumes = new Map(layers.map((l) => [l.pour.id, l.volumeMl] as const));
-            const shared = setPotShare(plan, pot.id, percent, volumes);
-            return shared.ok ? edit(() => shared.value, g) : shared.fault;
-          }}
+          // a share is of the first mould’s pours: with designs of their own beside it, it is no pot’s to set
+          disabled={!poured || plan.others.some((o) => o.design === 'own')}
+          onValue={(percent, g) => edit((p) => setPotShare(p, pot.id, percent), g)}
         />
         <span className="grid w-24 text-right">
           <span className="quiet text-sm">Batter</span>
@@ -120,9 +122,11 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
                 </button>
               )}
             </div>
+            <PotMatch pot={pot} colour={colour} />
           </>
         )}
         <LookStates potId={pot.id} states={states} />
+        <StirredIn pot={pot} />
         <div className="flex flex-wrap gap-3">
           <Picker
             label="Thickness at the pour"
@@ -149,6 +153,8 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
             }
           />
         </div>
+        <PotJug pot={pot} />
+        {plan.divide.kind === 'before-lye' && <OwnRecipe pot={pot} />}
       </div>
     </li>
   );

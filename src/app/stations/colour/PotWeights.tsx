@@ -1,3 +1,4 @@
+import { pourNames } from '../../../core/plan/deposits.ts';
 import type { Weights } from '../../../core/weigh/weights.ts';
 import { formatPercent } from '../../../core/units/format.ts';
 import { Group } from '../../parts/Station.tsx';
@@ -18,7 +19,7 @@ function superfatText({ superfatPercent, leastSuperfatPercent }: Weights['pots']
 export function PotWeights({ weights }: { readonly weights: Weights }) {
   const { plan, show } = usePlan();
   const portions = plan.divide.kind === 'before-lye';
-  const pours = plan.steps.filter((s) => s.kind === 'pour').map((s) => s.id);
+  const pours = pourNames(plan);
   const sum = (of: (p: Weights['pots'][number]) => number): number =>
     weights.pots.reduce((s, p) => s + of(p), 0);
   const liquids = (p: Weights['pots'][number]): number =>
@@ -71,7 +72,7 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
                     <td className={CELL}>
                       {p.pours.map((q) => (
                         <span key={q.stepId} className="block">
-                          <span className="quiet text-sm">pour {pours.indexOf(q.stepId) + 1} </span>
+                          <span className="quiet text-sm">{pours.get(q.stepId)} </span>
                           {show.mass(q.massG)}
                           {q.colorants.length > 0 && (
                             <span className="quiet text-sm">

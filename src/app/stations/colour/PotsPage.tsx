@@ -56,7 +56,7 @@ function PlainSoap() {
       <ColourPicker
         label="Colour of the plain soap"
         value={colour}
-        onPick={(hex) => edit((p) => ({ ...p, batter: { ...p.batter, colour: hex } }), 'plain-soap')}
+        onPick={(hex, g) => edit((p) => ({ ...p, batter: { ...p.batter, colour: hex } }), g)}
         className="size-9 shrink-0 cursor-pointer rounded-full border border-black/30"
         style={{ background: colour }}
       >

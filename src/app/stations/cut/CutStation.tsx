@@ -1,18 +1,22 @@
 import { WATER_LOST_IN_CURE } from '../../../core/batter/fragranceLimit.ts';
 import { barsText } from '../../../core/cut/barsText.ts';
+import { isCavity } from '../../../core/mould/schema.ts';
 import type { CutSettings } from '../../../core/plan/planSchema.ts';
 import { formatNumber } from '../../../core/units/format.ts';
 import { Fact } from '../../parts/Fact.tsx';
 import { Group, Station } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
+import { CutterFields } from './CutterFields.tsx';
 import { LoafLength } from './LoafLength.tsx';
+import type { Gesture } from '../../../store/gesture.ts';
 
 export function CutStation() {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show, use } = useBench();
   const { cut, recipe } = computed;
+  const cavity = isCavity(plan.mould);
   const stands = cut.pieces[0]?.axis === 'z';
-  const put = (change: Partial<CutSettings>, gesture: string) =>
+  const put = (change: Partial<CutSettings>, gesture: Gesture) =>
     edit((p) => ({ ...p, cut: { ...p.cut, ...change } }), gesture);
   const masses = cut.bars.map((b) => b.massG);
   const least = Math.min(...masses);
@@ -21,43 +25,51 @@ export function CutStation() {
     most - least < 0.5 ? show.mass(least * f) : `${show.massFigure(least * f)} to ${show.mass(most * f)}`;
   const cured = recipe ? 1 - (recipe.water * WATER_LOST_IN_CURE) / recipe.batterPerOil : 1;
   return (
-    <Station station="cut" title={stands ? 'Cut into discs' : 'Cut, straight across'}>
+    <Station
+      station="cut"
+      title={cavity ? 'A bar a cavity' : stands ? 'Cut into discs' : 'Cut, straight across'}
+    >
       <LoafLength />
-      <Group title="Bars">
-        <div className="grid grid-cols-3 gap-3">
-          <LengthField
-            label="Thickness"
-            value={plan.cut.thicknessMm}
-            onValue={(thicknessMm, g) => put({ thicknessMm }, g)}
-          />
-          <LengthField
-            label="Kerf of the cutter"
-            value={plan.cut.kerfMm}
-            onValue={(kerfMm, g) => put({ kerfMm }, g)}
-          />
-          {!stands && (
-            <FigureField
-              label={cut.pieces.length > 1 ? 'Strips across, each piece' : 'Strips across'}
-              suffix=""
-              value={plan.cut.strips}
-              onValue={(strips, g) => put({ strips }, g)}
+      {cavity ? (
+        <p className="text-sm">It comes out of its cavity as it is: nothing is cut.</p>
+      ) : (
+        <Group title="Bars">
+          <div className="grid grid-cols-3 gap-3">
+            <LengthField
+              label="Thickness"
+              value={plan.cut.thicknessMm}
+              onValue={(thicknessMm, g) => put({ thicknessMm }, g)}
             />
-          )}
-          <LengthField
-            label={stands ? 'Trim, foot' : 'Trim, near end'}
-            value={plan.cut.trimStartMm}
-            onValue={(trimStartMm, g) => put({ trimStartMm }, g)}
-          />
-          <LengthField
-            label={stands ? 'Trim, top' : 'Trim, far end'}
-            value={plan.cut.trimEndMm}
-            onValue={(trimEndMm, g) => put({ trimEndMm }, g)}
-          />
-        </div>
-      </Group>
+            <LengthField
+              label="Kerf of the cutter"
+              value={plan.cut.kerfMm}
+              onValue={(kerfMm, g) => put({ kerfMm }, g)}
+            />
+            {!stands && (
+              <FigureField
+                label={cut.pieces.length > 1 ? 'Strips across, each piece' : 'Strips across'}
+                suffix=""
+                value={plan.cut.strips}
+                onValue={(strips, g) => put({ strips }, g)}
+              />
+            )}
+            <LengthField
+              label={stands ? 'Trim, foot' : 'Trim, near end'}
+              value={plan.cut.trimStartMm}
+              onValue={(trimStartMm, g) => put({ trimStartMm }, g)}
+            />
+            <LengthField
+              label={stands ? 'Trim, top' : 'Trim, far end'}
+              value={plan.cut.trimEndMm}
+              onValue={(trimEndMm, g) => put({ trimEndMm }, g)}
+            />
+          </div>
+        </Group>
+      )}
+      {!cavity && !stands && <CutterFields />}
       <dl>
         <Fact name="Bars" strong>
-          {barsText(computed)}
+          {barsText([{ cut, use }])}
         </Fact>
         <Fact
           name={
@@ -70,7 +82,7 @@ export function CutStation() {
         >
           {show.length(cut.loafMm)}
         </Fact>
-        <Fact name="Left over">{show.length(cut.remainderMm)}</Fact>
+        {!cavity && <Fact name="Left over">{show.length(cut.remainderMm)}</Fact>}
         {masses.length > 0 && (
           <>
             <Fact name="A bar at the cut" origin="estimated" strong>

@@ -1,6 +1,6 @@
 import type { Piece } from '../../../core/cut/pieces.ts';
 import { viewPolygon } from '../../../core/mould/sectionView.ts';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 
 const HEIGHT = 168;
@@ -25,7 +25,7 @@ function offcutsOf(piece: Piece, last: number, trimStart: number): readonly Band
  * each other and are cut alike: the first is drawn. A tube that stands is cut across its height.
  */
 export function LoafLength() {
-  const { plan, computed, colours, show } = usePlan();
+  const { plan, computed, colours, show } = useBench();
   const [ref, { width }] = useSize<HTMLDivElement>();
   const { cut, stack, geometry } = computed;
   const stands = cut.pieces[0]?.axis === 'z';
@@ -57,6 +57,19 @@ export function LoafLength() {
               strokeWidth="0.6"
             />
           ))}
+          {!stands &&
+            plan.cut.onTop?.atMm.map((at, i) => (
+              <rect
+                key={i}
+                x={x((shown[0]?.fromMm ?? 0) + at - (plan.cut.onTop?.longMm ?? 0) / 2)}
+                y={top - 8}
+                width={(plan.cut.onTop?.longMm ?? 0) * scale}
+                height="8"
+                rx="3"
+                fill="var(--color-accent)"
+                opacity="0.75"
+              />
+            ))}
           {shown.map((piece) => {
             const bars = cut.bars.filter((b) => b.piece === piece);
             const last = bars.at(-1)?.endMm ?? plan.cut.trimStartMm;

@@ -6,7 +6,8 @@ import { unitWritten, type UnitRecord } from '../../../core/units/factors.ts';
 import { formatPercent } from '../../../core/units/format.ts';
 import { parseQuantity, type Quantity } from '../../../core/units/parseQuantity.ts';
 import { QuantityField } from '../../parts/QuantityField.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
+import type { Gesture } from '../../../store/gesture.ts';
 
 function amountOf({ dimension, value }: Quantity): Result<Amount> {
   if (dimension === 'length') return ok({ kind: 'height', heightMm: value });
@@ -28,8 +29,8 @@ const amountIn =
  * field understands all three: "425", "15 oz", "12%", "18 mm".
  */
 export function AmountFields({ layer }: { readonly layer: PouredLayer }) {
-  const { plan, edit, show } = usePlan();
-  const put = (amount: Amount, gesture: string) => edit((p) => setAmount(p, layer.pour.id, amount), gesture);
+  const { plan, edit, show } = useBench();
+  const put = (amount: Amount, gesture: Gesture) => edit((p) => setAmount(p, layer.pour.id, amount), gesture);
   const { units } = plan;
   return (
     <div className="grid grid-cols-3 items-start gap-2">

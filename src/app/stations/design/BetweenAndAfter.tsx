@@ -6,7 +6,8 @@ import type { Finish, Wait } from '../../../core/plan/stepSchema.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
+import type { Gesture } from '../../../store/gesture.ts';
 
 const FINISHES: readonly { readonly what: Finish['what']; readonly label: string }[] = [
   { what: 'mist', label: 'Alcohol mist' },
@@ -17,7 +18,7 @@ const FINISHES: readonly { readonly what: Finish['what']; readonly label: string
 
 /** Waits between pours, and what happens once the last one is in. */
 export function BetweenAndAfter() {
-  const { plan, edit } = usePlan();
+  const { plan, edit } = useBench();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const waits = plan.steps.flatMap((s, i) =>
     s.kind === 'wait' ? [{ step: s, before: plan.steps.slice(0, i).findLast((b) => b.kind === 'pour') }] : [],
@@ -27,7 +28,7 @@ export function BetweenAndAfter() {
     const n = pours.findIndex((s) => s.id === id) + 1;
     return n > 0 ? `After pour ${n}` : 'Wait';
   };
-  const setUntil = (id: string, until: Wait['until'], gesture: string) =>
+  const setUntil = (id: string, until: Wait['until'], gesture: Gesture) =>
     edit(
       (p) => ({ ...p, steps: p.steps.map((s) => (s.id === id && s.kind === 'wait' ? { ...s, until } : s)) }),
       gesture,

@@ -5,15 +5,16 @@ import { addPour } from '../../../core/edit/pours.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { Group, Station } from '../../parts/Station.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
 import { BetweenAndAfter } from './BetweenAndAfter.tsx';
+import { Follows } from './Follows.tsx';
 import { HeldBack } from './HeldBack.tsx';
 import { LayerList } from './LayerList.tsx';
 import { PourPanel } from './PourPanel.tsx';
 import { SlantAll } from './SlantAll.tsx';
 
 export function DesignStation() {
-  const { computed, edit } = usePlan();
+  const { computed, edit, follows } = useBench();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const layer = computed.stack.layers.find((l) => l.pour.id === chosen);
@@ -27,8 +28,19 @@ export function DesignStation() {
     });
     if (stepId !== undefined) dispatch(pourChosen(stepId));
   };
+  if (follows)
+    return (
+      <Station station="design" title="Design">
+        <Follows />
+        <LayerList />
+        <Group title="Held back for the top">
+          <HeldBack />
+        </Group>
+      </Station>
+    );
   return (
     <Station station="design" title="Design">
+      <Follows />
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-sm btn-primary" onClick={add}>
           <Plus className="size-4" aria-hidden="true" />

@@ -2,11 +2,11 @@ import { formatPercent } from '../../../core/units/format.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
 
 /** The layers from the top down, as they lie. */
 export function LayerList() {
-  const { plan, computed, show } = usePlan();
+  const { plan, computed, show } = useBench();
   const dispatch = useAppDispatch();
   return (
     <ol aria-label="Layers, top first">

@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 import { poursOfOmbre } from '../../../core/ombre/runs.ts';
 import type { Pour } from '../../../core/plan/stepSchema.ts';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
 
 /** Which layer of which ombre a pour is, where it is one. */
 export function OmbreLine({ pour }: { readonly pour: Pour }) {
-  const { plan } = usePlan();
+  const { plan } = useBench();
   const ombre = plan.ombres.find((o) => o.id === pour.ombre?.id);
   if (!ombre) return null;
   const layers = poursOfOmbre(plan, ombre.id);

@@ -19,7 +19,7 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
 import { AmountFields } from './AmountFields.tsx';
 import { OmbreLine } from './OmbreLine.tsx';
 import { TiltFields } from './TiltFields.tsx';
@@ -36,7 +36,7 @@ const OWNER: Readonly<Record<PouredLayer['pour']['amount']['kind'], string>> = {
 
 /** Everything about the chosen pour: what it takes, where it comes from, how it lands. */
 export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = useBench();
   const dispatch = useAppDispatch();
   const { pour } = layer;
   const pot = plan.pots.find((p) => p.id === pour.pot);

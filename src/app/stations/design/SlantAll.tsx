@@ -1,31 +1,28 @@
 import { useState } from 'react';
 import { chevrons, finishLevel, levelAll, zigzag, type Along } from '../../../core/edit/tilt.ts';
 import { STEEPEST_DEG } from '../../../core/mould/tilt.ts';
+import type { Fault } from '../../../core/result/result.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
+import { useTyped } from '../../parts/useTyped.ts';
+
+const tooSteep = (d: number): Fault | undefined =>
+  d > 0 && d <= STEEPEST_DEG
+    ? undefined
+    : { code: 'too-steep', message: `${d}° is outside 0 to ${STEEPEST_DEG}°` };
 
 /** One command for a whole loaf of slants. */
 export function SlantAll() {
-  const { computed, edit } = usePlan();
-  const [degrees, setDegrees] = useState(12);
+  const { computed, edit } = useBench();
+  const [degrees, setDegrees] = useTyped<number>(12, tooSteep);
   const [along, setAlong] = useState<Along>('edge');
   const { layers } = computed.stack;
   return (
     <Group title="Slants">
       <div className="grid grid-cols-[6rem_1fr] items-end gap-2">
-        <FigureField
-          label="Angle"
-          suffix="°"
-          value={degrees}
-          onValue={(d) => {
-            if (d <= 0 || d > STEEPEST_DEG)
-              return { code: 'too-steep', message: `${d}° is outside 0 to ${STEEPEST_DEG}°` };
-            setDegrees(d);
-            return undefined;
-          }}
-        />
+        <FigureField label="Angle" suffix="°" value={degrees} onValue={setDegrees} />
         <Choice
           legend="Propped along"
           value={along}

@@ -3,18 +3,19 @@ import { holeMl } from '../../../core/mould/geometry.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
+import type { Gesture } from '../../../store/gesture.ts';
 
 /** Walls evenly spaced over `whole` mm, for this many compartments. */
 const evenly = (compartments: number, whole: number): number[] =>
   Array.from({ length: compartments - 1 }, (_, i) => Math.round((whole * (i + 1) * 10) / compartments) / 10);
 
 function DividerFields() {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = useBench();
   const { divider } = plan.mould;
   const { floor } = computed.geometry;
   const whole = (runs: Divider['runs']): number => (runs === 'lengthwise' ? floor.width : floor.length);
-  const put = (next: Divider | undefined, gesture?: string) =>
+  const put = (next: Divider | undefined, gesture?: Gesture) =>
     edit((p) => {
       const { divider: _old, ...mould } = p.mould;
       return { ...p, mould: next ? { ...mould, divider: next } : mould };
@@ -77,9 +78,9 @@ function DividerFields() {
 }
 
 function ColumnFields() {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = useBench();
   const { column } = plan.mould;
-  const put = (next: Column | undefined, gesture?: string) =>
+  const put = (next: Column | undefined, gesture?: Gesture) =>
     edit((p) => {
       const { column: _old, ...mould } = p.mould;
       return { ...p, mould: next ? { ...mould, column: next } : mould };

@@ -3,7 +3,9 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Group, Station } from '../../parts/Station.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
+import { AnotherMould } from './AnotherMould.tsx';
+import { BatchMoulds } from './BatchMoulds.tsx';
 import { FillFields } from './FillFields.tsx';
 import { InsideThings } from './InsideThings.tsx';
 import { MadeFor } from './MadeFor.tsx';
@@ -11,15 +13,17 @@ import { MouldVolume } from './MouldVolume.tsx';
 import { OwnMoulds } from './OwnMoulds.tsx';
 import { ShapeFields } from './ShapeFields.tsx';
 import { StarterMoulds } from './StarterMoulds.tsx';
+import type { Gesture } from '../../../store/gesture.ts';
 
 export function MouldStation() {
-  const { plan, edit } = usePlan();
+  const { plan, edit } = useBench();
   const { mould } = plan;
   const straight = mould.shape.kind !== 'tube' && mould.shape.kind !== 'half-round';
-  const change = (part: Partial<Mould>, gesture?: string) =>
+  const change = (part: Partial<Mould>, gesture?: Gesture) =>
     edit((p) => ({ ...p, mould: { ...p.mould, ...part } }), gesture);
   return (
     <Station station="mould" title="Mould">
+      <BatchMoulds />
       <StarterMoulds />
       <Group title="Inside sizes">
         <TextField label="Name" value={mould.name} onValue={(name, gesture) => change({ name }, gesture)} />
@@ -36,7 +40,7 @@ export function MouldStation() {
           }}
         />
         <ShapeFields />
-        {mould.shape.kind === 'box' && <MadeFor />}
+        <MadeFor />
         <div className="grid grid-cols-3 gap-3">
           <LengthField
             label="Liner, a side"
@@ -67,6 +71,7 @@ export function MouldStation() {
       <FillFields />
       <MouldVolume />
       <OwnMoulds />
+      <AnotherMould />
     </Station>
   );
 }

@@ -1,11 +1,11 @@
 import { ruleOfThumbOilsG } from '../../../core/mould/geometry.ts';
 import { Fact } from '../../parts/Fact.tsx';
 import { Group } from '../../parts/Station.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
 
 /** What the mould holds, with the makers' rule beside it as a cross-check. */
 export function MouldVolume() {
-  const { computed, show } = usePlan();
+  const { computed, show } = useBench();
   const { geometry, fill, weights, densityGMl } = computed;
   const rule = ruleOfThumbOilsG(fill.volumeMl);
   return (

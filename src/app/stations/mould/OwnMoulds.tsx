@@ -2,47 +2,77 @@ import { Download, X } from 'lucide-react';
 import { useState } from 'react';
 import { mouldFileName, readMouldFile, writeMouldFile } from '../../../core/exchange/mouldFile.ts';
 import type { Mould } from '../../../core/mould/schema.ts';
-import { database } from '../../../store/database.ts';
+import { mouldKeeper } from '../../../store/keeping/library.ts';
+import { AskReplace } from '../../parts/AskReplace.tsx';
+import { DamagedList } from '../../parts/Damaged.tsx';
 import { FilePicker } from '../../parts/FilePicker.tsx';
+import { readText } from '../../parts/readText.ts';
 import { Group } from '../../parts/Station.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
 import { useOwnMoulds } from './useOwnMoulds.ts';
-
-const keep = async (mould: Mould): Promise<void> => {
-  await database.moulds.put({ name: mould.name, mould });
-};
 
 /** The library of one's own moulds: keep this one, take in and give out mould files. */
 export function OwnMoulds() {
-  const { plan } = usePlan();
-  const own = useOwnMoulds();
+  const { plan } = useBench();
+  const { things: own, damaged } = useOwnMoulds();
   const [refused, setRefused] = useState<string | null>(null);
-  const known = own.some((m) => m.name === plan.mould.name);
+  const [asked, setAsked] = useState<Mould | null>(null);
+  const seen = (name: string) => own.find((m) => m.value.name === name) ?? null;
+  const known = seen(plan.mould.name) !== null;
+  const keep = (mould: Mould): void => {
+    void mouldKeeper.change(mould.name, seen(mould.name), mould);
+    setAsked(null);
+  };
   const bring = async (file: File): Promise<void> => {
-    const read = readMouldFile(await file.text());
+    const text = await readText(file);
+    const read = text.ok ? readMouldFile(text.value) : text;
     setRefused(
       read.ok ? null : `“${file.name}” was not taken. ${read.fault.at ?? 'file'}: ${read.fault.message}`,
     );
-    if (read.ok) await keep(read.value);
+    if (!read.ok) return;
+    if (seen(read.value.name)) setAsked(read.value);
+    else keep(read.value);
   };
   return (
     <Group title="My moulds">
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-sm" onClick={() => void keep(plan.mould)}>
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            keep(plan.mould);
+          }}
+        >
           {known ? `Keep the change to “${plan.mould.name}”` : 'Keep this mould'}
         </button>
         <FilePicker label="Mould file" accept=".json,application/json" onFile={(file) => void bring(file)}>
           Import a mould
         </FilePicker>
       </div>
+      {asked && (
+        <AskReplace
+          name={asked.name}
+          taken={own.map((m) => m.value.name)}
+          onReplace={() => {
+            keep(asked);
+          }}
+          onBeside={(name) => {
+            keep({ ...asked, name });
+          }}
+          onLeave={() => {
+            setAsked(null);
+          }}
+        />
+      )}
       {refused !== null && (
         <p role="alert" className="text-sm text-error">
           {refused}
         </p>
       )}
+      <DamagedList table="moulds" keys={damaged} />
       <ul>
-        {own.map((mould) => (
+        {own.map(({ value: mould }) => (
           <li key={mould.name} className="rule flex items-center gap-1 border-b py-0.5">
             <span className="flex-1 truncate">{mould.name}</span>
             <button
@@ -59,7 +89,7 @@ export function OwnMoulds() {
               type="button"
               className="btn btn-ghost btn-sm px-1.5"
               aria-label={`Take ${mould.name} out of my moulds`}
-              onClick={() => void database.moulds.delete(mould.name)}
+              onClick={() => void mouldKeeper.change(mould.name, seen(mould.name), null)}
             >
               <X className="size-4" aria-hidden="true" />
             </button>

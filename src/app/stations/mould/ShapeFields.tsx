@@ -2,7 +2,8 @@ import type { Shape } from '../../../core/mould/schema.ts';
 import type { MouldGeometry } from '../../../core/mould/geometry.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { LengthField, MassField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useBench } from '../../parts/usePlan.ts';
+import type { Gesture } from '../../../store/gesture.ts';
 
 type Form = Exclude<Shape['kind'], 'tube'> | 'tube standing' | 'tube lying';
 
@@ -61,9 +62,9 @@ function asForm(form: Form, { most, heightMm, rimVolumeMl }: MouldGeometry, line
 
 /** Every inside size of the shape, by name. */
 export function ShapeFields() {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = useBench();
   const { shape } = plan.mould;
-  const put = (next: Shape, gesture?: string) =>
+  const put = (next: Shape, gesture?: Gesture) =>
     edit((p) => ({ ...p, mould: { ...p.mould, shape: next } }), gesture);
   const sizes = Object.entries(shape).filter((e): e is [string, number] => e[0].endsWith('Mm'));
   return (

@@ -1,26 +1,21 @@
 import { takeMould } from '../../../core/edit/mould.ts';
 import { sameMould } from '../../../core/mould/sameMould.ts';
-import { STARTER_MOULDS } from '../../../core/mould/starterMoulds.ts';
 import { Picker } from '../../parts/Picker.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
-import { useOwnMoulds } from './useOwnMoulds.ts';
+import { useBench } from '../../parts/usePlan.ts';
+import { useMouldChoice } from './useMouldChoice.ts';
 
 const KEEP = 'as it is';
 
 /** Start from one's own moulds or the small library; the plan keeps its own copy. */
 export function StarterMoulds() {
-  const { plan, edit } = usePlan();
-  const own = useOwnMoulds();
-  const moulds = [...own, ...STARTER_MOULDS];
+  const { plan, edit } = useBench();
+  const { moulds, options } = useMouldChoice();
   const at = moulds.findIndex((m) => sameMould(m, plan.mould));
   return (
     <Picker
       label="Start from"
       value={at < 0 ? KEEP : String(at)}
-      options={[
-        ...(at < 0 ? [{ value: KEEP, label: `${plan.mould.name} (changed here)` }] : []),
-        ...moulds.map((m, i) => ({ value: String(i), label: i < own.length ? `${m.name} (mine)` : m.name })),
-      ]}
+      options={[...(at < 0 ? [{ value: KEEP, label: `${plan.mould.name} (changed here)` }] : []), ...options]}
       onPick={(i) => {
         const mould = moulds[Number(i)];
         if (mould) edit((p) => takeMould(p, mould));

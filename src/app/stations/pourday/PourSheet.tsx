@@ -6,6 +6,7 @@ import { procedureOf } from '../../../core/sheet/procedureOf.ts';
 import { WarningCards } from '../../parts/WarningCards.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { LoafDrawing } from '../../section/LoafDrawing.tsx';
+import { MouldRow } from './MouldRow.tsx';
 import { usePaper } from './usePaper.ts';
 import { SheetTask } from './SheetTask.tsx';
 import { WallMarks } from './WallMarks.tsx';
@@ -28,6 +29,7 @@ export function PourSheet() {
   const { plan, computed, show } = usePlan();
   const tasks = procedureOf(computed);
   const { weights } = computed;
+  const several = computed.moulds.length > 1;
   usePaper(`${plan.name}: pour sheet`);
   if (!weights)
     return (
@@ -47,7 +49,7 @@ export function PourSheet() {
           <p className="quiet">
             {show.mass(weights.batterG)} of batter · {show.lye(weights.lyeG)} lye ·{' '}
             {show.mass(weights.waterG)} water · superfat {formatPercent(weights.superfatPercent)} as weighed ·{' '}
-            {plan.pots.length} pots · {barsText(computed)}
+            {plan.pots.length} pots · {barsText(computed.moulds)}
           </p>
         </div>
         <button
@@ -60,10 +62,13 @@ export function PourSheet() {
           <Printer className="size-4.5" aria-hidden="true" />
           Print
         </button>
-        <figure className="hidden w-64 shrink-0 print:block" aria-hidden="true">
-          <LoafDrawing letters />
-        </figure>
+        {!several && (
+          <figure className="hidden w-64 shrink-0 print:block" aria-hidden="true">
+            <LoafDrawing letters of={computed.moulds[0]} />
+          </figure>
+        )}
       </header>
+      {several && <MouldRow />}
       {cares.length > 0 && <WarningCards warnings={cares} />}
       {chapters(tasks).map((group, i) => (
         <section key={`${group.chapter}-${i}`} aria-label={CHAPTER_TITLES[group.chapter]}>
@@ -77,7 +82,9 @@ export function PourSheet() {
           </ol>
         </section>
       ))}
-      <WallMarks />
+      {computed.moulds.map((m) => (
+        <WallMarks key={m.use.id} of={m} />
+      ))}
     </div>
   );
 }

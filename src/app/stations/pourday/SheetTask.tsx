@@ -47,12 +47,12 @@ export function SheetTask({ task, number }: { readonly task: Task; readonly numb
             {task.caution}
           </p>
         )}
-        {task.running && (
-          <p className="quiet text-sm">
-            In {task.running.moulds > 1 ? `each of ${task.running.moulds} moulds` : 'the mould'} now{' '}
-            {show.mass(task.running.inMouldG)} of {show.mass(task.running.ofG)}
+        {task.running?.map(({ name, moulds, inMouldG, ofG }) => (
+          <p key={name ?? ''} className="quiet text-sm">
+            In {moulds > 1 ? `each of ${moulds} ${name ?? 'moulds'}` : (name ?? 'the mould')} now{' '}
+            {show.mass(inMouldG)} of {show.mass(ofG)}
           </p>
-        )}
+        ))}
       </div>
       {task.lines.length > 0 && (
         <table className="col-start-2 h-min justify-self-end text-right sm:col-start-auto print:col-start-auto">

@@ -1,22 +1,27 @@
 import { Download } from 'lucide-react';
+import { factsIn, type MouldFacts } from '../../../core/advice/facts.ts';
+import { mouldNames } from '../../../core/plan/moulds.ts';
 import { wallMarksSvg } from '../../../core/exchange/wallMarks.ts';
-import { planFileName } from '../../../core/exchange/writePlan.ts';
+import { fileStem, planFileName } from '../../../core/exchange/writePlan.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 import { saveFile } from '../../parts/saveFile.ts';
 
 /** Strips to tape to the walls, in true size on paper, with the mark that each pour comes up to. */
-export function WallMarks() {
+export function WallMarks({ of }: { readonly of: MouldFacts }) {
   const { plan, computed } = usePlan();
-  const svg = wallMarksSvg(computed);
+  const name = computed.moulds.length > 1 ? (mouldNames(plan).get(of.use.id) ?? '') : '';
+  const title = name === '' ? 'Wall marks' : `Wall marks: ${name}`;
+  const svg = wallMarksSvg(factsIn(computed, of), name);
+  const file = `${name === '' ? '' : `-${fileStem(name, 'mould')}`}-wall-marks.svg`;
   return (
-    <section aria-label="Wall marks" className="grid gap-2 break-inside-avoid">
+    <section aria-label={title} className="grid gap-2 break-inside-avoid">
       <div className="flex items-center justify-between gap-3">
-        <h3 className="text-base text-accent print:text-black">Wall marks</h3>
+        <h3 className="text-base text-accent print:text-black">{title}</h3>
         <button
           type="button"
           className="btn btn-sm no-print"
           onClick={() => {
-            saveFile(planFileName(plan).replace('.dripline.json', '-wall-marks.svg'), svg, 'image/svg+xml');
+            saveFile(planFileName(plan).replace('.dripline.json', file), svg, 'image/svg+xml');
           }}
         >
           <Download className="size-4" aria-hidden="true" />

@@ -1,3 +1,4 @@
+import { inEachMould } from '../eachMould.ts';
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
 import { mostlyColorant, mud, overDosed, wetPots } from './doses.ts';
@@ -26,7 +27,9 @@ export function colourWarnings(facts: Facts): Warning[] {
     ...paled(facts),
     ...jugsNotFree(facts),
     ...carriedOver(facts, bodies),
-    ...closeNeighbours(facts, bodies),
+    ...inEachMould(facts, (f, use) => (use.design === 'own' ? closeNeighbours(f, bodies) : []), {
+      ofDesign: true,
+    }),
     ...behaviours(facts),
   ];
 }

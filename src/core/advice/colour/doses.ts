@@ -70,18 +70,19 @@ export function overDosed({ plan }: Facts): Warning[] {
 }
 
 /** Pots and ends of ombres that would be more colorant than batter. */
-export function mostlyColorant({ plan, recipe }: Facts): Warning[] {
+export function mostlyColorant({ plan, recipe, recipes }: Facts): Warning[] {
   const graded = gradedPots(plan);
-  const part = (mix: Mix): number => colorantPart(makeupOf(plan, recipe, mix));
+  const partIn = (mix: Mix, pot?: string): number =>
+    colorantPart(makeupOf(plan, pot === undefined ? recipe : recipes.ofPot(pot), mix));
   const refusal = (where: string, mix: Mix, about: Partial<Warning>): Warning[] =>
-    part(mix) > MOST_COLORANT
+    partIn(mix, about.pot) > MOST_COLORANT
       ? [
           {
             ...about,
             code: 'mostly-colorant',
             level: 'refuse',
             station: 'colour',
-            message: `${where} would be ${formatPercent(part(mix) * 100, 0)} colorant and what it is dispersed in: no batter any more.`,
+            message: `${where} would be ${formatPercent(partIn(mix, about.pot) * 100, 0)} colorant and what it is dispersed in: no batter any more.`,
           },
         ]
       : [];
@@ -100,9 +101,9 @@ export function mostlyColorant({ plan, recipe }: Facts): Warning[] {
 const WET = 1.2;
 
 /** Pots that clay and the like bring much water to. */
-export const wetPots = ({ recipe, weights }: Facts): Warning[] =>
+export const wetPots = ({ recipes, weights }: Facts): Warning[] =>
   (weights?.pots ?? []).flatMap(({ pot, waterPercent }): Warning[] => {
-    const planned = recipe?.schools.percentOfOils ?? 0;
+    const planned = recipes.ofPot(pot.id)?.schools.percentOfOils ?? 0;
     if (waterPercent === undefined || waterPercent < planned * WET) return [];
     return [
       {

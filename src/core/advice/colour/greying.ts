@@ -124,8 +124,9 @@ function greyingOf(plan: Plan, paints: Paintbox, mix: Mix, white: White): Greyin
 export function greyPurples({ plan }: Facts): Warning[] {
   const white = whiteFor(plan);
   if (!white) return [];
-  const paints = paintboxOf(white.take(plan), plannedState(plan, 'cured'));
+  const whitened = white.take(plan);
   return mixedPots(plan).flatMap((p): Warning[] => {
+    const paints = paintboxOf(whitened, plannedState(plan, 'cured'), p.id);
     const grey = greyingOf(plan, paints, p.colorants, white);
     if (!grey) return [];
     return [

@@ -1,3 +1,4 @@
+import { MOST_POTS } from '../../batter/schema.ts';
 import { labOfBody } from '../../colour/body.ts';
 import { difference } from '../../colour/difference.ts';
 import type { Lab } from '../../colour/lab.ts';
@@ -5,8 +6,7 @@ import { LEAST_STEP, stepWord } from '../../colour/thresholds.ts';
 import { DILUTED_G_PER_G, fromDilutedStock } from '../../edit/colorants.ts';
 import { repot } from '../../edit/repot.ts';
 import { LEAST_LAYERS, setLayers, updateOmbre } from '../../edit/ombre.ts';
-import { paintboxOf } from '../../look/paintbox.ts';
-import { shadesOf, spacedState } from '../../ombre/shades.ts';
+import { paintsOfOmbre, shadesOf } from '../../ombre/shades.ts';
 import { doseIn } from '../../ombre/doseIn.ts';
 import type { Mix, Ombre } from '../../plan/ombreSchema.ts';
 import { SCALE_STEPS_G, type Plan } from '../../plan/planSchema.ts';
@@ -84,7 +84,7 @@ function roundedAway(
   weights: Facts['weights'],
 ): Pick<Warning, 'code' | 'level' | 'message' | 'remedies'> | undefined {
   const layers = weights?.ombres.find((o) => o.ombre.id === ombre.id)?.layers ?? [];
-  const paints = paintboxOf(plan, spacedState(plan, ombre));
+  const paints = paintsOfOmbre(plan, ombre);
   const wantedStep = (one: Mix, other: Mix): number =>
     difference(labOfBody(paints.bodyOf(one)), labOfBody(paints.bodyOf(other)));
   const at = layers.findIndex((layer, i) => {
@@ -119,10 +119,14 @@ function roundedAway(
 /** Steps wanted even differ by more than this part: the way between the ends turns back on itself. */
 const UNEVEN = 1.1;
 
+/** Those that take no more pots than a plan has: a long ombre can need one for each layer. */
+const within = (plan: Plan, remedies: readonly Remedy[]): readonly Remedy[] =>
+  remedies.filter((r) => r.apply(plan).pots.length <= MOST_POTS);
+
 /** An ombre that was to be even to the eye and could not be made so. */
 function unevenSteps(plan: Plan, ombre: Ombre): Pick<Warning, 'code' | 'level' | 'message'>[] {
   if (ombre.spacing.kind !== 'even') return [];
-  const paints = paintboxOf(plan, spacedState(plan, ombre));
+  const paints = paintsOfOmbre(plan, ombre);
   const shades = shadesOf(plan, ombre).filter((s) => s.run === 0);
   const steps = differencesOf(shades.map((s) => labOfBody(paints.bodyOf(s.mix))));
   const [least, most] = [Math.min(...steps), Math.max(...steps)];
@@ -170,13 +174,13 @@ export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): War
           station: 'colour',
           step: fault.pourId,
           message: `${ombre.name}, layer ${nth}: ${fault.message}.`,
-          remedies: [
+          remedies: within(plan, [
             { label: 'Give each layer the pot it needs', apply: (p) => repot(p, ombre.id) },
             {
               label: 'Use master blends',
               apply: (p) => updateOmbre(p, ombre.id, { school: 'master-blends' }),
             },
-          ],
+          ]),
         },
       ];
     }

@@ -16,14 +16,14 @@ const AS_PLAIN = 9;
 /** Pots that are drawn in a colour given by hand and take no colorant to make it: they are poured plain. */
 function paintedPots(plan: Plan): readonly Pot[] {
   const graded = gradedPots(plan);
-  const plain = labOfBody(paintboxOf(plan, plannedState(plan, 'cured')).base);
   return plan.pots.filter(
     (p) =>
       p.colour !== undefined &&
       p.colorants.length === 0 &&
       !graded.has(p.id) &&
       isPoured(plan, p.id) &&
-      difference(plain, labOfHex(p.colour)) > AS_PLAIN,
+      difference(labOfBody(paintboxOf(plan, plannedState(plan, 'cured'), p.id).base), labOfHex(p.colour)) >
+        AS_PLAIN,
   );
 }
 

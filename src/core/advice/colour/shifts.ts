@@ -6,6 +6,7 @@ import { plannedHeat } from '../../look/state.ts';
 import { gradedPots } from '../../ombre/runs.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import { formatPercent, formatShort } from '../../units/format.ts';
+import type { WarningCode } from '../codes.ts';
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
@@ -25,8 +26,10 @@ function shifts({ plan }: Facts, one: PlanBodies, other: PlanBodies): readonly s
 }
 
 export function tanned(facts: Facts): Warning[] {
-  const { fragrance } = facts.plan.batter;
-  if (!fragrance?.vanillinPercent || fragrance.percentOfOils === 0) return [];
+  const tanning = facts.plan.batter.fragrances.filter(
+    (f) => (f.vanillinPercent ?? 0) > 0 && f.doses.some((d) => d.gPerKgOils > 0),
+  );
+  if (tanning.length === 0) return [];
   const list = shifts(facts, facts.bodies, curedIf(facts, { scented: false }));
   if (list.length === 0) return [];
   return [
@@ -34,7 +37,7 @@ export function tanned(facts: Facts): Warning[] {
       code: 'fragrance-tans',
       level: 'warn',
       station: 'colour',
-      message: `${fragrance.name} (${formatPercent(fragrance.vanillinPercent)} vanillin) will tan these pots over the cure: ${list.join(', ')} (a difference of 2 shows). Deep colours hide it. The figures are estimates.`,
+      message: `${tanning.map((f) => `${f.name} (${formatPercent(f.vanillinPercent ?? 0)} vanillin)`).join(' and ')} will tan these pots over the cure: ${list.join(', ')} (a difference of 2 shows). Deep colours hide it. The figures are estimates.`,
     },
   ];
 }
@@ -73,7 +76,7 @@ export function behaviours({ plan }: Facts): Warning[] {
       .filter((c) => c.nature && wanted(c.nature))
       .map((c) => c.name)
       .join(', ');
-  const note = (code: string, names: string, text: string): Warning[] =>
+  const note = (code: WarningCode, names: string, text: string): Warning[] =>
     names === '' ? [] : [{ code, level: 'note', station: 'colour', message: `${names}: ${text}` }];
   return [
     ...note(

@@ -1,4 +1,7 @@
-import { formatLength } from '../../units/format.ts';
+import type { MouldFacts } from '../../advice/facts.ts';
+import { FIRST, mouldNames } from '../../plan/moulds.ts';
+import type { Plan } from '../../plan/planSchema.ts';
+import { formatLength, formatMass } from '../../units/format.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
 import type { Draft } from './draft.ts';
@@ -18,21 +21,21 @@ export const safety = ({ plan }: Computed, w: Weights): Draft[] => [
   },
 ];
 
-export function layOut({ plan, geometry }: Computed, w: Weights): Draft[] {
-  const { units, mould } = plan;
+/** One mould to lay out, with what stands in it. */
+function mouldOut({ units }: Plan, { use, geometry }: MouldFacts, name: string): Draft[] {
+  const { mould, copies, id } = use;
+  const suffix = id === FIRST ? '' : `:${id}`;
   const liner = mould.linerMm > 0 ? ', lined' : '';
-  const jugs = plan.pots.filter((p) => p.jugOf === undefined).map((p) => p.letter);
-  const stocks = w.ombres.some((o) => o.school === 'master-blends') ? ', one for each stock' : '';
   return [
     {
-      id: 'lay-out:mould',
+      id: `lay-out:mould${suffix}`,
       chapter: 'lay-out',
-      text: `${plan.fill.copies > 1 ? `${plan.fill.copies} moulds` : 'Mould'}: ${mould.name}${liner}, ${formatLength(geometry.floor.width, units.length)} wide and ${formatLength(geometry.heightMm, units.length)} high inside.`,
+      text: `${copies > 1 ? `${copies} moulds` : 'Mould'}: ${name}${liner}, ${formatLength(geometry.floor.width, units.length)} wide and ${formatLength(geometry.heightMm, units.length)} high inside.`,
     },
     ...(mould.divider
       ? [
           {
-            id: 'lay-out:divider',
+            id: `lay-out:divider${suffix}`,
             chapter: 'lay-out' as const,
             text: `Divider in: ${mould.divider.atMm.length} ${mould.divider.runs} ${mould.divider.atMm.length === 1 ? 'wall' : 'walls'}, tight to the floor.`,
           },
@@ -41,16 +44,33 @@ export function layOut({ plan, geometry }: Computed, w: Weights): Draft[] {
     ...(mould.column
       ? [
           {
-            id: 'lay-out:column',
+            id: `lay-out:column${suffix}`,
             chapter: 'lay-out' as const,
             text: `Column: ${mould.column.form}, ${formatLength(mould.column.acrossMm, units.length)} across, weighted so that it stands while batter is poured round it.`,
           },
         ]
       : []),
+  ];
+}
+
+export function layOut({ plan, moulds }: Computed, w: Weights): Draft[] {
+  const { units } = plan;
+  const jugs = plan.pots.filter((p) => p.jugOf === undefined).map((p) => p.letter);
+  const stocks = w.ombres.some((o) => o.school === 'master-blends') ? ', one for each stock' : '';
+  const names = mouldNames(plan);
+  const known = plan.pots
+    .flatMap((p) =>
+      p.jug && p.jugOf === undefined
+        ? [`${p.letter} is ${p.jug.name}, ${formatMass(p.jug.tareG, units.mass, units.scaleStepG)} empty.`]
+        : [],
+    )
+    .join(' ');
+  return [
+    ...moulds.flatMap((m) => mouldOut(plan, m, names.get(m.use.id) ?? '')),
     {
       id: 'lay-out:jugs',
       chapter: 'lay-out',
-      text: `Jugs labelled ${jugs.join(', ')}${stocks}, and one for the lye.`,
+      text: `Jugs labelled ${jugs.join(', ')}${stocks}, and one for the lye.${known === '' ? '' : ` ${known}`}`,
     },
     {
       id: 'lay-out:scale',

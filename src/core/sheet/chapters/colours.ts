@@ -4,6 +4,8 @@ import { ACT, VESSEL } from '../../weigh/acts.ts';
 import type { OmbreWeights } from '../../weigh/ombre/types.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
+import { SUPPLY } from '../../ledger/ledger.ts';
+import { clean } from '../../weigh/ingredients.ts';
 import { heldBefore, linesOf } from '../lines.ts';
 import { dispersals } from '../mixing.ts';
 import { potName, type Draft } from './draft.ts';
@@ -11,11 +13,38 @@ import { potName, type Draft } from './draft.ts';
 /** Every colorant dispersed once, in the order in which the whisk needs no washing. */
 export const colours = (computed: Computed, w: Weights): Draft[] =>
   dispersals(computed, w).map((d): Draft => {
+    const act = ACT.disperse(d.colorant.id);
+    const into = d.into.map((n) => (n.endsWith('stock') ? `the ${n}` : `pot ${n}`)).join(', ');
+    const { jar, nature } = d.colorant;
+    if (jar !== undefined) {
+      const massG = clean(d.massG + (d.carrier?.massG ?? 0));
+      return {
+        id: act,
+        chapter: 'colour',
+        text: `Shake up the jar "${jar}" until nothing sits on its floor, and weigh out ${d.colorant.name}, dispersed as it is. For ${into}.`,
+        lines: [
+          {
+            name: `${d.colorant.name} from its jar (${formatMass(d.massG, 'g', computed.plan.units.fineStepG)} of powder)`,
+            massG,
+            times: 1,
+            fine: true,
+            lye: false,
+            from: SUPPLY,
+            to: VESSEL.jar(d.colorant.id),
+          },
+        ],
+      };
+    }
+    if (nature?.carrier === 'none')
+      return {
+        id: act,
+        chapter: 'colour',
+        text: `Weigh out ${d.colorant.name}, to be sifted in dry: it may speckle. For ${into}.`,
+        lines: linesOf(computed, w, act),
+      };
     const how = d.carrier
       ? `in ${formatNumber(d.carrier.ml, 0)} ml of ${d.carrier.kind === 'oil' ? 'the oil set aside' : d.carrier.name}`
       : 'in a little light oil or water';
-    const into = d.into.map((n) => (n.endsWith('stock') ? `the ${n}` : `pot ${n}`)).join(', ');
-    const act = ACT.disperse(d.colorant.id);
     return {
       id: act,
       chapter: 'colour',

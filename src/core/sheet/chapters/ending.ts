@@ -1,9 +1,13 @@
 import type { Finish } from '../../plan/stepSchema.ts';
+import { FIRST, mouldNames } from '../../plan/moulds.ts';
+import { isCavity } from '../../mould/schema.ts';
+import type { MouldFacts } from '../../advice/facts.ts';
+import { lowerFirst } from '../../units/words.ts';
 import { formatLength } from '../../units/format.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Computed } from '../compute.ts';
 import type { Draft } from './draft.ts';
-import { ACT } from '../../weigh/acts.ts';
+import { ACT, VESSEL } from '../../weigh/acts.ts';
 import { linesOf } from '../lines.ts';
 import { combine } from './portions.ts';
 
@@ -30,17 +34,24 @@ export function topping(computed: Computed, w: Weights): Draft[] {
     ...(jugByJug
       ? held
           .filter((p) => !poured.has(p.pot.id))
-          .map((p) => ({ ...combine(computed, p.pot, w), chapter: 'top' as const }))
+          .flatMap((p) => combine(computed, p.pot, w).map((d) => ({ ...d, chapter: 'top' as const })))
       : []),
     {
       id: ACT.top,
       chapter: 'top',
-      text: plan.mould.column
+      text: computed.moulds.some((m) => m.use.mould.column)
         ? 'Pull the column straight up, fill the hole with the batter held back, then spoon the rest over the top.'
         : 'Spoon the batter held back over the top; swirl no deeper than 6 mm (1/4 in).',
       lines: linesOf(computed, w, ACT.top).map((l) => {
         const pot = plan.pots.find((p) => p.id === l.pot);
-        return { ...l, name: `Held back in pot ${pot?.letter ?? ''}, ${pot?.name ?? ''}` };
+        const into =
+          computed.moulds.length > 1
+            ? computed.moulds.find((m) => VESSEL.mould(m.use.id) === l.to)
+            : undefined;
+        const name = into ? (mouldNames(plan).get(into.use.id) ?? '') : '';
+        const copies = into?.use.copies ?? 1;
+        const where = into ? `, onto ${copies > 1 ? `all ${copies}: ${name}` : name}` : '';
+        return { ...l, name: `Held back in pot ${pot?.letter ?? ''}, ${pot?.name ?? ''}${where}` };
       }),
     },
   ];
@@ -54,8 +65,10 @@ export function finishing({ plan }: Computed): Draft[] {
   );
 }
 
-/** What is cut out of a mould, in words: the loaf, its compartments, or a tube's discs. */
-function cutText({ plan, cut }: Computed): string {
+/** What is cut out of a mould, in words: the loaf, its compartments, or a tube's discs; a cavity's bar is only taken out. */
+function cutText({ plan, cut, use }: MouldFacts): string {
+  if (isCavity(use.mould))
+    return `Press ${use.copies === 1 ? 'the bar out of its cavity' : `${use.copies} bars out of their cavities`}. Cure 4 to 6 weeks.`;
   const { length } = plan.units;
   const { copies } = plan.fill;
   const mm = (x: number): string => formatLength(x, length);
@@ -75,5 +88,16 @@ export const cutting = (computed: Computed): Draft[] => [
     text: 'Unmould after 18 to 48 h, when it is firm enough not to dent.',
     caution: 'Gloves stay on: fresh soap is still caustic.',
   },
-  ...(computed.cut.count > 0 ? [{ id: 'cut', chapter: 'cut' as const, text: cutText(computed) }] : []),
+  ...computed.moulds.flatMap((m): Draft[] => {
+    const name = computed.moulds.length > 1 ? `${mouldNames(computed.plan).get(m.use.id) ?? ''}: ` : '';
+    return m.cut.count > 0
+      ? [
+          {
+            id: m.use.id === FIRST ? 'cut' : `cut:${m.use.id}`,
+            chapter: 'cut',
+            text: name + (name === '' ? cutText(m) : lowerFirst(cutText(m))),
+          },
+        ]
+      : [];
+  }),
 ];

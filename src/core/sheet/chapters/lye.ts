@@ -12,13 +12,13 @@ const FROZEN_AT_MOST_C = 25;
 function stirring({ plan }: Computed, w: Weights): Draft {
   const { temperatures } = plan.batter;
   const at = (celsius: number): string => formatTemperature(celsius, plan.units.temperature);
-  const frozen = w.partLiquids.filter((l) => l.frozen && l.massG > 0);
+  const frozen = w.partLiquids.filter((l) => l.moment === 'frozen' && l.massG > 0);
   const intoWater = 'Lye into water, never water into lye. It fumes: stand back and do not breathe over it.';
   if (frozen.length > 0)
     return {
       id: 'stir-lye',
       chapter: 'lye',
-      text: `Stand the jug in a bowl of ice. Sprinkle in the lye a spoonful at a time and stir until each is gone before the next; take a quarter of an hour or more, and keep it below ${at(FROZEN_AT_MOST_C)}. Strain it: undissolved lye hides in the slush.`,
+      text: `Stand the jug in a bowl of ice. Sprinkle in the lye a spoonful at a time and stir until each is gone before the next; take a quarter of an hour or more, and keep it below ${at(FROZEN_AT_MOST_C)}.`,
       caution: `${w.waterG > 0 ? intoWater : 'Lye into the frozen liquid, never the liquid onto lye.'} Too fast and it heats, foams over and smells of ammonia: stop, stir and wait. Milk turns yellow; orange means too hot.`,
     };
   return {
@@ -30,8 +30,14 @@ function stirring({ plan }: Computed, w: Weights): Draft {
 }
 
 export function lye(computed: Computed, w: Weights): Draft[] {
+  const inWater = linesOf(computed, w, ACT.inWater);
+  const inHot = linesOf(computed, w, ACT.inHotLye);
   const dissolved = linesOf(computed, w, ACT.dissolve);
-  const frozen = w.partLiquids.filter((l) => l.frozen && l.massG > 0).map((l) => l.name.toLowerCase());
+  const liquids = w.partLiquids.filter((l) => l.massG > 0);
+  const frozen = liquids.filter((l) => l.moment === 'frozen').map((l) => l.name.toLowerCase());
+  const mixed = liquids.filter((l) => l.moment === 'water').map((l) => l.name.toLowerCase());
+  const undissolved =
+    inWater.length + inHot.length + dissolved.length > 0 || frozen.length + mixed.length > 0;
   return [
     {
       id: ACT.water,
@@ -39,9 +45,24 @@ export function lye(computed: Computed, w: Weights): Draft[] {
       text:
         frozen.length > 0
           ? `Weigh ${w.waterG > 0 ? 'the water and ' : ''}the frozen ${frozen.join(' and ')}, broken small, into a heat-safe jug with room to spare.`
-          : 'Weigh the water into a heat-safe jug with room to spare.',
+          : `Weigh the water${mixed.length > 0 ? ` and the ${mixed.join(' and ')}` : ''} into a heat-safe jug with room to spare.`,
       lines: linesOf(computed, w, ACT.water),
+      ...(mixed.length > 0
+        ? {
+            caution: `Hot lye scorches ${mixed.join(' and ')}: have it ice cold, and stop and stir when it heats.`,
+          }
+        : {}),
     },
+    ...(inWater.length > 0
+      ? [
+          {
+            id: ACT.inWater,
+            chapter: 'lye' as const,
+            text: 'Stir into the water until nothing is left to see: crystals in a lye jug are taken for lye.',
+            lines: inWater,
+          },
+        ]
+      : []),
     {
       id: ACT.lye,
       chapter: 'lye',
@@ -49,6 +70,17 @@ export function lye(computed: Computed, w: Weights): Draft[] {
       lines: linesOf(computed, w, ACT.lye),
     },
     stirring(computed, w),
+    ...(inHot.length > 0
+      ? [
+          {
+            id: ACT.inHotLye,
+            chapter: 'lye' as const,
+            text: 'Stir into the lye while it is hot and fresh, until it has dissolved.',
+            lines: inHot,
+            caution: 'Hot lye burns at once: goggles and gloves, and stir slowly.',
+          },
+        ]
+      : []),
     ...(dissolved.length > 0
       ? [
           {
@@ -56,6 +88,17 @@ export function lye(computed: Computed, w: Weights): Draft[] {
             chapter: 'lye' as const,
             text: 'Stir into the cooled lye.',
             lines: dissolved,
+          },
+        ]
+      : []),
+    ...(undissolved
+      ? [
+          {
+            id: 'strain',
+            chapter: 'lye' as const,
+            text: 'Strain the lye solution, through steel or plastic, into a second heat-safe jug: what has not dissolved must not reach the oils.',
+            caution:
+              'Never an aluminium sieve. What stays in it is caustic: rinse it at once with plenty of water.',
           },
         ]
       : []),

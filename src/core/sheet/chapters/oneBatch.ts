@@ -5,7 +5,9 @@ import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import { blendTemperature } from '../../batter/blendTemperature.ts';
 import { formatTemperature } from '../../units/format.ts';
 import type { Computed } from '../compute.ts';
+import { SUPPLY } from '../../ledger/ledger.ts';
 import { linesOf } from '../lines.ts';
+import type { Line } from '../procedure.ts';
 import { pottingOrder } from '../mixing.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { schoolOf, stocks } from './colours.ts';
@@ -17,10 +19,20 @@ function inWhiskOrder(computed: Computed, w: Weights): readonly PotWeight[] {
   return w.pots.toSorted((a, b) => order.indexOf(a.pot.id) - order.indexOf(b.pot.id));
 }
 
-function divideText({ pot, colorants }: PotWeight, school: OmbreWeights['school'] | undefined): string {
-  if (school === 'master-blends') return `Blend ${potName(pot)} from the stocks.`;
+function divideText(
+  { pot, colorants }: PotWeight,
+  school: OmbreWeights['school'] | undefined,
+  lines: readonly Line[],
+): string {
+  const more = lines.some((l) => l.from === SUPPLY);
+  if (school === 'master-blends')
+    return `Blend ${potName(pot)} from the stocks${more ? ', and stir in what is its own' : ''}.`;
   const coloured = colorants.length > 0 && school !== 'one-pot';
-  return `Weigh out ${potName(pot)}${coloured ? ', and stir in its dispersed colorant' : ''}.`;
+  const stirred = [
+    ...(coloured ? ['its dispersed colorant'] : []),
+    ...(more ? ['what else is its own'] : []),
+  ];
+  return `Weigh out ${potName(pot)}${stirred.length > 0 ? `, and stir in ${stirred.join(' and ')}` : ''}.`;
 }
 
 /** A pot that is mixed in the jug of another is weighed out once that one is empty, just before it is poured. */
@@ -31,19 +43,21 @@ export const waitsForJug = (plan: Plan, pot: Pot): boolean =>
 export function weighOut(computed: Computed, w: Weights, p: PotWeight): Draft {
   const { plan } = computed;
   const before = plan.pots.find((q) => q.id === p.pot.jugOf);
+  const lines = linesOf(computed, w, ACT.pot(p.pot.id));
   const into = before ? ` Into the jug of pot ${before.letter}, emptied and wiped out.` : '';
   return {
     id: ACT.pot(p.pot.id),
     chapter: 'divide',
     pot: p.pot.id,
-    text: divideText(p, schoolOf(w, p.pot.id)) + into,
-    lines: linesOf(computed, w, ACT.pot(p.pot.id)),
+    text: divideText(p, schoolOf(w, p.pot.id), lines) + into,
+    lines,
   };
 }
 
 /** One batch, emulsified and then divided into its pots. */
 export function oneBatch(computed: Computed, w: Weights): Draft[] {
   const { plan } = computed;
+  const emulsion = linesOf(computed, w, ACT.inEmulsion);
   const trace = linesOf(computed, w, ACT.trace);
   const scent = linesOf(computed, w, ACT.scent);
   const spare = linesOf(computed, w, ACT.spare);
@@ -56,6 +70,16 @@ export function oneBatch(computed: Computed, w: Weights): Draft[] {
       lines: linesOf(computed, w, ACT.emulsify),
       caution: 'Keep the blender head under the surface: spatters burn.',
     },
+    ...(emulsion.length > 0
+      ? [
+          {
+            id: ACT.inEmulsion,
+            chapter: 'emulsify' as const,
+            text: 'Stir in as soon as it holds as an emulsion.',
+            lines: emulsion,
+          },
+        ]
+      : []),
     ...(trace.length > 0
       ? [{ id: ACT.trace, chapter: 'emulsify' as const, text: 'Stir in at light trace.', lines: trace }]
       : []),

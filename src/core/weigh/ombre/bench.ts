@@ -2,6 +2,7 @@ import { dispersionPerG } from '../../colorant/dispersion.ts';
 import type { Shade } from '../../ombre/shades.ts';
 import type { Ombre } from '../../plan/ombreSchema.ts';
 import type { Plan } from '../../plan/planSchema.ts';
+import type { Recipes } from '../../plan/recipes.ts';
 import type { Grams } from '../../units/quantity.ts';
 import { toStep } from '../../units/scaleStep.ts';
 import type { Recipe } from '../../batter/recipe.ts';
@@ -13,6 +14,8 @@ const SPOON_PARTS = 8;
 
 export interface Bench {
   readonly plan: Plan;
+  readonly recipes: Recipes;
+  /** of the batch */
   readonly recipe: Recipe;
   readonly ombre: Ombre;
   readonly shades: readonly Shade[];

@@ -7,6 +7,7 @@ import type { Grams } from '../../units/quantity.ts';
 import { sumAtStep, toStep, upToStep } from '../../units/scaleStep.ts';
 import { dispersedG } from '../dispersed.ts';
 import { pouredIn, roundAddition, weightOf, type Bench } from './bench.ts';
+import { ownPerOil } from '../stirs.ts';
 import { ownPots } from './ownPots.ts';
 import type { BlendDraw, OmbreLayer, OmbreWeights, Stock } from './types.ts';
 
@@ -24,13 +25,23 @@ function stockNames(plan: Plan, ombre: Ombre): readonly [string, string] {
 }
 
 /**
- * g of stock behind each gram of finished batter of one end. Of batter: all of it but the fragrance that a pot gets by
+ * g of stock behind each gram of a pot's finished batter of one end. Of batter: all of it but what the pot gets by
  * itself. Of oils: the oils, their colorants and what those are dispersed in; lye and the rest are added jug by jug.
  */
-function stockPerG({ plan, recipe }: Bench, end: Mix, ofOils: boolean): number {
-  const makeup = makeupOf(plan, recipe, end);
+function stockPerG({ plan, recipe, recipes }: Bench, pot: string, end: Mix, ofOils: boolean): number {
+  const own = recipes.ofPot(pot) ?? recipe;
+  const makeup = makeupOf(plan, own, end);
   if (ofOils) return makeup.oils + makeup.powder + makeup.carrierOther;
-  return plan.batter.fragrance?.when === 'pot' ? 1 - recipe.fragrance * makeup.oils : 1;
+  return 1 - ownPerOil(plan, own) * makeup.oils;
+}
+
+/** The mean of figures by their weights; the figure itself where they are all the same. */
+function mean(list: readonly (readonly [weight: number, figure: number])[]): number {
+  const figures = list.map(([, figure]) => figure);
+  const [first = 1] = figures;
+  if (figures.every((f) => f === first)) return first;
+  const weight = list.reduce((s, [w]) => s + w, 0);
+  return weight > 0 ? list.reduce((s, [w, f]) => s + w * f, 0) / weight : first;
 }
 
 /** Two stocks, and what each layer draws from them. */
@@ -54,14 +65,32 @@ export function blendWeights(bench: Bench): OmbreWeights {
     0,
   );
   const [firstName, lastName] = stockNames(plan, ombre);
-  const perG = { last: stockPerG(bench, ombre.to, ofOils), first: stockPerG(bench, ombre.from, ofOils) };
+  /** over all pots: they need not be alike in what they get by themselves */
+  const perG = {
+    last: mean(
+      list.map(({ shade, pot }) => [shade.t * pot.batterG, stockPerG(bench, pot.pot.id, ombre.to, ofOils)]),
+    ),
+    first: mean(
+      list.map(({ shade, pot }) => [
+        (1 - shade.t) * pot.batterG,
+        stockPerG(bench, pot.pot.id, ombre.from, ofOils),
+      ]),
+    ),
+  };
   // what the plan draws decides what is made, whatever was really poured since
-  const drawOf = (lastG: Grams, firstG: Grams): { readonly lastG: Grams; readonly firstG: Grams } => {
-    const last = toStep(lastG * perG.last, step);
-    const first = lastG * perG.last + firstG * perG.first - last;
+  const drawOf = (
+    pot: string,
+    lastG: Grams,
+    firstG: Grams,
+  ): { readonly lastG: Grams; readonly firstG: Grams } => {
+    const ofLast = lastG * stockPerG(bench, pot, ombre.to, ofOils);
+    const last = toStep(ofLast, step);
+    const first = ofLast + firstG * stockPerG(bench, pot, ombre.from, ofOils) - last;
     return { lastG: last, firstG: first > 0 ? upToStep(first, step) : 0 };
   };
-  const planned = list.map(({ shade, pot }) => drawOf(shade.t * pot.batterG, (1 - shade.t) * pot.batterG));
+  const planned = list.map(({ shade, pot }) =>
+    drawOf(pot.pot.id, shade.t * pot.batterG, (1 - shade.t) * pot.batterG),
+  );
   const stock = (name: string, drawnG: Grams, mix: Mix, part: number): Stock => {
     const wantedG = drawnG * (1 + ombre.stockLossPercent / 100);
     const colorants = mix.map((m) =>
@@ -95,7 +124,7 @@ export function blendWeights(bench: Bench): OmbreWeights {
   const mixes = new Map<string, Mix>();
   const draws = list.map(({ shade, pot }, i): BlendDraw => {
     const now = solved.draws[i] ?? { lastG: 0, firstG: 0 };
-    const draw = drawOf(now.lastG, now.firstG);
+    const draw = drawOf(pot.pot.id, now.lastG, now.firstG);
     const becomesG = now.lastG + now.firstG;
     mixes.set(
       pot.pot.id,

@@ -1,6 +1,7 @@
 import type { Recipe } from '../../batter/recipe.ts';
 import { shadesOf } from '../../ombre/shades.ts';
 import type { Plan } from '../../plan/planSchema.ts';
+import type { Recipes } from '../../plan/recipes.ts';
 import type { Grams } from '../../units/quantity.ts';
 import { toStep } from '../../units/scaleStep.ts';
 import type { Weight } from '../ingredients.ts';
@@ -18,13 +19,14 @@ const SCHOOL = {
 /** What each ombre of the plan takes, weighed by its school. */
 export const weighOmbres = (
   plan: Plan,
+  recipes: Recipes,
   recipe: Recipe,
   pots: readonly WeighedPot[],
   fineG: Grams,
 ): OmbreWeights[] => {
   const byId = new Map(pots.map((p) => [p.pot.id, p] as const));
   return plan.ombres.map((ombre) =>
-    SCHOOL[ombre.school]({ plan, recipe, ombre, shades: shadesOf(plan, ombre), pots: byId, fineG }),
+    SCHOOL[ombre.school]({ plan, recipes, recipe, ombre, shades: shadesOf(plan, ombre), pots: byId, fineG }),
   );
 };
 

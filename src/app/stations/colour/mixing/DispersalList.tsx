@@ -1,8 +1,11 @@
 import { dispersals } from '../../../../core/sheet/mixing.ts';
+import { transfersOf } from '../../../../core/ledger/ledger.ts';
+import { ACT } from '../../../../core/weigh/acts.ts';
 import { formatNumber } from '../../../../core/units/format.ts';
 import type { Weights } from '../../../../core/weigh/weights.ts';
 import { useColorants } from '../../../parts/colour/useLibrary.ts';
 import { Group } from '../../../parts/Station.tsx';
+import { JarChoice } from './JarChoice.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
 
 const CELL = 'py-1.5 pl-3 text-right align-top';
@@ -18,7 +21,8 @@ export function DispersalList({ weights }: { readonly weights: Weights }) {
         <p className="quiet text-sm">Nothing to disperse: no pot takes a colorant yet.</p>
       </Group>
     );
-  const oilG = weights.oils.reduce((sum, o) => sum + o.asideG, 0);
+  // what is in jars that stand ready was never weighed out of the recipe's oils today
+  const oilG = transfersOf(weights.ledger, ACT.carrierOil).reduce((sum, t) => sum + t.massG, 0);
   const from = weights.oils.filter((o) => o.asideG > 0).map((o) => o.name.toLowerCase());
   return (
     <Group title="Disperse, in this order">
@@ -52,9 +56,12 @@ export function DispersalList({ weights }: { readonly weights: Weights }) {
                   {d.spoons !== undefined && <span className="quiet block text-sm">{d.spoons}</span>}
                 </td>
                 <td className={CELL}>
-                  {d.carrier
-                    ? `${show.fine(d.carrier.massG)} ${d.carrier.name} (${formatNumber(d.carrier.ml, 0)} ml)`
-                    : 'a little light oil or water'}
+                  <JarChoice colorant={d.colorant} takesG={d.massG + (d.carrier?.massG ?? 0)} />
+                  {d.colorant.nature?.carrier === 'none'
+                    ? 'nothing: sifted in dry, it may speckle'
+                    : d.carrier
+                      ? `${show.fine(d.carrier.massG)} ${d.carrier.name} (${formatNumber(d.carrier.ml, 0)} ml)`
+                      : 'a little light oil or water'}
                 </td>
                 <td className={`${CELL} max-w-40`}>{d.into.join(', ')}</td>
               </tr>

@@ -2,13 +2,14 @@ import type { Fault, Result } from '../../../../core/result/result.ts';
 import { unitWritten } from '../../../../core/units/factors.ts';
 import { parseAs } from '../../../../core/units/parseQuantity.ts';
 import { QuantityField } from '../../../parts/QuantityField.tsx';
+import type { Gesture } from '../../../../store/gesture.ts';
 
 interface ActualFieldProps {
   readonly label: string;
   /** what was really weighed; undefined: as planned */
   readonly value: number | undefined;
   readonly shown: (massG: number) => string;
-  readonly onValue: (value: number | undefined, gesture: string) => Fault | undefined;
+  readonly onValue: (value: number | undefined, gesture: Gesture) => Fault | undefined;
 }
 
 const GRAM = unitWritten('g');

@@ -5,6 +5,7 @@ import type { Fault } from '../../../../core/result/result.ts';
 import type { Weight } from '../../../../core/weigh/ingredients.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
 import { ActualField } from './ActualField.tsx';
+import type { Gesture } from '../../../../store/gesture.ts';
 
 interface AddedProps {
   readonly nth: number;
@@ -21,7 +22,7 @@ interface AddedProps {
   /** all colorants as really added; undefined: as planned */
   readonly onActual: (
     added: { colorant: string; massG: number }[] | undefined,
-    gesture: string,
+    gesture: Gesture,
   ) => Fault | undefined;
 }
 

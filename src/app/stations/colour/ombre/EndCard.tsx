@@ -6,7 +6,7 @@ import { SHOWS } from '../../../../core/colour/thresholds.ts';
 import { nearestDoses, type Nearest } from '../../../../core/colour/nearest.ts';
 import { setEnd } from '../../../../core/edit/ombre.ts';
 import { withDose } from '../../../../core/edit/colorants.ts';
-import { paintboxOf } from '../../../../core/look/paintbox.ts';
+import { paintsOfOmbre } from '../../../../core/ombre/shades.ts';
 import { shiftedPigment } from '../../../../core/look/shifts.ts';
 import { plannedState } from '../../../../core/look/state.ts';
 import type { Mix, Ombre } from '../../../../core/plan/ombreSchema.ts';
@@ -15,6 +15,7 @@ import { ColorantPicker } from '../../../parts/colour/ColorantPicker.tsx';
 import { ColourPicker } from '../../../parts/colour/ColourPicker.tsx';
 import { FigureField } from '../../../parts/quantities.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
+import type { Gesture } from '../../../../store/gesture.ts';
 
 interface EndCardProps {
   readonly ombre: Ombre;
@@ -32,9 +33,9 @@ export function EndCard({ ombre, end }: EndCardProps) {
   const [match, setMatch] = useState<Match | null>(null);
   const mix = ombre[end];
   const state = useMemo(() => plannedState(plan, ombre.spacedAt), [plan, ombre.spacedAt]);
-  const paints = useMemo(() => paintboxOf(plan, state), [plan, state]);
+  const paints = paintsOfOmbre(plan, ombre);
   const colour = hexOfBody(paints.bodyOf(mix));
-  const put = (next: Mix, gesture?: string) => edit((p) => setEnd(p, ombre.id, end, next), gesture);
+  const put = (next: Mix, gesture?: Gesture) => edit((p) => setEnd(p, ombre.id, end, next), gesture);
   const known = mix.flatMap((m) => {
     const nature = plan.colorants.find((c) => c.id === m.colorant)?.nature;
     return nature ? [{ id: m.colorant, nature }] : [];

@@ -1,5 +1,5 @@
 import { LEAST_LAYERS, MOST_LAYERS, setLayers, takeApart, updateOmbre } from '../../../../core/edit/ombre.ts';
-import { MOMENTS } from '../../../../core/look/state.ts';
+import { AGES } from '../../../../core/look/state.ts';
 import { poursOfOmbre } from '../../../../core/ombre/runs.ts';
 import type { Ombre } from '../../../../core/plan/ombreSchema.ts';
 import { Choice } from '../../../parts/Choice.tsx';
@@ -11,14 +11,15 @@ import { usePlan } from '../../../parts/usePlan.ts';
 import { EndCard } from './EndCard.tsx';
 import { Recipe } from './Recipe.tsx';
 import { SpacingStrips } from './SpacingStrips.tsx';
+import type { Gesture } from '../../../../store/gesture.ts';
 
-const MOMENT_NAMES = { pour: 'at the pour', cut: 'at the cut', cured: 'when cured' } as const;
+const AGE_NAMES = { pour: 'at the pour', cut: 'at the cut', cured: 'when cured' } as const;
 
 /** One ombre: its ends, its school, its spacing, and what to weigh. */
 export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
   const { plan, edit } = usePlan();
   const layers = poursOfOmbre(plan, ombre.id).length;
-  const change = (part: Partial<Omit<Ombre, 'id'>>, gesture?: string) =>
+  const change = (part: Partial<Omit<Ombre, 'id'>>, gesture?: Gesture) =>
     edit((p) => updateOmbre(p, ombre.id, part), gesture);
   return (
     <section className="grid grid-cols-[minmax(0,1fr)] gap-5" aria-label={`Ombre ${ombre.name}`}>
@@ -68,7 +69,7 @@ export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
             label="Spaced as it looks"
             className="w-36"
             value={ombre.spacedAt}
-            options={MOMENTS.map((value) => ({ value, label: MOMENT_NAMES[value] }))}
+            options={AGES.map((value) => ({ value, label: AGE_NAMES[value] }))}
             onPick={(spacedAt) => change({ spacedAt })}
           />
           <Picker

@@ -3,8 +3,7 @@ import { updateOmbre } from '../../../../core/edit/ombre.ts';
 import type { Ramp } from '../../../../core/colour/ramp.ts';
 import { labOfHex } from '../../../../core/colour/lab.ts';
 import { runsOf } from '../../../../core/ombre/runs.ts';
-import { plannedHeat } from '../../../../core/look/state.ts';
-import { rampBetween, shadesOf } from '../../../../core/ombre/shades.ts';
+import { paintsOfOmbre, rampBetween, shadesOf } from '../../../../core/ombre/shades.ts';
 import { differencesOf, placesOn, stripOf, type Strip } from '../../../../core/ombre/strip.ts';
 import type { Ombre, Spacing } from '../../../../core/plan/ombreSchema.ts';
 import { NO_COLOUR } from '../../../parts/ink.ts';
@@ -35,13 +34,10 @@ function useStrips(
   count: number,
 ): { readonly ramp: Ramp; readonly strips: readonly SpacedStrip[] } {
   const { plan } = usePlan();
-  const { batter, colorants } = plan;
-  const heat = plannedHeat(plan);
-  const { from, to, spacedAt, spacing } = ombre;
-  const ramp = useMemo(
-    () => rampBetween({ batter, colorants }, { moment: spacedAt, heat, scented: true }, from, to),
-    [batter, colorants, heat, from, to, spacedAt],
-  );
+  const { from, to, spacing } = ombre;
+  // the paints are the same as long as nothing changes that is mixed
+  const paints = paintsOfOmbre(plan, ombre);
+  const ramp = useMemo(() => rampBetween(paints, from, to), [paints, from, to]);
   const fixed = useMemo(
     () => FIXED.map((s): SpacedStrip => ({ spacing: s, strip: stripOf(ramp, placesOn(ramp, s, count)) })),
     [ramp, count],

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { formatShort } from '../../../../core/units/format.ts';
 import { stepWord } from '../../../../core/colour/thresholds.ts';
 import type { Strip } from '../../../../core/ombre/strip.ts';
@@ -6,7 +7,13 @@ import type { Strip } from '../../../../core/ombre/strip.ts';
 const FIGURES_UP_TO = 11;
 
 /** Shades side by side, with the difference of each pair of neighbours at their joint. */
-export function StripBar({ strip, tall }: { readonly strip: Strip; readonly tall?: boolean }) {
+export const StripBar = memo(function StripBar({
+  strip,
+  tall,
+}: {
+  readonly strip: Strip;
+  readonly tall?: boolean;
+}) {
   const count = strip.colours.length;
   return (
     <div>
@@ -30,7 +37,7 @@ export function StripBar({ strip, tall }: { readonly strip: Strip; readonly tall
       )}
     </div>
   );
-}
+});
 
 /** "clear, 9.6 to 9.7": how the steps are seen, and the smallest and the largest difference of neighbours. */
 export function spread(strip: Strip): string {

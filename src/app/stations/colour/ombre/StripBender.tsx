@@ -2,6 +2,7 @@ import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { hexOfBody } from '../../../../core/colour/body.ts';
 import type { Ramp } from '../../../../core/colour/ramp.ts';
 import { risingCurve } from '../../../../core/colour/spacing.ts';
+import { Gesture } from '../../../../store/gesture.ts';
 
 type Heights = readonly [number, number, number];
 
@@ -9,7 +10,7 @@ interface StripBenderProps {
   readonly ramp: Ramp;
   readonly layers: number;
   readonly heights: Heights;
-  readonly onBend: (heights: [number, number, number], gesture: string) => void;
+  readonly onBend: (heights: [number, number, number], gesture: Gesture) => void;
 }
 
 const WIDE = 560;
@@ -28,13 +29,13 @@ const x = (seen: number): number => EDGE + seen * (WIDE - 2 * EDGE);
  * quarter, half or three quarters up the ombre along it: the others bunch and stretch between. Drag a mark, or use the arrows.
  */
 export function StripBender({ ramp, layers, heights, onBend }: StripBenderProps) {
-  const gesture = useRef<string | null>(null);
+  const gesture = useRef<Gesture | null>(null);
   const slices = useMemo(
     () => Array.from({ length: SLICES }, (_, i) => hexOfBody(ramp.bodyAt(ramp.at((i + 0.5) / SLICES)))),
     [ramp],
   );
   const curve = risingCurve([heights[0], heights[1], heights[2]]);
-  const put = (i: number, wanted: number, by: string): void => {
+  const put = (i: number, wanted: number, by: Gesture): void => {
     const low = heights[i - 1] ?? 0;
     const high = heights[i + 1] ?? 1;
     const next: [number, number, number] = [...heights];
@@ -48,11 +49,16 @@ export function StripBender({ ramp, layers, heights, onBend }: StripBenderProps)
     const at = ((event.clientX - box.left) / box.width) * WIDE;
     put(i, (at - EDGE) / (WIDE - 2 * EDGE), gesture.current);
   };
+  const cancel = (): void => {
+    gesture.current?.takeBack();
+    gesture.current = null;
+  };
   const key = (i: number) => (event: KeyboardEvent) => {
+    if (event.key === 'Escape') cancel();
     const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
     if (by === undefined) return;
     event.preventDefault();
-    put(i, (heights[i] ?? 0) + by * (event.shiftKey ? 0.1 : 0.01), `curve-${event.timeStamp}`);
+    put(i, (heights[i] ?? 0) + by * (event.shiftKey ? 0.1 : 0.01), new Gesture());
   };
   return (
     <svg viewBox={`0 0 ${WIDE} ${HIGH}`} className="w-full" role="group" aria-label="Bend the steps">
@@ -88,11 +94,11 @@ export function StripBender({ ramp, layers, heights, onBend }: StripBenderProps)
           className="group cursor-ew-resize touch-none outline-none"
           onPointerDown={(event) => {
             event.currentTarget.setPointerCapture(event.pointerId);
-            gesture.current = `curve-${event.timeStamp}`;
+            gesture.current = new Gesture();
           }}
           onPointerMove={drag(i)}
           onPointerUp={() => (gesture.current = null)}
-          onPointerCancel={() => (gesture.current = null)}
+          onPointerCancel={cancel}
           onKeyDown={key(i)}
         >
           <rect x={x(height) - 20} y="0" width="40" height={HIGH} fill="transparent" />

@@ -1,0 +1,142 @@
+import { fragranceInBarPercent } from '../../../core/batter/fragranceLimit.ts';
+import { SPEEDS, type Fragrance } from '../../../core/batter/schema.ts';
+import { takeFragrance } from '../../../core/edit/stores.ts';
+import { SPEED_WORDS } from '../../stores/behaviourWords.ts';
+import { Picker } from '../../parts/Picker.tsx';
+import { useStores } from '../../parts/useStores.ts';
+import { addAddition, removeAddition, updateFragrance } from '../../../core/edit/additions.ts';
+import { formatPercent } from '../../../core/units/format.ts';
+import { Fact } from '../../parts/Fact.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+import { PercentField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { AdditionCards } from './AdditionCards.tsx';
+import { Doses } from './Doses.tsx';
+import type { Gesture } from '../../../store/gesture.ts';
+
+const FIRST: Omit<Fragrance, 'id'> = {
+  name: 'Fragrance',
+  densityGMl: 0.97,
+  doses: [{ id: 'd1', gPerKgOils: 30, moment: 'trace' }],
+};
+
+const FROM_STORES = 'From the stores…';
+const UNKNOWN = 'unknown';
+
+export function Fragrances() {
+  const { plan, edit } = usePlan();
+  const stock = useStores('fragrance');
+  return (
+    <Group
+      title="Fragrance"
+      aside={
+        <span className="flex gap-2">
+          {stock.length > 0 && (
+            <Picker
+              label="A fragrance out of the stores"
+              hideLabel
+              value={FROM_STORES}
+              options={[
+                { value: FROM_STORES, label: FROM_STORES },
+                ...stock.map(({ value: f }) => ({
+                  value: f.id,
+                  label: f.version === undefined ? f.name : `${f.name}, ${f.version}`,
+                })),
+              ]}
+              onPick={(id) => {
+                const picked = stock.find((f) => f.value.id === id);
+                if (picked) edit((p) => takeFragrance(p, picked.value));
+              }}
+            />
+          )}
+          <button
+            type="button"
+            className="btn btn-sm"
+            onClick={() => edit((p) => addAddition(p, 'fragrances', FIRST))}
+          >
+            {plan.batter.fragrances.length === 0 ? 'Add fragrance' : 'Add another'}
+          </button>
+        </span>
+      }
+    >
+      <AdditionCards
+        items={plan.batter.fragrances}
+        nameOf={(f) => (f.version === undefined ? f.name : `${f.name}, ${f.version}`)}
+        empty="None."
+        onRemove={(id) => edit((p) => removeAddition(p, 'fragrances', id))}
+        head={(f) => (
+          <TextField
+            label="Name"
+            className="flex-1"
+            value={f.name}
+            onValue={(name, g) => edit((p) => updateFragrance(p, f.id, (was) => ({ ...was, name })), g)}
+          />
+        )}
+        body={(f) => <FragranceBody fragrance={f} />}
+      />
+    </Group>
+  );
+}
+
+function FragranceBody({ fragrance }: { readonly fragrance: Fragrance }) {
+  const { plan, computed, edit, show } = usePlan();
+  const { recipes, batch } = computed;
+  const { id, limitPercent, vanillinPercent, speed } = fragrance;
+  const put = (change: Partial<Fragrance>, gesture: Gesture) =>
+    edit((p) => updateFragrance(p, id, (was) => ({ ...was, ...change })), gesture);
+  const inBars = plan.pots.flatMap((pot) => {
+    const recipe = recipes.ofPot(pot.id);
+    const percent = recipe ? fragranceInBarPercent(recipe, id) : 0;
+    return percent > 0 ? [{ pot, percent }] : [];
+  });
+  const most = Math.max(0, ...inBars.map((b) => b.percent));
+  const alike = inBars.length === plan.pots.length && inBars.every((b) => Math.abs(b.percent - most) < 1e-9);
+  return (
+    <>
+      <Doses list="fragrances" addition={fragrance} name={fragrance.name} amountIn="percent" />
+      <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-3">
+        <Picker
+          label="What it does to the batter"
+          value={speed ?? UNKNOWN}
+          options={[
+            { value: UNKNOWN, label: 'not known' },
+            ...SPEEDS.map((value) => ({ value, label: SPEED_WORDS[value] })),
+          ]}
+          onPick={(next) =>
+            edit((p) =>
+              updateFragrance(p, id, ({ speed: _was, ...was }) =>
+                next === UNKNOWN ? was : { ...was, speed: next },
+              ),
+            )
+          }
+        />
+        <PercentField
+          label="Certificate limit, of the bar"
+          value={limitPercent}
+          onValue={(percent, g) => put({ limitPercent: percent }, g)}
+        />
+        <PercentField
+          label="Vanillin in it"
+          hint="tans the soap; the supplier’s sheet says"
+          value={vanillinPercent}
+          onValue={(percent, g) => put({ vanillinPercent: percent }, g)}
+        />
+      </div>
+      <dl className="grid grid-cols-2 gap-x-6">
+        <Fact name="Weight">
+          {batch ? show.fine(batch.fragrances.find((w) => w.id === id)?.massG ?? 0) : '–'}
+        </Fact>
+        <Fact name={alike ? 'In the cured bar' : 'In the cured bar, at most'} origin="estimated">
+          {inBars.length > 0 ? formatPercent(most, 2) : '–'}
+        </Fact>
+        {!alike &&
+          inBars.map(({ pot, percent }) => (
+            <Fact key={pot.id} name={`in pot ${pot.letter}, ${pot.name}`} origin="estimated">
+              {formatPercent(percent, 2)}
+            </Fact>
+          ))}
+      </dl>
+    </>
+  );
+}

@@ -1,0 +1,102 @@
+import { X } from 'lucide-react';
+import { barsInAll } from '../../../core/cut/barsText.ts';
+import { batterIn } from '../../../core/fill/batterIn.ts';
+import { addMould, removeMould } from '../../../core/edit/moulds.ts';
+import { FIRST, inAll, mouldNames } from '../../../core/plan/moulds.ts';
+import { mouldShown } from '../../../store/deskSlice.ts';
+import { useAppDispatch } from '../../../store/store.ts';
+import { Picker } from '../../parts/Picker.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { useBench, usePlan } from '../../parts/usePlan.ts';
+import { useMouldChoice } from './useMouldChoice.ts';
+
+const NONE = 'none';
+
+/** What each mould takes of the batch and how many bars it gives, and another mould beside them. */
+export function BatchMoulds() {
+  const { plan, computed, edit, show } = usePlan();
+  const { use } = useBench();
+  const { moulds, options } = useMouldChoice();
+  const dispatch = useAppDispatch();
+  const names = mouldNames(plan);
+  const several = computed.moulds.length > 1;
+  return (
+    <Group title="Moulds of this batch">
+      <table className="w-full text-sm">
+        <tbody>
+          {computed.moulds.map((m) => {
+            const { id, copies } = m.use;
+            const name = names.get(id) ?? '';
+            return (
+              <tr key={id} className="rule border-b">
+                <th scope="row" className="py-1 text-left font-normal">
+                  {several ? (
+                    <button
+                      type="button"
+                      aria-pressed={id === use.id}
+                      className={`cursor-pointer text-left ${id === use.id ? 'font-bold' : 'underline'}`}
+                      onClick={() => dispatch(mouldShown(id))}
+                    >
+                      {name}
+                    </button>
+                  ) : (
+                    name
+                  )}
+                </th>
+                <td className="px-2 text-right whitespace-nowrap">
+                  {copies > 1 && `${copies} × `}
+                  {show.mass(batterIn(m))}
+                </td>
+                <td className="text-right whitespace-nowrap">{m.cut.count * copies} bars</td>
+                {several && (
+                  <td className="w-8 text-right">
+                    {id !== FIRST && (
+                      <button
+                        type="button"
+                        className="btn btn-ghost btn-sm px-1.5"
+                        aria-label={`Take ${name} out of this batch`}
+                        onClick={() => edit((p) => removeMould(p, id))}
+                      >
+                        <X className="size-4" aria-hidden="true" />
+                      </button>
+                    )}
+                  </td>
+                )}
+              </tr>
+            );
+          })}
+          {several && (
+            <tr className="font-bold">
+              <th scope="row" className="py-1 text-left">
+                In all
+              </th>
+              <td className="px-2 text-right whitespace-nowrap">
+                {show.mass(inAll(computed.moulds, batterIn))}
+              </td>
+              <td className="text-right whitespace-nowrap">{barsInAll(computed.moulds)} bars</td>
+              <td />
+            </tr>
+          )}
+        </tbody>
+      </table>
+      {plan.others.length < 5 && (
+        <Picker
+          label="Another mould from the same batch"
+          value={NONE}
+          options={[{ value: NONE, label: several ? 'choose one more' : 'none' }, ...options]}
+          onPick={(i) => {
+            const mould = moulds[Number(i)];
+            if (!mould) return;
+            let added: string | undefined;
+            edit((p) => {
+              const more = addMould(p, mould);
+              added = more.mouldId;
+              return more.plan;
+            });
+            if (added !== undefined) dispatch(mouldShown(added));
+          }}
+        />
+      )}
+    </Group>
+  );
+}

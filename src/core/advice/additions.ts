@@ -1,0 +1,136 @@
+import { isInLye } from '../batter/additions.ts';
+import { dosesPerOil, type Recipe } from '../batter/recipe.ts';
+import type { Dose } from '../batter/schema.ts';
+import { doseInto, updateDose, type AdditionList } from '../edit/additions.ts';
+import { gradedSchool } from '../ombre/runs.ts';
+import type { Plan, Pot } from '../plan/planSchema.ts';
+import { formatPercent } from '../units/format.ts';
+import { portionsFirst } from './superfat.ts';
+import type { Facts } from './facts.ts';
+import type { Remedy, Warning } from './warning.ts';
+import { MOMENT_WORDS } from '../batter/momentWords.ts';
+
+/** More than this part of a pot is no addition any more. A judgement, no source. */
+const MOST_ADDED = 0.4;
+
+const LISTS = ['additives', 'lateOils', 'fragrances'] as const;
+
+interface Listed {
+  readonly list: AdditionList;
+  readonly id: string;
+  readonly name: string;
+  readonly dose: Dose;
+}
+
+const listed = (plan: Plan): readonly Listed[] =>
+  LISTS.flatMap((list) =>
+    plan.batter[list].flatMap((a) =>
+      a.doses.map((dose) => ({
+        list,
+        id: a.id,
+        name: 'name' in a ? a.name : a.oil,
+        dose,
+      })),
+    ),
+  );
+
+const lettersOf = (plan: Plan, ids: readonly string[]): string =>
+  ids.flatMap((id) => plan.pots.find((p) => p.id === id)?.letter ?? []).join(', ');
+
+/** What named pots cannot get at that moment, as they are not yet apart. */
+function notApart({ plan }: Facts): Warning[] {
+  const portions = plan.divide.kind === 'before-lye';
+  return listed(plan).flatMap(({ list, id, name, dose }): Warning[] => {
+    if (dose.pots === undefined) return [];
+    const inCommon = portions ? isInLye(dose.moment) : isInLye(dose.moment) || dose.moment === 'oils';
+    if (!inCommon) return [];
+    const why = portions
+      ? 'all jugs draw from the same lye solution'
+      : 'the pots are divided only once the batch is emulsified';
+    return [
+      {
+        code: 'dose-before-pots',
+        level: 'refuse',
+        station: 'batter',
+        message: `${name} is to go ${MOMENT_WORDS[dose.moment]} of pot ${lettersOf(plan, dose.pots)} alone, but ${why}.`,
+        remedies: [
+          {
+            label: 'Stir it in with the colour',
+            apply: (p) => updateDose(p, list, id, dose.id, { moment: 'colour' }),
+          },
+          { label: 'Give it to the whole batch', apply: (p) => doseInto(p, list, id, dose.id, undefined) },
+          ...(!portions && dose.moment === 'oils' ? [portionsFirst] : []),
+        ],
+      },
+    ];
+  });
+}
+
+/** Pots that would be more of what is stirred in than of batter. */
+function mostlyAdded({ plan, recipes }: Facts): Warning[] {
+  const part = (recipe: Recipe | undefined): number =>
+    recipe ? dosesPerOil(recipe) / recipe.batterPerOil : 0;
+  return plan.pots.flatMap((pot): Warning[] => {
+    const added = part(recipes.ofPot(pot.id));
+    return added > MOST_ADDED
+      ? [
+          {
+            code: 'mostly-added',
+            level: 'refuse',
+            station: 'batter',
+            pot: pot.id,
+            message: `Pot ${pot.letter} (${pot.name}) would be ${formatPercent(added * 100, 0)} additions: no batter any more. ${formatPercent(MOST_ADDED * 100, 0)} at most.`,
+          },
+        ]
+      : [];
+  });
+}
+
+const withoutOwn = (pot: Pot): Remedy => ({
+  label: `Take the recipe’s oils in pot ${pot.letter}`,
+  apply: (p) => ({
+    ...p,
+    pots: p.pots.map((q) => {
+      if (q.id !== pot.id) return q;
+      const { own: _own, ...rest } = q;
+      return rest;
+    }),
+  }),
+});
+
+/** Oils or water of a pot's own where it cannot have them. */
+function ownUnused({ plan }: Facts): Warning[] {
+  return plan.pots.flatMap((pot): Warning[] => {
+    if (pot.own?.oils === undefined && pot.own?.water === undefined) return [];
+    if (plan.divide.kind === 'after-emulsion')
+      return [
+        {
+          code: 'own-oils-unused',
+          level: 'warn',
+          station: 'colour',
+          pot: pot.id,
+          message: `Pot ${pot.letter} (${pot.name}) has oils or water of its own, but is divided from one batch: it gets the recipe’s.`,
+          remedies: [portionsFirst, withoutOwn(pot)],
+        },
+      ];
+    return gradedSchool(plan, pot.id) === 'master-blends'
+      ? [
+          {
+            code: 'own-oils-in-blend',
+            level: 'refuse',
+            station: 'colour',
+            pot: pot.id,
+            message: `Pot ${pot.letter} (${pot.name}) is blended from the stocks of an ombre: it cannot have oils or water of its own.`,
+            remedies: [withoutOwn(pot)],
+          },
+        ]
+      : [];
+  });
+}
+
+/** What is stirred in: whether it can be, and whether there is batter left. */
+export const additionWarnings = (facts: Facts): Warning[] => [
+  ...notApart(facts),
+  ...mostlyAdded(facts),
+  ...ownUnused(facts),
+];

@@ -1,0 +1,37 @@
+import { isAbout, mouldNames, mouldOfStep, usesOf, type MouldUse } from './moulds.ts';
+import type { Plan } from './planSchema.ts';
+import type { Pour } from './stepSchema.ts';
+
+/** What goes in at one pour: of which pot, and into which moulds. */
+export interface Deposit {
+  readonly pour: Pour;
+  readonly moulds: readonly MouldUse[];
+}
+
+/** All that is poured, in order. A pour of the first mould goes into every mould that follows its design, right after it. */
+export function depositsOf(plan: Plan): readonly Deposit[] {
+  const uses = usesOf(plan);
+  return plan.steps.flatMap((pour): Deposit[] => {
+    if (pour.kind !== 'pour') return [];
+    const moulds = uses.filter((u) => isAbout(u, pour));
+    return moulds.length > 0 ? [{ pour, moulds }] : [];
+  });
+}
+
+/**
+ * What each pour is called, by its id: "pour 3", counted in its mould; where there are several moulds, "pour 2 of Slab" for one
+ * that goes into a single one of them.
+ */
+export function pourNames(plan: Plan): ReadonlyMap<string, string> {
+  const names = mouldNames(plan);
+  const counts = new Map<string, number>();
+  return new Map(
+    depositsOf(plan).map(({ pour, moulds }) => {
+      const mould = mouldOfStep(pour);
+      const nth = (counts.get(mould) ?? 0) + 1;
+      counts.set(mould, nth);
+      const one = plan.others.length > 0 && moulds.length === 1;
+      return [pour.id, one ? `pour ${nth} of ${names.get(mould) ?? ''}` : `pour ${nth}`] as const;
+    }),
+  );
+}

@@ -1,0 +1,81 @@
+import { recipeOf, type Recipe } from '../batter/recipe.ts';
+import { wholeBatch, type Scope } from '../batter/additions.ts';
+import type { Batter, Dose } from '../batter/schema.ts';
+import type { Plan, Pot } from './planSchema.ts';
+
+/** The recipe of the batch, and what becomes of it in each pot: its own doses, in portions its own oils and water too. */
+export interface Recipes {
+  /** with what goes into the whole batch; undefined when there is no oil to weigh */
+  readonly batch: Recipe | undefined;
+  /** with all that is stirred into the pot before its last pour */
+  readonly ofPot: (potId: string) => Recipe | undefined;
+  /** with all that is in what is poured */
+  readonly ofPour: (pourId: string) => Recipe | undefined;
+}
+
+/** A pot's oils and water take the place of the recipe's only where each jug has its own lye. */
+export const hasOwn = (plan: Pick<Plan, 'divide'>, pot: Pot): boolean =>
+  plan.divide.kind === 'before-lye' && (pot.own?.oils !== undefined || pot.own?.water !== undefined);
+
+/** The batter of one pot. A colour given for the plain soap is that of the recipe's oils. */
+export function batterIn(plan: Pick<Plan, 'batter' | 'divide'>, pot: Pot): Batter {
+  if (!hasOwn(plan, pot)) return plan.batter;
+  const { oils, water } = pot.own ?? {};
+  const { colour, ...batter } = { ...plan.batter, ...(water ? { water } : {}) };
+  if (oils) return { ...batter, oils };
+  return colour === undefined ? batter : { ...batter, colour };
+}
+
+const allDoses = ({ additives, lateOils, fragrances }: Batter): readonly Dose[] =>
+  [...additives, ...lateOils, ...fragrances].flatMap((a) => a.doses);
+
+/** A plan in which every pot is the same needs one recipe, whatever else changes while a line is dragged. */
+const remembered = new WeakMap<Batter, Recipe | undefined>();
+
+function recipeOfBatch(batter: Batter): Recipe | undefined {
+  if (!remembered.has(batter)) remembered.set(batter, recipeOf(batter));
+  return remembered.get(batter);
+}
+
+/** Layers, looks and weights of one plan all ask for its recipes. */
+const known = new WeakMap<Plan, Recipes>();
+
+export function recipesOf(plan: Plan): Recipes {
+  const before = known.get(plan);
+  if (before) return before;
+  const recipes = recipesFor(plan);
+  known.set(plan, recipes);
+  return recipes;
+}
+
+function recipesFor(plan: Plan): Recipes {
+  const batch = recipeOfBatch(plan.batter);
+  const special = allDoses(plan.batter).filter((d) => d.pots !== undefined);
+  const differs = (pot: Pot): boolean =>
+    hasOwn(plan, pot) || special.some((d) => d.pots?.includes(pot.id) ?? false);
+  const places = new Map<string, number>();
+  const potOf = new Map<string, string>();
+  for (const step of plan.steps)
+    if (step.kind === 'pour') {
+      places.set(step.id, places.size);
+      potOf.set(step.id, step.pot);
+    }
+  const made = new Map<string, Recipe | undefined>();
+  /** with the doses that are in by the pour at `place` */
+  const at = (potId: string, place: number): Recipe | undefined => {
+    const pot = plan.pots.find((p) => p.id === potId);
+    if (!pot || !differs(pot)) return batch;
+    const later = special.filter((d) => d.fromPour !== undefined && (places.get(d.fromPour) ?? 0) > place);
+    const key = `${potId} ${later.map((d) => special.indexOf(d)).join(' ')}`;
+    if (!made.has(key)) {
+      const scope: Scope = (d) => wholeBatch(d) || ((d.pots?.includes(potId) ?? false) && !later.includes(d));
+      made.set(key, recipeOf(batterIn(plan, pot), scope));
+    }
+    return made.get(key);
+  };
+  return {
+    batch,
+    ofPot: (potId) => at(potId, Infinity),
+    ofPour: (pourId) => at(potOf.get(pourId) ?? '', places.get(pourId) ?? Infinity),
+  };
+}

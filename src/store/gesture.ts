@@ -1,0 +1,29 @@
+let count = 0;
+
+/**
+ * One visit to a field, from focus to blur or Enter, or one drag. All edits of a gesture start from the plan (or the
+ * colorant) as it was when the gesture began, show at once and undo as one. What is refused, unfinished or escaped from is
+ * taken back: then everything is as it was.
+ */
+export class Gesture {
+  readonly id: string;
+  /** where each edit starts: from the beginning of the gesture, or (steps by a key) from the edit before it */
+  readonly builds: 'from-start' | 'on-itself';
+  #back: (() => void) | undefined;
+
+  constructor(builds: Gesture['builds'] = 'from-start') {
+    this.builds = builds;
+    count += 1;
+    this.id = `gesture-${count}`;
+  }
+
+  /** Called by what applies an edit: how to take back all that this gesture has changed there. */
+  changes(back: () => void): void {
+    this.#back = back;
+  }
+
+  /** As it was when the gesture began. Nothing happens where it has changed nothing. */
+  takeBack(): void {
+    this.#back?.();
+  }
+}

@@ -1,0 +1,44 @@
+import type { Plan } from '../../core/plan/planSchema.ts';
+import type { DripLineDatabase } from '../database.ts';
+
+const PREFIX = 'drip-line/draft/';
+
+interface OldDraft {
+  readonly baseRevision: number;
+  readonly version?: number;
+  /** not checked before it is opened */
+  readonly plan: Plan;
+}
+
+const keysOf = (storage: Storage): readonly string[] =>
+  Array.from({ length: storage.length }, (_, i) => storage.key(i) ?? '').filter((k) => k.startsWith(PREFIX));
+
+export const hasOldDrafts = (storage: Storage | undefined): boolean =>
+  storage !== undefined && keysOf(storage).length > 0;
+
+/**
+ * Edits that an older Drip Line left in localStorage before it could store them: they become drafts like any other. Damaged ones are
+ * let go, as that one did.
+ */
+export async function takeOldDrafts(db: DripLineDatabase, storage: Storage | undefined): Promise<void> {
+  if (!storage) return;
+  for (const key of keysOf(storage)) {
+    const [planId = '', page = ''] = key.slice(PREFIX.length).split('/');
+    try {
+      const { baseRevision, version, plan } = JSON.parse(storage.getItem(key) ?? '') as OldDraft;
+      await db.drafts.put({
+        planId,
+        page,
+        base: baseRevision === 0 ? null : String(baseRevision),
+        // drafts from before plans had a second version say none
+        version: version ?? 1,
+        plan,
+        past: [],
+        future: [],
+      });
+    } catch (error) {
+      if (!(error instanceof SyntaxError)) throw error;
+    }
+    storage.removeItem(key);
+  }
+}

@@ -1,0 +1,20 @@
+import { keeper } from './keep.ts';
+import { store } from '../store.ts';
+import { stayAlive } from '../page.ts';
+
+/** Store what is unstored whenever the page may be about to go away, and ask before closing where that would lose something. */
+export function watchPage(): void {
+  void stayAlive();
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'hidden') void keeper.flush();
+  });
+  addEventListener('beforeprint', () => void keeper.flush());
+  addEventListener('pagehide', () => {
+    keeper.leaveDrafts();
+  });
+  addEventListener('beforeunload', (event) => {
+    keeper.leaveDrafts();
+    const library = Object.values(store.getState().library).some((p) => p.trouble !== null);
+    if (keeper.wouldLose || library) event.preventDefault();
+  });
+}

@@ -1,0 +1,5 @@
+import { FACTS_TASKS } from './factsTasks.ts';
+import { serveTasks } from './jobs/inWorker.ts';
+
+/** Works out what cards say of their plans, while the shelf scrolls. */
+serveTasks(FACTS_TASKS);

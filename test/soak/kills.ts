@@ -1,0 +1,96 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type BrowserContext, type Page } from 'playwright-core';
+import { CHROMIUM_ARGS, chromiumPath } from '../e2e/support/browser.ts';
+import { Random } from './random.ts';
+import type { Row } from './row.ts';
+
+/** What was on screen for this long must be there after a kill, ms. */
+const SECOND_MS = 1000;
+const PLAN = 'demo-slate-beds';
+
+interface Typed {
+  readonly text: string;
+  /** when each length of the text was on screen, ms */
+  readonly at: readonly number[];
+}
+
+const open = (profile: string): Promise<BrowserContext> =>
+  chromium.launchPersistentContext(profile, {
+    executablePath: chromiumPath(),
+    args: [...CHROMIUM_ARGS],
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+  });
+
+/** All processes of the browser of this profile, at once and without a word: as when the power goes. */
+function kill(profile: string): void {
+  try {
+    execFileSync('pkill', ['-9', '-f', profile]);
+  } catch {
+    // it was gone already
+  }
+}
+
+async function notes(page: Page, url: string) {
+  await page.goto(`${url}/plan/${PLAN}/mould`);
+  await page.getByRole('heading', { name: 'Mould', exact: true }).waitFor();
+  await page.getByRole('button', { name: 'Name, notes and units' }).click();
+  return page.getByRole('textbox', { name: 'Notes' });
+}
+
+/** Type without a pause, with pauses, or a number into a field of the mould, until the time is up. */
+async function type(page: Page, url: string, random: Random): Promise<Typed> {
+  const field = await notes(page, url);
+  await field.fill('');
+  const end = performance.now() + random.whole(1500, 5000);
+  const pace = random.pick([15, 40, 90, 300]);
+  let text = '';
+  const at: number[] = [];
+  await field.focus();
+  while (performance.now() < end) {
+    const letter = random.pick('a b c d e f g h i j k l m n o'.split(' '));
+    await page.keyboard.type(letter);
+    text += letter;
+    at.push(performance.now());
+    await new Promise((next) => setTimeout(next, pace));
+  }
+  return { text, at };
+}
+
+/** Kill the browser while it is typed in, and look what is there when it is opened again. */
+export async function kills(url: string, count: number, seed: number): Promise<Row> {
+  const profile = mkdtempSync(join(tmpdir(), `drip-line-soak-${seed}-`));
+  const lost: string[] = [];
+  let most = 0;
+  let context = await open(profile);
+  let page = context.pages()[0] ?? (await context.newPage());
+  await page.goto(url);
+  await page.getByText('Slate Beds').first().waitFor();
+  for (let i = 0; i < count; i += 1) {
+    const random = new Random(seed * 1000 + i);
+    const typed = await type(page, url, random);
+    const killedAt = performance.now();
+    kill(profile);
+    await context.close().catch(() => undefined);
+    context = await open(profile);
+    page = context.pages()[0] ?? (await context.newPage());
+    const there = await (await notes(page, url)).inputValue();
+    const mustBe = typed.at.filter((t) => killedAt - t >= SECOND_MS).length;
+    const same = typed.text.startsWith(there) ? there.length : 0;
+    const missing = typed.at[same];
+    if (missing !== undefined) most = Math.max(most, killedAt - missing);
+    if (same < mustBe)
+      lost.push(`kill ${seed * 1000 + i}: ${mustBe - same} of ${mustBe} characters that were a second old`);
+  }
+  await context.close();
+  rmSync(profile, { recursive: true, force: true });
+  return {
+    what: 'browser killed while it is typed in',
+    tried: count,
+    lost,
+    note: `at most the last ${Math.round(most)} ms of typing were missing`,
+  };
+}

@@ -1,0 +1,40 @@
+import { expect } from 'chai';
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, normalize } from 'node:path';
+
+/** What a file loads when it is loaded: types are gone by then. */
+function loads(file: string): readonly string[] {
+  const text = readFileSync(file, 'utf8');
+  const found = [...text.matchAll(/^(?:import|export)\s+(?!type\b)[^;]*?from\s+'(\.[^']+)';/gms)];
+  return found.flatMap((m) => (/\.tsx?$/.test(m[1]!) ? [normalize(join(dirname(file), m[1]!))] : []));
+}
+
+/** Files of the source that load each other in a ring, a ring each. */
+function rings(files: readonly string[]): readonly (readonly string[])[] {
+  const known = new Set(files);
+  const done = new Set<string>();
+  const found: string[][] = [];
+  const visit = (file: string, path: readonly string[]): void => {
+    const at = path.indexOf(file);
+    if (at >= 0) {
+      found.push([...path.slice(at), file]);
+      return;
+    }
+    if (done.has(file)) return;
+    for (const next of loads(file)) if (known.has(next)) visit(next, [...path, file]);
+    done.add(file);
+  };
+  for (const file of files) visit(file, []);
+  return found;
+}
+
+describe('the source', () => {
+  it('has no ring of files that load each other', () => {
+    const files = readdirSync('src', { recursive: true, encoding: 'utf8' })
+      .filter((f) => /\.tsx?$/.test(f))
+      .map((f) => join('src', f));
+    expect(files.length).to.be.above(300);
+    expect(loads('src/core/sheet/compute.ts')).to.include('src/core/weigh/weights.ts');
+    expect(rings(files).map((r) => r.join(' -> '))).to.deep.equal([]);
+  });
+});

@@ -333,6 +333,7 @@ describe('mixing and checks', () => {
       mimeType: 'text/plain',
       buffer: Buffer.from(text.replace('Name: Beck Pool', 'Name: Beck colours')),
     });
+    await page.getByText(/“Beck colours” is kept, \d+ colours/).waitFor();
     await s.go('/plan/demo-slate-beds/colour/pots');
     await page.getByRole('button', { name: 'Colour of pot A' }).click();
     await page.getByText('Beck colours').waitFor();

@@ -17,7 +17,6 @@ import { stagePhrase } from '../../core/setting/stage.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { editHere } from '../../store/editHere.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { Introduction } from '../help/Introduction.tsx';
 import { Drop } from './Drop.tsx';
@@ -74,13 +73,12 @@ interface DropButtonProps {
   readonly id: string;
   readonly nth: number;
   readonly pot: Pot;
-  readonly colour: string;
   readonly mass: string;
   readonly chosen: boolean;
 }
 
 /** One pour's drop. Its props are plain, so that a drag in the section redraws only the drops it changes. */
-const DropButton = memo(function DropButton({ id, nth, pot, colour, mass, chosen }: DropButtonProps) {
+const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen }: DropButtonProps) {
   const dispatch = useAppDispatch();
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id });
   const move = (event: KeyboardEvent): void => {
@@ -104,7 +102,7 @@ const DropButton = memo(function DropButton({ id, nth, pot, colour, mass, chosen
       }}
       onKeyDown={move}
     >
-      <Drop pot={pot} colour={colour} chosen={chosen} />
+      <Drop pot={pot} pour={id} chosen={chosen} />
       <span className={`text-xs whitespace-nowrap ${chosen ? 'font-bold' : 'quiet'}`}>{mass}</span>
     </button>
   );
@@ -112,7 +110,7 @@ const DropButton = memo(function DropButton({ id, nth, pot, colour, mass, chosen
 
 /** The order of work along the foot of the window: a drop for each pour, marks for what is between. */
 export function DripLine() {
-  const { plan, computed, colours, show, edit } = useBench();
+  const { plan, computed, show, edit } = useBench();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const dropped = ({ active, over }: DragEndEvent): void => {
@@ -162,7 +160,6 @@ export function DripLine() {
                         id={step.id}
                         nth={pours.indexOf(step.id) + 1}
                         pot={pot}
-                        colour={colours.pours.get(step.id) ?? NO_COLOUR}
                         mass={show.mass(layer?.massG ?? 0)}
                         chosen={chosen === step.id}
                       />

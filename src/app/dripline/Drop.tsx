@@ -1,14 +1,17 @@
 import type { Pot } from '../../core/plan/planSchema.ts';
-import { inkOn } from '../parts/ink.ts';
+import { selectColours } from '../../store/computed.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
 interface DropProps {
   readonly pot: Pot;
-  readonly colour: string;
+  readonly pour: string;
   readonly chosen: boolean;
 }
 
 /** A hanging drop in a pot's colour with its letter. */
-export function Drop({ pot, colour, chosen }: DropProps) {
+export function Drop({ pot, pour, chosen }: DropProps) {
+  const colour = useAppSelector((state) => selectColours(state)?.pours.get(pour) ?? NO_COLOUR);
   return (
     <svg width="38" height="66" viewBox="0 0 38 66" aria-hidden="true">
       <path

@@ -1,7 +1,7 @@
-import { memo } from 'react';
 import type { Pot } from '../../core/plan/planSchema.ts';
+import { selectColours } from '../../store/computed.ts';
+import { useAppSelector } from '../../store/store.ts';
 import { inkOn, NO_COLOUR } from './ink.ts';
-import { usePlan } from './usePlan.ts';
 
 interface PotBadgeProps {
   readonly pot: Pot;
@@ -10,13 +10,14 @@ interface PotBadgeProps {
   readonly pour?: string;
 }
 
-interface BadgeProps {
-  readonly letter: string;
-  readonly colour: string;
-  readonly size: number;
-}
-
-const Badge = memo(function Badge({ letter, colour, size }: BadgeProps) {
+/** A pot's letter on its colour. Drawn again only when that changes. */
+export function PotBadge({ pot, size = 26, pour }: PotBadgeProps) {
+  const colour = useAppSelector((state) => {
+    const colours = selectColours(state);
+    return (
+      (pour === undefined ? undefined : colours?.pours.get(pour)) ?? colours?.pots.get(pot.id) ?? NO_COLOUR
+    );
+  });
   return (
     <span
       className="inline-grid shrink-0 place-items-center rounded-full border border-black/25 font-bold"
@@ -28,15 +29,7 @@ const Badge = memo(function Badge({ letter, colour, size }: BadgeProps) {
         fontSize: size * 0.5,
       }}
     >
-      {letter}
+      {pot.letter}
     </span>
   );
-});
-
-/** A pot's letter on its colour. */
-export function PotBadge({ pot, size = 26, pour }: PotBadgeProps) {
-  const { colours } = usePlan();
-  const colour =
-    (pour === undefined ? undefined : colours.pours.get(pour)) ?? colours.pots.get(pot.id) ?? NO_COLOUR;
-  return <Badge letter={pot.letter} colour={colour} size={size} />;
 }

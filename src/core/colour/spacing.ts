@@ -1,6 +1,7 @@
 import { NotConverged } from '../numeric/notConverged.ts';
 import { findRoot } from '../numeric/findRoot.ts';
 import { difference } from './difference.ts';
+import { evenNewton } from './evenNewton.ts';
 import type { Lab } from './lab.ts';
 import type { Ramp } from './ramp.ts';
 
@@ -86,14 +87,27 @@ function solved(over: (size: number) => number, low: number, high: number): numb
   }
 }
 
+/** The places solved together; a step of no weight stands where the one before it ends. */
+function solvedTogether(ramp: Ramp, weights: readonly number[]): number[] | undefined {
+  const places = evenNewton(
+    ramp,
+    weights.filter((w) => w > 0),
+    TOLERANCE,
+  );
+  let k = 0;
+  return places && [0, ...weights.map((w) => ramp.at(places[w > 0 ? (k += 1) : k] as number))];
+}
+
 /**
  * Places on the ramp, 0 to 1, whose neighbours differ in the proportion of `weights` (one fewer than the layers; all
- * alike: even to the eye). CIEDE2000 does not add up along a way, so the size of the step itself is solved: march with a
- * trial size, find the one that lands on the other end.
+ * alike: even to the eye). CIEDE2000 does not add up along a way, so the size of the step itself is solved with the places. Where
+ * that does not come out: march with a trial size, find the one that lands on the other end.
  */
 export function weightedSteps(ramp: Ramp, weights: readonly number[]): number[] {
   const total = weights.reduce((a, b) => a + b, 0);
   if (total <= 0 || difference(ramp.labAt(0), ramp.labAt(1)) === 0) return equalDose(weights.length + 1);
+  const together = solvedTogether(ramp, weights);
+  if (together) return together;
   const over = (size: number): number => -march(ramp, weights, size).left;
   // steps as chords of a way: their sum falls a little short of its length
   let high = (1.01 * ramp.length) / total;

@@ -11,10 +11,12 @@ export function PaletteImport() {
   const { own } = usePalettes();
   const [fault, setFault] = useState<string | null>(null);
   const [asked, setAsked] = useState<Palette | null>(null);
-  const keep = (palette: Palette): void => {
+  const [kept, setKept] = useState<Palette | null>(null);
+  const keep = async (palette: Palette): Promise<void> => {
     const there = own.find((p) => p.value.name === palette.name) ?? null;
-    void paletteKeeper.change(palette.name, there, palette);
     setAsked(null);
+    await paletteKeeper.change(palette.name, there, palette);
+    setKept(paletteKeeper.unstored ? null : palette);
   };
   const bring = async (file: File): Promise<void> => {
     const text = await readText(file);
@@ -22,9 +24,10 @@ export function PaletteImport() {
     setFault(
       read.ok ? null : `“${file.name}” was not taken. ${read.fault.at ?? 'file'}: ${read.fault.message}`,
     );
+    setKept(null);
     if (!read.ok) return;
     if (own.some((p) => p.value.name === read.value.name)) setAsked(read.value);
-    else keep(read.value);
+    else await keep(read.value);
   };
   return (
     <div className="grid justify-items-start gap-1">
@@ -41,15 +44,20 @@ export function PaletteImport() {
           name={asked.name}
           taken={own.map((p) => p.value.name)}
           onReplace={() => {
-            keep(asked);
+            void keep(asked);
           }}
           onBeside={(name) => {
-            keep({ ...asked, name });
+            void keep({ ...asked, name });
           }}
           onLeave={() => {
             setAsked(null);
           }}
         />
+      )}
+      {kept && (
+        <p role="status" className="text-sm">
+          “{kept.name}” is kept, {kept.colours.length} colours: they stand in every colour’s picker.
+        </p>
       )}
       {fault !== null && (
         <p role="alert" className="text-sm text-error">

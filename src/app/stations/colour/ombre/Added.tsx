@@ -3,12 +3,16 @@ import { formatShort } from '../../../../core/units/format.ts';
 import { teaspoons } from '../../../../core/units/spoons.ts';
 import type { Fault } from '../../../../core/result/result.ts';
 import type { Weight } from '../../../../core/weigh/ingredients.ts';
-import { usePlan } from '../../../parts/usePlan.ts';
+import type { Plan } from '../../../../core/plan/planSchema.ts';
+import type { Show } from '../../../parts/useShow.ts';
 import { ActualField } from './ActualField.tsx';
 import type { Gesture } from '../../../../store/gesture.ts';
 
 interface AddedProps {
   readonly nth: number;
+  /** how the plan's colorants are weighed and dispersed */
+  readonly natures: Plan['colorants'];
+  readonly show: Show;
   readonly colorants: readonly Weight[];
   /** g/kg of each once it is in */
   readonly then: readonly number[];
@@ -27,15 +31,25 @@ interface AddedProps {
 }
 
 /** What is stirred in before a layer: grams, spoons, and the dose it then has. */
-export function Added({ nth, colorants, then, actual, whatIf, stock, graded, onActual }: AddedProps) {
-  const { plan, show } = usePlan();
+export function Added({
+  nth,
+  natures,
+  show,
+  colorants,
+  then,
+  actual,
+  whatIf,
+  stock,
+  graded,
+  onActual,
+}: AddedProps) {
   // while it is asked what was really done: also what is not added here but could have been
   const shown = colorants.filter((c) => c.massG > 0 || (whatIf && graded.includes(c.id)));
   if (shown.length === 0) return <span className="quiet">nothing</span>;
   return (
     <ul className="grid gap-1">
       {shown.map((c) => {
-        const nature = plan.colorants.find((k) => k.id === c.id)?.nature;
+        const nature = natures.find((k) => k.id === c.id)?.nature;
         const dose = then[colorants.indexOf(c)] ?? 0;
         return (
           <li key={c.id} className="flex items-start justify-end gap-2 leading-tight">

@@ -56,7 +56,12 @@ export function BlendRecipe({ weights, whatIf }: BlendRecipeProps) {
               return (
                 <tr key={layer.shade.pourId} className="rule border-b">
                   <td className="py-1.5">
-                    <LayerCell layer={layer} turns={!whatIf} />
+                    <LayerCell
+                      pourId={layer.shade.pourId}
+                      nth={layer.shade.nth}
+                      pot={layer.pot}
+                      turns={!whatIf}
+                    />
                   </td>
                   <td className={`${CELL} font-bold`}>{draw ? some(draw.firstG) : 'as above'}</td>
                   <td className={`${CELL} font-bold`}>{draw ? some(draw.lastG) : ''}</td>

@@ -1,7 +1,9 @@
+import { memo } from 'react';
 import { setTurn } from '../../../../core/edit/ombre.ts';
-import type { OmbreLayer } from '../../../../core/weigh/ombre/types.ts';
+import type { Pot } from '../../../../core/plan/planSchema.ts';
+import { editPlan } from '../../../../store/editPlan.ts';
+import { useAppDispatch, useAppSelector } from '../../../../store/store.ts';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
-import { usePlan } from '../../../parts/usePlan.ts';
 
 const TURNS = [
   { value: 'none', label: 'goes on' },
@@ -9,33 +11,46 @@ const TURNS = [
   { value: 'reverse', label: 'turns back' },
 ] as const;
 
+interface LayerCellProps {
+  readonly pourId: string;
+  /** counted in its ombre, from 0 */
+  readonly nth: number;
+  readonly pot: Pot;
+  readonly turns: boolean;
+}
+
 /** A layer of an ombre by its number and pot, and where it is asked for whether the ombre turns there. */
-export function LayerCell({ layer, turns }: { readonly layer: OmbreLayer; readonly turns: boolean }) {
-  const { plan, edit } = usePlan();
-  const { pourId, nth } = layer.shade;
-  const pour = plan.steps.find((s) => s.kind === 'pour' && s.id === pourId);
-  const turn = (pour?.kind === 'pour' ? pour.ombre?.turn : undefined) ?? 'none';
+export const LayerCell = memo(function LayerCell({ pourId, nth, pot, turns }: LayerCellProps) {
   return (
     <span className="flex items-center gap-2">
       <span className="w-5 text-right">{nth + 1}</span>
-      <PotBadge pot={layer.pot} pour={pourId} size={26} />
-      {turns && nth > 0 && (
-        <select
-          className={`field h-7 w-24 px-1 text-sm ${turn === 'none' ? 'quiet border-transparent' : 'font-bold'}`}
-          aria-label={`Turn at layer ${nth + 1}`}
-          value={turn}
-          onChange={(event) => {
-            const wanted = TURNS.find((t) => t.value === event.target.value)?.value ?? 'none';
-            edit((p) => setTurn(p, pourId, wanted));
-          }}
-        >
-          {TURNS.map((t) => (
-            <option key={t.value} value={t.value}>
-              {t.label}
-            </option>
-          ))}
-        </select>
-      )}
+      <PotBadge pot={pot} pour={pourId} size={26} />
+      {turns && nth > 0 && <Turn pourId={pourId} nth={nth} />}
     </span>
+  );
+});
+
+function Turn({ pourId, nth }: Pick<LayerCellProps, 'pourId' | 'nth'>) {
+  const dispatch = useAppDispatch();
+  const turn = useAppSelector(({ plan }) => {
+    const pour = plan.present?.steps.find((s) => s.id === pourId);
+    return (pour?.kind === 'pour' ? pour.ombre?.turn : undefined) ?? 'none';
+  });
+  return (
+    <select
+      className={`field h-7 w-24 px-1 text-sm ${turn === 'none' ? 'quiet border-transparent' : 'font-bold'}`}
+      aria-label={`Turn at layer ${nth + 1}`}
+      value={turn}
+      onChange={(event) => {
+        const wanted = TURNS.find((t) => t.value === event.target.value)?.value ?? 'none';
+        dispatch(editPlan((p) => setTurn(p, pourId, wanted)));
+      }}
+    >
+      {TURNS.map((t) => (
+        <option key={t.value} value={t.value}>
+          {t.label}
+        </option>
+      ))}
+    </select>
   );
 }

@@ -17,7 +17,7 @@ const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap align-top';
 
 /** Before each pass: what the pot holds, what to stir in, and what is left after pouring. */
 export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
-  const { edit, show } = usePlan();
+  const { plan, edit, show } = usePlan();
   const { ombre } = weights;
   return (
     <>
@@ -61,13 +61,15 @@ export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
                   return (
                     <tr key={pass.pourId} className="rule border-b">
                       <td className="py-1.5 align-top">
-                        {layer && <LayerCell layer={layer} turns={!whatIf} />}
+                        <LayerCell pourId={pass.pourId} nth={nth - 1} pot={pot.pot} turns={!whatIf} />
                       </td>
                       <td className={CELL}>{show.mass(pass.holdsG)}</td>
                       <td className={CELL}>
                         {pass.plainG > 0 && <span className="block">{show.mass(pass.plainG)} plain</span>}
                         <Added
                           nth={nth}
+                          natures={plan.colorants}
+                          show={show}
                           colorants={pass.colorants}
                           then={pass.concentrations}
                           actual={actual?.added}

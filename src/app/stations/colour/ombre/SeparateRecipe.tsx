@@ -16,7 +16,7 @@ const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap align-top';
 
 /** What each pot takes. */
 export function SeparateRecipe({ weights, whatIf }: SeparateRecipeProps) {
-  const { computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan();
   const { ombre } = weights;
   return (
     <WideTable label="What to weigh, layer by layer">
@@ -38,7 +38,12 @@ export function SeparateRecipe({ weights, whatIf }: SeparateRecipeProps) {
             return (
               <tr key={pourId} className="rule border-b">
                 <td className="py-1.5 align-top">
-                  <LayerCell layer={layer} turns={!whatIf} />
+                  <LayerCell
+                    pourId={layer.shade.pourId}
+                    nth={layer.shade.nth}
+                    pot={layer.pot}
+                    turns={!whatIf}
+                  />
                 </td>
                 {again ? (
                   <td className={`${CELL} quiet`} colSpan={2}>
@@ -50,6 +55,8 @@ export function SeparateRecipe({ weights, whatIf }: SeparateRecipeProps) {
                     <td className={CELL}>
                       <Added
                         nth={nth + 1}
+                        natures={plan.colorants}
+                        show={show}
                         colorants={own}
                         then={own.map((c) => layer.mix.find((m) => m.colorant === c.id)?.doseGPerKg ?? 0)}
                         actual={actual?.added}

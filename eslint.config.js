@@ -24,6 +24,7 @@ const CORE_ORDER = [
   'ombre',
   'fill',
   'cut',
+  'face',
   'weigh',
   'edit',
   'advice',

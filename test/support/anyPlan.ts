@@ -1,3 +1,4 @@
+import { potsByPour } from '../../src/core/plan/sources.ts';
 import fc from 'fast-check';
 import { MOMENTS, type Dose, type Moment } from '../../src/core/batter/schema.ts';
 import { addMould, ownDesign, setCopies, sizeBatch, takesRest } from '../../src/core/edit/moulds.ts';
@@ -40,7 +41,7 @@ const anyBatch = fc
       a.school === 'none'
         ? boxPlan([rest(), rest(), rest(2), rest()], change)
         : ombrePlan(4, a.school, change);
-    const potOf = new Map(plan.steps.flatMap((s) => (s.kind === 'pour' ? [[s.id, s.pot] as const] : [])));
+    const potOf = potsByPour(plan);
     const LATE: readonly Moment[] = ['emulsion', 'trace', 'colour', 'pour'];
     const dosesOf = (list: string, i: number): Dose[] => {
       const given = a.doses[i]![1];

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { facetsOf } from '../../src/app/section/facets.ts';
+import { facetsOf } from '../../src/core/face/facets.ts';
 import { drawnWallMm, fitFrame } from '../../src/app/section/frame.ts';
 import { inkOn } from '../../src/app/parts/ink.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';

@@ -1,7 +1,7 @@
 import type { Beginning } from '../../core/edit/beginnings.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { Boundary } from '../parts/Boundary.tsx';
-import { LoafThumb } from '../shelf/LoafThumb.tsx';
+import { PlanThumb } from '../shelf/PlanThumb.tsx';
 
 interface BeginningCardProps {
   readonly beginning: Pick<Beginning, 'name' | 'says'>;
@@ -20,7 +20,7 @@ export function BeginningCard({ beginning, plan, onBegin }: BeginningCardProps) 
     >
       <span className="grid h-40 items-end justify-items-center border-b-[5px] border-(--wood-line)">
         <Boundary what="This loaf" of={[plan]}>
-          <LoafThumb plan={plan} width={206} height={150} />
+          <PlanThumb plan={plan} width={206} height={150} />
         </Boundary>
       </span>
       <span className="grid px-3 pb-2">

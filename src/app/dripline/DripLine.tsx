@@ -1,3 +1,5 @@
+import { lettersOf } from '../../core/fill/layers.ts';
+import { potsIn } from '../../core/plan/sources.ts';
 import {
   DndContext,
   PointerSensor,
@@ -120,9 +122,8 @@ export function DripLine() {
   const order = plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.id] : [])).join(' ');
   const pours = useMemo(() => (order === '' ? [] : order.split(' ')), [order]);
   const named = (id: string | number): string => {
-    const pour = plan.steps.find((s) => s.kind === 'pour' && s.id === id);
-    const pot = plan.pots.find((p) => pour?.kind === 'pour' && p.id === pour.pot);
-    return `pour ${pours.indexOf(String(id)) + 1}, pot ${pot?.letter ?? ''}`;
+    const layer = computed.stack.layers.find((l) => l.pour.id === id);
+    return `pour ${pours.indexOf(String(id)) + 1}, pot ${layer ? lettersOf(layer) : ''}`;
   };
   const announcements: Announcements = {
     onDragStart: ({ active }) => `Picked up ${named(active.id)}.`,
@@ -148,7 +149,7 @@ export function DripLine() {
         <SortableContext items={pours} strategy={horizontalListSortingStrategy}>
           <ol className="flex min-h-26 min-w-max items-start gap-4 border-t-2 border-base-content">
             {plan.steps.map((step) => {
-              const pot = step.kind === 'pour' ? plan.pots.find((p) => p.id === step.pot) : undefined;
+              const [pot] = step.kind === 'pour' ? potsIn(plan, step) : [];
               const layer = computed.stack.layers.find((l) => l.pour.id === step.id);
               return (
                 <li key={step.id} className="flex max-w-36 min-w-16 flex-1 justify-center">

@@ -1,9 +1,7 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useState } from 'react';
 import type { Bar } from '../../core/cut/bars.ts';
-import { slice } from '../../core/geometry/clip.ts';
-import type { PouredLayer } from '../../core/fill/layers.ts';
-import { viewPolygon, type ViewPoint } from '../../core/mould/sectionView.ts';
+import { faceOfBar } from '../../core/face/face.ts';
 import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
@@ -11,21 +9,6 @@ import { fitFrame } from './frame.ts';
 import { LayerShape } from './LayerShape.tsx';
 
 const NONE = { left: 4, right: 4, top: 4, bottom: 4 };
-
-/** The face is looked at this far inside its cut, mm. */
-const INSIDE = 0.01;
-
-/** A layer where a bar's face cuts it, drawn about the middle of the bar: end-on, or a disc from above. */
-function faceOf(layer: PouredLayer, { piece, startMm }: Bar): readonly ViewPoint[] {
-  const at = piece.fromMm + startMm + INSIDE;
-  if (piece.axis === 'z')
-    return slice(layer.solid, { normal: [0, 0, 1], offset: at }).map(([x, y]) => ({
-      h: x,
-      z: y + piece.widthMm / 2,
-    }));
-  const middle = piece.leftMm + piece.widthMm / 2;
-  return viewPolygon(layer.solid, 'section', at).map((p) => ({ h: p.h - middle, z: p.z }));
-}
 
 /** The face of one bar, its near side or its foot, as it will be cut. */
 function BarFace({
@@ -37,7 +20,7 @@ function BarFace({
   readonly width: number;
   readonly height: number;
 }) {
-  const { plan, computed, colours } = useBench();
+  const { computed, colours } = useBench();
   const { geometry, stack, fill } = computed;
   const { piece } = bar;
   const room = geometry.rooms[piece.room];
@@ -53,25 +36,19 @@ function BarFace({
   });
   return (
     <svg width={width} height={height} aria-hidden="true">
-      {stack.layers
-        .filter((l) => l.room === room)
-        .map((layer) => {
-          const pot = plan.pots.find((p) => p.id === layer.pour.pot);
-          return (
-            pot && (
-              <LayerShape
-                key={layer.pour.id}
-                id={layer.pour.id}
-                polygon={faceOf(layer, bar)}
-                pot={pot}
-                colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
-                frame={frame}
-                chosen={false}
-                bare={height < 100}
-              />
-            )
-          );
-        })}
+      {faceOfBar(
+        stack.layers.filter((l) => l.room === room),
+        bar,
+      ).map((band) => (
+        <LayerShape
+          key={band.pourId}
+          band={band}
+          colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
+          frame={frame}
+          chosen={false}
+          bare={height < 100}
+        />
+      ))}
     </svg>
   );
 }

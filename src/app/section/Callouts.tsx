@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { PouredLayer } from '../../core/fill/layers.ts';
+import { lettersOf, type PouredLayer } from '../../core/fill/layers.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
@@ -123,7 +123,7 @@ const Callout = memo(function Callout(props: CalloutProps) {
 /** Each layer named beside the drawing, tied to it by a thread. */
 export function Callouts(props: CalloutsProps) {
   const { layers, startOf, left, right, height, chosen, onChoose } = props;
-  const { plan, colours, show } = useBench();
+  const { colours, show } = useBench();
   const upDown = layers.toReversed();
   const starts = upDown.map(startOf);
   const gap = Math.min(54, (height - 40) / Math.max(1, layers.length));
@@ -136,14 +136,14 @@ export function Callouts(props: CalloutsProps) {
   return (
     <g>
       {upDown.map((layer, i) => {
-        const pot = plan.pots.find((p) => p.id === layer.pour.pot);
+        const [pot] = layer.pots;
         const from = starts[i];
         if (!pot || !from) return null;
         return (
           <Callout
             key={layer.pour.id}
             id={layer.pour.id}
-            letter={pot.letter}
+            letter={lettersOf(layer)}
             name={pot.name}
             colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
             mass={show.mass(layer.massG)}

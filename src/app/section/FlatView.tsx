@@ -1,3 +1,4 @@
+import { faceAt } from '../../core/face/face.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { useCallback, useMemo } from 'react';
 import { propsAt } from '../../core/edit/prop.ts';
@@ -104,7 +105,6 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
     },
     [dispatch],
   );
-  const potOf = (id: string) => plan.pots.find((p) => p.id === id);
   const rightEnd = (l: PouredLayer): number => (view === 'section' ? l.rightMm : l.farMm);
   const gapMm = geometry.heightMm - fill.heightMm;
   const spill =
@@ -142,23 +142,16 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
               heightMm={geometry.heightMm}
               unit={plan.units.length}
             />
-            {layers.map((layer) => {
-              const pot = potOf(layer.pour.pot);
-              return (
-                pot && (
-                  <LayerShape
-                    key={layer.pour.id}
-                    id={layer.pour.id}
-                    polygon={viewPolygon(layer.solid, view, at)}
-                    pot={pot}
-                    colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
-                    frame={frame}
-                    chosen={layer.pour.id === chosen}
-                    onChoose={choose}
-                  />
-                )
-              );
-            })}
+            {faceAt(layers, view, at).map((band) => (
+              <LayerShape
+                key={band.pourId}
+                band={band}
+                colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
+                frame={frame}
+                chosen={band.pourId === chosen}
+                onChoose={choose}
+              />
+            ))}
             {editable && <SurfaceLines layers={layers} view={view} at={at} frame={frame} />}
             <Dividers mould={mould} geometry={geometry} view={view} frame={frame} />
             {blocked.map((polygon, i) => (

@@ -1,13 +1,11 @@
+import type { Band } from '../../core/face/face.ts';
 import { memo } from 'react';
 import type { ViewPoint } from '../../core/mould/sectionView.ts';
-import type { Pot } from '../../core/plan/planSchema.ts';
 import { inkOn } from '../parts/ink.ts';
 import { middle, pathOf, type Frame } from './frame.ts';
 
 interface LayerShapeProps {
-  readonly id: string;
-  readonly polygon: readonly ViewPoint[];
-  readonly pot: Pot;
+  readonly band: Band;
   readonly colour: string;
   readonly frame: Frame;
   readonly chosen: boolean;
@@ -70,19 +68,20 @@ const Drawn = memo(function Drawn({ id, path, x, y, size, letter, colour, chosen
   );
 });
 
-/** One layer in a flat view: its colour and its letter. */
-export function LayerShape({ id, polygon, pot, colour, frame, chosen, bare, onChoose }: LayerShapeProps) {
-  if (polygon.length === 0) return null;
-  const at = middle(polygon);
-  const tall = heightAtMiddle(polygon, at.h) * frame.scale;
+/** One layer where the loaf is cut: its colour and its letter. */
+export function LayerShape({ band, colour, frame, chosen, bare, onChoose }: LayerShapeProps) {
+  const { outline } = band;
+  if (outline.length === 0) return null;
+  const at = middle(outline);
+  const tall = heightAtMiddle(outline, at.h) * frame.scale;
   return (
     <Drawn
-      id={id}
-      path={pathOf(polygon, frame)}
+      id={band.pourId}
+      path={pathOf(outline, frame)}
       x={Math.round(frame.x(at.h) * 10) / 10}
       y={Math.round((frame.y(at.z) + 6) * 10) / 10}
       size={!bare && tall > 13 ? Math.round(Math.min(19, tall * 0.85) * 10) / 10 : undefined}
-      letter={pot.letter}
+      letter={band.letters}
       colour={colour}
       chosen={chosen}
       onChoose={onChoose}

@@ -1,3 +1,4 @@
+import { faceAt } from '../../core/face/face.ts';
 import { viewPolygon } from '../../core/mould/sectionView.ts';
 import type { MouldFacts } from '../../core/advice/facts.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
@@ -35,15 +36,13 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
   return (
     <svg viewBox={`0 0 ${WIDE} ${high}`} className="block w-full" aria-hidden="true">
       <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section', at)} frame={frame} />
-      {stack.layers.map((layer) => {
-        const polygon = viewPolygon(layer.solid, 'section', at);
-        const colour = colours.pours.get(layer.pour.id) ?? NO_COLOUR;
-        const here = middle(polygon);
-        const letter = plan.pots.find((p) => p.id === layer.pour.pot)?.letter;
+      {faceAt(stack.layers, 'section', at).map((band) => {
+        const colour = colours.pours.get(band.pourId) ?? NO_COLOUR;
+        const here = middle(band.outline);
         return (
-          <g key={layer.pour.id}>
-            <path d={pathOf(polygon, frame)} fill={colour} stroke="#1c272788" strokeWidth="0.8" />
-            {letters && polygon.length > 0 && (
+          <g key={band.pourId}>
+            <path d={pathOf(band.outline, frame)} fill={colour} stroke="#1c272788" strokeWidth="0.8" />
+            {letters && band.outline.length > 0 && (
               <text
                 x={frame.x(here.h)}
                 y={frame.y(here.z) + 4}
@@ -52,7 +51,7 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
                 fontWeight="700"
                 fill={inkOn(colour)}
               >
-                {layer.nth + 1} {letter}
+                {band.nth + 1} {band.letters}
               </text>
             )}
           </g>

@@ -1,10 +1,10 @@
+import { facetsOf, type Eye } from '../../core/face/facets.ts';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { footOf, propsAt } from '../../core/edit/prop.ts';
 import { useAppSelector } from '../../store/store.ts';
-import { facetsOf, type Eye } from './facets.ts';
 import { BEYOND_MM, PropsFromAbove } from './PropsFromAbove.tsx';
 
 const FIRST: Eye = { azimuth: -38, elevation: 32 };

@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import type { PouredLayer } from '../../core/fill/layers.ts';
+import { lettersOf, type PouredLayer } from '../../core/fill/layers.ts';
 import { surfaceAcross, viewPolygon, type View } from '../../core/mould/sectionView.ts';
 import { selectBench } from '../../store/computed.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
@@ -20,7 +20,7 @@ interface SurfaceLinesProps {
 
 /** The surfaces of the layers that can be moved, each a line to drag. */
 export function SurfaceLines({ layers, view, at, frame }: SurfaceLinesProps) {
-  const { plan, computed, show } = useBench();
+  const { computed, show } = useBench();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const moves = useLineMoves();
@@ -46,14 +46,14 @@ export function SurfaceLines({ layers, view, at, frame }: SurfaceLinesProps) {
   );
   return layers.map((layer, i) => {
     const ends = surfaceAcross(viewPolygon(layer.space, view, at), view, layer.up, layer.offset, at);
-    const pot = plan.pots.find((p) => p.id === layer.pour.pot);
+    const [pot] = layer.pots;
     if (!ends || !pot || !movable(i)) return null;
     const [a, b] = ends;
     return (
       <Line
         key={layer.pour.id}
         index={i}
-        label={`Top of pour ${i + 1}, ${pot.letter} ${pot.name}`}
+        label={`Top of pour ${i + 1}, ${lettersOf(layer)} ${pot.name}`}
         valueText={`${show.length(a.z)} at the ${one}, ${show.length(b.z)} at the ${other}, ${show.mass(layer.massG)}`}
         value={tenth(a.z)}
         max={computed.geometry.heightMm}

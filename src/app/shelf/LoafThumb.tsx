@@ -1,31 +1,25 @@
-import { useMemo } from 'react';
-import { viewPolygon } from '../../core/mould/sectionView.ts';
-import type { Plan } from '../../core/plan/planSchema.ts';
-import { plannedState } from '../../core/look/state.ts';
-import { coloursOf } from '../../core/ombre/coloursOf.ts';
-import { layPlan } from '../../core/fill/layPlan.ts';
+import type { Mould } from '../../core/mould/schema.ts';
+import type { Picture } from '../../core/face/picture.ts';
 import { drawnWallMm, fitFrame, pathOf } from '../section/frame.ts';
 import { Walls } from '../section/Walls.tsx';
 
 const MARGINS = { left: 10, right: 10, top: 14, bottom: 0 };
 
-/** A plan drawn as its little loaf section. */
-export function LoafThumb({
-  plan,
-  width,
-  height,
-}: {
-  readonly plan: Plan;
+interface LoafThumbProps {
+  readonly mould: Mould;
+  /** undefined while it is worked out: its place is kept */
+  readonly picture: Picture | undefined;
   readonly width: number;
   readonly height: number;
-}) {
-  const laid = useMemo(() => layPlan(plan), [plan]);
-  const colours = useMemo(() => coloursOf(plan, plannedState(plan, 'cured')), [plan]);
-  const { geometry } = laid;
+}
+
+/** A plan drawn as its little loaf section. */
+export function LoafThumb({ mould, picture, width, height }: LoafThumbProps) {
+  if (!picture) return <span style={{ width, height }} />;
   const frame = fitFrame({
-    wide: geometry.most.width,
-    high: geometry.heightMm,
-    wall: drawnWallMm(plan.mould),
+    wide: picture.wideMm,
+    high: picture.highMm,
+    wall: drawnWallMm(mould),
     width,
     height,
     margins: MARGINS,
@@ -33,12 +27,12 @@ export function LoafThumb({
   });
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
-      <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section')} frame={frame} />
-      {laid.stack.layers.map((layer) => (
+      <Walls mould={mould} outline={picture.inside} frame={frame} />
+      {picture.face.map((band) => (
         <path
-          key={layer.pour.id}
-          d={pathOf(viewPolygon(layer.solid, 'section'), frame)}
-          fill={colours.pours.get(layer.pour.id)}
+          key={band.pourId}
+          d={pathOf(band.outline, frame)}
+          fill={picture.colours.get(band.pourId)}
           stroke="#1c272766"
           strokeWidth="0.7"
         />

@@ -1,3 +1,4 @@
+import { pouredPots } from '../../core/plan/sources.ts';
 import { useMemo, useState } from 'react';
 import { labOfHex, type Lab } from '../../core/colour/lab.ts';
 import { wheelOf } from '../../core/colour/painterWheel.ts';
@@ -24,7 +25,7 @@ const COLOURLESS = 400;
 
 /** The most colourful of what a plan is poured in: colours given by hand, and colorants of its pots and ombres. */
 function hueOf(plan: Plan): number {
-  const poured = new Set(plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.pot] : [])));
+  const poured = pouredPots(plan);
   const pots = plan.pots.filter((p) => poured.has(p.id));
   const mixes = [...pots.map((p) => p.colorants), ...plan.ombres.flatMap((o) => [o.from, o.to])];
   const used = new Set(mixes.flat().map((m) => m.colorant));

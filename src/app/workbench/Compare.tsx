@@ -2,7 +2,7 @@ import { useMemo, useRef, useEffect, type ReactNode } from 'react';
 import { differences } from '../../core/plan/differences.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { Boundary } from '../parts/Boundary.tsx';
-import { LoafThumb } from '../shelf/LoafThumb.tsx';
+import { PlanThumb } from '../shelf/PlanThumb.tsx';
 
 interface CompareProps {
   readonly mine: Plan;
@@ -32,7 +32,7 @@ function Side({ title, plan }: { readonly title: string; readonly plan: Plan }) 
   return (
     <figure className="grid justify-items-center gap-1">
       <Boundary what="This loaf" of={[plan]}>
-        <LoafThumb plan={plan} width={220} height={150} />
+        <PlanThumb plan={plan} width={220} height={150} />
       </Boundary>
       <figcaption className="text-center leading-tight">
         <strong className="block">{title}</strong>

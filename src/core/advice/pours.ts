@@ -1,3 +1,4 @@
+import { lettersOf } from '../fill/layers.ts';
 import { evenAll } from '../edit/even.ts';
 import { pourAlso, setAmount } from '../edit/pours.ts';
 import { openProfile } from '../geometry/openProfile.ts';
@@ -11,16 +12,15 @@ import type { Facts } from './facts.ts';
 /** Filled short of the mark by less than this is rounding, not a plan that needs a word: g. */
 const WORTH_SAYING_G = 1;
 
-const letterOf = ({ plan }: Facts, pot: string): string => plan.pots.find((p) => p.id === pot)?.letter ?? '?';
-
 function faultWarning(facts: Facts): Warning[] {
   const { stack, densityGMl, plan } = facts;
   const { fault } = stack;
   if (!fault) return [];
-  const pour = stack.layers[fault.pour]?.pour;
-  if (!pour) return [];
+  const layer = stack.layers[fault.pour];
+  if (!layer) return [];
+  const { pour } = layer;
   const mass = formatMass(fault.shortfallMl * densityGMl, plan.units.mass, 1);
-  const nth = `Pour ${fault.pour + 1} (pot ${letterOf(facts, pour.pot)})`;
+  const nth = `Pour ${fault.pour + 1} (pot ${lettersOf(layer)})`;
   return [
     {
       code: fault.kind,

@@ -1,3 +1,4 @@
+import { lettersOf } from '../fill/layers.ts';
 import { setAmount } from '../edit/pours.ts';
 import { setTilt } from '../edit/tilt.ts';
 import { waitedStage, waitsBeforeTurns, turnsOf } from '../edit/turns.ts';
@@ -20,7 +21,7 @@ const about = (
   layer: PouredLayer,
 ): { name: string; step: string; mass: (g: number) => string } => {
   const nth = layer.nth + 1;
-  const letter = facts.plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?';
+  const letter = lettersOf(layer);
   return {
     name: `Pour ${nth} (pot ${letter})`,
     step: layer.pour.id,

@@ -1,3 +1,4 @@
+import { potsByPour } from '../plan/sources.ts';
 import type { Additive, Batter, Dose, Fragrance, LateOil } from '../batter/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { freshId } from './freshId.ts';
@@ -120,7 +121,7 @@ function fitting(dose: Dose): Dose {
  */
 export function settleDoses(plan: Plan): Plan {
   const pots = new Set(plan.pots.map((p) => p.id));
-  const potOf = new Map(plan.steps.flatMap((s) => (s.kind === 'pour' ? [[s.id, s.pot] as const] : [])));
+  const potOf = potsByPour(plan);
   const isFine = (d: Dose): boolean =>
     (d.pots?.every((p) => pots.has(p)) ?? true) &&
     (d.fromPour === undefined || (d.pots?.length === 1 && potOf.get(d.fromPour) === d.pots[0]));

@@ -1,3 +1,4 @@
+import { potsOf } from '../plan/sources.ts';
 import { topShares } from '../fill/topShares.ts';
 import { FIRST, hasGivenBatch, isFollower, mouldOfStep, partOf } from '../plan/moulds.ts';
 import type { OtherMould } from '../plan/otherMould.ts';
@@ -54,7 +55,7 @@ function stepsAfter(plan: Plan, mouldId: string, before: Plan, after: Plan): Ste
 function potsAfter(plan: Plan, mouldId: string, after: Plan): Plan['pots'] {
   const kept = new Set(after.pots.map((p) => p.id));
   const needed = new Set(
-    plan.steps.flatMap((s) => (s.kind === 'pour' && mouldOfStep(s) !== mouldId ? [s.pot] : [])),
+    plan.steps.flatMap((s) => (s.kind === 'pour' && mouldOfStep(s) !== mouldId ? potsOf(s) : [])),
   );
   const missing = plan.pots.filter((p) => needed.has(p.id) && !kept.has(p.id));
   return missing.length > 0 ? [...after.pots, ...missing] : after.pots;

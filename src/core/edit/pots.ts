@@ -1,3 +1,4 @@
+import { isFrom, leadPot, poursFrom } from '../plan/sources.ts';
 import { fail, ok, type Result } from '../result/result.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { layPlan } from '../fill/layPlan.ts';
@@ -40,8 +41,7 @@ export const updatePot = (plan: Plan, potId: string, change: Partial<Omit<Pot, '
   pots: plan.pots.map((p) => (p.id === potId ? { ...p, ...change } : p)),
 });
 
-export const isPoured = (plan: Plan, potId: string): boolean =>
-  plan.steps.some((s) => s.kind === 'pour' && s.pot === potId);
+export const isPoured = (plan: Plan, potId: string): boolean => plan.steps.some((s) => isFrom(s, potId));
 
 /** Take out a pot that nothing is poured from; with it goes what it held back. Otherwise the plan as it was. */
 export function removePot(plan: Plan, potId: string): Plan {
@@ -82,7 +82,8 @@ export function holdBack(plan: Plan, potId: string, massG: number): Plan {
 export function setTopAllowance(plan: Plan, totalG: number): Plan {
   const held = plan.fill.top.reduce((s, t) => s + t.massG, 0);
   if (totalG <= 0) return { ...plan, fill: { ...plan.fill, top: [] } };
-  const lastPot = plan.steps.findLast((s) => s.kind === 'pour')?.pot ?? plan.pots.at(-1)?.id;
+  const last = plan.steps.findLast((s) => s.kind === 'pour');
+  const lastPot = last ? leadPot(last) : plan.pots.at(-1)?.id;
   if (held <= 0) return lastPot === undefined ? plan : holdBack(plan, lastPot, totalG);
   const top = plan.fill.top.map((t) => ({ ...t, massG: (t.massG * totalG) / held }));
   return { ...plan, fill: { ...plan.fill, top } };
@@ -101,7 +102,7 @@ export function holdBackEvenly(plan: Plan, totalG: number): Plan {
  */
 export function setPotShare(plan: Plan, potId: string, percent: number): Result<Plan> {
   const volumes = new Map(layPlan(plan).stack.layers.map((l) => [l.pour.id, l.volumeMl] as const));
-  const own = plan.steps.flatMap((s) => (s.kind === 'pour' && s.pot === potId ? [s.id] : []));
+  const own = poursFrom(plan, potId).map((p) => p.id);
   const total = own.reduce((s, id) => s + (volumes.get(id) ?? 0), 0);
   if (own.length === 0 || total <= 0) return fail('pot-not-poured', 'This pot is not poured anywhere yet');
   if (percent < 0.1 || percent > 100)
@@ -109,7 +110,7 @@ export function setPotShare(plan: Plan, potId: string, percent: number): Result<
   return ok({
     ...plan,
     steps: plan.steps.map((s) =>
-      s.kind === 'pour' && s.pot === potId
+      isFrom(s, potId)
         ? { ...s, amount: { kind: 'percent', percent: (percent * (volumes.get(s.id) ?? 0)) / total } }
         : s,
     ),

@@ -1,3 +1,4 @@
+import { outOf, potsOf, poursFrom } from '../plan/sources.ts';
 import { runsOf } from '../ombre/runs.ts';
 import { shadesOf } from '../ombre/shades.ts';
 import type { Ombre } from '../plan/ombreSchema.ts';
@@ -29,7 +30,7 @@ function groups(plan: Plan, ombre: Ombre): readonly (readonly string[])[] {
 }
 
 const pouredFrom = (plan: Plan, potId: string, except: ReadonlySet<string>): boolean =>
-  plan.steps.some((s) => s.kind === 'pour' && s.pot === potId && !except.has(s.id)) ||
+  poursFrom(plan, potId).some((p) => !except.has(p.id)) ||
   plan.fill.top.some((t) => t.pot === potId && t.massG > 0);
 
 const nameOf = (ombre: Ombre, nth: number, count: number): string =>
@@ -45,8 +46,8 @@ export function repot(plan: Plan, ombreId: string): Plan {
   const wanted = groups(plan, ombre);
   const own = new Set(wanted.flat());
   const had = [
-    ...new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && own.has(s.id) ? [s.pot] : []))),
-  ].filter((id) => !plan.steps.some((s) => s.kind === 'pour' && s.pot === id && !own.has(s.id)));
+    ...new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && own.has(s.id) ? potsOf(s) : []))),
+  ].filter((id) => poursFrom(plan, id).every((p) => own.has(p.id)));
   let next = plan;
   const potOf = new Map<string, string>();
   const used: string[] = [];
@@ -78,7 +79,7 @@ export function repot(plan: Plan, ombreId: string): Plan {
     ...kept,
     steps: next.steps.map((s) => {
       const pot = s.kind === 'pour' ? potOf.get(s.id) : undefined;
-      return s.kind === 'pour' && pot !== undefined ? { ...s, pot } : s;
+      return s.kind === 'pour' && pot !== undefined ? outOf(s, pot) : s;
     }),
   };
 }

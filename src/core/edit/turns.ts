@@ -1,3 +1,4 @@
+import { leadPot, potNamed } from '../plan/sources.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { dot } from '../geometry/vec.ts';
 import { upOf } from '../mould/tilt.ts';
@@ -25,7 +26,7 @@ export function turnsOf(plan: Plan, layers: readonly PouredLayer[]): readonly Tu
   for (const step of plan.steps) {
     if (step.kind === 'pour') {
       last = layers.find((l) => l.pour.id === step.id);
-      heldStage = plan.pots.find((p) => p.id === step.pot)?.stage ?? 0;
+      heldStage = potNamed(plan, leadPot(step))?.stage ?? 0;
     }
     if (step.kind === 'wait' && step.until.kind === 'stage')
       heldStage = Math.max(heldStage, step.until.stage);

@@ -1,3 +1,4 @@
+import { lettersOf } from '../fill/layers.ts';
 import { bareWalls } from '../fill/bareWall.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -44,8 +45,6 @@ const heightOn = (layer: PouredLayer, wall: Wall): number =>
 export function wallStrips(computed: Computed): readonly WallStrip[] {
   const { plan, stack, geometry } = computed;
   const walls: readonly Wall[] = roundWalled(plan) ? ['near', 'far'] : ['left', 'right', 'near', 'far'];
-  const letterOf = (layer: PouredLayer): string =>
-    plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?';
   const bare = new Map(stack.layers.map((l) => [l, bareWalls(l.room, l).map((b) => b.wall)] as const));
   return walls.map((wall) => {
     const lean = leanOf(computed, wall);
@@ -55,11 +54,11 @@ export function wallStrips(computed: Computed): readonly WallStrip[] {
       wallMm: geometry.heightMm * lean,
       marks: stack.layers.filter(comes).map((layer) => ({
         nth: layer.nth + 1,
-        letter: letterOf(layer),
+        letter: lettersOf(layer),
         heightMm: heightOn(layer, wall),
         alongMm: heightOn(layer, wall) * lean,
       })),
-      missed: stack.layers.filter((l) => !comes(l)).map((l) => `${l.nth + 1} ${letterOf(l)}`),
+      missed: stack.layers.filter((l) => !comes(l)).map((l) => `${l.nth + 1} ${lettersOf(l)}`),
     };
   });
 }

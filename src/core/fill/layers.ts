@@ -1,3 +1,4 @@
+import { potsIn } from '../plan/sources.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
@@ -5,13 +6,15 @@ import { wallPoint } from './wallPoints.ts';
 import { surfaceAcross } from '../mould/sectionView.ts';
 import { stackPours, type Layer, type StackFault, type Wish } from '../mould/stack.ts';
 import { poursOf, type TiltedPour } from '../plan/pours.ts';
-import type { Plan } from '../plan/planSchema.ts';
+import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams, Millilitres, Millimetres, Percent } from '../units/quantity.ts';
 
-/** A pour as planned: where it lies and what it takes. */
+/** A pour as planned: where it lies, what it takes and what it is made of. */
 export interface PouredLayer extends Layer {
   readonly pour: Pour;
+  /** in the order they go in */
+  readonly pots: readonly Pot[];
   /** place among all pours, 0 the first */
   readonly nth: number;
   /** the compartment it lies in */
@@ -54,6 +57,7 @@ const wishOf = (amount: Amount, room: Room, fillMl: Millilitres, densityGMl: num
 
 /** The pours of one compartment, in order, with their places among all pours. */
 function layRoom(
+  plan: Plan,
   room: Room,
   pours: readonly (TiltedPour & { readonly nth: number })[],
   heightMm: Millimetres,
@@ -76,6 +80,7 @@ function layRoom(
       ...layer,
       room,
       pour: own.pour,
+      pots: potsIn(plan, own.pour),
       nth: own.nth,
       massG: layer.volumeMl * densityGMl,
       densityGMl,
@@ -102,6 +107,7 @@ export function layPours(
   const last = geometry.rooms.length - 1;
   const laid = geometry.rooms.map((room, r) =>
     layRoom(
+      plan,
       room,
       pours.filter((p) => Math.min(p.pour.compartment, last) === r),
       heightMm,
@@ -116,3 +122,6 @@ export function layPours(
     fault: laid.find((l) => l.fault)?.fault,
   };
 }
+
+/** The letters of what a layer is made of, in the order it goes in: "A", "A+B". */
+export const lettersOf = ({ pots }: Pick<PouredLayer, 'pots'>): string => pots.map((p) => p.letter).join('+');

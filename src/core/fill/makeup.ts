@@ -1,3 +1,4 @@
+import { leadPot, potNamed } from '../plan/sources.ts';
 import { NOMINAL_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { CARRIER_DENSITY, carrierPerG, POWDER_DENSITY, UNDESCRIBED_DENSITY } from '../colorant/dispersion.ts';
 import { gradedMixes } from '../ombre/coloursOf.ts';
@@ -64,7 +65,7 @@ export function makeupsOf(plan: Plan, recipes: Recipes): (pour: Pour) => Makeup 
   const graded = gradedMixes(plan);
   const known = new Map<Mix, Map<Recipe | undefined, Makeup>>();
   return (pour) => {
-    const mix = graded.get(pour.id) ?? plan.pots.find((p) => p.id === pour.pot)?.colorants ?? [];
+    const mix = graded.get(pour.id) ?? potNamed(plan, leadPot(pour))?.colorants ?? [];
     const recipe = recipes.ofPour(pour.id);
     const byRecipe = known.get(mix) ?? new Map<Recipe | undefined, Makeup>();
     known.set(mix, byRecipe);

@@ -1,3 +1,4 @@
+import { potsByPour } from '../plan/sources.ts';
 import { hexOfBody, type Body } from '../colour/body.ts';
 import { bodyOfPot, paintboxOf } from '../look/paintbox.ts';
 import type { SoapState } from '../look/state.ts';
@@ -31,13 +32,12 @@ export function bodiesOf(plan: Plan, state: SoapState, graded: ReadonlyMap<strin
   const pots = new Map(plan.pots.map((p) => [p.id, bodyOfPot(paintsOf.get(p.id) ?? paints, p)] as const));
   const pours = new Map<string, Body>();
   const seen = new Set<string>();
-  for (const step of plan.steps) {
-    if (step.kind !== 'pour') continue;
-    const mix = graded.get(step.id);
-    const body = mix ? (paintsOf.get(step.pot) ?? paints).bodyOf(mix) : (pots.get(step.pot) ?? paints.base);
-    pours.set(step.id, body);
-    if (mix && !seen.has(step.pot)) pots.set(step.pot, body);
-    if (mix) seen.add(step.pot);
+  for (const [pourId, pot] of potsByPour(plan)) {
+    const mix = graded.get(pourId);
+    const body = mix ? (paintsOf.get(pot) ?? paints).bodyOf(mix) : (pots.get(pot) ?? paints.base);
+    pours.set(pourId, body);
+    if (mix && !seen.has(pot)) pots.set(pot, body);
+    if (mix) seen.add(pot);
   }
   return { pots, pours };
 }

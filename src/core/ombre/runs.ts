@@ -1,3 +1,4 @@
+import { potsOf, poursFrom } from '../plan/sources.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Ombre } from '../plan/ombreSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
@@ -17,15 +18,15 @@ export const poursOfOmbre = (plan: Pick<Plan, 'steps'>, ombreId: string): readon
 
 /** Pots that any ombre is poured from: their colorants come from there. */
 export const gradedPots = (plan: Pick<Plan, 'steps'>): ReadonlySet<string> =>
-  new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s.pot] : [])));
+  new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? potsOf(s) : [])));
 
 /** The school of the ombre that a pot is poured from. */
 export const gradedSchool = (
   plan: Pick<Plan, 'steps' | 'ombres'>,
   potId: string,
 ): Ombre['school'] | undefined => {
-  const pour = plan.steps.find((s) => s.kind === 'pour' && s.pot === potId && s.ombre !== undefined);
-  return plan.ombres.find((o) => pour?.kind === 'pour' && o.id === pour.ombre?.id)?.school;
+  const pour = poursFrom(plan, potId).find((p) => p.ombre !== undefined);
+  return plan.ombres.find((o) => o.id === pour?.ombre?.id)?.school;
 };
 
 /** An ombre's pours as its runs: each turn begins a new one. */

@@ -1,3 +1,5 @@
+import { leadPot } from '../plan/sources.ts';
+import type { Pour } from '../plan/stepSchema.ts';
 import { rampOfDoses, type Ramp, type RampDose } from '../colour/ramp.ts';
 import { paintboxOf, type Paintbox } from '../look/paintbox.ts';
 import { plannedHeat, plannedState, type SoapState } from '../look/state.ts';
@@ -34,9 +36,11 @@ export const gradedIn = (ombre: Ombre): readonly string[] =>
     return doseIn(ombre.to, m.colorant) === m.doseGPerKg ? [] : [m.colorant];
   });
 
+const startPot = ([first]: readonly Pour[]): string | undefined => first && leadPot(first);
+
 /** The paints that an ombre is spaced with: in its state, in the batter of the pot that it begins with. */
 export const paintsOfOmbre = (plan: Plan, ombre: Ombre): Paintbox =>
-  paintboxOf(plan, spacedState(plan, ombre), poursOfOmbre(plan, ombre.id)[0]?.pot);
+  paintboxOf(plan, spacedState(plan, ombre), startPot(poursOfOmbre(plan, ombre.id)));
 
 /** The ramp between two mixes. */
 export function rampBetween(paints: Paintbox, from: Mix, to: Mix): Ramp {
@@ -74,7 +78,7 @@ function placesOfRuns(plan: Plan, ombre: Ombre, runs: readonly Run[]): readonly 
     plan.colorants,
     plan.divide,
     plan.pots.map((p) => p.own),
-    runs[0]?.pours[0]?.pot,
+    startPot(runs[0]?.pours ?? []),
     plannedHeat(plan),
     runs.map((r) => [r.pours.length, r.rising, r.goesOn]),
   ]);
@@ -97,7 +101,7 @@ export function shadesOf(plan: Plan, ombre: Ombre): readonly Shade[] {
       nth += 1;
       return {
         pourId: pour.id,
-        pot: pour.pot,
+        pot: leadPot(pour),
         nth: nth - 1,
         run: r,
         t,

@@ -1,3 +1,4 @@
+import { potsByPour } from './sources.ts';
 import type { Dose, Moment } from '../batter/schema.ts';
 import type { Fault } from '../result/result.ts';
 import { repeats, unknown } from './faults.ts';
@@ -9,7 +10,7 @@ const LATE: readonly Moment[] = ['emulsion', 'trace', 'colour', 'pour'];
 /** Pots and pours that doses name must be there, and a dose that waits for a pour must be for that pour's pot. */
 export function doseFaults(plan: Plan): Fault[] {
   const pots = new Set(plan.pots.map((p) => p.id));
-  const potOf = new Map(plan.steps.flatMap((s) => (s.kind === 'pour' ? [[s.id, s.pot] as const] : [])));
+  const potOf = potsByPour(plan);
   const faultsOf = (d: Dose, late: boolean, at: string): Fault[] => [
     ...(d.pots ?? []).flatMap((pot, i, all): Fault[] => {
       if (!pots.has(pot)) return [unknown('pot', `${at}.pots.${i}`, pot)];

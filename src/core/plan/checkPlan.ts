@@ -1,3 +1,4 @@
+import { potsOf } from './sources.ts';
 import type { Fault } from '../result/result.ts';
 import { doseFaults } from './checkDoses.ts';
 import { mouldFaults } from './checkMoulds.ts';
@@ -11,7 +12,9 @@ const unknownPots = (plan: Plan): Fault[] => {
   const fault = (pot: string, at: string): Fault[] =>
     pots.has(pot) ? [] : [{ code: 'unknown-pot' as const, message: `there is no pot "${pot}"`, at }];
   return [
-    ...plan.steps.flatMap((s, i) => (s.kind === 'pour' ? fault(s.pot, `steps.${i}.pot`) : [])),
+    ...plan.steps.flatMap((s, i) =>
+      s.kind === 'pour' ? potsOf(s).flatMap((pot) => fault(pot, `steps.${i}.pot`)) : [],
+    ),
     ...plan.fill.top.flatMap((t, i) => fault(t.pot, `fill.top.${i}.pot`)),
   ];
 };

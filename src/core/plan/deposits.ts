@@ -1,10 +1,12 @@
 import { isAbout, mouldNames, mouldOfStep, usesOf, type MouldUse } from './moulds.ts';
-import type { Plan } from './planSchema.ts';
+import type { Plan, Pot } from './planSchema.ts';
+import { potsIn } from './sources.ts';
 import type { Pour } from './stepSchema.ts';
 
-/** What goes in at one pour: of which pot, and into which moulds. */
+/** What goes in at one time from one pot, and into which moulds. */
 export interface Deposit {
   readonly pour: Pour;
+  readonly pot: Pot;
   readonly moulds: readonly MouldUse[];
 }
 
@@ -14,7 +16,7 @@ export function depositsOf(plan: Plan): readonly Deposit[] {
   return plan.steps.flatMap((pour): Deposit[] => {
     if (pour.kind !== 'pour') return [];
     const moulds = uses.filter((u) => isAbout(u, pour));
-    return moulds.length > 0 ? [{ pour, moulds }] : [];
+    return moulds.length > 0 ? potsIn(plan, pour).map((pot) => ({ pour, pot, moulds })) : [];
   });
 }
 

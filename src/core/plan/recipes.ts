@@ -1,3 +1,4 @@
+import { potNamed, potsByPour } from './sources.ts';
 import { recipeOf, type Recipe } from '../batter/recipe.ts';
 import { wholeBatch, type Scope } from '../batter/additions.ts';
 import type { Batter, Dose } from '../batter/schema.ts';
@@ -54,16 +55,12 @@ function recipesFor(plan: Plan): Recipes {
   const differs = (pot: Pot): boolean =>
     hasOwn(plan, pot) || special.some((d) => d.pots?.includes(pot.id) ?? false);
   const places = new Map<string, number>();
-  const potOf = new Map<string, string>();
-  for (const step of plan.steps)
-    if (step.kind === 'pour') {
-      places.set(step.id, places.size);
-      potOf.set(step.id, step.pot);
-    }
+  const potOf = potsByPour(plan);
+  for (const pourId of potOf.keys()) places.set(pourId, places.size);
   const made = new Map<string, Recipe | undefined>();
   /** with the doses that are in by the pour at `place` */
   const at = (potId: string, place: number): Recipe | undefined => {
-    const pot = plan.pots.find((p) => p.id === potId);
+    const pot = potNamed(plan, potId);
     if (!pot || !differs(pot)) return batch;
     const later = special.filter((d) => d.fromPour !== undefined && (places.get(d.fromPour) ?? 0) > place);
     const key = `${potId} ${later.map((d) => special.indexOf(d)).join(' ')}`;

@@ -1,3 +1,4 @@
+import { lettersOf } from '../fill/layers.ts';
 import { barsText } from '../cut/barsText.ts';
 import { propsFor } from '../mould/props.ts';
 import { isLevel } from '../mould/tilt.ts';
@@ -31,10 +32,11 @@ function figures(c: Computed): ReadonlyMap<string, string> {
       ['Lye', `${lyeFigure(c.batch.lyeG, units.mass, units.scaleStepG)} ${units.mass}`],
       ['Water', g(c.batch.waterG)],
     );
-  for (const { pour, massG, riseMm } of c.stack.layers) {
-    const letter = c.plan.pots.find((p) => p.id === pour.pot)?.letter ?? '';
-    rows.push([`${upperFirst(names.get(pour.id) ?? '')}, pot ${letter}`, `${g(massG)}, ${mm(riseMm)}`]);
-  }
+  for (const layer of c.stack.layers)
+    rows.push([
+      `${upperFirst(names.get(layer.pour.id) ?? '')}, pot ${lettersOf(layer)}`,
+      `${g(layer.massG)}, ${mm(layer.riseMm)}`,
+    ]);
   for (const step of c.plan.steps)
     if (step.kind === 'tilt' && !isLevel(step)) {
       const props = step.props ?? propsFor(c.plan.mould, c.geometry, step);

@@ -1,3 +1,4 @@
+import { leadPot } from '../plan/sources.ts';
 import { fragranceInBarPercent } from '../batter/fragranceLimit.ts';
 import { blendTemperature } from '../batter/blendTemperature.ts';
 import type { MouldFacts } from '../advice/facts.ts';
@@ -192,7 +193,7 @@ function sheetOf(computed: Computed): object {
         id: step.id,
         kind: 'pour',
         ...(step.mould === undefined ? {} : { mould: step.mould }),
-        pot: step.pot,
+        pot: leadPot(step),
         landing: step.landing.how,
         tilt: layer ? { roll_deg: layer.tilt.rollDeg, pitch_deg: layer.tilt.pitchDeg } : null,
         ...(weight

@@ -1,5 +1,5 @@
 import { superfatIn } from '../ledger/balance.ts';
-import { depositsOf } from '../plan/deposits.ts';
+import { depositsOf, type Deposit } from '../plan/deposits.ts';
 import { topShares } from '../fill/topShares.ts';
 import { massOfContents } from '../ledger/contents.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
@@ -49,25 +49,21 @@ function atTrace(bench: WeighBench, potId: string): void {
  * What is stirred in just before a pour: into all that the jug holds, or, where the jug is poured again later, into a cup with
  * that pour's batter alone. Returns what the cup holds.
  */
-function beforePour(
-  bench: WeighBench,
-  step: { readonly id: string; readonly pot: string },
-  wantedG: Grams,
-): Grams | undefined {
+function beforePour(bench: WeighBench, { pour, pot }: Deposit, wantedG: Grams): Grams | undefined {
   const { book, stepG } = bench;
-  const act = ACT.stir(step.id);
-  const here = stirsFor(bench, step.pot).filter((s) => s.moment === 'pour' && s.pourId === step.id);
+  const act = ACT.stir(pour.id);
+  const here = stirsFor(bench, pot.id).filter((s) => s.moment === 'pour' && s.pourId === pour.id);
   stirIn(
     book,
     act,
-    VESSEL.pot(step.pot),
+    VESSEL.pot(pot.id),
     here.filter((s) => !s.cup),
   );
   const intoCup = here.filter((s) => s.cup);
   if (intoCup.length === 0) return undefined;
-  const cup = VESSEL.cup(step.pot, step.id);
+  const cup = VESSEL.cup(pot.id, pour.id);
   const stirredG = intoCup.reduce((s, x) => s + x.massG, 0);
-  book.move(act, VESSEL.pot(step.pot), cup, toStep(Math.max(0, wantedG - stirredG), stepG), false);
+  book.move(act, VESSEL.pot(pot.id), cup, toStep(Math.max(0, wantedG - stirredG), stepG), false);
   stirIn(book, act, cup, intoCup);
   return massOfContents(book.holds(cup));
 }
@@ -107,22 +103,23 @@ export function pourAll(
     if (!thickenedPots.has(potId)) atTrace(bench, potId);
     thickenedPots.add(potId);
   };
-  for (const { pour: step, moulds } of depositsOf(plan)) {
-    const wantedG = amounts.get(step.id) ?? 0;
-    thickened(step.pot);
-    beforePass(bench, ombres, step.id);
-    const cupG = beforePour(bench, step, wantedG);
-    const vessel = cupG === undefined ? VESSEL.pot(step.pot) : VESSEL.cup(step.pot, step.id);
+  for (const deposit of depositsOf(plan)) {
+    const { pour, pot, moulds } = deposit;
+    const wantedG = amounts.get(pour.id) ?? 0;
+    thickened(pot.id);
+    beforePass(bench, ombres, pour.id);
+    const cupG = beforePour(bench, deposit, wantedG);
+    const vessel = cupG === undefined ? VESSEL.pot(pot.id) : VESSEL.cup(pot.id, pour.id);
     const superfatPercent = superfatIn(book.holds(vessel), substances);
-    const into = intoOf.get(step.id) ?? moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0 }));
+    const into = intoOf.get(pour.id) ?? moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0 }));
     const went = new Map(
       shared(into, cupG ?? wantedG, stepG).map(
         ({ mould, massG }) =>
-          [mould, book.move(ACT.pour(step.id), vessel, VESSEL.mould(mould), massG, false)] as const,
+          [mould, book.move(ACT.pour(pour.id), vessel, VESSEL.mould(mould), massG, false)] as const,
       ),
     );
     const pouredG = [...went.values()].reduce((s, g) => s + g, 0);
-    poured.set(step.id, { pouredG, into: went, superfatPercent });
+    poured.set(pour.id, { pouredG, into: went, superfatPercent });
   }
   for (const { pot, heldBackG } of pots) {
     if (heldBackG > 0) thickened(pot.id);

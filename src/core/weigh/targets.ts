@@ -1,3 +1,4 @@
+import { potsOf } from '../plan/sources.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
 import { depositsOf } from '../plan/deposits.ts';
@@ -61,8 +62,8 @@ function targetsWith(
   const step = plan.units.scaleStepG;
   const overage = plan.fill.overagePercent / 100;
   const pots = plan.pots.map((pot): PotTarget => {
-    const pours = depositsOf(plan).flatMap(({ pour }): PourTarget[] => {
-      if (pour.pot !== pot.id) return [];
+    const pours = depositsOf(plan).flatMap(({ pour, pot: from }): PourTarget[] => {
+      if (from !== pot) return [];
       const into = intoMoulds(moulds, pour.id, (massG) => round(massG, step));
       const massG = sumAtStep(
         into.map((i) => i.eachG * i.copies),
@@ -81,7 +82,7 @@ function targetsWith(
   const stockLossG = new Map<string, Grams>();
   for (const ombre of plan.ombres) {
     if (ombre.school !== 'master-blends') continue;
-    const own = new Set(poursOfOmbre(plan, ombre.id).map((p) => p.pot));
+    const own = new Set(poursOfOmbre(plan, ombre.id).flatMap(potsOf));
     const drawnG = pots.reduce((s, p) => s + (own.has(p.pot.id) ? p.batterG : 0), 0);
     stockLossG.set(ombre.id, round((drawnG * ombre.stockLossPercent) / 100, step));
   }

@@ -1,3 +1,4 @@
+import { poursFrom } from '../../../core/plan/sources.ts';
 import { pourNames } from '../../../core/plan/deposits.ts';
 import { X } from 'lucide-react';
 import type { Dose, Moment } from '../../../core/batter/schema.ts';
@@ -145,7 +146,7 @@ function DoseLine({ list, id, dose, name, amountIn, several }: DoseLineProps) {
 /** A dose just before the pours of one pot: into each by itself, or once, into all that its jug still holds. */
 function FromPour({ list, id, dose }: Pick<DoseLineProps, 'list' | 'id' | 'dose'>) {
   const { plan, edit } = usePlan();
-  const own = plan.steps.filter((s) => s.kind === 'pour' && s.pot === dose.pots?.[0]);
+  const own = poursFrom(plan, dose.pots?.[0] ?? '');
   if (dose.moment !== 'pour' || dose.pots?.length !== 1 || own.length < 2) return null;
   const names = pourNames(plan);
   return (

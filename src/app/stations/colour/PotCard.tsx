@@ -1,3 +1,4 @@
+import { isFrom, poursFrom } from '../../../core/plan/sources.ts';
 import { Trash2 } from 'lucide-react';
 import { addNamed, addToPot, mixPot } from '../../../core/edit/colorants.ts';
 import { inJug, isPoured, removePot, setPotShare, updatePot } from '../../../core/edit/pots.ts';
@@ -26,10 +27,9 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
   const { layers } = computed.stack;
   const weight = computed.weights?.pots.find((w) => w.pot.id === pot.id);
   const poured = isPoured(plan, pot.id);
-  const graded = plan.ombres.find((o) =>
-    plan.steps.some((s) => s.kind === 'pour' && s.pot === pot.id && s.ombre?.id === o.id),
-  );
-  const share = layers.filter((l) => l.pour.pot === pot.id).reduce((s, l) => s + l.sharePercent, 0);
+  const pours = poursFrom(plan, pot.id);
+  const graded = plan.ombres.find((o) => pours.some((p) => p.ombre?.id === o.id));
+  const share = layers.filter((l) => isFrom(l.pour, pot.id)).reduce((s, l) => s + l.sharePercent, 0);
   const colour = colours.pots.get(pot.id) ?? NO_COLOUR;
   const change = (part: Partial<Omit<Pot, 'id'>>, gesture?: Gesture) =>
     edit((p) => updatePot(p, pot.id, part), gesture);

@@ -1,5 +1,5 @@
 import type { Piece } from '../../../core/cut/pieces.ts';
-import { viewPolygon } from '../../../core/mould/sectionView.ts';
+import { faceAt } from '../../../core/face/face.ts';
 import { useBench } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 
@@ -46,17 +46,23 @@ export function LoafLength() {
           role="img"
           aria-label={`The ${stands ? 'tube' : 'loaf'} from the side: ${cut.bars.length} ${stands ? 'discs up it' : 'cuts of bars along it'}`}
         >
-          {stack.layers.map((layer) => (
-            <path
-              key={layer.pour.id}
-              d={`M${viewPolygon(layer.solid, 'side', layer.room.middle.x)
-                .map((p) => `${x(p.h)},${y(p.z)}`)
-                .join('L')}Z`}
-              fill={colours.pours.get(layer.pour.id)}
-              stroke="#1c272755"
-              strokeWidth="0.6"
-            />
-          ))}
+          {geometry.rooms
+            .flatMap((room) =>
+              faceAt(
+                stack.layers.filter((l) => l.room === room),
+                'side',
+                room.middle.x,
+              ),
+            )
+            .map((band) => (
+              <path
+                key={band.pourId}
+                d={`M${band.outline.map((p) => `${x(p.h)},${y(p.z)}`).join('L')}Z`}
+                fill={colours.pours.get(band.pourId)}
+                stroke="#1c272755"
+                strokeWidth="0.6"
+              />
+            ))}
           {!stands &&
             plan.cut.onTop?.atMm.map((at, i) => (
               <rect

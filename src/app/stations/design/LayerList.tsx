@@ -6,12 +6,12 @@ import { useBench } from '../../parts/usePlan.ts';
 
 /** The layers from the top down, as they lie. */
 export function LayerList() {
-  const { plan, computed, show } = useBench();
+  const { computed, show } = useBench();
   const dispatch = useAppDispatch();
   return (
     <ol aria-label="Layers, top first">
       {computed.stack.layers.toReversed().map((layer) => {
-        const pot = plan.pots.find((p) => p.id === layer.pour.pot);
+        const [pot] = layer.pots;
         return (
           pot && (
             <li key={layer.pour.id} className="rule border-b">

@@ -39,7 +39,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
   const { plan, computed, edit } = useBench();
   const dispatch = useAppDispatch();
   const { pour } = layer;
-  const pot = plan.pots.find((p) => p.id === pour.pot);
+  const [pot] = layer.pots;
   const rooms = computed.geometry.rooms.length;
   const index = computed.stack.layers.indexOf(layer);
   const count = computed.stack.layers.length;
@@ -108,7 +108,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
       <TiltFields layer={layer} />
       <Picker
         label="Poured from"
-        value={pour.pot}
+        value={pot.id}
         options={[
           ...plan.pots.map((p) => ({ value: p.id, label: `${p.letter}  ${p.name}` })),
           { value: NEW_POT, label: 'a new pot' },

@@ -1,3 +1,4 @@
+import { potsOf } from '../../plan/sources.ts';
 import { carryOver } from '../../colour/stirring.ts';
 import { SHOWS } from '../../colour/thresholds.ts';
 import { inJug } from '../../edit/pots.ts';
@@ -17,7 +18,7 @@ const ownJugFor = (pot: Pot): Remedy => ({
 
 /** Jugs used again that are not empty when they are wanted. */
 export function jugsNotFree({ plan }: Facts): Warning[] {
-  const pours = plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.pot] : []));
+  const pours = plan.steps.flatMap((s) => (s.kind === 'pour' ? potsOf(s) : []));
   return plan.pots.flatMap((p): Warning[] => {
     const before = plan.pots.find((q) => q.id === p.jugOf);
     if (!before) return [];

@@ -5,7 +5,8 @@ import type { Lab } from '../../colour/lab.ts';
 import { contrastChoice } from '../../edit/contrast.ts';
 import { freshId } from '../../edit/freshId.ts';
 import { insertAfter, LANDING_FALL_MM } from '../../edit/pours.ts';
-import type { PouredLayer } from '../../fill/layers.ts';
+import { lettersOf, type PouredLayer } from '../../fill/layers.ts';
+import { leadPot } from '../../plan/sources.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
@@ -32,15 +33,12 @@ export function touching({ stack, geometry }: Facts): readonly Pair[] {
     const layers = stack.layers.filter((l) => l.room === room);
     return layers.slice(1).flatMap((above, i): Pair[] => {
       const below = layers[i];
-      if (!below || below.pour.pot === above.pour.pot) return [];
+      if (!below || leadPot(below.pour) === leadPot(above.pour)) return [];
       const same = below.pour.ombre && below.pour.ombre.id === above.pour.ombre?.id;
       return same ? [] : [{ below, above }];
     });
   });
 }
-
-const nameOf = ({ plan }: Facts, layer: PouredLayer): string =>
-  plan.pots.find((p) => p.id === layer.pour.pot)?.letter ?? '?';
 
 const bodyOf = (bodies: PlanBodies, layer: PouredLayer): Body | undefined => bodies.pours.get(layer.pour.id);
 
@@ -120,7 +118,7 @@ export function closeNeighbours(facts: Facts, bodies: PlanBodies): Warning[] {
         level: 'note',
         station: 'colour',
         step: above.pour.id,
-        message: `Between pours ${below.nth + 1} and ${above.nth + 1} (pots ${nameOf(facts, below)} and ${nameOf(facts, above)}) the step is ${stepWord(apart)} when cured (${formatShort(apart, 1)}; from ${READS_AS_LINE} on it is a line): they read as one layer.`,
+        message: `Between pours ${below.nth + 1} and ${above.nth + 1} (pots ${lettersOf(below)} and ${lettersOf(above)}) the step is ${stepWord(apart)} when cured (${formatShort(apart, 1)}; from ${READS_AS_LINE} on it is a line): they read as one layer.`,
         remedies,
       },
     ];

@@ -1,3 +1,4 @@
+import { pouredPots } from '../../plan/sources.ts';
 import type { Finish } from '../../plan/stepSchema.ts';
 import { FIRST, mouldNames } from '../../plan/moulds.ts';
 import { isCavity } from '../../mould/schema.ts';
@@ -29,7 +30,7 @@ export function topping(computed: Computed, w: Weights): Draft[] {
   const held = w.pots.filter((p) => p.heldBackG > 0);
   if (held.length === 0) return [];
   const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
-  const poured = new Set(plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.pot] : [])));
+  const poured = pouredPots(plan);
   return [
     ...(jugByJug
       ? held

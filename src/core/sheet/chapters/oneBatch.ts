@@ -1,3 +1,4 @@
+import { poursFrom } from '../../plan/sources.ts';
 import { ACT } from '../../weigh/acts.ts';
 import { spareFromRoundingG } from '../../weigh/targets.ts';
 import type { OmbreWeights } from '../../weigh/ombre/types.ts';
@@ -37,7 +38,7 @@ function divideText(
 
 /** A pot that is mixed in the jug of another is weighed out once that one is empty, just before it is poured. */
 export const waitsForJug = (plan: Plan, pot: Pot): boolean =>
-  pot.jugOf !== undefined && plan.steps.some((s) => s.kind === 'pour' && s.pot === pot.id);
+  pot.jugOf !== undefined && poursFrom(plan, pot.id).length > 0;
 
 /** One pot weighed out of the batch, coloured and scented. */
 export function weighOut(computed: Computed, w: Weights, p: PotWeight): Draft {

@@ -1,3 +1,4 @@
+import { leadPot } from '../../plan/sources.ts';
 import { propsFor } from '../../mould/props.ts';
 import { USUAL_FROM_CORNER_MM } from '../../mould/cornerProp.ts';
 import { isCorner } from '../../mould/propped.ts';
@@ -140,7 +141,7 @@ function scaleAfter({ computed, w }: Going, { pot }: PotWeight, step: Pour): str
 
 function onePour(going: Going, step: Pour): Draft[] {
   const { computed, w, inMouldG } = going;
-  const pot = w.pots.find((p) => p.pot.id === step.pot);
+  const pot = w.pots.find((p) => p.pot.id === leadPot(step));
   const weight = pot?.pours.find((q) => q.stepId === step.id);
   const into = mouldsOf(going, step).flatMap((facts) => {
     const layer = facts.stack.layers.find((l) => l.pour.id === step.id);

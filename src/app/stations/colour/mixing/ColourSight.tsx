@@ -1,3 +1,4 @@
+import { leadPot } from '../../../../core/plan/sources.ts';
 import { useMemo } from 'react';
 import { DEFICIENCIES, seenWith } from '../../../../core/colour/deficiency.ts';
 import { LEAST_STEP, READS_AS_LINE } from '../../../../core/colour/thresholds.ts';
@@ -40,7 +41,8 @@ export function ColourSight() {
       const merge = differences.flatMap((d, i) => {
         const below = layers[i];
         const above = layers[i + 1];
-        if (!below || !above || below.room !== above.room || below.pour.pot === above.pour.pot) return [];
+        if (!below || !above || below.room !== above.room || leadPot(below.pour) === leadPot(above.pour))
+          return [];
         const graded = below.pour.ombre && below.pour.ombre.id === above.pour.ombre?.id;
         return d < (graded ? LEAST_STEP : READS_AS_LINE)
           ? [`${i + 1} and ${i + 2} (${formatShort(d, 1)})`]

@@ -1,7 +1,7 @@
-import { clip } from '../../core/geometry/clip.ts';
-import type { Polyhedron } from '../../core/geometry/polyhedron.ts';
-import { cross, dot, sub, type Vec3 } from '../../core/geometry/vec.ts';
-import type { PouredLayer } from '../../core/fill/layers.ts';
+import { clip } from '../geometry/clip.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
+import { cross, dot, sub, type Vec3 } from '../geometry/vec.ts';
+import type { PouredLayer } from '../fill/layers.ts';
 
 /** Where the loaf is seen from: azimuth about z (0 from the near end), elevation above the bench, degrees. */
 export interface Eye {

@@ -20,6 +20,7 @@ const CORE_ORDER = [
   'batter',
   'stores',
   'plan',
+  'batch',
   'look',
   'ombre',
   'fill',

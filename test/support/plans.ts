@@ -4,7 +4,7 @@ import { newPlan } from '../../src/core/plan/newPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Amount, Pour } from '../../src/core/plan/stepSchema.ts';
 
-const WHEN = '2026-01-02T03:04:05.000Z';
+export const WHEN = '2026-01-02T03:04:05.000Z';
 
 export const basePlan = (change: Partial<Plan> = {}): Plan => ({ ...newPlan('test', WHEN), ...change });
 

@@ -341,7 +341,7 @@ describe('any additions in any pots at any moment', () => {
 });
 
 describe('plans of version 3', () => {
-  for (const name of ['three-beds', 'three-jugs'])
+  for (const name of ['three-beds', 'three-jugs', 'heather-poured'])
     it(`${name} has the same sheet as it had`, () => {
       const read = readPlanFile(readFileSync(`test/fixtures/${name}.v3.dripline.json`, 'utf8'));
       if (!read.ok) throw new Error(read.faults[0].message);

@@ -1,13 +1,14 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { setActual, setEnd } from '../../src/core/edit/ombre.ts';
+import { noteAdded, notePoured } from '../../src/core/edit/happened.ts';
+import { setEnd } from '../../src/core/edit/ombre.ts';
 import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
 import { SCALE_STEPS_G, type Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { ombrePlan, potMixed, starter } from '../support/colours.ts';
 import { additive, fragrance } from '../support/additions.ts';
-import { basePlan, boxPlan, demoPlans, pour, rest } from '../support/plans.ts';
+import { basePlan, boxPlan, demoPlans, pour, rest, WHEN as AT } from '../support/plans.ts';
 import { printed } from '../support/printed.ts';
 import { follow, superfatOf, totalOf } from '../support/recount.ts';
 
@@ -291,7 +292,7 @@ describe('what is weighed out is what is in the jug', () => {
     const before = computePlan(plan);
     const was = before.stack.layers[1]!;
     const more = Math.round(was.massG) + 30;
-    const changed = setActual(plan, 'o1', second!.id, { pouredG: more });
+    const changed = notePoured(plan, second!.id, more, AT);
     const now = computePlan(changed);
     expect(now.stack.layers[1]!.massG).to.equal(more);
     expect(now.stack.layers[1]!.volumeMl).to.be.closeTo((was.volumeMl * more) / was.massG, 0.8);
@@ -309,7 +310,7 @@ describe('what is weighed out is what is in the jug', () => {
   it('more colorant added than planned is in the jug, and changes no lye', () => {
     const plan = ombrePlan(5, 'one-pot', units(0.1, 0.01));
     const pours = poursOfOmbre(plan, 'o1');
-    const changed = setActual(plan, 'o1', pours[2]!.id, { added: [{ colorant: 'heather', massG: 4 }] });
+    const changed = noteAdded(plan, pours[2]!.id, [{ colorant: 'heather', massG: 4 }], AT);
     expect(printed(changed).batter.alkali_g).to.equal(printed(plan).batter.alkali_g);
     const lines = printed(changed)
       .procedure.flatMap((t) => t.lines)

@@ -1,17 +1,10 @@
+import { noteAdded, notePoured } from '../../src/core/edit/happened.ts';
 import { expect } from 'chai';
 import { dispersionPerG } from '../../src/core/colorant/dispersion.ts';
 import type { Colorant } from '../../src/core/colorant/schema.ts';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
 import { addToPot, withDose } from '../../src/core/edit/colorants.ts';
-import {
-  setActual,
-  setEnd,
-  setLayers,
-  setTurn,
-  startOmbre,
-  takeApart,
-  updateOmbre,
-} from '../../src/core/edit/ombre.ts';
+import { setEnd, setLayers, setTurn, startOmbre, takeApart, updateOmbre } from '../../src/core/edit/ombre.ts';
 import { addPot, removePot } from '../../src/core/edit/pots.ts';
 import { addPour, duplicatePour, moveStep, removeStep, setPourPot } from '../../src/core/edit/pours.ts';
 import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts';
@@ -20,7 +13,7 @@ import { SCHOOLS } from '../../src/core/plan/ombreSchema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/sheet/compute.ts';
 import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
-import { boxPlan, rest } from '../support/plans.ts';
+import { boxPlan, rest, WHEN as AT } from '../support/plans.ts';
 import { seeded } from '../support/random.ts';
 
 type Next = () => number;
@@ -65,10 +58,12 @@ function edited(plan: Plan, next: Next): Plan {
       graded ? setTurn(plan, graded.id, pick(['none', 'restart', 'reverse'] as const, next) ?? 'none') : plan,
     () =>
       graded?.ombre
-        ? setActual(plan, graded.ombre.id, graded.id, {
-            pouredG: next() < 0.5 ? undefined : 300 * next(),
-            added: next() < 0.5 ? undefined : [{ colorant: colorant.id, massG: 3 * next() }],
-          })
+        ? noteAdded(
+            notePoured(plan, graded.id, next() < 0.5 ? undefined : 300 * next(), AT),
+            graded.id,
+            next() < 0.5 ? undefined : [{ colorant: colorant.id, massG: 3 * next() }],
+            AT,
+          )
         : plan,
     () => (ombre && next() < 0.3 ? takeApart(plan, ombre.id) : plan),
     () => (pour ? removeStep(plan, pour.id) : plan),

@@ -1,3 +1,4 @@
+import { asPlanned } from '../../core/batch/happened.ts';
 import { usePicture } from './usePicture.ts';
 import { Copy, Download, Trash2 } from 'lucide-react';
 import { memo } from 'react';
@@ -21,11 +22,10 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
     const { bringPlans, newestPlan } = await keeping();
     const newest = await newestPlan(plan);
     const copy = {
-      ...newest,
+      // what was really poured belongs to that loaf, not to the next one
+      ...asPlanned(newest),
       id: newPlanId(),
       name: `${newest.name} copy`.slice(0, 120),
-      // what was really poured belongs to that loaf, not to the next one
-      ombres: newest.ombres.map((o) => ({ ...o, actuals: [] })),
       created: now,
       changed: now,
     };

@@ -1,3 +1,4 @@
+import { happenedIn } from '../batch/happened.ts';
 import { lettersOf } from '../fill/layers.ts';
 import { evenAll } from '../edit/even.ts';
 import { pourAlso, setAmount } from '../edit/pours.ts';
@@ -25,7 +26,7 @@ function faultWarning(facts: Facts): Warning[] {
     {
       code: fault.kind,
       // what was really poured is in the mould: it is told, not refused
-      level: plan.ombres.some((o) => o.actuals.some((a) => a.pouredG !== undefined)) ? 'warn' : 'refuse',
+      level: [...happenedIn(plan).values()].some((h) => h.pouredG !== undefined) ? 'warn' : 'refuse',
       station: 'design',
       step: pour.id,
       message:

@@ -1,7 +1,7 @@
 import type { Colorant } from '../colorant/schema.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
 import { shadesOf } from '../ombre/shades.ts';
-import type { Actual, Mix, Ombre } from '../plan/ombreSchema.ts';
+import type { Mix, Ombre } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Pour, Step } from '../plan/stepSchema.ts';
 import { takeColorant, withoutUnused } from './colorants.ts';
@@ -49,7 +49,6 @@ export function startOmbre(
     spacedAt: 'cured',
     measure: 'scale',
     stockLossPercent: 2,
-    actuals: [],
   };
   const taken = takeColorant({ ...plan, ombres: [...plan.ombres, ombre] }, to);
   const potId = plan.pots[0]?.id ?? 'p1';
@@ -138,39 +137,9 @@ export function setTurn(plan: Plan, pourId: string, turn: 'restart' | 'reverse' 
   );
 }
 
-/** Note what was really poured or added at a layer, or with `undefined` take the note back. */
-export function setActual(
-  plan: Plan,
-  ombreId: string,
-  pourId: string,
-  change: { readonly pouredG?: number | undefined; readonly added?: Actual['added'] | undefined },
-): Plan {
-  return {
-    ...plan,
-    ombres: plan.ombres.map((o) => {
-      if (o.id !== ombreId) return o;
-      const { pour, pouredG, added } = {
-        ...o.actuals.find((a) => a.pour === pourId),
-        pour: pourId,
-        ...change,
-      };
-      const entry: Actual = {
-        pour,
-        ...(pouredG === undefined ? {} : { pouredG }),
-        ...(added === undefined ? {} : { added }),
-      };
-      const others = o.actuals.filter((a) => a.pour !== pourId);
-      return {
-        ...o,
-        actuals: pouredG === undefined && added === undefined ? others : [...others, entry],
-      };
-    }),
-  };
-}
-
 /** Layers that stay as they look, each in a pot of its own with its own dose; the ombre itself goes. */
 export function takeApart(plan: Plan, ombreId: string): Plan {
-  const separate = updateOmbre(plan, ombreId, { school: 'separate-pots', actuals: [] });
+  const separate = updateOmbre(plan, ombreId, { school: 'separate-pots' });
   const ombre = separate.ombres.find((o) => o.id === ombreId);
   if (!ombre) return plan;
   const mixes = new Map(shadesOf(separate, ombre).map((s) => [s.pot, s.mix] as const));

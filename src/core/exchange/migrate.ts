@@ -42,9 +42,24 @@ const v3Moment = (into: unknown, portions: boolean): unknown => {
   return into === 'trace' && portions ? 'oils' : into;
 };
 
+/** What version 3 noted of a layer, as entries of a book. */
+function eventsOf({ pour, pouredG, added }: Record<string, unknown>, at: unknown): object[] {
+  return [
+    ...(pouredG === undefined ? [] : [{ at, pour, does: 'poured', massG: pouredG }]),
+    ...(added === undefined ? [] : [{ at, pour, does: 'added', added }]),
+  ];
+}
+
+const withoutActuals = (ombre: unknown): unknown => {
+  if (!isRecord(ombre)) return ombre;
+  const { actuals: _noted, ...rest } = ombre;
+  return rest;
+};
+
 /**
  * Version 3 had one fragrance, and additives, each for the whole batch. From version 4 on there are doses: of any addition, into
- * the batch or some pots, at a moment. And there was one kind of mould: from version 4 on others may be filled beside it.
+ * the batch or some pots, at a moment. And there was one kind of mould: from version 4 on others may be filled beside it. What was really
+ * poured or added stood with its ombre: from version 4 on it is written in the plan's batch, as it was when the plan was last changed.
  */
 function v3to4(body: Record<string, unknown>): Record<string, unknown> {
   const { batter, divide } = body;
@@ -68,11 +83,19 @@ function v3to4(body: Record<string, unknown>): Record<string, unknown> {
     const { frozen, ...kept } = l;
     return { ...kept, moment: frozen === true ? 'frozen' : 'emulsion' };
   };
+  const ombres = listOf(body['ombres']);
+  const events = ombres.flatMap((o) =>
+    isRecord(o) ? listOf(o['actuals']).flatMap((a) => (isRecord(a) ? eventsOf(a, body['changed']) : [])) : [],
+  );
   const each = (list: unknown, change: (item: unknown) => unknown): unknown =>
     Array.isArray(list) ? listOf(list).map(change) : list;
   return {
     ...body,
     others: [],
+    ombres: each(body['ombres'], withoutActuals),
+    ...(events.length > 0
+      ? { batch: { started: body['changed'], events: events.map((e, i) => ({ id: `e${i + 1}`, ...e })) } }
+      : {}),
     batter: {
       ...rest,
       partLiquids: each(partLiquids, liquid),

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { dose, id, listOf, massG, name, percent } from '../validate/fields.ts';
+import { dose, id, listOf, name, percent } from '../validate/fields.ts';
 
 /** Colorants at their doses, g per kg of batter. */
 export const mix = listOf(
@@ -42,22 +42,9 @@ export const ombreSchema = v.strictObject({
   measure: v.picklist(['scale', 'spoon', 'stock']),
   /** what stays in the jugs of the two stocks, percent of what is drawn */
   stockLossPercent: percent(0, 30),
-  /** what was really poured or added, where it differed; what comes after is solved again */
-  actuals: listOf(
-    v.strictObject({
-      pour: id,
-      pouredG: v.optional(massG(0, 200000)),
-      added: v.optional(
-        listOf(v.strictObject({ colorant: id, massG: massG(0, 5000) }), 12, 'at most 12 colorants'),
-      ),
-    }),
-    100,
-    'at most 100 entries',
-  ),
 });
 
 export type Mix = v.InferOutput<typeof mix>;
 export type Ombre = v.InferOutput<typeof ombreSchema>;
 export type Spacing = Ombre['spacing'];
 export type School = Ombre['school'];
-export type Actual = Ombre['actuals'][number];

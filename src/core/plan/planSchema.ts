@@ -14,6 +14,7 @@ import {
   text,
   volumeMl,
 } from '../validate/fields.ts';
+import { batchSchema } from './batchSchema.ts';
 import { mix, ombreSchema } from './ombreSchema.ts';
 import { copies, cutSchema, otherMouldSchema, toHeadspace, toHeight } from './otherMould.ts';
 import { stepSchema } from './stepSchema.ts';
@@ -94,6 +95,8 @@ export const planSchema = v.strictObject({
   ombres: listOf(ombreSchema, 8, 'at most 8 ombres'),
   steps: listOf(stepSchema, 200, 'at most 200 steps'),
   cut: cutSchema,
+  /** the batch that is made of it: what was really done, where it differed */
+  batch: v.optional(batchSchema),
   /** other moulds, filled from the same batch */
   others: v.optional(listOf(otherMouldSchema, 5, 'at most five moulds beside the first'), () => []),
 });

@@ -1,3 +1,4 @@
+import { happenedIn } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
@@ -20,7 +21,7 @@ export interface Computed extends Facts {
 /** Where the pours lie with the amounts that are weighed, once something was really poured otherwise than planned. */
 function asPoured(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
   const { plan } = laid;
-  if (!weights || !plan.ombres.some((o) => o.actuals.some((a) => a.pouredG !== undefined))) return laid;
+  if (!weights || ![...happenedIn(plan).values()].some((h) => h.pouredG !== undefined)) return laid;
   const eachG = eachOf(weights);
   return layPlan(plan, (mould, pour): Amount | undefined => {
     const massG = eachG(mould, pour);

@@ -1,3 +1,4 @@
+import { asPlanned, happenedIn, type HappenedByPour } from '../batch/happened.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
 import {
@@ -82,18 +83,17 @@ const colorantsFor = (plan: Plan, mix: Mix, batterG: Grams, fineStepG: Grams): W
   }));
 
 /** What each pour takes now: as planned, or as an ombre has it after what was really poured. */
-function amountsNow(pots: readonly PotTarget[], ombres: readonly OmbreWeights[]): ReadonlyMap<string, Grams> {
+function amountsNow(
+  pots: readonly PotTarget[],
+  ombres: readonly OmbreWeights[],
+  happened: HappenedByPour,
+): ReadonlyMap<string, Grams> {
   const amounts = new Map(pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.massG] as const)));
   for (const o of ombres)
-    if (o.ombre.actuals.length > 0)
+    if (o.layers.some((l) => happened.has(l.shade.pourId)))
       for (const layer of o.layers) amounts.set(layer.shade.pourId, clean(layer.pouredG));
   return amounts;
 }
-
-const withoutActuals = (plan: Plan): Plan => ({
-  ...plan,
-  ombres: plan.ombres.map((o) => ({ ...o, actuals: [] })),
-});
 
 const least = (list: readonly (Percent | undefined)[]): Percent | undefined => {
   const known = list.filter((x) => x !== undefined);
@@ -140,9 +140,9 @@ export function weighPlan(
   const targets = targetsOf(plan, moulds, givenBatchG);
   const ombres = weighOmbres(plan, recipes, recipe, targets.pots, fineG);
   // the batch is made as planned; what was really poured or added changes only what comes after
-  const planned = plan.ombres.some((o) => o.actuals.length > 0)
-    ? weighOmbres(withoutActuals(plan), recipes, recipe, targets.pots, fineG)
-    : ombres;
+  const happened = happenedIn(plan);
+  const planned =
+    happened.size > 0 ? weighOmbres(asPlanned(plan), recipes, recipe, targets.pots, fineG) : ombres;
   const massOf = (id: string): Grams => targets.pots.find((p) => p.pot.id === id)?.batterG ?? 0;
   const graded = colorantsOfGraded(ombres, massOf, fineG);
   const ownColorants = targets.pots.map((target) => ({
@@ -159,7 +159,7 @@ export function weighPlan(
   }));
   const substances = substancesOf(plan, recipe);
   const ahead = plan.divide.kind === 'before-lye';
-  const amounts = amountsNow(targets.pots, ombres);
+  const amounts = amountsNow(targets.pots, ombres, happened);
   const jugs = plannedPots(plan, recipes, recipe, withGraded, planned, ombres, dispersions.draws, fineG);
   const written = (lyeStepsOff: number): Written => {
     const book = openLedger();

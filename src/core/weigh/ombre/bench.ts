@@ -1,3 +1,4 @@
+import type { HappenedByPour } from '../../batch/happened.ts';
 import { dispersionPerG } from '../../colorant/dispersion.ts';
 import type { Shade } from '../../ombre/shades.ts';
 import type { Ombre } from '../../plan/ombreSchema.ts';
@@ -21,6 +22,8 @@ export interface Bench {
   readonly shades: readonly Shade[];
   readonly pots: ReadonlyMap<string, WeighedPot>;
   readonly fineG: Grams;
+  /** what was really done at its layers */
+  readonly happened: HappenedByPour;
 }
 
 /** Step of an addition: the fine scale's, that of the powder in a step of its diluted stock, or an eighth of a teaspoon. */

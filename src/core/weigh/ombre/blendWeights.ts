@@ -46,7 +46,7 @@ function mean(list: readonly (readonly [weight: number, figure: number])[]): num
 
 /** Two stocks, and what each layer draws from them. */
 export function blendWeights(bench: Bench): OmbreWeights {
-  const { plan, ombre, shades } = bench;
+  const { plan, ombre, shades, happened } = bench;
   const { list, fault } = ownPots(bench);
   const ofOils = plan.divide.kind === 'before-lye';
   const step = plan.units.scaleStepG;
@@ -54,7 +54,7 @@ export function blendWeights(bench: Bench): OmbreWeights {
   // in finished batter, unrounded; the scale comes in with the stocks
   const solved = blends(
     list.map(({ shade, pot }) => {
-      const actual = ombre.actuals.find((a) => a.pour === shade.pourId)?.pouredG;
+      const actual = happened.get(shade.pourId)?.pouredG;
       return {
         t: shade.t,
         massG: pot.batterG,
@@ -146,7 +146,7 @@ export function blendWeights(bench: Bench): OmbreWeights {
     if (!pot || !draw) return [];
     const plannedG = pouredIn(pot, shade.pourId);
     const part = pot.batterG > 0 ? (draw.lastG + draw.firstG) / pot.batterG : 1;
-    const actual = ombre.actuals.find((a) => a.pour === shade.pourId)?.pouredG;
+    const actual = happened.get(shade.pourId)?.pouredG;
     return [
       {
         shade,

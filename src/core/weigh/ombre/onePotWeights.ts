@@ -23,7 +23,7 @@ function inPotOrder(pot: WeighedPot, own: readonly Shade[]): readonly Shade[] {
 
 /** Passes out of one pot a run, each with what is added before it. */
 export function onePotWeights(bench: Bench): OmbreWeights {
-  const { plan, ombre, shades, pots, fineG } = bench;
+  const { plan, ombre, shades, pots, fineG, happened } = bench;
   const runs = runsOf(plan, ombre.id);
   const colorants = [...new Set(shades.flatMap((s) => s.mix.map((m) => m.colorant)))];
   const vector = (mix: Mix): number[] => colorants.map((c) => doseIn(mix, c));
@@ -38,7 +38,7 @@ export function onePotWeights(bench: Bench): OmbreWeights {
     const inOrder = inPotOrder(pot, own);
     const solved = onePot(
       inOrder.map((s) => {
-        const actual = ombre.actuals.find((a) => a.pour === s.pourId);
+        const actual = happened.get(s.pourId);
         return {
           wanted: vector(s.mix),
           pourG: pouredIn(pot, s.pourId),

@@ -6,12 +6,12 @@ import type { OmbreLayer, OmbreWeights } from './types.ts';
 
 /** A pot for each layer, with its own colorants. */
 export function separateWeights(bench: Bench): OmbreWeights {
-  const { plan, ombre, shades } = bench;
+  const { plan, ombre, shades, happened } = bench;
   const { list, fault } = ownPots(bench);
   const runs = runsOf(plan, ombre.id);
   let wanted = list.map(({ shade }) => shade.mix);
   const dosed = list.map(({ shade, pot }, i) => {
-    const actual = ombre.actuals.find((a) => a.pour === shade.pourId)?.added;
+    const actual = happened.get(shade.pourId)?.added;
     const colorants = (wanted[i] ?? []).map(({ colorant, doseGPerKg }) =>
       weightOf(
         bench,
@@ -35,7 +35,7 @@ export function separateWeights(bench: Bench): OmbreWeights {
   const layers = shades.flatMap((shade): OmbreLayer[] => {
     const own = dosed.find((d) => d.pot.pot.id === shade.pot);
     const plannedG = pouredIn(own?.pot, shade.pourId);
-    const pouredG = ombre.actuals.find((a) => a.pour === shade.pourId)?.pouredG ?? plannedG;
+    const pouredG = happened.get(shade.pourId)?.pouredG ?? plannedG;
     return own ? [{ shade, pot: own.pot.pot, plannedG, pouredG, mix: own.mix }] : [];
   });
   return {

@@ -1,3 +1,4 @@
+import { happenedIn } from '../../batch/happened.ts';
 import type { Recipe } from '../../batter/recipe.ts';
 import { shadesOf } from '../../ombre/shades.ts';
 import type { Plan } from '../../plan/planSchema.ts';
@@ -25,8 +26,18 @@ export const weighOmbres = (
   fineG: Grams,
 ): OmbreWeights[] => {
   const byId = new Map(pots.map((p) => [p.pot.id, p] as const));
+  const happened = happenedIn(plan);
   return plan.ombres.map((ombre) =>
-    SCHOOL[ombre.school]({ plan, recipes, recipe, ombre, shades: shadesOf(plan, ombre), pots: byId, fineG }),
+    SCHOOL[ombre.school]({
+      plan,
+      recipes,
+      recipe,
+      ombre,
+      shades: shadesOf(plan, ombre),
+      pots: byId,
+      fineG,
+      happened,
+    }),
   );
 };
 

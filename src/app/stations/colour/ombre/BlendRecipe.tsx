@@ -1,4 +1,7 @@
-import { setActual, updateOmbre } from '../../../../core/edit/ombre.ts';
+import type { HappenedByPour } from '../../../../core/batch/happened.ts';
+import { notePoured } from '../../../../core/edit/happened.ts';
+import { updateOmbre } from '../../../../core/edit/ombre.ts';
+import { now } from './now.ts';
 import { formatPercent } from '../../../../core/units/format.ts';
 import { teaspoons } from '../../../../core/units/spoons.ts';
 import type { OmbreWeights, Stock } from '../../../../core/weigh/ombre/types.ts';
@@ -10,14 +13,15 @@ import { LayerCell } from './LayerCell.tsx';
 
 interface BlendRecipeProps {
   readonly weights: Extract<OmbreWeights, { school: 'master-blends' }>;
-  readonly whatIf: boolean;
+  /** where it is asked what was really done: what is written down of it */
+  readonly happened: HappenedByPour | undefined;
 }
 
 const HEAD = 'py-1 pl-2 text-right font-normal';
 const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap';
 
 /** Two stocks to make, and what each layer draws from them. */
-export function BlendRecipe({ weights, whatIf }: BlendRecipeProps) {
+export function BlendRecipe({ weights, happened }: BlendRecipeProps) {
   const { edit, show } = usePlan();
   const { ombre, of } = weights;
   const some = (g: number): string => (g > 0 ? show.mass(g) : '–');
@@ -52,7 +56,7 @@ export function BlendRecipe({ weights, whatIf }: BlendRecipeProps) {
           <tbody>
             {weights.layers.map((layer) => {
               const draw = weights.draws.find((d) => d.pourId === layer.shade.pourId);
-              const actual = ombre.actuals.find((a) => a.pour === layer.shade.pourId)?.pouredG;
+              const actual = happened?.get(layer.shade.pourId)?.pouredG;
               return (
                 <tr key={layer.shade.pourId} className="rule border-b">
                   <td className="py-1.5">
@@ -60,7 +64,7 @@ export function BlendRecipe({ weights, whatIf }: BlendRecipeProps) {
                       pourId={layer.shade.pourId}
                       nth={layer.shade.nth}
                       pot={layer.pot}
-                      turns={!whatIf}
+                      turns={!happened}
                     />
                   </td>
                   <td className={`${CELL} font-bold`}>{draw ? some(draw.firstG) : 'as above'}</td>
@@ -68,14 +72,14 @@ export function BlendRecipe({ weights, whatIf }: BlendRecipeProps) {
                   <td className={CELL}>{formatPercent(layer.shade.t * 100)}</td>
                   <td className={CELL}>
                     {show.mass(layer.pouredG)}
-                    {whatIf && (
+                    {happened && (
                       <span className="flex justify-end">
                         <ActualField
                           label={`Really poured at layer ${layer.shade.nth + 1}`}
                           value={actual}
                           shown={show.mass}
                           onValue={(pouredG, g) =>
-                            edit((p) => setActual(p, ombre.id, layer.shade.pourId, { pouredG }), g)
+                            edit((p) => notePoured(p, layer.shade.pourId, pouredG, now()), g)
                           }
                         />
                       </span>

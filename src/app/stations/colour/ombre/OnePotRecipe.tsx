@@ -1,5 +1,7 @@
 import { gradedIn } from '../../../../core/ombre/shades.ts';
-import { setActual } from '../../../../core/edit/ombre.ts';
+import type { HappenedByPour } from '../../../../core/batch/happened.ts';
+import { noteAdded, notePoured } from '../../../../core/edit/happened.ts';
+import { now } from './now.ts';
 import type { OmbreWeights } from '../../../../core/weigh/ombre/types.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
 import { WideTable } from '../../../parts/WideTable.tsx';
@@ -9,14 +11,15 @@ import { LayerCell } from './LayerCell.tsx';
 
 interface OnePotRecipeProps {
   readonly weights: Extract<OmbreWeights, { school: 'one-pot' }>;
-  readonly whatIf: boolean;
+  /** where it is asked what was really done: what is written down of it */
+  readonly happened: HappenedByPour | undefined;
 }
 
 const HEAD = 'py-1 pl-2 text-right font-normal';
 const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap align-top';
 
 /** Before each pass: what the pot holds, what to stir in, and what is left after pouring. */
-export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
+export function OnePotRecipe({ weights, happened }: OnePotRecipeProps) {
   const { plan, edit, show } = usePlan();
   const { ombre } = weights;
   return (
@@ -48,20 +51,20 @@ export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
                 <tr className="rule border-b">
                   <th className="py-1 text-left font-normal">Layer</th>
                   <th className={HEAD}>Holds</th>
-                  <th className={HEAD}>Stir in{whatIf && ', really'}</th>
-                  <th className={HEAD}>Pour{whatIf && ', really'}</th>
+                  <th className={HEAD}>Stir in{happened && ', really'}</th>
+                  <th className={HEAD}>Pour{happened && ', really'}</th>
                   <th className={HEAD}>Left</th>
                 </tr>
               </thead>
               <tbody>
                 {pot.passes.map((pass) => {
                   const layer = weights.layers.find((l) => l.shade.pourId === pass.pourId);
-                  const actual = ombre.actuals.find((a) => a.pour === pass.pourId);
+                  const actual = happened?.get(pass.pourId);
                   const nth = (layer?.shade.nth ?? 0) + 1;
                   return (
                     <tr key={pass.pourId} className="rule border-b">
                       <td className="py-1.5 align-top">
-                        <LayerCell pourId={pass.pourId} nth={nth - 1} pot={pot.pot} turns={!whatIf} />
+                        <LayerCell pourId={pass.pourId} nth={nth - 1} pot={pot.pot} turns={!happened} />
                       </td>
                       <td className={CELL}>{show.mass(pass.holdsG)}</td>
                       <td className={CELL}>
@@ -73,31 +76,22 @@ export function OnePotRecipe({ weights, whatIf }: OnePotRecipeProps) {
                           colorants={pass.colorants}
                           then={pass.concentrations}
                           actual={actual?.added}
-                          whatIf={whatIf}
+                          whatIf={happened !== undefined}
                           stock={ombre.measure === 'stock'}
                           graded={gradedIn(ombre)}
-                          onActual={(added, g) =>
-                            edit(
-                              (p) => setActual(p, ombre.id, pass.pourId, { pouredG: actual?.pouredG, added }),
-                              g,
-                            )
-                          }
+                          onActual={(added, g) => edit((p) => noteAdded(p, pass.pourId, added, now()), g)}
                         />
                       </td>
                       <td className={CELL}>
                         <strong>{show.mass(pass.pouredG)}</strong>
-                        {whatIf && (
+                        {happened && (
                           <span className="flex justify-end">
                             <ActualField
                               label={`Really poured at layer ${nth}`}
                               value={actual?.pouredG}
                               shown={show.mass}
                               onValue={(pouredG, g) =>
-                                edit(
-                                  (p) =>
-                                    setActual(p, ombre.id, pass.pourId, { pouredG, added: actual?.added }),
-                                  g,
-                                )
+                                edit((p) => notePoured(p, pass.pourId, pouredG, now()), g)
                               }
                             />
                           </span>

@@ -1,5 +1,8 @@
 import { useState } from 'react';
-import { updateOmbre } from '../../../../core/edit/ombre.ts';
+import { backToPlan } from '../../../../core/edit/happened.ts';
+import { now } from './now.ts';
+import { happenedIn } from '../../../../core/batch/happened.ts';
+import { poursOfOmbre } from '../../../../core/ombre/runs.ts';
 import type { Ombre } from '../../../../core/plan/ombreSchema.ts';
 import { Group } from '../../../parts/Station.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
@@ -9,10 +12,13 @@ import { SeparateRecipe } from './SeparateRecipe.tsx';
 
 /** What to weigh, layer by layer, by the ombre's school; and what becomes of it when something went otherwise. */
 export function Recipe({ ombre }: { readonly ombre: Ombre }) {
-  const { computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan();
   const [asked, setAsked] = useState(false);
   const weights = computed.weights?.ombres.find((o) => o.ombre.id === ombre.id);
-  const whatIf = asked || ombre.actuals.length > 0;
+  const happened = happenedIn(plan);
+  const own = poursOfOmbre(plan, ombre.id).map((p) => p.id);
+  const noted = own.some((id) => happened.has(id));
+  const whatIf = asked || noted;
   if (!weights)
     return <p className="quiet text-sm">There are no weights while something in the plan is refused.</p>;
   return (
@@ -20,12 +26,8 @@ export function Recipe({ ombre }: { readonly ombre: Ombre }) {
       title="Additions"
       aside={
         <span className="flex gap-2">
-          {ombre.actuals.length > 0 && (
-            <button
-              type="button"
-              className="btn btn-sm"
-              onClick={() => edit((p) => updateOmbre(p, ombre.id, { actuals: [] }))}
-            >
+          {noted && (
+            <button type="button" className="btn btn-sm" onClick={() => edit((p) => backToPlan(p, own, now()))}>
               Back to the plan
             </button>
           )}
@@ -48,9 +50,15 @@ export function Recipe({ ombre }: { readonly ombre: Ombre }) {
           Write what was really added or poured: the layers after it are solved again from what is left.
         </p>
       )}
-      {weights.school === 'one-pot' && <OnePotRecipe weights={weights} whatIf={whatIf} />}
-      {weights.school === 'master-blends' && <BlendRecipe weights={weights} whatIf={whatIf} />}
-      {weights.school === 'separate-pots' && <SeparateRecipe weights={weights} whatIf={whatIf} />}
+      {weights.school === 'one-pot' && (
+        <OnePotRecipe weights={weights} happened={whatIf ? happened : undefined} />
+      )}
+      {weights.school === 'master-blends' && (
+        <BlendRecipe weights={weights} happened={whatIf ? happened : undefined} />
+      )}
+      {weights.school === 'separate-pots' && (
+        <SeparateRecipe weights={weights} happened={whatIf ? happened : undefined} />
+      )}
     </Group>
   );
 }

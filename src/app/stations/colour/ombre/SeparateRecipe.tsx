@@ -1,5 +1,7 @@
 import { gradedIn } from '../../../../core/ombre/shades.ts';
-import { setActual } from '../../../../core/edit/ombre.ts';
+import type { HappenedByPour } from '../../../../core/batch/happened.ts';
+import { noteAdded } from '../../../../core/edit/happened.ts';
+import { now } from './now.ts';
 import type { OmbreWeights } from '../../../../core/weigh/ombre/types.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
 import { WideTable } from '../../../parts/WideTable.tsx';
@@ -8,14 +10,15 @@ import { LayerCell } from './LayerCell.tsx';
 
 interface SeparateRecipeProps {
   readonly weights: Extract<OmbreWeights, { school: 'separate-pots' }>;
-  readonly whatIf: boolean;
+  /** where it is asked what was really done: what is written down of it */
+  readonly happened: HappenedByPour | undefined;
 }
 
 const HEAD = 'py-1 pl-2 text-right font-normal';
 const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap align-top';
 
 /** What each pot takes. */
-export function SeparateRecipe({ weights, whatIf }: SeparateRecipeProps) {
+export function SeparateRecipe({ weights, happened }: SeparateRecipeProps) {
   const { plan, computed, edit, show } = usePlan();
   const { ombre } = weights;
   return (
@@ -34,7 +37,7 @@ export function SeparateRecipe({ weights, whatIf }: SeparateRecipeProps) {
             const again = weights.layers.findIndex((l) => l.pot.id === layer.pot.id) < i;
             const own = weights.pots.find((p) => p.pot.id === layer.pot.id)?.colorants ?? [];
             const batterG = computed.weights?.pots.find((p) => p.pot.id === layer.pot.id)?.batterG;
-            const actual = ombre.actuals.find((a) => a.pour === pourId);
+            const actual = happened?.get(pourId);
             return (
               <tr key={pourId} className="rule border-b">
                 <td className="py-1.5 align-top">
@@ -42,7 +45,7 @@ export function SeparateRecipe({ weights, whatIf }: SeparateRecipeProps) {
                     pourId={layer.shade.pourId}
                     nth={layer.shade.nth}
                     pot={layer.pot}
-                    turns={!whatIf}
+                    turns={!happened}
                   />
                 </td>
                 {again ? (
@@ -60,10 +63,10 @@ export function SeparateRecipe({ weights, whatIf }: SeparateRecipeProps) {
                         colorants={own}
                         then={own.map((c) => layer.mix.find((m) => m.colorant === c.id)?.doseGPerKg ?? 0)}
                         actual={actual?.added}
-                        whatIf={whatIf}
+                        whatIf={happened !== undefined}
                         stock={ombre.measure === 'stock'}
                         graded={gradedIn(ombre)}
-                        onActual={(added, g) => edit((p) => setActual(p, ombre.id, pourId, { added }), g)}
+                        onActual={(added, g) => edit((p) => noteAdded(p, pourId, added, now()), g)}
                       />
                     </td>
                   </>

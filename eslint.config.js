@@ -29,6 +29,8 @@ const CORE_ORDER = [
   'weigh',
   'edit',
   'advice',
+  'computed',
+  'procedure',
   'sheet',
   'exchange',
 ];

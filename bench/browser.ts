@@ -3,7 +3,7 @@ import { launch } from '../test/e2e/support/browser.ts';
 import { serve } from '../test/e2e/support/serve.ts';
 import { zigzag } from '../src/core/edit/tilt.ts';
 import type { Plan } from '../src/core/plan/planSchema.ts';
-import { computePlan } from '../src/core/sheet/compute.ts';
+import { computePlan } from '../src/core/computed/compute.ts';
 import { gradedLoaf } from './colour.ts';
 import { twelveLayers } from './core.ts';
 import { ms, percentile, type Say } from './measure.ts';

@@ -6,7 +6,7 @@ import { rampOf } from '../src/core/colour/ramp.ts';
 import { startOmbre, setLayers } from '../src/core/edit/ombre.ts';
 import { placesOn, stripOf } from '../src/core/ombre/strip.ts';
 import type { Plan } from '../src/core/plan/planSchema.ts';
-import { computePlan } from '../src/core/sheet/compute.ts';
+import { computePlan } from '../src/core/computed/compute.ts';
 import { HEATHER, twelveLayers } from './core.ts';
 import { medianMs, ms, type Say } from './measure.ts';
 

@@ -3,7 +3,7 @@ import { largePlan } from '../test/support/largePlan.ts';
 import { newColorant, STARTER_COLORANTS } from '../src/core/colorant/starters.ts';
 import { newPlan } from '../src/core/plan/newPlan.ts';
 import type { Plan } from '../src/core/plan/planSchema.ts';
-import { computePlan } from '../src/core/sheet/compute.ts';
+import { computePlan } from '../src/core/computed/compute.ts';
 import { sheetJson } from '../src/core/sheet/sheetJson.ts';
 import { medianMs, ms, type Say } from './measure.ts';
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { readPlanFile } from '../core/exchange/planFile.ts';
-import { computePlan } from '../core/sheet/compute.ts';
+import { computePlan } from '../core/computed/compute.ts';
 import { sheetJson } from '../core/sheet/sheetJson.ts';
 
 /** `npm run -s sheet -- FILE.dripline.json`: the computed sheet as JSON, or one line a fault and exit 2. */

@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { factsIn } from '../core/advice/facts.ts';
-import { computePlan, type Computed } from '../core/sheet/compute.ts';
+import { computePlan, type Computed } from '../core/computed/compute.ts';
 import { seenWith } from '../core/colour/deficiency.ts';
 import { plannedHeat, type SoapState } from '../core/look/state.ts';
 import { coloursOf, type PlanColours } from '../core/ombre/coloursOf.ts';

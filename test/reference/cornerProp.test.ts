@@ -10,7 +10,7 @@ import { standsOn } from '../../src/core/mould/props.ts';
 import { spillOffset } from '../../src/core/mould/spill.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { manifold, mouldManifold } from '../support/manifold.ts';
 import { boxPlan, rest } from '../support/plans.ts';
 import { seeded } from '../support/random.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { adoptLye } from '../../src/core/edit/batter.ts';
 import { ruleOfThumbOilsG } from '../../src/core/mould/geometry.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { G_PER_OUNCE } from '../../src/core/units/factors.ts';
 import { basePlan, boxPlan, rest } from '../support/plans.ts';
 

@@ -5,7 +5,7 @@ import { addMould, ownDesign, setCopies, sizeBatch, takesRest } from '../../src/
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import { SCALE_STEPS_G, type Plan } from '../../src/core/plan/planSchema.ts';
 import { FIRST } from '../../src/core/plan/moulds.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { additive, fragrance } from './additions.ts';
 import { ombrePlan } from './colours.ts';
 import { basePlan, boxPlan, rest } from './plans.ts';

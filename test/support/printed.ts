@@ -1,5 +1,5 @@
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import type { PrintedTask } from './recount.ts';
 

@@ -7,7 +7,7 @@ import { setAmount } from '../../src/core/edit/pours.ts';
 import { readPlanValue } from '../../src/core/exchange/planFile.ts';
 import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { demoPlans, WHEN } from '../support/plans.ts';
 import { printed } from '../support/printed.ts';
 

@@ -5,8 +5,8 @@ import { OIL_LIBRARY, RANGES_NOTE } from '../../src/core/batter/oilLibrary.ts';
 import { setTilt } from '../../src/core/edit/tilt.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { stagePhrase } from '../../src/core/setting/stage.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
-import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
+import { told } from '../support/told.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { formatApart, lyeFigure } from '../../src/core/units/format.ts';
 import { parseFigure } from '../../src/core/units/parseQuantity.ts';
@@ -57,7 +57,7 @@ describe('lye and its water', () => {
     const computed = computePlan(frozen);
     expect(computed.warnings.filter((w) => w.level === 'refuse')).to.deep.equal([]);
     expect(find(frozen, 'lye-into-frozen')!.message).to.match(/ice.*ammonia/);
-    const lye = procedureOf(computed).filter((t) => t.chapter === 'lye');
+    const lye = told(computed).filter((t) => t.chapter === 'lye');
     expect(lye[0]!.text).to.match(/frozen goat milk/);
     expect(lye[0]!.lines[0]!.massG).to.be.closeTo(computed.weights!.partLiquids[0]!.massG, 1e-9);
     expect(lye.some((t) => /bowl of ice/.test(t.text) && /foams over/.test(t.caution ?? ''))).to.equal(true);
@@ -83,7 +83,7 @@ describe('lye and its water', () => {
     expect(blendTemperature(oils, { oilsC: 32, lyeC: 32 })).to.be.closeTo(32, 1e-9);
     const json = sheetJson(computePlan(boxPlan([rest()]))) as { batter: { blend_temperature_c: number } };
     expect(json.batter.blend_temperature_c).to.be.closeTo(32, 1e-9);
-    const emulsify = procedureOf(computePlan(boxPlan([rest()]))).find((t) => t.id === 'emulsify')!;
+    const emulsify = told(computePlan(boxPlan([rest()]))).find((t) => t.id === 'emulsify')!;
     expect(emulsify.text).to.match(/meet at about 32 °C/);
   });
 
@@ -169,8 +169,7 @@ describe('words and figures that agree', () => {
   });
 
   it('the data sheets that are asked for are those of what is there', () => {
-    const sheets = (plan: Plan): string =>
-      procedureOf(computePlan(plan)).find((t) => t.id === 'data-sheets')!.text;
+    const sheets = (plan: Plan): string => told(computePlan(plan)).find((t) => t.id === 'data-sheets')!.text;
     expect(sheets(boxPlan([rest()]))).to.not.match(/fragrance/);
     const plan = boxPlan([rest()]);
     const scented = {
@@ -190,9 +189,9 @@ describe('words and figures that agree', () => {
 
   it('no task of a sheet shares its name with another, and it keeps it when the rest changes', () => {
     const plan = basePlan();
-    const ids = procedureOf(computePlan(plan)).map((t) => t.id);
+    const ids = told(computePlan(plan)).map((t) => t.id);
     expect(new Set(ids).size).to.equal(ids.length);
     const wetter = { ...plan, batter: { ...plan.batter, superfatPercent: 8 } };
-    expect(procedureOf(computePlan(wetter)).map((t) => t.id)).to.deep.equal(ids);
+    expect(told(computePlan(wetter)).map((t) => t.id)).to.deep.equal(ids);
   });
 });

@@ -3,7 +3,7 @@ import { BEGINNINGS, beginPlan, type Chosen } from '../../src/core/edit/beginnin
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
 import { readPlanValue } from '../../src/core/exchange/planFile.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { starter } from '../support/colours.ts';
 
 const chosen = (change: Partial<Chosen> = {}): Chosen => ({

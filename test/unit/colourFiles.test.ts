@@ -12,7 +12,7 @@ import {
 } from '../../src/core/exchange/palette.ts';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { readCsv, writeCsv } from '../../src/app/colorants/csv.ts';
 import { ombrePlan } from '../support/colours.ts';
 

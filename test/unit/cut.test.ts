@@ -7,10 +7,9 @@ import type { Mould } from '../../src/core/mould/schema.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import { LOAF_CUT } from '../../src/core/plan/newPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
-import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
+import { told } from '../support/told.ts';
 import { wallStrips } from '../../src/core/exchange/wallMarks.ts';
-import { surfaceText } from '../../src/core/sheet/surfaceText.ts';
 import { setTilt } from '../../src/core/edit/tilt.ts';
 import { basePlan, boxPlan, pour, rest } from '../support/plans.ts';
 
@@ -80,7 +79,7 @@ describe('what is cut out of a mould', () => {
     // a disc's volume: pi r^2 h
     expect(cut.bars[3]!.volumeMl).to.be.closeTo((Math.PI * 38.1 ** 2 * 24) / 1000, 1e-3);
     expect(cut.bars[3]!.massG).to.be.closeTo(((Math.PI * 38.1 ** 2 * 24) / 1000) * densityGMl, 1e-3);
-    const sheet = procedureOf(computePlan(plan)).at(-1)!.text;
+    const sheet = told(computePlan(plan)).at(-1)!.text;
     expect(sheet).to.match(/Cut 10 discs of 24 mm; 3 mm trimmed at the foot and 3 mm at the top/);
     expect(sheet).to.not.match(/near end/);
   });
@@ -127,7 +126,7 @@ describe('what is cut out of a mould', () => {
       expect(bar.startMm).to.be.at.least(2);
       expect(bar.endMm).to.be.at.most(bar.piece.lengthMm - 2 + 1e-9);
     }
-    expect(procedureOf(computePlan(plan)).at(-1)!.text).to.match(/each of the 2 pieces by itself/);
+    expect(told(computePlan(plan)).at(-1)!.text).to.match(/each of the 2 pieces by itself/);
   });
 
   it('a slab for 27 bars gives 27, and a loaf after it is a loaf again', () => {
@@ -145,7 +144,7 @@ describe('what is cut out of a mould', () => {
     const plan = whole({ ...boxPlan([rest()]), fill: { ...boxPlan([]).fill, copies: 2 } }, 4, 100);
     const computed = computePlan(plan);
     expect(barsText(computed.moulds)).to.equal('4 bars a mould, 8 in all');
-    const tasks = procedureOf(computed);
+    const tasks = told(computed);
     expect(tasks.at(-1)!.text).to.match(/Cut 4 bars of 25 mm from each mould, 8 in all from 2 moulds/);
     const [running] = tasks.find((t) => t.running)!.running!;
     expect(running).to.deep.include({ moulds: 2 });
@@ -168,7 +167,8 @@ describe('a pour that ends short of a wall', () => {
     expect(right.missed).to.deep.equal(['1 A']);
     expect(right.marks.map((m) => m.nth)).to.deep.equal([2]);
     expect(strips.find((s) => s.wall === 'left')!.missed).to.deep.equal([]);
-    const text = surfaceText(computed.stack.layers[0]!, 'mm');
-    expect(text).to.match(/^to [\d.]+ mm on the left wall; it ends [\d.]+ mm short of the right wall$/);
+    const levelled = computePlan(setTilt(plan, 's2', { rollDeg: 0, pitchDeg: 0 }));
+    const { text } = told(levelled).find((a) => a.id === 'pour:s1')!;
+    expect(text).to.match(/ to [\d.]+ mm on the left wall; it ends [\d.]+ mm short of the right wall\.$/);
   });
 });

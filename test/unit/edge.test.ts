@@ -9,7 +9,7 @@ import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { wallMarksSvg } from '../../src/core/exchange/wallMarks.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import { differences } from '../../src/core/plan/differences.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { cleanLine, cleanText } from '../../src/core/validate/cleanText.ts';
 import { moment, name } from '../../src/core/validate/fields.ts';
 import { StorageTrouble, troubleOf } from '../../src/store/keeping/trouble.ts';

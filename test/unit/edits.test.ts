@@ -8,7 +8,7 @@ import { addPour, duplicatePour, moveStep, removeStep, shiftPour } from '../../s
 import { volumeAtLine } from '../../src/core/fill/lineVolume.ts';
 import { readPlanValue } from '../../src/core/exchange/planFile.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { percentSum } from '../../src/core/batter/usedOils.ts';
 import { basePlan, boxPlan, rest, taperedPlan } from '../support/plans.ts';
 

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { Outcome, Progress, Task } from '../../src/core/task/task.ts';
-import { cardFacts, type CardFacts } from '../../src/core/sheet/cardFacts.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { cardFacts, type CardFacts } from '../../src/core/computed/cardFacts.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { finish } from '../../src/core/task/task.ts';
 import { FACTS_TASKS } from '../../src/workers/factsTasks.ts';
 import { createClient } from '../../src/workers/jobs/client.ts';

@@ -4,7 +4,7 @@ import { noteAdded, notePoured } from '../../src/core/edit/happened.ts';
 import { setEnd } from '../../src/core/edit/ombre.ts';
 import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
 import { SCALE_STEPS_G, type Plan } from '../../src/core/plan/planSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { ombrePlan, potMixed, starter } from '../support/colours.ts';
 import { additive, fragrance } from '../support/additions.ts';

@@ -3,7 +3,7 @@ import { facetsOf } from '../../src/core/face/facets.ts';
 import { drawnWallMm, fitFrame } from '../../src/app/section/frame.ts';
 import { inkOn } from '../../src/app/parts/ink.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { boxPlan, demoPlans, rest } from '../support/plans.ts';
 
 const area = (points: readonly (readonly [number, number])[]): number =>

@@ -8,7 +8,7 @@ import { takeMatch } from '../../src/core/edit/colorants.ts';
 import { matchesFor } from '../../src/core/look/matchColour.ts';
 import { paintboxOf } from '../../src/core/look/paintbox.ts';
 import { plannedState } from '../../src/core/look/state.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { boxPlan, rest } from '../support/plans.ts';
 import { potMixed } from '../support/colours.ts';
 

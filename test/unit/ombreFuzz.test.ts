@@ -11,8 +11,8 @@ import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import { SCHOOLS } from '../../src/core/plan/ombreSchema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
-import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
+import { procedureOf } from '../../src/core/procedure/procedureOf.ts';
 import { boxPlan, rest, WHEN as AT } from '../support/plans.ts';
 import { seeded } from '../support/random.ts';
 

@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { planFileName, writePlanFile } from '../../src/core/exchange/writePlan.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { basePlan, demoPlans } from '../support/plans.ts';
 
 const [first] = demoPlans();

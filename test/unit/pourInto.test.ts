@@ -9,8 +9,8 @@ import { layPlan } from '../../src/core/fill/layPlan.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Amount } from '../../src/core/plan/stepSchema.ts';
-import { changesBetween } from '../../src/core/sheet/changes.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { changesBetween } from '../../src/core/computed/changes.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { boxPlan, demoPlans, rest, WHEN as AT } from '../support/plans.ts';
 
 const big: Plan['mould'] = {

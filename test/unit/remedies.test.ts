@@ -19,8 +19,8 @@ import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Amount } from '../../src/core/plan/stepSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
-import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
+import { procedureOf } from '../../src/core/procedure/procedureOf.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import { basePlan, demoPlans } from '../support/plans.ts';

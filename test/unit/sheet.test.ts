@@ -6,8 +6,8 @@ import { expect } from 'chai';
 import { barCount } from '../../src/core/cut/bars.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Divide, Plan } from '../../src/core/plan/planSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
-import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
+import { told } from '../support/told.ts';
 import { additive, fragrance } from '../support/additions.ts';
 import { basePlan, boxPlan, demoPlans, rest } from '../support/plans.ts';
 
@@ -39,12 +39,12 @@ describe('the procedure', () => {
 
   for (const [divide, order] of ORDERS)
     it(`has every chapter in the order of work: ${divide.kind}`, () => {
-      const chapters = procedureOf(computePlan(jobOf(divide))).map((t) => t.chapter);
+      const chapters = told(computePlan(jobOf(divide))).map((t) => t.chapter);
       expect([...new Set(chapters)]).to.deep.equal(order);
     });
 
   it('stands a caution at the lye, at blending and at the cut', () => {
-    const tasks = procedureOf(computePlan(jobOf({ kind: 'after-emulsion' })));
+    const tasks = told(computePlan(jobOf({ kind: 'after-emulsion' })));
     expect(tasks.find((t) => t.text.includes('Stir the lye into the water'))!.caution).to.match(
       /never water into lye/,
     );
@@ -57,13 +57,13 @@ describe('the procedure', () => {
 
   it('runs up to the whole of what the mould takes', () => {
     const computed = computePlan(jobOf({ kind: 'after-emulsion' }));
-    const running = procedureOf(computed).flatMap((t) => t.running ?? []);
+    const running = told(computed).flatMap((t) => t.running ?? []);
     expect(running.at(-1)!.inMouldG).to.equal(running.at(-1)!.ofG);
     expect(running.at(-1)!.ofG).to.be.closeTo(computed.stack.filledMl * computed.densityGMl, 1);
   });
 
   it('lists what is held back, by pot', () => {
-    const top = procedureOf(computePlan(jobOf({ kind: 'after-emulsion' }))).find((t) => t.chapter === 'top');
+    const top = told(computePlan(jobOf({ kind: 'after-emulsion' }))).find((t) => t.chapter === 'top');
     expect(top!.lines.map((l) => l.massG)).to.deep.equal([60]);
   });
 
@@ -73,7 +73,7 @@ describe('the procedure', () => {
       { kind: 'before-lye', lye: 'jug-by-jug' },
       { kind: 'after-emulsion' },
     ] as const) {
-      const tasks = procedureOf(computePlan(jobOf(divide)));
+      const tasks = told(computePlan(jobOf(divide)));
       const made = tasks.findIndex((t) => t.text.startsWith('Stir the lye into the water'));
       const used = tasks.findIndex((t) => t.lines.some((l) => l.name.startsWith('Lye solution')));
       expect(made, JSON.stringify(divide)).to.be.above(0);
@@ -82,7 +82,7 @@ describe('the procedure', () => {
   });
 
   it('weighs lye solution into each jug just before its first pour when made jug by jug', () => {
-    const tasks = procedureOf(computePlan(jobOf({ kind: 'before-lye', lye: 'jug-by-jug' })));
+    const tasks = told(computePlan(jobOf({ kind: 'before-lye', lye: 'jug-by-jug' })));
     const pours = tasks.filter((t) => t.chapter === 'pour');
     expect(pours.map((t) => t.lines[0]!.name)).to.deep.equal([
       'Lye solution',
@@ -114,7 +114,7 @@ describe('the procedure', () => {
       });
       const w = computed.weights!;
       const asked = (name: string): number =>
-        procedureOf(computed)
+        told(computed)
           .flatMap((t) => t.lines)
           .filter((l) => l.name === name)
           .reduce((sum, l) => sum + l.massG, 0);
@@ -128,7 +128,7 @@ describe('the procedure', () => {
 
   it('is empty while something is refused', () => {
     const plan = boxPlan([{ kind: 'height', heightMm: 90 }]);
-    expect(procedureOf(computePlan(plan))).to.deep.equal([]);
+    expect(told(computePlan(plan))).to.deep.equal([]);
   });
 });
 

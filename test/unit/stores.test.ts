@@ -8,7 +8,7 @@ import { fromJar, intoJug, takeFragrance, withCutter } from '../../src/core/edit
 import { readPlanValue } from '../../src/core/exchange/planFile.ts';
 import { readStoresFile, writeStoresFile } from '../../src/core/exchange/storesFile.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { knownSpeed } from '../../src/core/stores/behaviour.ts';
 import type { CutterStock, FragranceStock, JarStock, JugStock } from '../../src/core/stores/schema.ts';
 import { ombrePlan } from '../support/colours.ts';

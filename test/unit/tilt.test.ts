@@ -15,8 +15,8 @@ import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import { propHeight, tiltOfProp } from '../../src/core/mould/tilt.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { stageToHoldSlope, yieldStress } from '../../src/core/setting/stage.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
-import { procedureOf } from '../../src/core/sheet/procedureOf.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
+import { told } from '../support/told.ts';
 import { boxPlan, demoPlans, rest, taperedPlan } from '../support/plans.ts';
 
 const W = 80;
@@ -390,7 +390,7 @@ describe('what goes with a mould', () => {
 
   it('the procedure says what to prop, under which edge, how high, and to which marks', () => {
     const weir = computePlan(demoPlans().find((p) => p.name === 'Copper Weir')!);
-    const texts = procedureOf(weir).map((t) => t.text);
+    const texts = told(weir).map((t) => t.text);
     expect(
       texts.some((t) => /Prop the mould: 2\d(\.\d)? mm \(\d\.\d+ in\) under the right edge, 12°/.test(t)),
     ).to.equal(true);

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { mixPot } from '../../src/core/edit/colorants.ts';
 import type { Batter } from '../../src/core/batter/schema.ts';
 import { fragranceInBarPercent } from '../../src/core/batter/fragranceLimit.ts';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { fragrance } from '../support/additions.ts';
 import { basePlan, boxPlan, rest } from '../support/plans.ts';

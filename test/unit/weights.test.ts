@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { computePlan } from '../../src/core/sheet/compute.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
 import { downToStep, roundParts } from '../../src/core/units/scaleStep.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { SCALE_STEPS_G } from '../../src/core/plan/planSchema.ts';

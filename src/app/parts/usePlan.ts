@@ -3,7 +3,7 @@ import type { PlanColours } from '../../core/ombre/coloursOf.ts';
 import type { MouldUse } from '../../core/plan/moulds.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import type { Fault, Result } from '../../core/result/result.ts';
-import type { Computed } from '../../core/sheet/compute.ts';
+import type { Computed } from '../../core/computed/compute.ts';
 import { selectBench, selectColours, selectComputed, selectMouldUse } from '../../store/computed.ts';
 import { editHere } from '../../store/editHere.ts';
 import { editPlan } from '../../store/editPlan.ts';

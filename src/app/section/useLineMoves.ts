@@ -4,7 +4,7 @@ import { volumeAtLine } from '../../core/fill/lineVolume.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import type { Computed } from '../../core/sheet/compute.ts';
+import type { Computed } from '../../core/computed/compute.ts';
 import { selectBench } from '../../store/computed.ts';
 import type { Gesture } from '../../store/gesture.ts';
 import { startOf } from '../../store/planSlice.ts';

@@ -1,7 +1,7 @@
 import { factsClient } from './factsClient.ts';
 import { useEffect, useState } from 'react';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import type { CardFacts } from '../../core/sheet/cardFacts.ts';
+import type { CardFacts } from '../../core/computed/cardFacts.ts';
 
 /** Worked out once for each plan that is shown. */
 const known = new WeakMap<Plan, CardFacts>();

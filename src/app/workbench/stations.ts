@@ -1,7 +1,7 @@
 import type { Station } from '../../core/advice/warning.ts';
 import { barsInAll } from '../../core/cut/barsText.ts';
 import { inAll } from '../../core/plan/moulds.ts';
-import type { Computed } from '../../core/sheet/compute.ts';
+import type { Computed } from '../../core/computed/compute.ts';
 import { formatNumber, formatPercent } from '../../core/units/format.ts';
 import type { Show } from '../parts/useShow.ts';
 

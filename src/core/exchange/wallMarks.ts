@@ -3,7 +3,7 @@ import { bareWalls } from '../fill/bareWall.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Wall } from '../plan/stepSchema.ts';
-import type { Computed } from '../sheet/compute.ts';
+import type { Computed } from '../computed/compute.ts';
 import { formatShort } from '../units/format.ts';
 
 /** One mark on a wall: the pour that comes up to it and its height above the lined floor. */

@@ -1,3 +1,4 @@
+import { actJson } from './actJson.ts';
 import { leadPot } from '../plan/sources.ts';
 import { fragranceInBarPercent } from '../batter/fragranceLimit.ts';
 import { blendTemperature } from '../batter/blendTemperature.ts';
@@ -12,11 +13,11 @@ import type { Addition } from '../batter/additions.ts';
 import type { Dose } from '../batter/schema.ts';
 import { doseKey } from '../weigh/substances.ts';
 import type { Weights } from '../weigh/weights.ts';
-import type { Computed } from './compute.ts';
-import { dispersals } from './mixing.ts';
+import type { Computed } from '../computed/compute.ts';
+import { dispersals } from '../procedure/mixing.ts';
 import { layerJson, mouldJson } from './mouldJson.ts';
 import { ombreJson } from './ombreJson.ts';
-import { procedureOf } from './procedureOf.ts';
+import { procedureOf } from '../procedure/procedureOf.ts';
 
 /** Figures are printed to twelve significant digits: all that a double can promise after a few sums. */
 const DIGITS = 12;
@@ -228,19 +229,7 @@ function sheetOf(computed: Computed): object {
       pieces: cut.pieces.length,
       bar_mass_g: cut.bars.map((b) => b.massG),
     },
-    procedure: procedureOf(computed).map((t) => ({
-      id: t.id,
-      chapter: t.chapter,
-      text: t.text,
-      lines: t.lines.map((l) => ({
-        name: l.name,
-        mass_g: l.massG,
-        ...(l.times > 1 ? { times: l.times } : {}),
-        from: l.from,
-        to: l.to,
-      })),
-      ...(t.caution ? { caution: t.caution } : {}),
-    })),
+    procedure: procedureOf(computed).map((act) => actJson(act, plan)),
     warnings: computed.warnings.map((w) => ({
       code: w.code,
       level: w.level,

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { tans } from '../../../core/look/paintbox.ts';
 import { plannedHeat, type SoapState } from '../../../core/look/state.ts';
 import { coloursOf, type PlanColours } from '../../../core/ombre/coloursOf.ts';
-import type { Computed } from '../../../core/sheet/compute.ts';
+import type { Computed } from '../../../core/computed/compute.ts';
 import { NO_COLOUR } from '../../parts/ink.ts';
 
 export interface NamedState {

@@ -1,25 +1,25 @@
 import { Printer } from 'lucide-react';
 import { barsText } from '../../../core/cut/barsText.ts';
 import { formatPercent } from '../../../core/units/format.ts';
-import { CHAPTER_TITLES, type Chapter, type Task } from '../../../core/sheet/procedure.ts';
-import { procedureOf } from '../../../core/sheet/procedureOf.ts';
+import { CHAPTER_TITLES, type Chapter, type Act } from '../../../core/procedure/act.ts';
+import { procedureOf } from '../../../core/procedure/procedureOf.ts';
 import { WarningCards } from '../../parts/WarningCards.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { LoafDrawing } from '../../section/LoafDrawing.tsx';
 import { MouldRow } from './MouldRow.tsx';
 import { usePaper } from './usePaper.ts';
-import { SheetTask } from './SheetTask.tsx';
+import { SheetAct } from './SheetAct.tsx';
 import { WallMarks } from './WallMarks.tsx';
 
-/** Neighbouring tasks of one chapter under one heading, in order. */
+/** Neighbouring acts of one chapter under one heading, in order. */
 function chapters(
-  tasks: readonly Task[],
-): readonly { readonly chapter: Chapter; readonly tasks: readonly Task[] }[] {
-  const groups: { chapter: Chapter; tasks: Task[] }[] = [];
-  for (const task of tasks) {
+  acts: readonly Act[],
+): readonly { readonly chapter: Chapter; readonly acts: readonly Act[] }[] {
+  const groups: { chapter: Chapter; acts: Act[] }[] = [];
+  for (const act of acts) {
     const last = groups.at(-1);
-    if (last?.chapter === task.chapter) last.tasks.push(task);
-    else groups.push({ chapter: task.chapter, tasks: [task] });
+    if (last?.chapter === act.chapter) last.acts.push(act);
+    else groups.push({ chapter: act.chapter, acts: [act] });
   }
   return groups;
 }
@@ -27,7 +27,7 @@ function chapters(
 /** The whole job as an ordered list to print and to tick off. */
 export function PourSheet() {
   const { plan, computed, show } = usePlan();
-  const tasks = procedureOf(computed);
+  const acts = procedureOf(computed);
   const { weights } = computed;
   const several = computed.moulds.length > 1;
   usePaper(`${plan.name}: pour sheet`);
@@ -40,7 +40,7 @@ export function PourSheet() {
       </div>
     );
   const cares = computed.warnings.filter((w) => w.level === 'warn');
-  const number = new Map(tasks.map((t, i) => [t.id, i + 1]));
+  const number = new Map(acts.map((t, i) => [t.id, i + 1]));
   return (
     <div className="grid gap-5 p-6 print:gap-3 print:p-0">
       <header className="flex items-start justify-between gap-4">
@@ -70,14 +70,14 @@ export function PourSheet() {
       </header>
       {several && <MouldRow />}
       {cares.length > 0 && <WarningCards warnings={cares} />}
-      {chapters(tasks).map((group, i) => (
+      {chapters(acts).map((group, i) => (
         <section key={`${group.chapter}-${i}`} aria-label={CHAPTER_TITLES[group.chapter]}>
           <h3 className="mb-1 text-base break-after-avoid text-accent print:text-black">
             {CHAPTER_TITLES[group.chapter]}
           </h3>
           <ol className="rule border-t">
-            {group.tasks.map((task) => (
-              <SheetTask key={task.id} task={task} number={number.get(task.id) ?? 0} />
+            {group.acts.map((act) => (
+              <SheetAct key={act.id} act={act} number={number.get(act.id) ?? 0} />
             ))}
           </ol>
         </section>

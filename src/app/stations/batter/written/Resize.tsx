@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { resized } from '../../../../core/batter/resize.ts';
 import { takeRecipe, type KnownRecipe } from '../../../../core/edit/takeRecipe.ts';
 import { recipeOf } from '../../../../core/batter/recipe.ts';
-import { computePlan } from '../../../../core/sheet/compute.ts';
+import { computePlan } from '../../../../core/computed/compute.ts';
 import type { Fault } from '../../../../core/result/result.ts';
 import { Choice } from '../../../parts/Choice.tsx';
 import { FigureField, MassField } from '../../../parts/quantities.tsx';

@@ -1,4 +1,4 @@
-import { dispersals } from '../../../../core/sheet/mixing.ts';
+import { dispersals } from '../../../../core/procedure/mixing.ts';
 import { transfersOf } from '../../../../core/ledger/ledger.ts';
 import { ACT } from '../../../../core/weigh/acts.ts';
 import { formatNumber } from '../../../../core/units/format.ts';

@@ -1,5 +1,5 @@
 import { SHOWS } from '../../../../core/colour/thresholds.ts';
-import { ON_WHISK_G, pottingOrder } from '../../../../core/sheet/mixing.ts';
+import { ON_WHISK_G, pottingOrder } from '../../../../core/procedure/mixing.ts';
 import { formatShort } from '../../../../core/units/format.ts';
 import type { Weights } from '../../../../core/weigh/weights.ts';
 import { PotBadge } from '../../../parts/PotBadge.tsx';

@@ -27,7 +27,11 @@ export function Recipe({ ombre }: { readonly ombre: Ombre }) {
       aside={
         <span className="flex gap-2">
           {noted && (
-            <button type="button" className="btn btn-sm" onClick={() => edit((p) => backToPlan(p, own, now()))}>
+            <button
+              type="button"
+              className="btn btn-sm"
+              onClick={() => edit((p) => backToPlan(p, own, now()))}
+            >
               Back to the plan
             </button>
           )}

@@ -1,17 +1,20 @@
 import { TriangleAlert } from 'lucide-react';
-import type { Task } from '../../../core/sheet/procedure.ts';
+import type { Act } from '../../../core/procedure/act.ts';
+import { wordsOf } from '../../../core/procedure/words/wordsOf.ts';
+import { potNamed } from '../../../core/plan/sources.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 
 /** One numbered line of the sheet: what to do, what to weigh, what to beware of, and a box to tick. */
-export function SheetTask({ task, number }: { readonly task: Task; readonly number: number }) {
+export function SheetAct({ act, number }: { readonly act: Act; readonly number: number }) {
   const { plan, show } = usePlan();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
-  const pot = plan.pots.find((p) => p.id === task.pot);
-  const step = task.chapter === 'pour' ? task.step : undefined;
+  const pot = potNamed(plan, act.pot);
+  const step = act.chapter === 'pour' ? act.step : undefined;
+  const words = wordsOf(act, plan);
   const isChosen = step !== undefined && step === chosen;
   return (
     <li
@@ -39,25 +42,25 @@ export function SheetTask({ task, number }: { readonly task: Task; readonly numb
                 <PotBadge pot={pot} size={22} pour={step} />
               </button>
             ))}
-          <span>{task.text}</span>
+          <span>{words.text}</span>
         </p>
-        {task.caution && (
+        {words.caution && (
           <p className="flex gap-1.5 text-sm leading-snug font-semibold text-error print:text-black">
             <TriangleAlert aria-label="Caution" className="mt-0.5 size-4 shrink-0" />
-            {task.caution}
+            {words.caution}
           </p>
         )}
-        {task.running?.map(({ name, moulds, inMouldG, ofG }) => (
+        {act.running?.map(({ name, moulds, inMouldG, ofG }) => (
           <p key={name ?? ''} className="quiet text-sm">
             In {moulds > 1 ? `each of ${moulds} ${name ?? 'moulds'}` : (name ?? 'the mould')} now{' '}
             {show.mass(inMouldG)} of {show.mass(ofG)}
           </p>
         ))}
       </div>
-      {task.lines.length > 0 && (
+      {act.lines.length > 0 && (
         <table className="col-start-2 h-min justify-self-end text-right sm:col-start-auto print:col-start-auto">
           <tbody>
-            {task.lines.map((line, i) => (
+            {act.lines.map((line, i) => (
               <tr key={`${line.name}-${i}`}>
                 <th scope="row" className="quiet max-w-40 pr-3 text-left text-sm leading-tight font-normal">
                   {line.name}

@@ -1,4 +1,5 @@
 import type { Grams } from '../units/quantity.ts';
+import type { Deed } from './deeds.ts';
 
 export type Chapter =
   | 'safety'
@@ -46,21 +47,6 @@ export interface Line {
   readonly substance?: string;
 }
 
-/** One thing to do. A caution stands at the step where the danger is. */
-export interface Task {
-  /** what it does, as the ledger names it: the same however the rest of the plan changes */
-  readonly id: string;
-  readonly chapter: Chapter;
-  readonly text: string;
-  readonly lines: readonly Line[];
-  readonly caution?: string;
-  /** the plan step this carries out */
-  readonly step?: string;
-  readonly pot?: string;
-  /** what this fills, by mould */
-  readonly running?: readonly Running[];
-}
-
 /** Batter in one mould after a pour, and what its fill takes in all; and of how many moulds alike. */
 export interface Running {
   readonly inMouldG: Grams;
@@ -69,3 +55,20 @@ export interface Running {
   /** the mould's name, where the plan has more than one */
   readonly name?: string;
 }
+
+/** One thing to do, as data: its words are made where it is shown. */
+export interface Act {
+  /** as the ledger names it: the same however the rest of the plan changes */
+  readonly id: string;
+  readonly chapter: Chapter;
+  readonly deed: Deed;
+  readonly lines: readonly Line[];
+  /** the plan step this carries out */
+  readonly step?: string;
+  readonly pot?: string;
+  /** what this fills, by mould */
+  readonly running?: readonly Running[];
+}
+
+/** An act before its lines are filled in where it has none. */
+export type Draft = Omit<Act, 'lines'> & { readonly lines?: readonly Line[] };

@@ -16,7 +16,7 @@ import { VESSEL } from '../weigh/acts.ts';
 import { clean } from '../weigh/ingredients.ts';
 import { SUBSTANCE } from '../weigh/substances.ts';
 import type { Weights } from '../weigh/weights.ts';
-import type { Computed } from './compute.ts';
+import type { Computed } from '../computed/compute.ts';
 
 /** One colorant to disperse, all of it at once. */
 export interface Dispersal {

@@ -7,8 +7,8 @@ import { VESSEL } from '../weigh/acts.ts';
 import { SUBSTANCE } from '../weigh/substances.ts';
 import { clean } from '../weigh/ingredients.ts';
 import type { Weights } from '../weigh/weights.ts';
-import type { Computed } from './compute.ts';
-import type { Line } from './procedure.ts';
+import type { Computed } from '../computed/compute.ts';
+import type { Line } from './act.ts';
 
 /** "pot:p1" is pot p1, "stock:o1:first" the first stock of ombre o1. */
 const rest = (vessel: string): string => vessel.slice(vessel.indexOf(':') + 1);

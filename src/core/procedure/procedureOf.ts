@@ -1,17 +1,16 @@
+import type { Computed } from '../computed/compute.ts';
+import type { Act, Draft } from './act.ts';
 import { layOut, safety } from './chapters/before.ts';
-import type { Draft } from './chapters/draft.ts';
+import { colours } from './chapters/colours.ts';
 import { cutting, finishing, topping } from './chapters/ending.ts';
 import { lye } from './chapters/lye.ts';
-import { colours } from './chapters/colours.ts';
 import { oils } from './chapters/oils.ts';
 import { oneBatch } from './chapters/oneBatch.ts';
 import { combineAll, portions } from './chapters/portions.ts';
 import { pouring } from './chapters/pouring.ts';
-import type { Computed } from './compute.ts';
-import type { Task } from './procedure.ts';
 
 /** The whole job in order, from goggles to the cut. Empty while something in the plan is refused. */
-export function procedureOf(computed: Computed): readonly Task[] {
+export function procedureOf(computed: Computed): readonly Act[] {
   const w = computed.weights;
   if (!w) return [];
   const ahead = computed.plan.divide.kind === 'before-lye';

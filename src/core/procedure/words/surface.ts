@@ -1,7 +1,5 @@
-import type { PouredLayer } from '../fill/layers.ts';
-import { bareWalls } from '../fill/bareWall.ts';
-import type { Wall } from '../plan/stepSchema.ts';
-import { formatLength, type LengthUnit } from '../units/format.ts';
+import type { Wall } from '../../plan/stepSchema.ts';
+import type { Surface } from '../deeds.ts';
 
 const SAME_MM = 0.05;
 
@@ -15,20 +13,17 @@ const WALL_WORDS = {
 const ON = { left: 'on', right: 'on', near: 'at', far: 'at' } as const;
 
 /** Where a surface stands, in words: "to 23 mm", or by the walls it reaches when it slopes. */
-export function surfaceText(layer: PouredLayer, unit: LengthUnit): string {
-  const mm = (x: number): string => formatLength(x, unit);
-  const across = Math.abs(layer.leftMm - layer.rightMm) > SAME_MM;
-  const along = Math.abs(layer.nearMm - layer.farMm) > SAME_MM;
-  const bare = bareWalls(layer.room, layer);
+export function surfaceText({ heightsMm, bare }: Surface, mm: (length: number) => string): string {
+  const across = Math.abs(heightsMm.left - heightsMm.right) > SAME_MM;
+  const along = Math.abs(heightsMm.near - heightsMm.far) > SAME_MM;
   const short = bare.map((b) => `; it ends ${mm(b.gapMm)} short of ${WALL_WORDS[b.wall]}`).join('');
   const reached = (walls: readonly Wall[]): readonly Wall[] =>
     walls.filter((wall) => !bare.some((b) => b.wall === wall));
-  const height = { left: layer.leftMm, right: layer.rightMm, near: layer.nearMm, far: layer.farMm };
   const at = (walls: readonly Wall[]): string => {
-    const words = reached(walls).map((wall) => `${mm(height[wall])} ${ON[wall]} ${WALL_WORDS[wall]}`);
+    const words = reached(walls).map((wall) => `${mm(heightsMm[wall])} ${ON[wall]} ${WALL_WORDS[wall]}`);
     return words.length > 0 ? `to ${words.join(' and ')}` : 'over the middle of the floor';
   };
-  if (!across && !along) return (bare.length > 0 ? at(['left', 'near']) : `to ${mm(layer.leftMm)}`) + short;
+  if (!across && !along) return (bare.length > 0 ? at(['left', 'near']) : `to ${mm(heightsMm.left)}`) + short;
   if (!along) return at(['left', 'right']) + short;
   if (!across) return at(['near', 'far']) + short;
   return `${at(['left', 'right', 'near', 'far'])} (middles)${short}`;

@@ -1,0 +1,155 @@
+import type { Mould } from '../mould/schema.ts';
+import type { Finish, Landing, Wait, Wall } from '../plan/stepSchema.ts';
+import type { PutUnder } from '../mould/propped.ts';
+import type { Celsius, Degrees, Grams, Millilitres, Millimetres } from '../units/quantity.ts';
+import type { OmbreWeights } from '../weigh/ombre/types.ts';
+
+/** A surface as it is poured up to: heights on the walls at their middles, and the walls it does not come to. */
+export interface Surface {
+  readonly heightsMm: Readonly<Record<Wall, Millimetres>>;
+  readonly bare: readonly { readonly wall: Wall; readonly gapMm: Millimetres }[];
+  /** the mould it is in, where that is to be said */
+  readonly mould?: string;
+}
+
+/** What a whole batch or vessel gets stirred in: which, and when. */
+export type Into = 'water' | 'hot-lye' | 'cooled-lye' | 'oils' | 'emulsion' | 'trace' | 'scent';
+
+/** Something done to one mould, named where there are several. */
+interface InMould {
+  readonly mould?: string;
+}
+
+/** Everything that a maker is told to do, and what there is to say of it: figures in g, mm, ml, °C and degrees. */
+export type Deed =
+  // before anything
+  | { readonly does: 'protect' }
+  | { readonly does: 'read-data-sheets'; readonly fragrance: boolean; readonly colorants: boolean }
+  | {
+      readonly does: 'lay-out-mould';
+      readonly name: string;
+      readonly copies: number;
+      readonly lined: boolean;
+      readonly wideMm: Millimetres;
+      readonly highMm: Millimetres;
+    }
+  | {
+      readonly does: 'set-divider';
+      readonly walls: number;
+      readonly runs: NonNullable<Mould['divider']>['runs'];
+    }
+  | {
+      readonly does: 'stand-column';
+      readonly form: NonNullable<Mould['column']>['form'];
+      readonly acrossMm: Millimetres;
+    }
+  | {
+      readonly does: 'lay-out-jugs';
+      readonly letters: readonly string[];
+      readonly stocks: boolean;
+      readonly known: readonly { readonly letter: string; readonly name: string; readonly tareG: Grams }[];
+    }
+  | { readonly does: 'lay-out-scales' }
+  | { readonly does: 'lay-out-fragrance' }
+  // lye
+  | {
+      readonly does: 'weigh-water';
+      readonly water: boolean;
+      readonly frozen: readonly string[];
+      readonly mixed: readonly string[];
+    }
+  | { readonly does: 'weigh-lye' }
+  | { readonly does: 'dissolve-lye'; readonly peakC: Celsius; readonly coolToC: Celsius }
+  | { readonly does: 'dissolve-lye-on-ice'; readonly water: boolean; readonly belowC: Celsius }
+  | { readonly does: 'strain-lye' }
+  | { readonly does: 'stir-in'; readonly into: Into }
+  // oils and colorants
+  | { readonly does: 'set-oil-aside'; readonly massG: Grams }
+  | { readonly does: 'weigh-oils'; readonly massG: Grams; readonly aside: boolean; readonly toC: Celsius }
+  | {
+      readonly does: 'disperse';
+      readonly colorant: string;
+      /** letters of pots and names of stocks */
+      readonly into: readonly string[];
+      readonly how:
+        | { readonly kind: 'jar'; readonly jar: string }
+        | { readonly kind: 'dry' }
+        | { readonly kind: 'undescribed' }
+        | { readonly kind: 'oil-set-aside'; readonly ml: Millilitres }
+        | { readonly kind: 'carrier'; readonly name: string; readonly ml: Millilitres };
+    }
+  // emulsion and pots
+  | { readonly does: 'emulsify'; readonly meetsC: Celsius }
+  | {
+      readonly does: 'make-stock';
+      readonly ombre: string;
+      readonly stock: string;
+      readonly coloured: boolean;
+      readonly ofOils: boolean;
+    }
+  | {
+      readonly does: 'weigh-out';
+      readonly school: OmbreWeights['school'] | undefined;
+      readonly coloured: boolean;
+      /** something else is stirred into this pot alone */
+      readonly more: boolean;
+      /** the pot whose jug it takes */
+      readonly jugOf?: string;
+    }
+  | {
+      readonly does: 'make-portion';
+      readonly fromStocks: boolean;
+      readonly ownOils: boolean;
+      readonly coloured: boolean;
+    }
+  | {
+      readonly does: 'combine';
+      /** plain batter to set aside from it */
+      readonly plainG: Grams | undefined;
+    }
+  | { readonly does: 'keep-spare' }
+  | { readonly does: 'stir-into-pot'; readonly at: 'emulsion' }
+  | { readonly does: 'stir-into-pot'; readonly at: 'stage'; readonly stage: number }
+  | { readonly does: 'stir-into-pot'; readonly at: 'pass'; readonly holdsG: Grams }
+  | {
+      readonly does: 'stir-into-pot';
+      readonly at: 'pour';
+      readonly pour: string;
+      readonly holdsG: Grams;
+      /** into a cup with that pour's batter alone */
+      readonly cup: boolean;
+    }
+  // mould
+  | ({ readonly does: 'wait'; readonly until: Wait['until'] } & InMould)
+  | ({ readonly does: 'set-level' } & InMould)
+  | ({
+      readonly does: 'prop';
+      readonly props: readonly PutUnder[];
+      readonly angles: readonly Degrees[];
+    } & InMould)
+  | {
+      readonly does: 'pour';
+      readonly pour: string;
+      /** counted from 1, in a divided mould */
+      readonly compartment?: number;
+      readonly landing: Landing['how'];
+      readonly surfaces: readonly Surface[];
+      /** what a jug of known weight then reads on the scale, and what is left in it */
+      readonly jug?: { readonly name: string; readonly readsG: Grams; readonly leftG: Grams };
+    }
+  | { readonly does: 'top'; readonly column: boolean }
+  | { readonly does: 'finish'; readonly what: Finish['what'] }
+  | { readonly does: 'unmould' }
+  | ({ readonly does: 'press-out'; readonly bars: number } & InMould)
+  | ({
+      readonly does: 'cut';
+      /** of one mould */
+      readonly bars: number;
+      readonly discs: boolean;
+      readonly thickMm: Millimetres;
+      readonly moulds: number;
+      readonly pieces: number;
+      readonly strips: number;
+      readonly trimStartMm: Millimetres;
+      readonly trimEndMm: Millimetres;
+    } & InMould);

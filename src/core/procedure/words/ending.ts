@@ -1,0 +1,44 @@
+import type { Finish } from '../../plan/stepSchema.ts';
+import type { Deed } from '../deeds.ts';
+import { inMould, type Saying, type Words, type WordsFor } from './says.ts';
+
+const FINISH: Readonly<Record<Finish['what'], Words>> = {
+  mist: {
+    text: 'Mist the top lightly with alcohol against soda ash.',
+    caution: 'Alcohol mist burns: no flame, no hot oven, no heater near it.',
+  },
+  insulate: { text: 'Cover and wrap the mould; leave it overnight.' },
+  'warm-oven': {
+    text: 'Warm the oven to 77 °C (170 °F), switch it OFF, then put the mould in overnight.',
+    caution: 'The oven must be off, and no alcohol mist near it while it is warm.',
+  },
+  'leave-cool': { text: 'Leave the mould open in a cool place or the fridge, so that it does not gel.' },
+};
+
+type Cutting = Extract<Deed, { does: 'cut' }>;
+
+/** What is cut out of a mould, in words: the loaf, its compartments, or a tube's discs. */
+function cutting(deed: Cutting, { length }: Saying): string {
+  const { bars, discs, moulds, pieces } = deed;
+  const each = moulds > 1 ? ' from each mould' : '';
+  const inAll = moulds > 1 ? `, ${bars * moulds} in all from ${moulds} moulds` : '';
+  const [start, end] = discs ? ['foot', 'top'] : ['near end', 'far end'];
+  const apart = pieces > 1 ? `, each of the ${pieces} pieces by itself` : '';
+  const strips = !discs && deed.strips > 1 ? `, in ${deed.strips} strips across` : '';
+  return `Cut ${bars} ${discs ? 'discs' : 'bars'} of ${length(deed.thickMm)}${each}${inAll}${apart}; ${length(deed.trimStartMm)} trimmed at the ${start} and ${length(deed.trimEndMm)} at the ${end}${strips}. Cure 4 to 6 weeks.`;
+}
+
+export const endingWords: WordsFor<'finish' | 'unmould' | 'press-out' | 'cut'> = {
+  finish: ({ what }) => FINISH[what],
+  unmould: () => ({
+    text: 'Unmould after 18 to 48 h, when it is firm enough not to dent.',
+    caution: 'Gloves stay on: fresh soap is still caustic.',
+  }),
+  'press-out': ({ bars, mould }) => ({
+    text: inMould(
+      mould,
+      `Press ${bars === 1 ? 'the bar out of its cavity' : `${bars} bars out of their cavities`}. Cure 4 to 6 weeks.`,
+    ),
+  }),
+  cut: (deed, say) => ({ text: inMould(deed.mould, cutting(deed, say)) }),
+};

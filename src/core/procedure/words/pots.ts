@@ -1,0 +1,57 @@
+import { stagePhrase } from '../../setting/stage.ts';
+import type { Deed } from '../deeds.ts';
+import type { Saying, WordsFor } from './says.ts';
+
+type WeighingOut = Extract<Deed, { does: 'weigh-out' }>;
+
+function weighingOut({ school, coloured, more }: WeighingOut, { pot }: Saying): string {
+  if (school === 'master-blends')
+    return `Blend ${pot} from the stocks${more ? ', and stir in what is its own' : ''}.`;
+  const stirred = [
+    ...(coloured ? ['its dispersed colorant'] : []),
+    ...(more ? ['what else is its own'] : []),
+  ];
+  return `Weigh out ${pot}${stirred.length > 0 ? `, and stir in ${stirred.join(' and ')}` : ''}.`;
+}
+
+type StirringIn = Extract<Deed, { does: 'stir-into-pot' }>;
+
+function stirringIn(deed: StirringIn, { pot, mass }: Saying): string {
+  switch (deed.at) {
+    case 'emulsion':
+      return `Stir into ${pot} as soon as it holds as an emulsion.`;
+    case 'stage':
+      return `Stir into ${pot}, once it is ${stagePhrase(deed.stage)}: thinner, and it sinks.`;
+    case 'pass':
+      return `Stir into ${pot}, which holds ${mass(deed.holdsG)}: all through, to the floor of the jug.`;
+    case 'pour':
+      return deed.cup
+        ? `For ${deed.pour} alone: weigh batter of ${pot} into a clean cup and stir in, just before it is poured:`
+        : `Just before ${deed.pour}, stir into ${pot}, which holds ${mass(deed.holdsG)}:`;
+  }
+}
+
+export const potWords: WordsFor<
+  'emulsify' | 'weigh-out' | 'make-portion' | 'combine' | 'keep-spare' | 'stir-into-pot'
+> = {
+  emulsify: ({ meetsC }, { temperature }) => ({
+    text: `Pour the cooled lye solution into the oils and blend in short bursts to a stable emulsion. They meet at about ${temperature(meetsC)} (estimate).`,
+    caution: 'Keep the blender head under the surface: spatters burn.',
+  }),
+  'weigh-out': (deed, say) => {
+    const letter = say.letterOf(deed.jugOf);
+    const jug = letter === undefined ? '' : ` Into the jug of pot ${letter}, emptied and wiped out.`;
+    return { text: weighingOut(deed, say) + jug };
+  },
+  'make-portion': ({ fromStocks, ownOils, coloured }, { pot }) => ({
+    text: fromStocks
+      ? `Make ready ${pot}: into its own jug draw from the stocks of oils, stirred first.`
+      : `Make ready ${pot}: into its own jug weigh ${ownOils ? 'its own oils, melted' : 'the mixed oils'}${coloured ? ', then stir in its dispersed colorant' : ''}.`,
+  }),
+  combine: ({ plainG }, { pot, mass }) => ({
+    text: `Stir the lye solution, weigh its part into ${pot}, and blend to an emulsion.${plainG === undefined ? '' : ` Set ${mass(plainG)} of it aside, plain, before any colour goes in.`}`,
+    caution: 'The lye solution is caustic: pour low and slowly, gloves and goggles on.',
+  }),
+  'keep-spare': () => ({ text: 'Batter that goes into no pour: keep a small mould ready for it.' }),
+  'stir-into-pot': (deed, say) => ({ text: stirringIn(deed, say) }),
+};

@@ -1,0 +1,65 @@
+import { USUAL_FROM_CORNER_MM } from '../../mould/cornerProp.ts';
+import { isCorner } from '../../mould/propped.ts';
+import { UNDER_WORDS } from '../../mould/propWords.ts';
+import type { Landing } from '../../plan/stepSchema.ts';
+import { stagePhrase } from '../../setting/stage.ts';
+import { formatLength, formatShort } from '../../units/format.ts';
+import { upperFirst } from '../../units/words.ts';
+import type { Deed } from '../deeds.ts';
+import { inMould, type Saying, type WordsFor } from './says.ts';
+import { surfaceText } from './surface.ts';
+
+const LANDING_WORDS: Readonly<Record<Landing['how'], string>> = {
+  stream: 'in a stream',
+  low: 'from low down',
+  spatula: 'over a spatula held just above the surface',
+  spoon: 'by the spoonful',
+};
+
+type Propping = Extract<Deed, { does: 'prop' }>;
+
+/** What to put under which edge, in mm and inches: that is what lies on the bench. */
+function propping({ props, angles }: Propping): string {
+  const both = (mm: number): string => `${formatLength(mm, 'mm')} (${formatLength(mm, 'in')})`;
+  const put = props.map(({ name, heightMm, under, fromCornerMm }) => {
+    const what = name === undefined ? both(heightMm) : `${name}, ${both(heightMm)},`;
+    return isCorner(under)
+      ? `${what} across under ${UNDER_WORDS[under]}, ${formatLength(fromCornerMm ?? USUAL_FROM_CORNER_MM, 'mm')} from it each way`
+      : `${what} under ${UNDER_WORDS[under]}`;
+  });
+  const turned = angles.map((d) => `${formatShort(Math.abs(d), 1)}°`);
+  return `Prop the mould: ${put.join(' and ')}, ${turned.join(' and ')}. Wedge it so that it cannot slip.`;
+}
+
+type Pouring = Extract<Deed, { does: 'pour' }>;
+
+function pouring({ pour, compartment, landing, surfaces, jug }: Pouring, say: Saying): string {
+  const room = compartment === undefined ? '' : `, compartment ${compartment}`;
+  const up = surfaces.map((s) => {
+    const text = surfaceText(s, say.length);
+    return s.mould === undefined ? text : `${s.mould} ${text}`;
+  });
+  const reads = jug
+    ? ` ${jug.name} then reads ${say.mass(jug.readsG)}: ${say.mass(jug.leftG)} left in it.`
+    : '';
+  return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${up.join('; ')}.${reads}`;
+}
+
+export const pouringWords: WordsFor<'wait' | 'set-level' | 'prop' | 'pour' | 'top'> = {
+  wait: ({ until, mould }) => ({
+    text: inMould(
+      mould,
+      until.kind === 'minutes'
+        ? `Wait ${formatShort(until.minutes, 1)} min.`
+        : `Wait until the last layer is ${stagePhrase(until.stage)} (${formatShort(until.stage, 1)} of 5): it must not wobble.`,
+    ),
+  }),
+  'set-level': ({ mould }) => ({ text: inMould(mould, 'Take the prop away and set the mould level.') }),
+  prop: (deed) => ({ text: inMould(deed.mould, propping(deed)) }),
+  pour: (deed, say) => ({ text: pouring(deed, say) }),
+  top: ({ column }) => ({
+    text: column
+      ? 'Pull the column straight up, fill the hole with the batter held back, then spoon the rest over the top.'
+      : 'Spoon the batter held back over the top; swirl no deeper than 6 mm (1/4 in).',
+  }),
+};

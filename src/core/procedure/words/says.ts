@@ -1,0 +1,45 @@
+import type { Plan, Pot } from '../../plan/planSchema.ts';
+import { formatLength, formatMass, formatTemperature } from '../../units/format.ts';
+import { lowerFirst } from '../../units/words.ts';
+import type { Deed } from '../deeds.ts';
+
+/** What is said of an act. A caution stands at the step where the danger is. */
+export interface Words {
+  readonly text: string;
+  readonly caution?: string;
+}
+
+/** How figures are said, and the pot that it is about. */
+export interface Saying {
+  readonly units: Plan['units'];
+  readonly mass: (g: number) => string;
+  readonly fine: (g: number) => string;
+  readonly length: (mm: number) => string;
+  readonly temperature: (c: number) => string;
+  /** "pot A, Chalk"; empty for an act of no pot */
+  readonly pot: string;
+  readonly letterOf: (pot: string | undefined) => string | undefined;
+}
+
+const potName = (pot: Pot | undefined): string => (pot ? `pot ${pot.letter}, ${pot.name}` : '');
+
+export function sayingOf({ units, pots }: Plan, potId: string | undefined): Saying {
+  return {
+    units,
+    mass: (g) => formatMass(g, units.mass, units.scaleStepG),
+    fine: (g) => formatMass(g, 'g', units.fineStepG),
+    length: (mm) => formatLength(mm, units.length),
+    temperature: (c) => formatTemperature(c, units.temperature),
+    pot: potName(pots.find((p) => p.id === potId)),
+    letterOf: (id) => pots.find((p) => p.id === id)?.letter,
+  };
+}
+
+/** Words for each of some deeds. */
+export type WordsFor<D extends Deed['does']> = {
+  readonly [K in D]: (deed: Extract<Deed, { does: K }>, say: Saying) => Words;
+};
+
+/** Said of one mould, which is named where there are several. */
+export const inMould = (mould: string | undefined, text: string): string =>
+  mould === undefined ? text : `${mould}: ${lowerFirst(text)}`;

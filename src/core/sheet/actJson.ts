@@ -1,0 +1,22 @@
+import type { Plan } from '../plan/planSchema.ts';
+import type { Act } from '../procedure/act.ts';
+import { sumOfLines } from '../procedure/lines.ts';
+import { wordsOf } from '../procedure/words/wordsOf.ts';
+
+/** One act of the procedure as the headless sheet prints it. */
+export const actJson = (act: Act, plan: Plan): object => ({
+  id: act.id,
+  chapter: act.chapter,
+  does: act.deed.does,
+  step: act.step ?? null,
+  pot: act.pot ?? null,
+  amount_g: sumOfLines(act.lines),
+  ...wordsOf(act, plan),
+  lines: act.lines.map((l) => ({
+    name: l.name,
+    mass_g: l.massG,
+    ...(l.times > 1 ? { times: l.times } : {}),
+    from: l.from,
+    to: l.to,
+  })),
+});

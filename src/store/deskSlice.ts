@@ -1,3 +1,4 @@
+import type { MouldId } from '../core/validate/ids.ts';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Deficiency } from '../core/colour/deficiency.ts';
 import { wasIntroduced } from './introduced.ts';
@@ -7,7 +8,7 @@ import type { Age } from '../core/look/state.ts';
 /** What surrounds the open plan: what is chosen, how it is looked at. Not undoable. */
 export interface DeskState {
   /** the mould on the bench, by its id in the plan */
-  readonly mould: string;
+  readonly mould: MouldId;
   /** the chosen pour's step id */
   readonly chosen: string | null;
   readonly notice: string | null;

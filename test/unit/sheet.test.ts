@@ -108,9 +108,9 @@ describe('the procedure', () => {
         },
         pots: plan.pots.map((p) => ({
           ...p,
-          colorants: [{ colorant: p.id, doseGPerKg: 5 }],
+          colorants: [{ colorant: `mica-${p.letter}`, doseGPerKg: 5 }],
         })),
-        colorants: plan.pots.map((p) => ({ id: p.id, name: `Mica ${p.letter}` })),
+        colorants: plan.pots.map((p) => ({ id: `mica-${p.letter}`, name: `Mica ${p.letter}` })),
       });
       const w = computed.weights!;
       const asked = (name: string): number =>

@@ -53,7 +53,7 @@ const Mark = memo(function Mark({ step }: { readonly step: Exclude<Step, { kind:
             height="16"
             fill="var(--color-base-100)"
             stroke="var(--color-base-content)"
-            transform={`rotate(${-step.rollDeg})`}
+            transform={`rotate(${0 - step.rollDeg})`}
           />
         </svg>
         <span className="text-xs">

@@ -1,3 +1,4 @@
+import type { StepId } from '../../core/validate/ids.ts';
 import type { Pot } from '../../core/plan/planSchema.ts';
 import { selectColours } from '../../store/computed.ts';
 import { useAppSelector } from '../../store/store.ts';
@@ -5,7 +6,7 @@ import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
 interface DropProps {
   readonly pot: Pot;
-  readonly pour: string;
+  readonly pour: StepId;
   readonly chosen: boolean;
 }
 

@@ -1,3 +1,4 @@
+import type { StepId } from '../../core/validate/ids.ts';
 import type { Pot } from '../../core/plan/planSchema.ts';
 import { selectColours } from '../../store/computed.ts';
 import { useAppSelector } from '../../store/store.ts';
@@ -7,7 +8,7 @@ interface PotBadgeProps {
   readonly pot: Pot;
   readonly size?: number;
   /** the pour it stands for: its pot may change colour from pour to pour */
-  readonly pour?: string;
+  readonly pour?: StepId;
 }
 
 /** A pot's letter on its colour. Drawn again only when that changes. */

@@ -1,3 +1,4 @@
+import type { StepId } from '../../core/validate/ids.ts';
 import { memo } from 'react';
 import { lettersOf, type PouredLayer } from '../../core/fill/layers.ts';
 import { useBench } from '../parts/usePlan.ts';
@@ -12,7 +13,7 @@ interface CalloutsProps {
   readonly right: number;
   readonly height: number;
   readonly chosen: string | null;
-  readonly onChoose: (stepId: string) => void;
+  readonly onChoose: (stepId: StepId) => void;
 }
 
 /** Spread wanted positions (rising) to be at least `gap` apart, as near to them as may be, inside [low, high]. */
@@ -44,7 +45,7 @@ interface CalloutProps {
   /** room from one to the next, px */
   readonly gap: number;
   readonly chosen: boolean;
-  readonly onChoose: (stepId: string) => void;
+  readonly onChoose: (stepId: StepId) => void;
 }
 
 /** One layer's name, in plain figures: what a drag does not change is not drawn again. */

@@ -1,3 +1,4 @@
+import type { StepId } from '../../core/validate/ids.ts';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { setTilt } from '../../core/edit/tilt.ts';
 import type { View, ViewPoint } from '../../core/mould/sectionView.ts';
@@ -9,7 +10,7 @@ import { Gesture } from '../../store/gesture.ts';
 interface TiltHandleProps {
   readonly frame: Frame;
   readonly view: View;
-  readonly pourId: string;
+  readonly pourId: StepId;
   readonly nth: number;
   readonly tilt: Tilt;
   /** the corner it sits on, mould frame */

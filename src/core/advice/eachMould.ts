@@ -1,3 +1,4 @@
+import type { MouldId } from '../validate/ids.ts';
 import { inMould } from '../edit/inMould.ts';
 import { ownDesign } from '../edit/moulds.ts';
 import { FIRST, mouldNames, type MouldUse } from '../plan/moulds.ts';
@@ -6,7 +7,7 @@ import { factsIn, type Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
 
 /** An edit of one mould's part as a remedy of the whole plan; one that cannot be made changes nothing. */
-const inThis = (mouldId: string, { label, apply }: Remedy): Remedy => ({
+const inThis = (mouldId: MouldId, { label, apply }: Remedy): Remedy => ({
   label,
   apply: (plan: Plan): Plan => {
     const done = inMould(mouldId, apply)(plan);

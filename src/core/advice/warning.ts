@@ -1,3 +1,4 @@
+import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import type { WarningCode } from './codes.ts';
 import type { Plan } from '../plan/planSchema.ts';
 
@@ -12,10 +13,10 @@ export interface Warning {
   readonly station: Station;
   readonly message: string;
   /** the mould it is about, where it is not the first */
-  readonly mould?: string;
+  readonly mould?: MouldId;
   /** the step or pot it is about */
-  readonly step?: string;
-  readonly pot?: string;
+  readonly step?: StepId;
+  readonly pot?: PotId;
   /** one-press remedies; each says what it does */
   readonly remedies?: readonly Remedy[];
 }

@@ -1,3 +1,4 @@
+import { doseId, potId, stepId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import {
   celsius,
@@ -61,14 +62,14 @@ export const MOMENTS = [
 
 /** So much of an addition, into the whole batch or into some pots, at a moment. */
 const doseSchema = v.strictObject({
-  id,
+  id: doseId,
   /** g for each kg of the recipe's oils in what it goes into */
   gPerKgOils: dose(0, 500),
   moment: v.picklist(MOMENTS),
   /** the pots it goes into; absent: the whole batch */
-  pots: v.optional(listOf(id, MOST_POTS, `at most ${MOST_POTS} pots`, 1, 'a pot is wanted')),
+  pots: v.optional(listOf(potId, MOST_POTS, `at most ${MOST_POTS} pots`, 1, 'a pot is wanted')),
   /** with the moment `pour`: once before this pour, into all that is left in the jug; absent: before each pour, for it alone */
-  fromPour: v.optional(id),
+  fromPour: v.optional(stepId),
 });
 
 const doses = listOf(doseSchema, 12, 'at most 12 doses', 1, 'a dose is wanted');

@@ -1,5 +1,6 @@
+import { colorantId } from '../validate/ids.ts';
 import * as v from 'valibot';
-import { colour, dose, id, massG, millilitresPerGram, name, percent } from '../validate/fields.ts';
+import { colour, dose, massG, millilitresPerGram, name, percent } from '../validate/fields.ts';
 
 export const COLORANT_KINDS = [
   'mica',
@@ -54,7 +55,7 @@ const nature = v.pipe(
   ),
 );
 
-const head = { id, name: name(60) };
+const head = { id: colorantId, name: name(60) };
 
 /** A colorant of the library: everything about it is known. */
 export const colorantSchema = v.strictObject({ ...head, nature, stockG: v.optional(massG(0, 100000)) });

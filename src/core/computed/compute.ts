@@ -1,3 +1,4 @@
+import type { MouldId, StepId } from '../validate/ids.ts';
 import { happenedIn } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
@@ -30,7 +31,7 @@ function asPoured(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
 }
 
 /** What a pour puts into one mould of a kind, as weighed. */
-function eachOf(weights: Weights): (mouldId: string, pourId: string) => number | undefined {
+function eachOf(weights: Weights): (mouldId: MouldId, pourId: StepId) => number | undefined {
   const pours = new Map(weights.pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.into] as const)));
   return (mouldId, pourId) => pours.get(pourId)?.find((i) => i.mould === mouldId)?.eachG;
 }

@@ -1,3 +1,4 @@
+import type { DoseId } from '../validate/ids.ts';
 import { potsByPour } from '../plan/sources.ts';
 import type { Additive, Batter, Dose, Fragrance, LateOil } from '../batter/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -50,7 +51,7 @@ export const updateDose = (
   plan: Plan,
   list: AdditionList,
   id: string,
-  doseId: string,
+  doseId: DoseId,
   change: Partial<Dose>,
 ): Plan =>
   updateAddition(plan, list, id, (a) => ({
@@ -63,7 +64,7 @@ export function doseInto(
   plan: Plan,
   list: AdditionList,
   id: string,
-  doseId: string,
+  doseId: DoseId,
   pots: readonly string[] | undefined,
 ): Plan {
   return updateAddition(plan, list, id, (a) => ({
@@ -81,7 +82,7 @@ export const doseFrom = (
   plan: Plan,
   list: AdditionList,
   id: string,
-  doseId: string,
+  doseId: DoseId,
   fromPour: string | undefined,
 ): Plan =>
   updateAddition(plan, list, id, (a) => ({
@@ -102,7 +103,7 @@ export const addDose = (plan: Plan, list: AdditionList, id: string): Plan =>
     return { ...a, doses: [...a.doses, { ...rest, id: freshId('d', a.doses) }] };
   });
 
-export const removeDose = (plan: Plan, list: AdditionList, id: string, doseId: string): Plan =>
+export const removeDose = (plan: Plan, list: AdditionList, id: string, doseId: DoseId): Plan =>
   updateAddition(plan, list, id, (a) =>
     a.doses.length > 1 ? { ...a, doses: a.doses.filter((d) => d.id !== doseId) } : a,
   );

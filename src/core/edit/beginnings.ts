@@ -1,3 +1,4 @@
+import type { OmbreId } from '../validate/ids.ts';
 import type { Colorant } from '../colorant/schema.ts';
 import { layPlan } from '../fill/layPlan.ts';
 import { insideOf } from '../mould/inside.ts';
@@ -137,7 +138,10 @@ const halfWidth = (mould: Mould): number => {
     : insideOf(shape, mould).floor.width / 2;
 };
 
-function graded(plan: Plan, { colorant, layers }: Chosen): { readonly plan: Plan; readonly ombreId: string } {
+function graded(
+  plan: Plan,
+  { colorant, layers }: Chosen,
+): { readonly plan: Plan; readonly ombreId: OmbreId } {
   const { plan: started, ombreId } = startOmbre(
     layered(plan, [{ name: 'Plain', colour: '#f0e6d0' }], 2),
     'whole-loaf',

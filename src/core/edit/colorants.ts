@@ -1,3 +1,4 @@
+import type { OmbreId, PotId } from '../validate/ids.ts';
 import { CARRIER_DENSITY } from '../colorant/dispersion.ts';
 import type { Colorant, PlanColorant } from '../colorant/schema.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
@@ -54,13 +55,13 @@ export const withDose = (mix: Mix, colorant: string, doseGPerKg: number): Mix =>
  * Put a colorant of the library into a pot at its stated dose. A pot that was given a colour by hand keeps it until the maker
  * says that it is to be drawn as it is mixed.
  */
-export function addToPot(plan: Plan, potId: string, colorant: Colorant): Plan {
+export function addToPot(plan: Plan, potId: PotId, colorant: Colorant): Plan {
   const taken = takeColorant(plan, colorant);
   return setDose(taken, potId, colorant.id, colorant.nature.doseGPerKg);
 }
 
 /** Put a colorant that is not in the library into a pot, by its name alone. The pot is drawn in the colour given by hand. */
-export function addNamed(plan: Plan, potId: string, name: string): Plan {
+export function addNamed(plan: Plan, potId: PotId, name: string): Plan {
   const id = freshId('k', plan.colorants);
   return {
     ...plan,
@@ -69,12 +70,12 @@ export function addNamed(plan: Plan, potId: string, name: string): Plan {
   };
 }
 
-export const setDose = (plan: Plan, potId: string, colorant: string, doseGPerKg: number): Plan => {
+export const setDose = (plan: Plan, potId: PotId, colorant: string, doseGPerKg: number): Plan => {
   const pot = plan.pots.find((p) => p.id === potId);
   return pot ? updatePot(plan, potId, { colorants: withDose(pot.colorants, colorant, doseGPerKg) }) : plan;
 };
 
-export const takeFromPot = (plan: Plan, potId: string, colorant: string): Plan => {
+export const takeFromPot = (plan: Plan, potId: PotId, colorant: string): Plan => {
   const pot = plan.pots.find((p) => p.id === potId);
   return pot
     ? withoutUnused(
@@ -86,7 +87,7 @@ export const takeFromPot = (plan: Plan, potId: string, colorant: string): Plan =
 /** Colorants and doses that were found for a colour, in place of what the pot had; it is drawn as they mix. */
 export function takeMatch(
   plan: Plan,
-  potId: string,
+  potId: PotId,
   { colorants, mix }: { readonly colorants: readonly Colorant[]; readonly mix: Mix },
 ): Plan {
   const taken = colorants.reduce(
@@ -100,7 +101,7 @@ export function takeMatch(
 export const DILUTED_G_PER_G = 10;
 
 /** Draw an ombre's colorants from diluted stocks: the fine scale then weighs less powder with each of its steps. */
-export function fromDilutedStock(plan: Plan, ombreId: string): Plan {
+export function fromDilutedStock(plan: Plan, ombreId: OmbreId): Plan {
   const ombre = plan.ombres.find((o) => o.id === ombreId);
   if (!ombre) return plan;
   const graded = new Set([...ombre.from, ...ombre.to].map((m) => m.colorant));
@@ -116,7 +117,7 @@ export function fromDilutedStock(plan: Plan, ombreId: string): Plan {
 }
 
 /** The pot looks as its colorants make it; a colour given by hand is dropped. */
-export const mixPot = (plan: Plan, potId: string): Plan => ({
+export const mixPot = (plan: Plan, potId: PotId): Plan => ({
   ...plan,
   pots: plan.pots.map((p) => {
     if (p.id !== potId) return p;

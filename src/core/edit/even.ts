@@ -1,3 +1,4 @@
+import type { StepId } from '../validate/ids.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
@@ -70,7 +71,7 @@ function evenRoom(
 export const evenAll = (plan: Plan): Plan => even(plan, 0);
 
 /** Even out this pour and every pour above it. */
-export const evenFrom = (plan: Plan, stepId: string): Plan =>
+export const evenFrom = (plan: Plan, stepId: StepId): Plan =>
   even(
     plan,
     poursOf(plan).findIndex((p) => p.pour.id === stepId),

@@ -1,9 +1,10 @@
+import type { StepId } from '../validate/ids.ts';
 import { happenedIn } from '../batch/happened.ts';
 import type { AddedColorants, BatchEvent } from '../plan/batchSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { freshId } from './freshId.ts';
 
-type Write = (event: { readonly id: string; readonly at: string; readonly pour: string }) => BatchEvent;
+type Write = (event: { readonly id: string; readonly at: string; readonly pour: StepId }) => BatchEvent;
 
 function written(plan: Plan, pour: string, at: string, write: Write): Plan {
   const { started = at, events = [] } = plan.batch ?? {};

@@ -1,3 +1,4 @@
+import type { MouldId } from '../validate/ids.ts';
 import { potsOf } from '../plan/sources.ts';
 import { topShares } from '../fill/topShares.ts';
 import { FIRST, hasGivenBatch, isFollower, mouldOfStep, partOf } from '../plan/moulds.ts';
@@ -30,7 +31,7 @@ function among(all: readonly Step[], before: readonly Step[], after: readonly St
 }
 
 /** A step that is new in a mould names it, and has an id that no other step has. */
-function naming(steps: readonly Step[], mouldId: string, taken: ReadonlySet<string>): Step[] {
+function naming(steps: readonly Step[], mouldId: MouldId, taken: ReadonlySet<string>): Step[] {
   const ids = new Set(taken);
   return steps.map((s) => {
     if (s.kind === 'finish') return s;
@@ -44,7 +45,7 @@ function naming(steps: readonly Step[], mouldId: string, taken: ReadonlySet<stri
 }
 
 /** The steps of the whole plan after one mould's were changed. */
-function stepsAfter(plan: Plan, mouldId: string, before: Plan, after: Plan): Step[] {
+function stepsAfter(plan: Plan, mouldId: MouldId, before: Plan, after: Plan): Step[] {
   if (after.steps === before.steps) return plan.steps;
   const own = new Set(before.steps.map((s) => s.id));
   const elsewhere = new Set(plan.steps.filter((s) => !own.has(s.id)).map((s) => s.id));
@@ -52,7 +53,7 @@ function stepsAfter(plan: Plan, mouldId: string, before: Plan, after: Plan): Ste
 }
 
 /** The same pots, and those that another mould is poured from although this one has no use for them any more. */
-function potsAfter(plan: Plan, mouldId: string, after: Plan): Plan['pots'] {
+function potsAfter(plan: Plan, mouldId: MouldId, after: Plan): Plan['pots'] {
   const kept = new Set(after.pots.map((p) => p.id));
   const needed = new Set(
     plan.steps.flatMap((s) => (s.kind === 'pour' && mouldOfStep(s) !== mouldId ? potsOf(s) : [])),
@@ -93,7 +94,7 @@ function topAfter(plan: Plan, share: number, before: Plan, after: Plan): Plan['f
 }
 
 /** The whole plan after one mould's part of it was changed. */
-function wholeAfter(plan: Plan, mouldId: string, before: Plan, after: Plan, share: number): Plan {
+function wholeAfter(plan: Plan, mouldId: MouldId, before: Plan, after: Plan, share: number): Plan {
   const isFirst = mouldId === FIRST;
   const others = plan.others.map((o) => (o.id === mouldId ? otherAfter(o, before, after) : o));
   // pours, pots and all that comes with them are changed where they are poured
@@ -118,7 +119,7 @@ function wholeAfter(plan: Plan, mouldId: string, before: Plan, after: Plan, shar
  * are the whole plan's. The steps of a mould that follows the first one's design are not its own: what is done to them is lost.
  */
 export const inMould =
-  (mouldId: string, edit: (part: Plan) => Plan | Result<Plan>) =>
+  (mouldId: MouldId, edit: (part: Plan) => Plan | Result<Plan>) =>
   (plan: Plan): Plan | Result<Plan> => {
     if (plan.others.length === 0) return edit(plan);
     const share = topShares(plan).get(mouldId) ?? 0;

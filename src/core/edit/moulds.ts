@@ -1,3 +1,4 @@
+import type { MouldId } from '../validate/ids.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
 import type { Mould } from '../mould/schema.ts';
 import { FIRST, hasGivenBatch, isFollower, mouldOfStep } from '../plan/moulds.ts';
@@ -9,7 +10,7 @@ import { layPlan } from '../fill/layPlan.ts';
 import { freshId } from './freshId.ts';
 import { slabCut } from './mould.ts';
 
-const inOthers = (plan: Plan, mouldId: string, change: (o: OtherMould) => OtherMould): Plan => ({
+const inOthers = (plan: Plan, mouldId: MouldId, change: (o: OtherMould) => OtherMould): Plan => ({
   ...plan,
   others: plan.others.map((o) => (o.id === mouldId ? change(o) : o)),
 });
@@ -18,7 +19,7 @@ const inOthers = (plan: Plan, mouldId: string, change: (o: OtherMould) => OtherM
 const LEFT_UNDER_RIM = 0.1;
 
 /** A new mould filled from the same batch, with the first one's design in it, about as far under its rim as the first is. */
-export function addMould(plan: Plan, mould: Mould): { readonly plan: Plan; readonly mouldId: string } {
+export function addMould(plan: Plan, mould: Mould): { readonly plan: Plan; readonly mouldId: MouldId } {
   const mouldId = freshId('m', plan.others);
   const { to, upTo } = plan.fill;
   const like = upTo ?? to;
@@ -36,20 +37,20 @@ export function addMould(plan: Plan, mould: Mould): { readonly plan: Plan; reado
 }
 
 /** Take a mould out of the batch, with the steps that are its own. With the last of them the batch is the first one's again. */
-export function removeMould(plan: Plan, mouldId: string): Plan {
+export function removeMould(plan: Plan, mouldId: MouldId): Plan {
   const others = plan.others.filter((o) => o.id !== mouldId);
   const steps = plan.steps.filter((s) => mouldOfStep(s) !== mouldId);
   const { upTo, ...fill } = plan.fill;
   return { ...plan, others, steps, fill: upTo && others.length > 0 ? { ...fill, upTo } : fill };
 }
 
-export const setCopies = (plan: Plan, mouldId: string, copies: number): Plan =>
+export const setCopies = (plan: Plan, mouldId: MouldId, copies: number): Plan =>
   mouldId === FIRST
     ? { ...plan, fill: { ...plan.fill, copies } }
     : inOthers(plan, mouldId, (o) => ({ ...o, copies }));
 
 /** Another mould takes what a batch of given size leaves; then the first is filled as it is now, and no third one takes it. */
-export function takesRest(plan: Plan, mouldId: string, upTo: NonNullable<Plan['fill']['upTo']>): Plan {
+export function takesRest(plan: Plan, mouldId: MouldId, upTo: NonNullable<Plan['fill']['upTo']>): Plan {
   const { upTo: _none, ...fill } = plan.fill;
   if (mouldId === FIRST) return { ...plan, fill, others: plan.others.map((o) => filledAgain(o)) };
   return {
@@ -80,7 +81,7 @@ export function sizeBatch(plan: Plan, to: Plan['fill']['to'], upTo: NonNullable<
  * amounts are parts of what is left, in the proportions that the first has. Layers of an ombre stay in the pots they came from,
  * but are no part of its run any more.
  */
-export function ownDesign(plan: Plan, mouldId: string): Plan {
+export function ownDesign(plan: Plan, mouldId: MouldId): Plan {
   if (!isFollower(plan, mouldId)) return plan;
   const parts = new Map(layPlan(plan).stack.layers.map((l) => [l.pour.id, l.volumeMl] as const));
   const steps = plan.steps.flatMap((s): Step[] => {
@@ -98,7 +99,7 @@ export function ownDesign(plan: Plan, mouldId: string): Plan {
 }
 
 /** Give up a mould's own steps: it follows the first one's design again. */
-export const asFirst = (plan: Plan, mouldId: string): Plan => ({
+export const asFirst = (plan: Plan, mouldId: MouldId): Plan => ({
   ...inOthers(plan, mouldId, (o) => ({ ...o, design: 'as-first' })),
   steps: plan.steps.filter((s) => mouldOfStep(s) !== mouldId),
 });

@@ -1,3 +1,4 @@
+import type { OmbreId, PotId, StepId } from '../validate/ids.ts';
 import type { Colorant } from '../colorant/schema.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
 import { shadesOf } from '../ombre/shades.ts';
@@ -37,7 +38,7 @@ export function startOmbre(
   plan: Plan,
   goes: OmbreGoes,
   to: Colorant,
-): { readonly plan: Plan; readonly ombreId: string } {
+): { readonly plan: Plan; readonly ombreId: OmbreId } {
   const ombreId = freshId('o', plan.ombres);
   const ombre: Ombre = {
     id: ombreId,
@@ -62,7 +63,7 @@ export function startOmbre(
   return { plan: withoutIdlePots(repot(laid, ombreId)), ombreId };
 }
 
-function layNew(plan: Plan, ombreId: string, potId: string, goes: 'whole-loaf' | 'above'): Plan {
+function layNew(plan: Plan, ombreId: OmbreId, potId: PotId, goes: 'whole-loaf' | 'above'): Plan {
   const rest = plan.steps.reduce(
     (sum, s) => sum + (s.kind === 'pour' && s.amount.kind === 'rest' ? s.amount.parts : 0),
     0,
@@ -92,7 +93,7 @@ function layNew(plan: Plan, ombreId: string, potId: string, goes: 'whole-loaf' |
 }
 
 /** Change an ombre; its layers move to the pots its school asks for. What was really poured stays only where it still fits. */
-export function updateOmbre(plan: Plan, ombreId: string, change: Partial<Omit<Ombre, 'id'>>): Plan {
+export function updateOmbre(plan: Plan, ombreId: OmbreId, change: Partial<Omit<Ombre, 'id'>>): Plan {
   const changed = {
     ...plan,
     ombres: plan.ombres.map((o) => (o.id === ombreId ? { ...o, ...change } : o)),
@@ -105,14 +106,14 @@ export function updateOmbre(plan: Plan, ombreId: string, change: Partial<Omit<Om
 /** One end of an ombre, with the colorants of the library it needs. */
 export const setEnd = (
   plan: Plan,
-  ombreId: string,
+  ombreId: OmbreId,
   end: 'from' | 'to',
   mix: Mix,
   colorants: readonly Colorant[] = [],
 ): Plan => updateOmbre(colorants.reduce(takeColorant, plan), ombreId, { [end]: mix });
 
 /** Add layers like the last one after it, or take the last ones out. */
-export function setLayers(plan: Plan, ombreId: string, layers: number): Plan {
+export function setLayers(plan: Plan, ombreId: OmbreId, layers: number): Plan {
   const pours = poursOfOmbre(plan, ombreId);
   const last = pours.at(-1);
   if (!last || layers < 1) return plan;
@@ -127,7 +128,7 @@ export function setLayers(plan: Plan, ombreId: string, layers: number): Plan {
 }
 
 /** Where an ombre restarts or turns back: at this pour, or no longer. */
-export function setTurn(plan: Plan, pourId: string, turn: 'restart' | 'reverse' | 'none'): Plan {
+export function setTurn(plan: Plan, pourId: StepId, turn: 'restart' | 'reverse' | 'none'): Plan {
   const pour = plan.steps.find((s) => s.kind === 'pour' && s.id === pourId);
   if (pour?.kind !== 'pour' || !pour.ombre) return plan;
   const { id } = pour.ombre;
@@ -138,7 +139,7 @@ export function setTurn(plan: Plan, pourId: string, turn: 'restart' | 'reverse' 
 }
 
 /** Layers that stay as they look, each in a pot of its own with its own dose; the ombre itself goes. */
-export function takeApart(plan: Plan, ombreId: string): Plan {
+export function takeApart(plan: Plan, ombreId: OmbreId): Plan {
   const separate = updateOmbre(plan, ombreId, { school: 'separate-pots' });
   const ombre = separate.ombres.find((o) => o.id === ombreId);
   if (!ombre) return plan;

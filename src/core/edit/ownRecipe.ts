@@ -1,10 +1,11 @@
+import type { PotId } from '../validate/ids.ts';
 import { recipeOf } from '../batter/recipe.ts';
 import type { RecipeOil, Water } from '../batter/schema.ts';
 import { waterAs, type WaterSchools } from '../batter/water.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { batterIn } from '../plan/recipes.ts';
 
-const mapPot = (plan: Plan, potId: string, change: (pot: Pot) => Pot): Plan => ({
+const mapPot = (plan: Plan, potId: PotId, change: (pot: Pot) => Pot): Plan => ({
   ...plan,
   pots: plan.pots.map((p) => (p.id === potId ? change(p) : p)),
 });
@@ -15,14 +16,14 @@ function withOwn(pot: Pot, own: NonNullable<Pot['own']>): Pot {
 }
 
 /** Oils of a pot's own, in place of the recipe's; undefined: the recipe's again. */
-export const setOwnOils = (plan: Plan, potId: string, oils: readonly RecipeOil[] | undefined): Plan =>
+export const setOwnOils = (plan: Plan, potId: PotId, oils: readonly RecipeOil[] | undefined): Plan =>
   mapPot(plan, potId, (pot) => {
     const { oils: _oils, ...rest } = pot.own ?? {};
     return withOwn(pot, oils === undefined ? rest : { ...rest, oils: [...oils] });
   });
 
 /** Water of a pot's own; undefined: the recipe's again. */
-export const setOwnWater = (plan: Plan, potId: string, water: Water | undefined): Plan =>
+export const setOwnWater = (plan: Plan, potId: PotId, water: Water | undefined): Plan =>
   mapPot(plan, potId, (pot) => {
     const { water: _water, ...rest } = pot.own ?? {};
     return withOwn(pot, water === undefined ? rest : { ...rest, water });

@@ -1,3 +1,4 @@
+import type { PotId } from '../validate/ids.ts';
 import { isFrom, leadPot, poursFrom } from '../plan/sources.ts';
 import { fail, ok, type Result } from '../result/result.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
@@ -28,7 +29,7 @@ function freeLetter(pots: readonly Pot[]): string {
   return 'Z9';
 }
 
-export function addPot(plan: Plan): { readonly plan: Plan; readonly potId: string } {
+export function addPot(plan: Plan): { readonly plan: Plan; readonly potId: PotId } {
   const potId = freshId('p', plan.pots);
   const names = new Set(plan.pots.map((p) => p.name));
   const look = POT_COLOURS.find((c) => !names.has(c.name)) ?? { name: 'New pot', colour: '#c9c0b2' };
@@ -36,15 +37,15 @@ export function addPot(plan: Plan): { readonly plan: Plan; readonly potId: strin
   return { plan: { ...plan, pots: [...plan.pots, pot] }, potId };
 }
 
-export const updatePot = (plan: Plan, potId: string, change: Partial<Omit<Pot, 'id'>>): Plan => ({
+export const updatePot = (plan: Plan, potId: PotId, change: Partial<Omit<Pot, 'id'>>): Plan => ({
   ...plan,
   pots: plan.pots.map((p) => (p.id === potId ? { ...p, ...change } : p)),
 });
 
-export const isPoured = (plan: Plan, potId: string): boolean => plan.steps.some((s) => isFrom(s, potId));
+export const isPoured = (plan: Plan, potId: PotId): boolean => plan.steps.some((s) => isFrom(s, potId));
 
 /** Take out a pot that nothing is poured from; with it goes what it held back. Otherwise the plan as it was. */
-export function removePot(plan: Plan, potId: string): Plan {
+export function removePot(plan: Plan, potId: PotId): Plan {
   if (isPoured(plan, potId) || plan.pots.length === 1) return plan;
   return keepPots(
     plan,
@@ -69,7 +70,7 @@ export function keepPots(plan: Plan, kept: readonly Pot[]): Plan {
 }
 
 /** Hold back `massG` of one pot for the top; 0 takes the entry out. */
-export function holdBack(plan: Plan, potId: string, massG: number): Plan {
+export function holdBack(plan: Plan, potId: PotId, massG: number): Plan {
   const others = plan.fill.top.filter((t) => t.pot !== potId);
   const top = massG > 0 ? [...others, { pot: potId, massG }] : others;
   return { ...plan, fill: { ...plan.fill, top } };
@@ -100,7 +101,7 @@ export function holdBackEvenly(plan: Plan, totalG: number): Plan {
  * Make a pot's pours add up to `percent` of the batter in the mould, in the proportion of their volumes
  * now. The pours become `percent` pours.
  */
-export function setPotShare(plan: Plan, potId: string, percent: number): Result<Plan> {
+export function setPotShare(plan: Plan, potId: PotId, percent: number): Result<Plan> {
   const volumes = new Map(layPlan(plan).stack.layers.map((l) => [l.pour.id, l.volumeMl] as const));
   const own = poursFrom(plan, potId).map((p) => p.id);
   const total = own.reduce((s, id) => s + (volumes.get(id) ?? 0), 0);

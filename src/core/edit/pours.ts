@@ -1,21 +1,22 @@
+import type { StepId } from '../validate/ids.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Amount, Landing, Pour, Step } from '../plan/stepSchema.ts';
 import { freshId } from './freshId.ts';
 import { removePot } from './pots.ts';
 import { repot } from './repot.ts';
 
-export const mapPour = (plan: Plan, stepId: string, change: (pour: Pour) => Pour): Plan => ({
+export const mapPour = (plan: Plan, stepId: StepId, change: (pour: Pour) => Pour): Plan => ({
   ...plan,
   steps: plan.steps.map((s) => (s.kind === 'pour' && s.id === stepId ? change(s) : s)),
 });
 
-export const setAmount = (plan: Plan, stepId: string, amount: Amount): Plan =>
+export const setAmount = (plan: Plan, stepId: StepId, amount: Amount): Plan =>
   mapPour(plan, stepId, (pour) => ({ ...pour, amount }));
 
-export const setLanding = (plan: Plan, stepId: string, landing: Landing): Plan =>
+export const setLanding = (plan: Plan, stepId: StepId, landing: Landing): Plan =>
   mapPour(plan, stepId, (pour) => ({ ...pour, landing }));
 
-export const setPourPot = (plan: Plan, stepId: string, pot: string): Plan =>
+export const setPourPot = (plan: Plan, stepId: StepId, pot: string): Plan =>
   mapPour(plan, stepId, (pour) => ({ ...pour, pot }));
 
 /** Effective falls in mm for the ways a pour can land (models: common practice, no source). */
@@ -39,7 +40,7 @@ export function addPour(
   plan: Plan,
   pot: string,
   compartment = 0,
-): { readonly plan: Plan; readonly stepId: string } {
+): { readonly plan: Plan; readonly stepId: StepId } {
   const lastPour = plan.steps.findLast((s) => s.kind === 'pour');
   const stepId = freshId('s', plan.steps);
   const pour: Pour = {
@@ -66,7 +67,7 @@ export function pourAlso(plan: Plan, compartment: number): Plan {
   return { ...plan, steps: [...steps] };
 }
 
-export function duplicatePour(plan: Plan, stepId: string): { readonly plan: Plan; readonly stepId: string } {
+export function duplicatePour(plan: Plan, stepId: StepId): { readonly plan: Plan; readonly stepId: StepId } {
   const source = plan.steps.find((s) => s.id === stepId);
   if (source?.kind !== 'pour') return { plan, stepId };
   const id = freshId('s', plan.steps);
@@ -96,14 +97,14 @@ function removeLayer(plan: Plan, layer: Pour, ombre: NonNullable<Pour['ombre']>)
   return heldBack ? sorted : removePot(sorted, layer.pot);
 }
 
-export function removeStep(plan: Plan, stepId: string): Plan {
+export function removeStep(plan: Plan, stepId: StepId): Plan {
   const step = plan.steps.find((s) => s.id === stepId);
   if (step?.kind === 'pour' && step.ombre) return removeLayer(plan, step, step.ombre);
   return { ...plan, steps: plan.steps.filter((s) => s.id !== stepId) };
 }
 
 /** Move a step so that it stands where `targetId` stands now; the others close up. */
-export function moveStep(plan: Plan, stepId: string, targetId: string): Plan {
+export function moveStep(plan: Plan, stepId: StepId, targetId: string): Plan {
   const from = plan.steps.findIndex((s) => s.id === stepId);
   const to = plan.steps.findIndex((s) => s.id === targetId);
   const step = plan.steps[from];
@@ -113,7 +114,7 @@ export function moveStep(plan: Plan, stepId: string, targetId: string): Plan {
 }
 
 /** Move a pour one place up (+1, poured later) or down (-1) among the pours. */
-export function shiftPour(plan: Plan, stepId: string, by: 1 | -1): Plan {
+export function shiftPour(plan: Plan, stepId: StepId, by: 1 | -1): Plan {
   const pours = plan.steps.filter((s) => s.kind === 'pour');
   const target = pours[pours.findIndex((s) => s.id === stepId) + by];
   return target ? moveStep(plan, stepId, target.id) : plan;

@@ -1,3 +1,4 @@
+import type { StepId } from '../validate/ids.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
 import { tiltOfProps, type Foot, type PutUnder } from '../mould/propped.ts';
 import { standsOn } from '../mould/props.ts';
@@ -11,18 +12,18 @@ import { setTilt } from './tilt.ts';
 
 export const footOf = (mould: Mould): Foot => standsOn(mould, mouldGeometry(mould));
 
-const tiltBefore = (plan: Plan, pourId: string): (Step & { kind: 'tilt' }) | undefined => {
+const tiltBefore = (plan: Plan, pourId: StepId): (Step & { kind: 'tilt' }) | undefined => {
   const at = plan.steps.findIndex((s) => s.id === pourId);
   const step = plan.steps.findLast((s, i) => i < at && s.kind === 'tilt');
   return step?.kind === 'tilt' ? step : undefined;
 };
 
 /** What is under the mould at a pour, where the plan says so; otherwise its angles alone are given. */
-export const propsAt = (plan: Plan, pourId: string): readonly PutUnder[] =>
+export const propsAt = (plan: Plan, pourId: StepId): readonly PutUnder[] =>
   tiltBefore(plan, pourId)?.props ?? [];
 
 /** Put things under the mould from this pour on: the tilt follows from them, now and when the mould changes. */
-export function propUp(plan: Plan, pourId: string, props: readonly PutUnder[]): Result<Plan> {
+export function propUp(plan: Plan, pourId: StepId, props: readonly PutUnder[]): Result<Plan> {
   if (props.length === 0) return ok(setTilt(plan, pourId, LEVEL));
   const tilt = tiltOfProps(footOf(plan.mould), props);
   if (!tilt.ok) return tilt;

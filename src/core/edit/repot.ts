@@ -1,3 +1,4 @@
+import type { OmbreId, PotId } from '../validate/ids.ts';
 import { outOf, potsOf, poursFrom } from '../plan/sources.ts';
 import { runsOf } from '../ombre/runs.ts';
 import { shadesOf } from '../ombre/shades.ts';
@@ -29,7 +30,7 @@ function groups(plan: Plan, ombre: Ombre): readonly (readonly string[])[] {
   return result.map((g) => g.ids);
 }
 
-const pouredFrom = (plan: Plan, potId: string, except: ReadonlySet<string>): boolean =>
+const pouredFrom = (plan: Plan, potId: PotId, except: ReadonlySet<string>): boolean =>
   poursFrom(plan, potId).some((p) => !except.has(p.id)) ||
   plan.fill.top.some((t) => t.pot === potId && t.massG > 0);
 
@@ -40,7 +41,7 @@ const nameOf = (ombre: Ombre, nth: number, count: number): string =>
  * Give every layer of an ombre the pot its school asks for. Pots it has already are used again, in their order; new ones
  * are added, and those no longer needed go, unless other pours or the top use them.
  */
-export function repot(plan: Plan, ombreId: string): Plan {
+export function repot(plan: Plan, ombreId: OmbreId): Plan {
   const ombre = plan.ombres.find((o) => o.id === ombreId);
   if (!ombre) return plan;
   const wanted = groups(plan, ombre);

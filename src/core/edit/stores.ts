@@ -1,3 +1,4 @@
+import type { ColorantId, PotId } from '../validate/ids.ts';
 import { CARRIER_DENSITY } from '../colorant/dispersion.ts';
 import { addAddition } from './additions.ts';
 import { knownSpeed } from '../stores/behaviour.ts';
@@ -26,7 +27,7 @@ const mlPerG = ({ carrier, carrierPerPowder }: JarStock): number =>
   Math.min(50, Math.max(0.5, Number((carrierPerPowder / CARRIER_DENSITY[carrier]).toPrecision(6))));
 
 /** A colorant weighed out of a jar that stands ready, in that jar's carrier; undefined: dispersed on the day again. */
-export const fromJar = (plan: Plan, colorantId: string, jar: JarStock | undefined): Plan => ({
+export const fromJar = (plan: Plan, colorantId: ColorantId, jar: JarStock | undefined): Plan => ({
   ...plan,
   colorants: plan.colorants.map((c) => {
     if (c.id !== colorantId || !c.nature) return c;
@@ -42,7 +43,7 @@ export const fromJar = (plan: Plan, colorantId: string, jar: JarStock | undefine
 });
 
 /** What a pot is mixed in; undefined: a jug that nothing is known of. */
-export const intoJug = (plan: Plan, potId: string, jug: JugStock | undefined): Plan => ({
+export const intoJug = (plan: Plan, potId: PotId, jug: JugStock | undefined): Plan => ({
   ...plan,
   pots: plan.pots.map((p) => {
     if (p.id !== potId) return p;

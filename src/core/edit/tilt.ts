@@ -1,3 +1,4 @@
+import type { StepId } from '../validate/ids.ts';
 import { LEVEL, sameTilt, STEEPEST_DEG, tiltOfDrop, type Tilt } from '../mould/tilt.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { wallPoint } from '../fill/wallPoints.ts';
@@ -30,7 +31,7 @@ function withoutIdleTilts(steps: readonly Step[]): Step[] {
  * Stand the mould at `tilt` from this pour on, up to the next tilt. A tilt already made for this pour (since the
  * pour before it) is changed; otherwise one is put right before the pour.
  */
-export function setTilt(plan: Plan, pourId: string, tilt: Tilt): Plan {
+export function setTilt(plan: Plan, pourId: StepId, tilt: Tilt): Plan {
   const at = plan.steps.findIndex((s) => s.id === pourId);
   if (at < 0) return plan;
   const previous = plan.steps.findLastIndex((s, i) => i < at && s.kind === 'pour');
@@ -122,7 +123,7 @@ function halved(pour: Pour): Pour {
 export function slopeBetween(
   plan: Plan,
   room: Room,
-  pourId: string,
+  pourId: StepId,
   leftMm: number,
   rightMm: number,
 ): Result<Plan> {

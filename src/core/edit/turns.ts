@@ -4,7 +4,7 @@ import { dot } from '../geometry/vec.ts';
 import { upOf } from '../mould/tilt.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { stageToHoldSlope } from '../setting/stage.ts';
-import type { Degrees } from '../units/quantity.ts';
+import type { Degrees, Stage } from '../units/quantity.ts';
 import { freshId } from './freshId.ts';
 
 /** A change of tilt while the layer poured last has yet to hold its slope. */
@@ -13,9 +13,9 @@ export interface Turn {
   /** the tilt step that turns the mould */
   readonly tiltId: string;
   readonly degrees: Degrees;
-  readonly neededStage: number;
+  readonly neededStage: Stage;
   /** its pot's stage at the pour, or what the plan waits for before turning */
-  readonly heldStage: number;
+  readonly heldStage: Stage;
 }
 
 /** Every turn of the mould, with the stage that the last layer needs to hold and the one it has by plan. */
@@ -40,7 +40,7 @@ export function turnsOf(plan: Plan, layers: readonly PouredLayer[]): readonly Tu
 }
 
 /** The stage that is waited for before a turn: to a tenth, never short of what is needed. */
-export const waitedStage = ({ neededStage }: Turn): number =>
+export const waitedStage = ({ neededStage }: Turn): Stage =>
   Math.min(5, Math.ceil(neededStage * 10 - 1e-9) / 10);
 
 /** Waits, each until its layer holds, put right before these turns. */

@@ -1,3 +1,4 @@
+import type { StepId } from '../validate/ids.ts';
 import type { Bar } from '../cut/bars.ts';
 import { lettersOf, type PouredLayer } from '../fill/layers.ts';
 import { slice } from '../geometry/clip.ts';
@@ -7,7 +8,7 @@ import type { Millimetres } from '../units/quantity.ts';
 /** What is seen of one layer where the loaf is cut. */
 export interface Band {
   /** its pour, by which colours are known: a picture holds none, so that a change of colour makes no other */
-  readonly pourId: string;
+  readonly pourId: StepId;
   readonly nth: number;
   readonly letters: string;
   /** mm, h to the right, z up; none where the cut misses it */

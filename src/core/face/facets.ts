@@ -1,3 +1,4 @@
+import type { StepId } from '../validate/ids.ts';
 import { clip } from '../geometry/clip.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import { cross, dot, sub, type Vec3 } from '../geometry/vec.ts';
@@ -10,7 +11,7 @@ export interface Eye {
 }
 
 export interface Facet {
-  readonly pourId: string;
+  readonly pourId: StepId;
   /** screen points in mm, x right, y up */
   readonly points: readonly (readonly [number, number])[];
   /** 0 dark to 1 light */

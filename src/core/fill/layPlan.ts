@@ -1,3 +1,4 @@
+import type { MouldId, StepId } from '../validate/ids.ts';
 import { NOMINAL_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { mouldGeometry, type MouldGeometry } from '../mould/geometry.ts';
 import { FIRST, inAll, partOf, usesOf, type MouldUse } from '../plan/moulds.ts';
@@ -51,9 +52,9 @@ const AGREES = 1e-7;
 const ROUNDS = 6;
 
 /** What was really poured, by the pour's id, in the place of what was planned: each mould's part of it. */
-export type PouredAmounts = (mouldId: string, pourId: string) => Amount | undefined;
+export type PouredAmounts = (mouldId: MouldId, pourId: StepId) => Amount | undefined;
 
-const withAmounts = (part: Plan, mouldId: string, poured: PouredAmounts | undefined): Plan =>
+const withAmounts = (part: Plan, mouldId: MouldId, poured: PouredAmounts | undefined): Plan =>
   poured === undefined
     ? part
     : {
@@ -76,7 +77,7 @@ export function layPlan(plan: Plan, poured?: PouredAmounts): LaidPlan {
   }));
   const plain = makeupOf(plan, recipe, []);
 
-  const lay = (mean: MeanBatter, densityOf: (mouldId: string) => number): LaidPlan['moulds'] => {
+  const lay = (mean: MeanBatter, densityOf: (mouldId: MouldId) => number): LaidPlan['moulds'] => {
     const batchG = givenBatch(plan, mean);
     const fixed = uses.map(({ use, geometry, part }) => {
       const { to } = part.fill;

@@ -1,3 +1,4 @@
+import type { PotId } from '../validate/ids.ts';
 import { fragrancePerOil } from '../batter/fragranceLimit.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { Batter, Fragrance } from '../batter/schema.ts';
@@ -71,7 +72,7 @@ function rememberedFor({ colorants, batter, pots, divide }: Plan): Map<string, P
 }
 
 /** The paints of the batch, or those of one pot where it has oils or fragrance of its own. */
-export function paintboxOf(plan: Plan, state: SoapState, potId?: string): Paintbox {
+export function paintboxOf(plan: Plan, state: SoapState, potId?: PotId): Paintbox {
   const recipes = recipesOf(plan);
   const pot = plan.pots.find((p) => p.id === potId);
   const differs = pot !== undefined && recipes.ofPot(pot.id) !== recipes.batch;

@@ -1,3 +1,4 @@
+import type { OmbreId, PotId } from '../validate/ids.ts';
 import { potsOf, poursFrom } from '../plan/sources.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Ombre } from '../plan/ombreSchema.ts';
@@ -13,7 +14,7 @@ export interface Run {
 }
 
 /** An ombre's pours in order. */
-export const poursOfOmbre = (plan: Pick<Plan, 'steps'>, ombreId: string): readonly Pour[] =>
+export const poursOfOmbre = (plan: Pick<Plan, 'steps'>, ombreId: OmbreId): readonly Pour[] =>
   plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre?.id === ombreId ? [s] : []));
 
 /** Pots that any ombre is poured from: their colorants come from there. */
@@ -23,14 +24,14 @@ export const gradedPots = (plan: Pick<Plan, 'steps'>): ReadonlySet<string> =>
 /** The school of the ombre that a pot is poured from. */
 export const gradedSchool = (
   plan: Pick<Plan, 'steps' | 'ombres'>,
-  potId: string,
+  potId: PotId,
 ): Ombre['school'] | undefined => {
   const pour = poursFrom(plan, potId).find((p) => p.ombre !== undefined);
   return plan.ombres.find((o) => o.id === pour?.ombre?.id)?.school;
 };
 
 /** An ombre's pours as its runs: each turn begins a new one. */
-export function runsOf(plan: Pick<Plan, 'steps'>, ombreId: string): readonly Run[] {
+export function runsOf(plan: Pick<Plan, 'steps'>, ombreId: OmbreId): readonly Run[] {
   const runs: { pours: Pour[]; rising: boolean; goesOn: boolean }[] = [];
   for (const pour of poursOfOmbre(plan, ombreId)) {
     const last = runs.at(-1);

@@ -1,3 +1,4 @@
+import type { PotId, StepId } from '../validate/ids.ts';
 import { leadPot } from '../plan/sources.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import { rampOfDoses, type Ramp, type RampDose } from '../colour/ramp.ts';
@@ -11,8 +12,8 @@ import { placesOn } from './strip.ts';
 
 /** One layer of an ombre: where it stands between the ends, and what that takes. */
 export interface Shade {
-  readonly pourId: string;
-  readonly pot: string;
+  readonly pourId: StepId;
+  readonly pot: PotId;
   /** place in its ombre, 0 the first */
   readonly nth: number;
   readonly run: number;

@@ -1,7 +1,8 @@
+import { colorantId, stepId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import { id, listOf, massG, moment } from '../validate/fields.ts';
 
-const event = { id, at: moment, pour: id };
+const event = { id, at: moment, pour: stepId };
 
 /**
  * What really happened at a pour, written down as it happened. Nothing written is changed: what was wrong is followed by what is
@@ -13,7 +14,11 @@ export const eventSchema = v.variant('does', [
   v.strictObject({
     ...event,
     does: v.literal('added'),
-    added: listOf(v.strictObject({ colorant: id, massG: massG(0, 5000) }), 12, 'at most 12 colorants'),
+    added: listOf(
+      v.strictObject({ colorant: colorantId, massG: massG(0, 5000) }),
+      12,
+      'at most 12 colorants',
+    ),
   }),
   /** it went as planned after all */
   v.strictObject({ ...event, does: v.literal('as-planned'), what: v.picklist(['poured', 'added']) }),

@@ -1,3 +1,4 @@
+import type { MouldId } from '../validate/ids.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { OtherMould } from './otherMould.ts';
 import type { Plan } from './planSchema.ts';
@@ -8,7 +9,7 @@ export const FIRST = 'first';
 
 /** One of the moulds that a plan fills, and how. */
 export interface MouldUse {
-  readonly id: string;
+  readonly id: MouldId;
   readonly mould: Mould;
   /** so many of it, filled alike */
   readonly copies: number;
@@ -47,11 +48,11 @@ export const isAbout = ({ id, design }: Pick<MouldUse, 'id' | 'design'>, step: S
   mouldOfStep(step) === (design === 'as-first' ? FIRST : id);
 
 /** What goes into one mould is a step of its own, or one of the first mould's that it follows. */
-export const isFollower = (plan: Plan, mouldId: string): boolean =>
+export const isFollower = (plan: Plan, mouldId: MouldId): boolean =>
   plan.others.some((o) => o.id === mouldId && o.design === 'as-first');
 
 /** The steps of one mould, in order. What is done to the finished soap is the same for all. */
-export function stepsIn(plan: Plan, mouldId: string): readonly Step[] {
+export function stepsIn(plan: Plan, mouldId: MouldId): readonly Step[] {
   const use = usesOf(plan).find((u) => u.id === mouldId);
   if (plan.others.length === 0 || !use) return plan.steps;
   return plan.steps.filter((s) => s.kind === 'finish' || isAbout(use, s));
@@ -64,7 +65,7 @@ export function stepsIn(plan: Plan, mouldId: string): readonly Step[] {
  */
 export function partOf(
   plan: Plan,
-  mouldId: string,
+  mouldId: MouldId,
   topShare: number,
   to: Plan['fill']['to'] = { kind: 'headspace', headspaceMm: 0 },
 ): Plan {

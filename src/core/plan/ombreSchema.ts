@@ -1,9 +1,10 @@
+import { colorantId, ombreId } from '../validate/ids.ts';
 import * as v from 'valibot';
-import { dose, id, listOf, name, percent } from '../validate/fields.ts';
+import { dose, listOf, name, percent } from '../validate/fields.ts';
 
 /** Colorants at their doses, g per kg of batter. */
 export const mix = listOf(
-  v.strictObject({ colorant: id, doseGPerKg: dose(0, 200) }),
+  v.strictObject({ colorant: colorantId, doseGPerKg: dose(0, 200) }),
   12,
   'at most 12 colorants',
 );
@@ -26,7 +27,7 @@ const spacing = v.variant('kind', [
 export const SCHOOLS = ['one-pot', 'master-blends', 'separate-pots'] as const;
 
 export const ombreSchema = v.strictObject({
-  id,
+  id: ombreId,
   name: name(60),
   school: v.picklist(SCHOOLS),
   /** the first colour, by its colorants; none: plain batter */

@@ -1,6 +1,7 @@
+import { mouldId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import { mouldSchema } from '../mould/schema.ts';
-import { id, lengthMm, listOf, name } from '../validate/fields.ts';
+import { lengthMm, listOf, name } from '../validate/fields.ts';
 
 export const MOST_COPIES = 48;
 
@@ -46,7 +47,7 @@ export const cutSchema = v.strictObject({
 
 /** Another mould that is filled from the same batch. */
 export const otherMouldSchema = v.strictObject({
-  id,
+  id: mouldId,
   mould: mouldSchema,
   copies,
   to: v.variant('kind', [

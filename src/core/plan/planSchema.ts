@@ -1,3 +1,4 @@
+import { potId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import { batterSchema, MOST_POTS, oilsSchema, waterSchema } from '../batter/schema.ts';
 import { planColorantSchema } from '../colorant/schema.ts';
@@ -49,11 +50,11 @@ const fill = v.strictObject({
   /** batter mixed beyond what is poured and held back, for jugs, blender and spatula */
   overagePercent: percent(0, 50),
   /** top allowance: batter held back for the top and for repairs, and from which pot */
-  top: listOf(v.strictObject({ pot: id, massG: massG(0, 100000) }), 48, 'at most 48 pots'),
+  top: listOf(v.strictObject({ pot: potId, massG: massG(0, 100000) }), 48, 'at most 48 pots'),
 });
 
 const pot = v.strictObject({
-  id,
+  id: potId,
   letter: v.pipe(v.string(), v.regex(/^[A-Z][0-9]?$/, 'a letter A to Z, with a digit at most')),
   name: name(60),
   /** given by hand; absent: as its colorants make it */
@@ -63,7 +64,7 @@ const pot = v.strictObject({
   /** a pot that an ombre is poured from takes its colorants from there instead */
   colorants: mix,
   /** it is mixed in the jug that this pot has left empty, not in one of its own */
-  jugOf: v.optional(id),
+  jugOf: v.optional(potId),
   /** what it is mixed in: how much it holds to the brim, and its weight empty */
   jug: v.optional(
     v.strictObject({ name: name(60), capacityMl: volumeMl(20, 50000), tareG: massG(0, 20000) }),

@@ -1,3 +1,4 @@
+import type { PotId, StepId } from '../validate/ids.ts';
 import { potNamed, potsByPour } from './sources.ts';
 import { recipeOf, type Recipe } from '../batter/recipe.ts';
 import { wholeBatch, type Scope } from '../batter/additions.ts';
@@ -9,9 +10,9 @@ export interface Recipes {
   /** with what goes into the whole batch; undefined when there is no oil to weigh */
   readonly batch: Recipe | undefined;
   /** with all that is stirred into the pot before its last pour */
-  readonly ofPot: (potId: string) => Recipe | undefined;
+  readonly ofPot: (potId: PotId) => Recipe | undefined;
   /** with all that is in what is poured */
-  readonly ofPour: (pourId: string) => Recipe | undefined;
+  readonly ofPour: (pourId: StepId) => Recipe | undefined;
 }
 
 /** A pot's oils and water take the place of the recipe's only where each jug has its own lye. */
@@ -59,7 +60,7 @@ function recipesFor(plan: Plan): Recipes {
   for (const pourId of potOf.keys()) places.set(pourId, places.size);
   const made = new Map<string, Recipe | undefined>();
   /** with the doses that are in by the pour at `place` */
-  const at = (potId: string, place: number): Recipe | undefined => {
+  const at = (potId: PotId, place: number): Recipe | undefined => {
     const pot = potNamed(plan, potId);
     if (!pot || !differs(pot)) return batch;
     const later = special.filter((d) => d.fromPour !== undefined && (places.get(d.fromPour) ?? 0) > place);

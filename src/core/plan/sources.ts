@@ -1,3 +1,4 @@
+import type { PotId, StepId } from '../validate/ids.ts';
 import type { Plan, Pot } from './planSchema.ts';
 import type { Pour, Step } from './stepSchema.ts';
 
@@ -5,33 +6,33 @@ import type { Pour, Step } from './stepSchema.ts';
  * The pots that a pour comes from, in the order they leave their jugs. Only this file reads a pour's pot, and only it sets one:
  * a way of pouring that draws on several pots begins here.
  */
-export const potsOf = (pour: Pour): readonly [string, ...string[]] => [pour.pot];
+export const potsOf = (pour: Pour): readonly [PotId, ...PotId[]] => [pour.pot];
 
 /** The pot whose letter and colour stand for a pour. */
-export const leadPot = (pour: Pour): string => potsOf(pour)[0];
+export const leadPot = (pour: Pour): PotId => potsOf(pour)[0];
 
 /** The same pour out of another pot. */
-export const outOf = (pour: Pour, pot: string): Pour => ({ ...pour, pot });
+export const outOf = (pour: Pour, pot: PotId): Pour => ({ ...pour, pot });
 
 /** A step that pours from this pot. */
-export const isFrom = (step: Step, pot: string): step is Pour =>
+export const isFrom = (step: Step, pot: PotId): step is Pour =>
   step.kind === 'pour' && potsOf(step).includes(pot);
 
 type Steps = Pick<Plan, 'steps'>;
 
-export const poursFrom = (plan: Steps, pot: string): readonly Pour[] =>
+export const poursFrom = (plan: Steps, pot: PotId): readonly Pour[] =>
   plan.steps.filter((s) => isFrom(s, pot));
 
 /** Every pot that is poured, in the order of their first pours. */
-export const pouredPots = (plan: Steps): ReadonlySet<string> =>
+export const pouredPots = (plan: Steps): ReadonlySet<PotId> =>
   new Set(plan.steps.flatMap((s) => (s.kind === 'pour' ? potsOf(s) : [])));
 
 /** A pour is of this pot alone, by the pours' ids. */
-export const potsByPour = (plan: Steps): ReadonlyMap<string, string> =>
+export const potsByPour = (plan: Steps): ReadonlyMap<StepId, PotId> =>
   new Map(plan.steps.flatMap((s) => (s.kind === 'pour' ? [[s.id, leadPot(s)] as const] : [])));
 
 /** A pot by its id; pots that are named are there, or the plan is refused. */
-export const potNamed = (plan: Pick<Plan, 'pots'>, id: string | undefined): Pot | undefined =>
+export const potNamed = (plan: Pick<Plan, 'pots'>, id: PotId | undefined): Pot | undefined =>
   plan.pots.find((p) => p.id === id);
 
 /** What a pour is of, in the order it goes in. */

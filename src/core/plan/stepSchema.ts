@@ -1,8 +1,8 @@
+import { mouldId, ombreId, potId, stepId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import { UNDER } from '../mould/propped.ts';
 import {
   degrees,
-  id,
   lengthMm,
   listOf,
   massG,
@@ -32,13 +32,13 @@ const amount = v.variant('kind', [
 ]);
 
 /** The mould that a step is about, where it is not the first. */
-const inMould = { mould: v.optional(id) };
+const inMould = { mould: v.optional(mouldId) };
 
 const pour = v.strictObject({
-  id,
+  id: stepId,
   ...inMould,
   kind: v.literal('pour'),
-  pot: id,
+  pot: potId,
   /** which compartment of a divided mould, from the left or the near end; 0 is the first */
   compartment: v.pipe(v.number(), v.integer('a whole number is wanted'), v.minValue(0), v.maxValue(11)),
   amount,
@@ -52,7 +52,7 @@ const pour = v.strictObject({
    * A layer of an ombre: its shade comes from its place among that ombre's pours. With `turn` a new run begins here:
    * `restart` goes back to the first colour, `reverse` goes on the other way.
    */
-  ombre: v.optional(v.strictObject({ id, turn: v.optional(v.picklist(['restart', 'reverse'])) })),
+  ombre: v.optional(v.strictObject({ id: ombreId, turn: v.optional(v.picklist(['restart', 'reverse'])) })),
 });
 
 /** What is put under the mould: the angles follow from it. */
@@ -66,7 +66,7 @@ const putUnder = v.strictObject({
 
 /** From here on the mould stands at this tilt: roll lifts the +x (right) long edge, pitch the +y end. */
 const tilt = v.strictObject({
-  id,
+  id: stepId,
   ...inMould,
   kind: v.literal('tilt'),
   rollDeg: degrees(-60, 60),
@@ -76,7 +76,7 @@ const tilt = v.strictObject({
 });
 
 const wait = v.strictObject({
-  id,
+  id: stepId,
   ...inMould,
   kind: v.literal('wait'),
   until: v.variant('kind', [
@@ -87,7 +87,7 @@ const wait = v.strictObject({
 });
 
 const finish = v.strictObject({
-  id,
+  id: stepId,
   kind: v.literal('finish'),
   what: v.picklist(['mist', 'insulate', 'warm-oven', 'leave-cool']),
 });

@@ -1,3 +1,4 @@
+import type { PotId, StepId } from '../validate/ids.ts';
 import type { Grams } from '../units/quantity.ts';
 import type { Deed } from './deeds.ts';
 
@@ -42,7 +43,7 @@ export interface Line {
   /** vessels of the ledger */
   readonly from: string;
   readonly to: string;
-  readonly pot?: string;
+  readonly pot?: PotId;
   /** what comes from the supply, as the ledger names it */
   readonly substance?: string;
 }
@@ -64,8 +65,8 @@ export interface Act {
   readonly deed: Deed;
   readonly lines: readonly Line[];
   /** the plan step this carries out */
-  readonly step?: string;
-  readonly pot?: string;
+  readonly step?: StepId;
+  readonly pot?: PotId;
   /** what this fills, by mould */
   readonly running?: readonly Running[];
 }

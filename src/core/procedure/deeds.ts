@@ -1,7 +1,7 @@
 import type { Mould } from '../mould/schema.ts';
 import type { Finish, Landing, Wait, Wall } from '../plan/stepSchema.ts';
 import type { PutUnder } from '../mould/propped.ts';
-import type { Celsius, Degrees, Grams, Millilitres, Millimetres } from '../units/quantity.ts';
+import type { Celsius, Degrees, Grams, Millilitres, Millimetres, Stage } from '../units/quantity.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
 
 /** A surface as it is poured up to: heights on the walls at their middles, and the walls it does not come to. */
@@ -109,7 +109,7 @@ export type Deed =
     }
   | { readonly does: 'keep-spare' }
   | { readonly does: 'stir-into-pot'; readonly at: 'emulsion' }
-  | { readonly does: 'stir-into-pot'; readonly at: 'stage'; readonly stage: number }
+  | { readonly does: 'stir-into-pot'; readonly at: 'stage'; readonly stage: Stage }
   | { readonly does: 'stir-into-pot'; readonly at: 'pass'; readonly holdsG: Grams }
   | {
       readonly does: 'stir-into-pot';

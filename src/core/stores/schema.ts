@@ -1,3 +1,4 @@
+import { colorantId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import { SPEEDS } from '../batter/schema.ts';
 import { CARRIERS } from '../colorant/schema.ts';
@@ -47,7 +48,7 @@ export const jarStock = v.strictObject({
   id,
   name: name(60),
   /** of the colorants library */
-  colorant: id,
+  colorant: colorantId,
   carrier: v.picklist(CARRIERS),
   /** g of carrier to each g of powder */
   carrierPerPowder: ratio(0.3, 50),

@@ -1,30 +1,40 @@
 import * as v from 'valibot';
+import type {
+  Celsius,
+  Degrees,
+  Grams,
+  Millilitres,
+  Millimetres,
+  Minutes,
+  Percent,
+  Stage,
+} from '../units/quantity.ts';
 import { cleanLine, cleanText } from './cleanText.ts';
 
 /** A number from `low` to `high`, refused with its own value and the unit in the message. */
-const ranged = (low: number, high: number, unit: string) => {
+const ranged = <Q extends number = number>(low: number, high: number, unit: string) => {
   const message = (issue: { input: number }): string =>
     `${issue.input} ${unit} is outside ${low} to ${high} ${unit}`;
   return v.pipe(
     v.number(`a number in ${unit} is wanted`),
     v.minValue(low, message),
     v.maxValue(high, message),
-  );
+  ) as unknown as v.GenericSchema<number, Q>;
 };
 
-export const lengthMm = (low: number, high: number) => ranged(low, high, 'mm');
-export const massG = (low: number, high: number) => ranged(low, high, 'g');
-export const percent = (low: number, high: number) => ranged(low, high, '%');
-export const minutes = (low: number, high: number) => ranged(low, high, 'min');
-export const celsius = (low: number, high: number) => ranged(low, high, '°C');
-export const degrees = (low: number, high: number) => ranged(low, high, '°');
+export const lengthMm = (low: number, high: number) => ranged<Millimetres>(low, high, 'mm');
+export const massG = (low: number, high: number) => ranged<Grams>(low, high, 'g');
+export const percent = (low: number, high: number) => ranged<Percent>(low, high, '%');
+export const minutes = (low: number, high: number) => ranged<Minutes>(low, high, 'min');
+export const celsius = (low: number, high: number) => ranged<Celsius>(low, high, '°C');
+export const degrees = (low: number, high: number) => ranged<Degrees>(low, high, '°');
 export const millilitresPerGram = (low: number, high: number) => ranged(low, high, 'ml/g');
 export const dose = (low: number, high: number) => ranged(low, high, 'g/kg');
 export const saponificationValue = ranged(50, 400, 'mg KOH/g');
 export const density = ranged(0.5, 3, 'g/ml');
 export const ratio = (low: number, high: number) => ranged(low, high, ': 1');
-export const volumeMl = (low: number, high: number) => ranged(low, high, 'ml');
-export const stage = (low: number, high: number) => ranged(low, high, '(stage)');
+export const volumeMl = (low: number, high: number) => ranged<Millilitres>(low, high, 'ml');
+export const stage = (low: number, high: number) => ranged<Stage>(low, high, '(stage)');
 export const parts = ranged(0.000001, 1e9, 'parts');
 
 export const id = v.pipe(

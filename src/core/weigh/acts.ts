@@ -1,3 +1,4 @@
+import type { ColorantId, MouldId, OmbreId, PotId, StepId } from '../validate/ids.ts';
 import { FIRST } from '../plan/moulds.ts';
 
 /** Names of the vessels of a batch, as the ledger has them. */
@@ -7,15 +8,15 @@ export const VESSEL = {
   lye: 'lye',
   carrierOil: 'carrier-oil',
   /** all of one kind, filled alike; the first has no id of its own */
-  mould: (id: string) => (id === FIRST ? 'mould' : `mould:${id}`),
+  mould: (id: MouldId) => (id === FIRST ? 'mould' : `mould:${id}`),
   spare: 'spare',
-  jar: (colorant: string) => `jar:${colorant}`,
-  stock: (ombre: string, which: 'first' | 'last') => `stock:${ombre}:${which}`,
-  pot: (pot: string) => `pot:${pot}`,
+  jar: (colorant: ColorantId) => `jar:${colorant}`,
+  stock: (ombre: OmbreId, which: 'first' | 'last') => `stock:${ombre}:${which}`,
+  pot: (pot: PotId) => `pot:${pot}`,
   /** plain batter kept aside for a pot that goes paler */
-  plain: (pot: string) => `plain:${pot}`,
+  plain: (pot: PotId) => `plain:${pot}`,
   /** batter of a pot that something is stirred into for one pour alone */
-  cup: (pot: string, pour: string) => `cup:${pot}:${pour}`,
+  cup: (pot: PotId, pour: StepId) => `cup:${pot}:${pour}`,
 } as const;
 
 /** Names of the acts of a batch: what one instruction of the sheet does. */
@@ -35,18 +36,18 @@ export const ACT = {
   inEmulsion: 'in-emulsion',
   trace: 'trace',
   scent: 'scent',
-  disperse: (colorant: string) => `disperse:${colorant}`,
-  stock: (ombre: string, which: 'first' | 'last') => `stock:${ombre}:${which}`,
-  pot: (pot: string) => `pot:${pot}`,
-  combine: (pot: string) => `combine:${pot}`,
+  disperse: (colorant: ColorantId) => `disperse:${colorant}`,
+  stock: (ombre: OmbreId, which: 'first' | 'last') => `stock:${ombre}:${which}`,
+  pot: (pot: PotId) => `pot:${pot}`,
+  combine: (pot: PotId) => `combine:${pot}`,
   /** into one pot by itself, once it holds as an emulsion */
-  potEmulsion: (pot: string) => `pot-emulsion:${pot}`,
+  potEmulsion: (pot: PotId) => `pot-emulsion:${pot}`,
   /** into one pot by itself, once it has thickened */
-  potTrace: (pot: string) => `pot-trace:${pot}`,
-  pass: (pour: string) => `pass:${pour}`,
+  potTrace: (pot: PotId) => `pot-trace:${pot}`,
+  pass: (pour: StepId) => `pass:${pour}`,
   /** just before a pour */
-  stir: (pour: string) => `stir:${pour}`,
-  pour: (pour: string) => `pour:${pour}`,
+  stir: (pour: StepId) => `stir:${pour}`,
+  pour: (pour: StepId) => `pour:${pour}`,
   top: 'top',
   spare: 'spare',
 } as const;

@@ -1,3 +1,4 @@
+import type { ColorantId } from '../validate/ids.ts';
 import type { Nature } from '../colorant/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
@@ -12,7 +13,7 @@ import type { PotTarget } from './targets.ts';
 export interface DispersionDraw {
   readonly act: string;
   readonly to: string;
-  readonly colorant: string;
+  readonly colorant: ColorantId;
   readonly powderG: Grams;
   /** powder and carrier together, as it is weighed */
   readonly massG: Grams;
@@ -20,7 +21,7 @@ export interface DispersionDraw {
 
 /** One colorant dispersed once, all of it. */
 export interface Dispersion {
-  readonly colorant: string;
+  readonly colorant: ColorantId;
   readonly powderG: Grams;
   readonly carrierG: Grams;
   readonly carrier: Exclude<Nature['carrier'], 'none'> | undefined;

@@ -1,3 +1,4 @@
+import type { PotId } from '../validate/ids.ts';
 import { together, type Contents } from '../ledger/contents.ts';
 import { SUPPLY, transfersOf, type Ledger } from '../ledger/ledger.ts';
 import type { Substances } from '../ledger/balance.ts';
@@ -21,17 +22,17 @@ export interface Portion {
   readonly fragranceG: Grams;
 }
 
-const OWN_CUP = (potId: string): string => VESSEL.cup(potId, '');
+const OWN_CUP = (potId: PotId): string => VESSEL.cup(potId, '');
 
 /** Everything that is made up in a pot's jug, and in cups for some of its pours: plain batter that stood by counted once. */
-export function madeUpIn(ledger: Ledger, potId: string): Contents {
+export function madeUpIn(ledger: Ledger, potId: PotId): Contents {
   const plain = [VESSEL.pot(potId), VESSEL.plain(potId)];
   const own = (vessel: string): boolean => plain.includes(vessel) || vessel.startsWith(OWN_CUP(potId));
   return together(ledger.transfers.filter((t) => own(t.to) && !own(t.from)).map((t) => t.what));
 }
 
 /** What was weighed into one pot's jug, by kind. */
-export function portionIn(ledger: Ledger, substances: Substances, potId: string): Portion {
+export function portionIn(ledger: Ledger, substances: Substances, potId: PotId): Portion {
   const made = transfersOf(ledger, ACT.pot(potId));
   const combined = transfersOf(ledger, ACT.combine(potId));
   const sum = (list: typeof made, wanted: (t: (typeof made)[number]) => boolean): Grams =>

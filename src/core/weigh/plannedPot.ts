@@ -1,3 +1,4 @@
+import type { OmbreId, PotId } from '../validate/ids.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import { makeupOf } from '../fill/makeup.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
@@ -17,7 +18,7 @@ export type PotSource =
   | { readonly kind: 'one-pot'; readonly startG: Grams; readonly plainG: Grams }
   | {
       readonly kind: 'blend';
-      readonly ombre: string;
+      readonly ombre: OmbreId;
       readonly firstG: Grams;
       readonly lastG: Grams;
       readonly mix: Mix;
@@ -38,7 +39,7 @@ export interface PlannedPot {
   readonly stirs: readonly Stir[];
 }
 
-export function sourceOf(ombres: readonly OmbreWeights[], potId: string): PotSource {
+export function sourceOf(ombres: readonly OmbreWeights[], potId: PotId): PotSource {
   for (const o of ombres) {
     if (o.school === 'one-pot') {
       const pot = o.pots.find((p) => p.pot.id === potId);

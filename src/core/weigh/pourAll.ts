@@ -1,3 +1,4 @@
+import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import { superfatIn } from '../ledger/balance.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
 import { topShares } from '../fill/topShares.ts';
@@ -20,7 +21,7 @@ export interface PouredFrom {
 }
 
 /** What goes before each pass of a pot that is coloured as it empties: plain batter first, then the colorants. */
-function beforePass(bench: WeighBench, ombres: readonly OmbreWeights[], pourId: string): void {
+function beforePass(bench: WeighBench, ombres: readonly OmbreWeights[], pourId: StepId): void {
   const act = ACT.pass(pourId);
   for (const o of ombres) {
     if (o.school !== 'one-pot') continue;
@@ -32,11 +33,11 @@ function beforePass(bench: WeighBench, ombres: readonly OmbreWeights[], pourId: 
   drawDispersed(bench, act);
 }
 
-const stirsFor = ({ pots }: WeighBench, potId: string): readonly Stir[] =>
+const stirsFor = ({ pots }: WeighBench, potId: PotId): readonly Stir[] =>
   pots.find((p) => p.target.pot.id === potId)?.stirs ?? [];
 
 /** What is stirred into a pot once it has thickened: before anything is poured of it, so that nothing sinks. */
-function atTrace(bench: WeighBench, potId: string): void {
+function atTrace(bench: WeighBench, potId: PotId): void {
   stirIn(
     bench.book,
     ACT.potTrace(potId),
@@ -73,7 +74,7 @@ function shared(
   into: readonly PouredInto[],
   massG: Grams,
   stepG: Grams,
-): readonly { readonly mould: string; readonly massG: Grams }[] {
+): readonly { readonly mould: MouldId; readonly massG: Grams }[] {
   const plannedG = into.reduce((s, i) => s + i.eachG * i.copies, 0);
   let leftG = massG;
   return into.map(({ mould, eachG, copies }, i) => {
@@ -99,7 +100,7 @@ export function pourAll(
   const intoOf = new Map(pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.into] as const)));
   const tops = topShares(plan);
   const thickenedPots = new Set<string>();
-  const thickened = (potId: string): void => {
+  const thickened = (potId: PotId): void => {
     if (!thickenedPots.has(potId)) atTrace(bench, potId);
     thickenedPots.add(potId);
   };

@@ -1,3 +1,4 @@
+import type { StepId } from '../validate/ids.ts';
 import { isInLye, isInPot } from '../batter/additions.ts';
 import { dosesPerOil, type Recipe, type RecipeDose } from '../batter/recipe.ts';
 import type { OpenLedger } from '../ledger/ledger.ts';
@@ -18,14 +19,14 @@ export interface Stir {
   readonly massG: Grams;
   readonly moment: StirMoment;
   /** the pour it comes before */
-  readonly pourId?: string;
+  readonly pourId?: StepId;
   /** into a cup, for that pour alone; otherwise into all that is in the jug */
   readonly cup?: boolean;
 }
 
 /** What a pot holds, part by part: its pours in order, and last what is held back and what is mixed beyond. */
 export interface PotPart {
-  readonly pourId: string | undefined;
+  readonly pourId: StepId | undefined;
   readonly massG: Grams;
   readonly recipe: Recipe;
 }

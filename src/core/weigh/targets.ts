@@ -1,3 +1,4 @@
+import type { MouldId, StepId } from '../validate/ids.ts';
 import { potsOf } from '../plan/sources.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
@@ -8,7 +9,7 @@ import { downToStep, sumAtStep, toStep } from '../units/scaleStep.ts';
 
 /** What one pour puts into one kind of mould. */
 export interface PouredInto {
-  readonly mould: string;
+  readonly mould: MouldId;
   readonly copies: number;
   /** into one of them */
   readonly eachG: Grams;
@@ -16,7 +17,7 @@ export interface PouredInto {
 
 /** What one pour is to take, at the scale's step. */
 export interface PourTarget {
-  readonly stepId: string;
+  readonly stepId: StepId;
   readonly into: readonly PouredInto[];
   /** into all moulds */
   readonly massG: Grams;
@@ -43,7 +44,7 @@ export interface Targets {
 /** What a pour puts into each mould that it goes into. */
 const intoMoulds = (
   moulds: readonly LaidMould[],
-  pourId: string,
+  pourId: StepId,
   round: (massG: Grams) => Grams,
 ): readonly PouredInto[] =>
   moulds.flatMap(({ use, stack }): PouredInto[] => {

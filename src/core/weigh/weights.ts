@@ -1,3 +1,4 @@
+import type { StepId } from '../validate/ids.ts';
 import { asPlanned, happenedIn, type HappenedByPour } from '../batch/happened.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
@@ -31,7 +32,7 @@ import { substancesOf } from './substances.ts';
 import { targetsOf, type PotTarget, type PouredInto } from './targets.ts';
 
 export interface PourWeight {
-  readonly stepId: string;
+  readonly stepId: StepId;
   readonly into: readonly PouredInto[];
   /** into all moulds */
   readonly massG: Grams;

@@ -1,3 +1,4 @@
+import type { PotId } from '../../../core/validate/ids.ts';
 import { useMemo } from 'react';
 import { tans } from '../../../core/look/paintbox.ts';
 import { plannedHeat, type SoapState } from '../../../core/look/state.ts';
@@ -33,7 +34,7 @@ export function LookStates({
   potId,
   states,
 }: {
-  readonly potId: string;
+  readonly potId: PotId;
   readonly states: readonly NamedState[];
 }) {
   return (

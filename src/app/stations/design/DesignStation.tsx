@@ -1,3 +1,4 @@
+import type { StepId } from '../../../core/validate/ids.ts';
 import { Plus } from 'lucide-react';
 import { evenAll } from '../../../core/edit/even.ts';
 import { addPot } from '../../../core/edit/pots.ts';
@@ -19,7 +20,7 @@ export function DesignStation() {
   const chosen = useAppSelector((s) => s.desk.chosen);
   const layer = computed.stack.layers.find((l) => l.pour.id === chosen);
   const add = (): void => {
-    let stepId: string | undefined;
+    let stepId: StepId | undefined;
     edit((p) => {
       const pot = addPot(p);
       const pour = addPour(pot.plan, pot.potId, layer?.pour.compartment);

@@ -1,3 +1,4 @@
+import type { PotId, StepId } from '../../validate/ids.ts';
 import type { Computed } from '../../computed/compute.ts';
 import { SUPPLY } from '../../ledger/ledger.ts';
 import { potNamed } from '../../plan/sources.ts';
@@ -47,7 +48,7 @@ export const colours = (computed: Computed, w: Weights): Draft[] =>
   });
 
 /** The way an ombre colours a pot; undefined for a pot with colorants of its own. */
-export function schoolOf(w: Weights, potId: string): OmbreWeights['school'] | undefined {
+export function schoolOf(w: Weights, potId: PotId): OmbreWeights['school'] | undefined {
   return w.ombres.find((o) => o.layers.some((l) => l.pot.id === potId))?.school;
 }
 
@@ -74,7 +75,7 @@ export const stocks = (computed: Computed, w: Weights): Draft[] =>
   });
 
 /** What is stirred into a one-pot ombre's pot before one of its passes. */
-export function beforePass(computed: Computed, w: Weights, pourId: string): Draft[] {
+export function beforePass(computed: Computed, w: Weights, pourId: StepId): Draft[] {
   const id = ACT.pass(pourId);
   const lines = linesOf(computed, w, id);
   const pot = potNamed(computed.plan, lines[0]?.pot);

@@ -1,3 +1,4 @@
+import type { MouldId } from '../../validate/ids.ts';
 import type { MouldFacts } from '../../advice/facts.ts';
 import type { Computed } from '../../computed/compute.ts';
 import { bareWalls } from '../../fill/bareWall.ts';
@@ -51,7 +52,7 @@ interface Going {
 }
 
 /** Where there are several moulds, which one is meant. */
-const inNamed = ({ computed, names }: Going, mouldId: string): string | undefined =>
+const inNamed = ({ computed, names }: Going, mouldId: MouldId): string | undefined =>
   computed.moulds.length > 1 ? names.get(mouldId) : undefined;
 
 const named = (mould: string | undefined): { readonly mould?: string } =>

@@ -1,3 +1,4 @@
+import type { StepId } from '../../validate/ids.ts';
 import type { Computed } from '../../computed/compute.ts';
 import type { Pot } from '../../plan/planSchema.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
@@ -40,7 +41,7 @@ export function thickened(computed: Computed, w: Weights, pot: Pot, done: Set<st
 export function beforePour(
   computed: Computed,
   w: Weights,
-  pourId: string,
+  pourId: StepId,
   pot: Pot,
   /** as the sheet calls it: pour 3 */
   pour: string,

@@ -1,3 +1,4 @@
+import type { PotId } from '../../validate/ids.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { formatLength, formatMass, formatTemperature } from '../../units/format.ts';
 import { lowerFirst } from '../../units/words.ts';
@@ -23,7 +24,7 @@ export interface Saying {
 
 const potName = (pot: Pot | undefined): string => (pot ? `pot ${pot.letter}, ${pot.name}` : '');
 
-export function sayingOf({ units, pots }: Plan, potId: string | undefined): Saying {
+export function sayingOf({ units, pots }: Plan, potId: PotId | undefined): Saying {
   return {
     units,
     mass: (g) => formatMass(g, units.mass, units.scaleStepG),

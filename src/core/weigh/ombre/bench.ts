@@ -1,3 +1,4 @@
+import type { StepId } from '../../validate/ids.ts';
 import type { HappenedByPour } from '../../batch/happened.ts';
 import { dispersionPerG } from '../../colorant/dispersion.ts';
 import type { Shade } from '../../ombre/shades.ts';
@@ -44,5 +45,5 @@ export const weightOf = ({ plan }: Bench, colorant: string, massG: Grams): Weigh
   massG,
 });
 
-export const pouredIn = (pot: WeighedPot | undefined, pourId: string): Grams =>
+export const pouredIn = (pot: WeighedPot | undefined, pourId: StepId): Grams =>
   pot?.pours.find((p) => p.stepId === pourId)?.massG ?? 0;

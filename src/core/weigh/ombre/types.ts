@@ -1,3 +1,4 @@
+import type { StepId } from '../../validate/ids.ts';
 import type { Pass } from '../../ombre/onePot.ts';
 import type { Shade } from '../../ombre/shades.ts';
 import type { Mix, Ombre } from '../../plan/ombreSchema.ts';
@@ -9,7 +10,7 @@ import type { Weight } from '../ingredients.ts';
 export interface WeighedPot {
   readonly pot: Pot;
   readonly batterG: Grams;
-  readonly pours: readonly { readonly stepId: string; readonly massG: Grams }[];
+  readonly pours: readonly { readonly stepId: StepId; readonly massG: Grams }[];
 }
 
 /** One layer of an ombre as it comes out of the scales. */
@@ -27,7 +28,7 @@ export interface PotPasses {
   readonly pot: Pot;
   readonly startG: Grams;
   readonly plainG: Grams;
-  readonly passes: readonly (Pass & { readonly pourId: string; readonly colorants: readonly Weight[] })[];
+  readonly passes: readonly (Pass & { readonly pourId: StepId; readonly colorants: readonly Weight[] })[];
 }
 
 export interface Stock {
@@ -41,7 +42,7 @@ export interface Stock {
 
 export interface BlendDraw {
   readonly pot: Pot;
-  readonly pourId: string;
+  readonly pourId: StepId;
   readonly lastG: Grams;
   readonly firstG: Grams;
 }
@@ -50,7 +51,7 @@ export interface Common {
   readonly ombre: Ombre;
   readonly layers: readonly OmbreLayer[];
   /** pours that cannot be had this way, and why */
-  readonly fault: { readonly pourId: string; readonly message: string } | undefined;
+  readonly fault: { readonly pourId: StepId; readonly message: string } | undefined;
 }
 
 export type OmbreWeights = Common &

@@ -1,3 +1,4 @@
+import type { PotId } from '../../validate/ids.ts';
 import { happenedIn } from '../../batch/happened.ts';
 import type { Recipe } from '../../batter/recipe.ts';
 import { shadesOf } from '../../ombre/shades.ts';
@@ -44,11 +45,11 @@ export const weighOmbres = (
 /** Colorants as they end up in each graded pot, g: additions, or the pot's own, or its part of the stocks. */
 export function colorantsOfGraded(
   ombres: readonly OmbreWeights[],
-  massOf: (potId: string) => Grams,
+  massOf: (potId: PotId) => Grams,
   fineG: Grams,
 ): ReadonlyMap<string, readonly Weight[]> {
   const result = new Map<string, Weight[]>();
-  const put = (potId: string, list: readonly Weight[]): void => {
+  const put = (potId: PotId, list: readonly Weight[]): void => {
     const known = result.get(potId) ?? [];
     const all = [...known, ...list].reduce<Weight[]>((sum, w) => {
       const same = sum.findIndex((x) => x.id === w.id);

@@ -1,3 +1,4 @@
+import type { StepId } from '../../../../core/validate/ids.ts';
 import { memo } from 'react';
 import { setTurn } from '../../../../core/edit/ombre.ts';
 import type { Pot } from '../../../../core/plan/planSchema.ts';
@@ -12,7 +13,7 @@ const TURNS = [
 ] as const;
 
 interface LayerCellProps {
-  readonly pourId: string;
+  readonly pourId: StepId;
   /** counted in its ombre, from 0 */
   readonly nth: number;
   readonly pot: Pot;

@@ -1,3 +1,4 @@
+import type { OmbreId } from '../../../../core/validate/ids.ts';
 import { memo, useState } from 'react';
 import { startOmbre, type OmbreGoes } from '../../../../core/edit/ombre.ts';
 import { useColorants } from '../../../parts/colour/useLibrary.ts';
@@ -17,7 +18,7 @@ interface StartOmbreProps {
   /** some layers belong to no ombre */
   readonly free: boolean;
   readonly edit: Edit;
-  readonly onStarted: (ombreId: string) => void;
+  readonly onStarted: (ombreId: OmbreId) => void;
 }
 
 /** Begin an ombre: what it is coloured with, and where in the loaf it goes. */

@@ -86,6 +86,21 @@ async function bendTimes(page: Page): Promise<number[]> {
   });
 }
 
+/** Scripting time of each keystroke in the notes, ms. */
+async function noteTimes(page: Page): Promise<number[]> {
+  await page.getByRole('button', { name: 'Name, notes and units' }).click();
+  await page.getByRole('textbox', { name: 'Notes' }).focus();
+  await page.evaluate(() => {
+    const times: number[] = [];
+    Object.assign(window, { times });
+    let start = 0;
+    addEventListener('input', () => (start = performance.now()), { capture: true });
+    addEventListener('input', () => queueMicrotask(() => times.push(performance.now() - start)));
+  });
+  await page.keyboard.type('poured by the east window, in the cold; '.repeat(3));
+  return page.evaluate(() => (window as unknown as { times: number[] }).times);
+}
+
 /** Longest gap between frames while the shelf scrolls from end to end, and the time until it stands. */
 async function shelfTimes(page: Page, url: string): Promise<{ opened: number; gaps: number[] }> {
   const start = performance.now();
@@ -133,6 +148,9 @@ export async function benchBrowser(say: Say): Promise<void> {
   const slanted = await dragTimes(page);
   say('dragging a line of 12 tilted pours, median (aim: 8 ms)', ms(percentile(slanted, 50)));
   say('dragging a line of 12 tilted pours, 95th percentile', ms(percentile(slanted, 95)));
+
+  const notes = await noteTimes(page);
+  say('a keystroke in the notes of 12 tilted pours, median', ms(percentile(notes, 50)));
 
   await store(page, [recordOf('graded', 'Graded', 1, gradedLoaf())]);
   await page.goto(`${served.url}/plan/graded/colour/ombre`);

@@ -18,18 +18,21 @@ const sameWork = (a: Plan, b: Plan): boolean =>
     (key) => (WORDS as readonly string[]).includes(key) || a[key] === b[key],
   );
 
-let last: Computed | undefined;
+let last: Plan | null = null;
 
-/** Computed anew only when something changed that counts: a keystroke in the notes is none of that. */
-function computed(plan: Plan): Computed {
-  last = last && sameWork(last.plan, plan) ? { ...last, plan } : computePlan(plan);
+/**
+ * The open plan as there is work in it: the same object until something changes that counts. A keystroke in the notes is none of
+ * that, so nothing is computed for it, and nothing drawn but what shows the words; its words may be older than those of `present`.
+ */
+export const selectWork = ({ plan }: RootState): Plan | null => {
+  const { present } = plan;
+  if (!last || !present || !sameWork(last, present)) last = present;
   return last;
-}
+};
 
-/** Everything computed from the open plan; computed once for each state of the plan. */
-export const selectComputed = createSelector(
-  (state: RootState) => state.plan.present,
-  (plan): Computed | undefined => (plan ? computed(plan) : undefined),
+/** Everything computed from the open plan; computed once for each state of the work. */
+export const selectComputed = createSelector(selectWork, (plan): Computed | undefined =>
+  plan ? computePlan(plan) : undefined,
 );
 
 /** The mould on the bench; the first where the one that was there is gone. */

@@ -87,6 +87,34 @@ describe('the sheet under wet hands and on paper', () => {
     );
   });
 
+  it('draws nothing anew for a keystroke in the notes', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-copper-weir/colour');
+    await page.getByRole('button', { name: 'Name, notes and units' }).click();
+    await page.getByRole('textbox', { name: 'Notes' }).focus();
+    await page.evaluate(() => {
+      const changes: string[] = [];
+      Object.assign(window, { changes });
+      for (const part of document.querySelectorAll('main, nav, svg'))
+        if (!part.closest('dialog'))
+          new MutationObserver((list) => changes.push(...list.map((m) => m.type))).observe(part, {
+            subtree: true,
+            childList: true,
+            attributes: true,
+            characterData: true,
+          });
+    });
+    await page.keyboard.type('poured by the east window');
+    await page.getByRole('button', { name: 'Done' }).click();
+    await saved(page);
+    expect(await page.evaluate(() => (window as unknown as { changes: string[] }).changes)).to.deep.equal([]);
+    await page.reload();
+    await page.getByRole('button', { name: 'Name, notes and units' }).click();
+    expect(await page.getByRole('textbox', { name: 'Notes' }).inputValue()).to.match(
+      /poured by the east window/,
+    );
+  });
+
   it('draws boxes to tick on paper only, where they can be ticked', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/pour-day');

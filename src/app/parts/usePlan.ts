@@ -28,7 +28,17 @@ interface OnBench extends OpenPlan {
   readonly follows: boolean;
 }
 
-/** The open plan, what is computed from it, and how its units are shown. Only inside the workbench. */
+/** The open plan as it is now, with its words. Only inside the workbench. */
+export function usePresent(): Plan {
+  const present = useAppSelector((s) => s.plan.present);
+  if (!present) throw new Error('no plan is open');
+  return present;
+}
+
+/**
+ * The open plan's work, what is computed from it, and how its units are shown; for its name and notes ask `usePresent`. Only inside
+ * the workbench.
+ */
 export function usePlan(): OpenPlan {
   const dispatch = useAppDispatch();
   const computed = useAppSelector(selectComputed);

@@ -8,12 +8,12 @@ import { bringPlans } from '../../store/keeping/newPlans.ts';
 import { takeTheirs } from '../../store/openPlan.ts';
 import { newPlanId } from '../../store/page.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { usePresent } from '../parts/usePlan.ts';
 import { Compare } from './Compare.tsx';
 
 /** A plan was changed in two places, or deleted in the other: nothing is written over until the maker says which to keep. */
 export function ConflictBanner() {
-  const { plan } = usePlan();
+  const plan = usePresent();
   const notice = useAppSelector((s) => s.desk.notice);
   const work = useAppSelector((s) => s.keeping.works[plan.id]);
   const dispatch = useAppDispatch();
@@ -33,7 +33,7 @@ export function ConflictBanner() {
 }
 
 function Decide({ theirs }: { readonly theirs: Parameters<typeof takeTheirs>[0] | null }) {
-  const { plan } = usePlan();
+  const plan = usePresent();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const asked = (useLocation().state as { decide?: boolean } | null)?.decide === true;

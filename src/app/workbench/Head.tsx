@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { redone, undone } from '../../store/planSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
-import { usePlan } from '../parts/usePlan.ts';
+import { usePlan, usePresent } from '../parts/usePlan.ts';
 import { barsText } from '../../core/cut/barsText.ts';
 import { Help } from '../help/Help.tsx';
 import { PlanDetails } from './PlanDetails.tsx';
@@ -59,6 +59,11 @@ const UndoRedo = memo(function UndoRedo() {
   );
 });
 
+function Name() {
+  const { name } = usePresent();
+  return <h1 className="min-w-0 flex-1 basis-[70%] truncate text-xl sm:flex-none sm:basis-auto">{name}</h1>;
+}
+
 /** What does not change with the plan. */
 const Tools = memo(function Tools() {
   return (
@@ -76,7 +81,7 @@ export function Head() {
   return (
     <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-1.5 border-b bench:gap-x-3 bg-base-100 px-2 py-1 sm:px-4">
       <ToShelf />
-      <h1 className="min-w-0 flex-1 basis-[70%] truncate text-xl sm:flex-none sm:basis-auto">{plan.name}</h1>
+      <Name />
       <PlanDetails />
       <SaveNote />
       <UndoRedo />

@@ -1,3 +1,4 @@
+import { selectWork } from '../../store/computed.ts';
 import { useEffect, useState } from 'react';
 import { Outlet, useLocation, useParams } from 'react-router';
 import { keeper } from '../../store/keeping/keep.ts';
@@ -44,7 +45,7 @@ function OpenPlan() {
   useShortcuts();
   const panel = usePanelScroll();
   const folded = useAppSelector((s) => s.desk.folded);
-  const present = useAppSelector((s) => s.plan.present);
+  const work = useAppSelector(selectWork);
   const small = useMedia(SMALL);
   const station = useLocation().pathname.split('/')[3] ?? 'design';
   return (
@@ -59,7 +60,7 @@ function OpenPlan() {
         {small && <MouldTabs className="flex" />}
         {small && (
           <div className={`no-print rule shrink-0 border-b ${STRIP[String(folded)] ?? ''}`}>
-            <Boundary what="The loaf" of={[present]}>
+            <Boundary what="The loaf" of={[work]}>
               <FoldedSection />
             </Boundary>
           </div>
@@ -67,7 +68,7 @@ function OpenPlan() {
         <div
           className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[String(folded)] ?? ''}`}
         >
-          <Boundary what="The loaf" of={[present]}>
+          <Boundary what="The loaf" of={[work]}>
             <Views editable={station === 'design'} />
           </Boundary>
         </div>
@@ -75,12 +76,12 @@ function OpenPlan() {
           ref={panel}
           className="rule relative min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0"
         >
-          <Boundary what="This station" of={[present, station]}>
+          <Boundary what="This station" of={[work, station]}>
             <Outlet />
           </Boundary>
         </main>
       </div>
-      <Boundary what="The drip line" of={[present]}>
+      <Boundary what="The drip line" of={[work]}>
         <DripLine />
       </Boundary>
     </div>

@@ -4,7 +4,7 @@ import { formatPercent } from '../../../core/units/format.ts';
 import { CHAPTER_TITLES, type Chapter, type Act } from '../../../core/procedure/act.ts';
 import { procedureOf } from '../../../core/procedure/procedureOf.ts';
 import { WarningCards } from '../../parts/WarningCards.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { usePlan, usePresent } from '../../parts/usePlan.ts';
 import { LoafDrawing } from '../../section/LoafDrawing.tsx';
 import { MouldRow } from './MouldRow.tsx';
 import { usePaper } from './usePaper.ts';
@@ -26,11 +26,12 @@ function chapters(
 
 /** The whole job as an ordered list to print and to tick off. */
 export function PourSheet() {
+  const { name } = usePresent();
   const { plan, computed, show } = usePlan();
   const acts = procedureOf(computed);
   const { weights } = computed;
   const several = computed.moulds.length > 1;
-  usePaper(`${plan.name}: pour sheet`);
+  usePaper(`${name}: pour sheet`);
   if (!weights)
     return (
       <div className="grid gap-5 p-5">
@@ -45,7 +46,7 @@ export function PourSheet() {
     <div className="grid gap-5 p-6 print:gap-3 print:p-0">
       <header className="flex items-start justify-between gap-4">
         <div>
-          <h2 className="text-2xl">{plan.name}: pour sheet</h2>
+          <h2 className="text-2xl">{name}: pour sheet</h2>
           <p className="quiet">
             {show.mass(weights.batterG)} of batter · {show.lye(weights.lyeG)} lye ·{' '}
             {show.mass(weights.waterG)} water · superfat {formatPercent(weights.superfatPercent)} as weighed ·{' '}

@@ -1,14 +1,16 @@
 import { Download } from 'lucide-react';
 import { fileStem } from '../../../../core/exchange/writePlan.ts';
 import { writeGpl, writePaletteFile, type Palette } from '../../../../core/exchange/palette.ts';
+import { isFrom } from '../../../../core/plan/sources.ts';
 import { NO_COLOUR } from '../../../parts/ink.ts';
 import { PaletteImport } from '../../../parts/colour/PaletteImport.tsx';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { Group } from '../../../parts/Station.tsx';
-import { usePlan } from '../../../parts/usePlan.ts';
+import { usePlan, usePresent } from '../../../parts/usePlan.ts';
 
 /** The colours of this plan as a palette for other programs, and palettes taken in. */
 export function PalettePlan() {
+  const { name } = usePresent();
   const { plan, colours } = usePlan();
   const graded = plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s] : []));
   const ofOmbres = graded.map((s) => {
@@ -17,10 +19,10 @@ export function PalettePlan() {
     return { name: `${ombre?.name ?? 'Ombre'} ${nth}`, colour: colours.pours.get(s.id) ?? NO_COLOUR };
   });
   const plain = plan.pots
-    .filter((p) => !graded.some((s) => s.pot === p.id))
+    .filter((p) => !graded.some((s) => isFrom(s, p.id)))
     .map((p) => ({ name: p.name, colour: colours.pots.get(p.id) ?? NO_COLOUR }));
-  const palette: Palette = { name: plan.name, colours: [...plain, ...ofOmbres] };
-  const stem = fileStem(plan.name, 'palette');
+  const palette: Palette = { name, colours: [...plain, ...ofOmbres] };
+  const stem = fileStem(name, 'palette');
   return (
     <Group title="Palette">
       <div className="flex flex-wrap items-center gap-2">

@@ -1,5 +1,4 @@
 import { asPlanned } from '../../core/batch/happened.ts';
-import { usePicture } from './usePicture.ts';
 import { Copy, Download, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
@@ -9,14 +8,13 @@ import { newPlanId } from '../../store/page.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { saveFile } from '../parts/saveFile.ts';
 import { CardLines } from './CardLines.tsx';
-import { LoafThumb } from './LoafThumb.tsx';
+import { PlanThumb } from './PlanThumb.tsx';
 
 /** Not needed to show the shelf. */
 const keeping = () => import('../../store/keeping/newPlans.ts');
 
 export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }) {
   const save = useAppSelector((s) => s.keeping.works[plan.id]?.save);
-  const picture = usePicture(plan);
   const duplicate = async (): Promise<void> => {
     const now = new Date().toISOString();
     const { bringPlans, newestPlan } = await keeping();
@@ -42,7 +40,7 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
         className="grid h-44 items-end justify-items-center border-b-[5px] border-(--wood-line) transition-colors hover:bg-base-100"
         aria-label={`Open ${plan.name}`}
       >
-        <LoafThumb mould={plan.mould} picture={picture} width={206} height={160} />
+        <PlanThumb plan={plan} width={206} height={160} />
       </Link>
       <div className="flex items-center justify-between gap-1 px-3">
         <h2 className="min-w-0 truncate text-base">{plan.name}</h2>
@@ -80,7 +78,7 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
         {save === 'failed' ? (
           <p className="text-sm font-bold whitespace-nowrap text-error">not stored</p>
         ) : (
-          <CardLines plan={plan} drawn={picture !== undefined} />
+          <CardLines plan={plan} />
         )}
       </div>
     </article>

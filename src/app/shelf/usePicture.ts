@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import type { Picture } from '../../core/face/picture.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { factsClient } from './factsClient.ts';
@@ -43,7 +43,11 @@ export function usePicture(plan: Plan): Picture | undefined {
       if (outcome.kind === 'cancelled') return;
       const picture = outcome.kind === 'done' ? outcome.value : await here(plan);
       keep(plan, picture);
-      if (!gone) setFound({ plan, picture });
+      // drawing loaves gives way to scrolling
+      if (!gone)
+        startTransition(() => {
+          setFound({ plan, picture });
+        });
     };
     get().catch((error: unknown) => {
       if (!gone) setFound({ plan, fault: error instanceof Error ? error : new Error(String(error)) });

@@ -200,10 +200,14 @@ describe('a new plan', () => {
     const drawn = (name: string): Promise<number> =>
       page.getByRole('button', { name, exact: true }).locator('svg path[fill^="#"]').count();
     await page.getByLabel('Layers', { exact: true }).selectOption('7');
-    await page.waitForFunction(
-      () => document.querySelectorAll('button[aria-label="Ombre"] svg path[fill^="#"]').length >= 7,
-    );
-    expect(await drawn('Straight layers')).to.be.at.least(7);
+    for (const name of ['Ombre', 'Straight layers'])
+      await page.waitForFunction(
+        (of) => document.querySelectorAll(`button[aria-label="${of}"] svg path[fill^="#"]`).length >= 7,
+        name,
+      );
+    // each beginning is drawn as itself
+    expect(await drawn('Two soaps side by side')).to.equal(2);
+    expect(await drawn('A recipe only')).to.equal(1);
     await page.getByLabel('Mould', { exact: true }).selectOption('Tapered silicone loaf');
     await page.getByRole('button', { name: 'Moss', exact: true }).click();
     expect(await count()).to.equal(before);

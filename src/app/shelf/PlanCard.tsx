@@ -40,7 +40,7 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
         className="grid h-44 items-end justify-items-center border-b-[5px] border-(--wood-line) transition-colors hover:bg-base-100"
         aria-label={`Open ${plan.name}`}
       >
-        <PlanThumb plan={plan} width={206} height={160} />
+        <PlanThumb plan={plan} remember={`${plan.id} ${plan.changed}`} width={206} height={160} />
       </Link>
       <div className="flex items-center justify-between gap-1 px-3">
         <h2 className="min-w-0 truncate text-base">{plan.name}</h2>

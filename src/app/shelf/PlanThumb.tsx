@@ -4,11 +4,13 @@ import { usePicture } from './usePicture.ts';
 
 interface PlanThumbProps {
   readonly plan: Plan;
+  /** what a picture of it may be remembered by */
+  readonly remember?: string;
   readonly width: number;
   readonly height: number;
 }
 
 /** The little loaf section of a plan that stands by itself. */
-export function PlanThumb({ plan, width, height }: PlanThumbProps) {
-  return <LoafThumb mould={plan.mould} picture={usePicture(plan)} width={width} height={height} />;
+export function PlanThumb({ plan, remember, width, height }: PlanThumbProps) {
+  return <LoafThumb mould={plan.mould} picture={usePicture(plan, remember)} width={width} height={height} />;
 }

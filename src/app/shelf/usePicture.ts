@@ -6,13 +6,10 @@ import { factsClient } from './factsClient.ts';
 /** So many are kept for when the shelf is come back to. */
 const KEPT = 300;
 
-/** By the plan and its last change: drawn at once, and made sure of. */
+/** Of stored plans, by what they are known by: drawn at once, and made sure of. */
 const known = new Map<string, Picture>();
 
-const stateOf = (plan: Plan): string => `${plan.id} ${plan.changed}`;
-
-function keep(plan: Plan, picture: Picture): void {
-  const key = stateOf(plan);
+function keep(key: string, picture: Picture): void {
   known.delete(key);
   known.set(key, picture);
   const [oldest] = known.keys();
@@ -28,8 +25,11 @@ async function here(plan: Plan): Promise<Picture> {
   return finish(picture(plan));
 }
 
-/** The picture of a plan, worked out apart from the page; undefined until it is there. Throws for one that cannot be drawn. */
-export function usePicture(plan: Plan): Picture | undefined {
+/**
+ * The picture of a plan, worked out apart from the page: until it is there that of the plan before it, or the one that is remembered
+ * by `key`; undefined where there is none yet. Throws for one that cannot be drawn.
+ */
+export function usePicture(plan: Plan, key: string | undefined): Picture | undefined {
   const [found, setFound] = useState<{
     readonly plan: Plan;
     readonly picture?: Picture;
@@ -42,7 +42,7 @@ export function usePicture(plan: Plan): Picture | undefined {
       const outcome = await job.outcome;
       if (outcome.kind === 'cancelled') return;
       const picture = outcome.kind === 'done' ? outcome.value : await here(plan);
-      keep(plan, picture);
+      if (key !== undefined) keep(key, picture);
       // drawing loaves gives way to scrolling
       if (!gone)
         startTransition(() => {
@@ -56,7 +56,7 @@ export function usePicture(plan: Plan): Picture | undefined {
       gone = true;
       job.stop();
     };
-  }, [plan]);
+  }, [plan, key]);
   if (found?.plan === plan && found.fault) throw found.fault;
-  return (found?.plan === plan ? found.picture : undefined) ?? known.get(stateOf(plan));
+  return found?.picture ?? (key === undefined ? undefined : known.get(key));
 }

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { bodyOfHex, hexOfBody, labOfBody, type Body } from '../../src/core/colour/body.ts';
+import { evenNewton } from '../../src/core/colour/evenNewton.ts';
 import { difference } from '../../src/core/colour/difference.ts';
 import { labOfHex } from '../../src/core/colour/lab.ts';
 import { nearestDoses } from '../../src/core/colour/nearest.ts';
@@ -82,6 +83,32 @@ describe('grading', () => {
     const places = evenSteps(up, 8);
     const back = evenSteps(down, 8).toReversed();
     back.forEach((t, i) => expect(difference(down.labAt(t), up.labAt(places[i]!))).to.be.below(0.05));
+  });
+
+  it('places solved together make steps in proportion to any weights', () => {
+    let together = 0;
+    fc.assert(
+      fc.property(
+        soapColours,
+        fc.double({ min: 2, max: 12, noNaN: true }),
+        fc.array(fc.double({ min: 0.2, max: 3, noNaN: true }), { minLength: 1, maxLength: 22 }),
+        (hex, dose, weights) => {
+          const ramp = rampOf(CREAM, coloured(hex, dose));
+          const places = evenNewton(ramp, weights, 1e-4);
+          if (!places) return;
+          together += 1;
+          const labs = places.map((s) => ramp.labAt(ramp.at(s)));
+          const sizes = weights.map((w, i) => difference(labs[i]!, labs[i + 1]!) / w);
+          expect(places[0]).to.equal(0);
+          expect(places.at(-1)).to.equal(1);
+          // each step is right to a ten-thousandth of a difference
+          const slack = 2.1e-4 / Math.min(...weights);
+          expect(Math.max(...sizes) - Math.min(...sizes)).to.be.below(slack);
+        },
+      ),
+      { seed: 23, numRuns: 200 },
+    );
+    expect(together).to.be.above(180);
   });
 
   it('equal dose is far from even, which is why it is not the first choice', () => {

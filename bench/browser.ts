@@ -41,26 +41,33 @@ function tiltedLayers(): Plan {
   return zigzag(plan, computePlan(plan).stack.layers, 'edge', 5);
 }
 
+/** From now on the page notes how long each such event is worked on, ms. */
+const listen = (page: Page, event: string): Promise<void> =>
+  page.evaluate((name) => {
+    const times: number[] = [];
+    Object.assign(window, { times });
+    // React handles the event inside its dispatch: from the first listener to after the last one
+    let start = 0;
+    addEventListener(name, () => (start = performance.now()), { capture: true });
+    addEventListener(name, () => queueMicrotask(() => times.push(performance.now() - start)));
+  }, event);
+
+const noted = (page: Page): Promise<number[]> =>
+  page.evaluate(() => (window as unknown as { times: number[] }).times);
+
 /** Scripting time of each pointer move while a layer line is dragged, ms. */
 async function dragTimes(page: Page): Promise<number[]> {
   const line = page.getByRole('slider', { name: /Top of pour 6,/ });
   const box = await line.boundingBox();
   if (!box) throw new Error('no line to drag');
-  await page.evaluate(() => {
-    const times: number[] = [];
-    Object.assign(window, { times });
-    // React handles the event inside this dispatch: from the first listener to after the last one
-    let start = 0;
-    addEventListener('pointermove', () => (start = performance.now()), { capture: true });
-    addEventListener('pointermove', () => queueMicrotask(() => times.push(performance.now() - start)));
-  });
+  await listen(page, 'pointermove');
   const x = box.x + box.width / 2;
   const y = box.y + box.height / 2;
   await page.mouse.move(x, y);
   await page.mouse.down();
   for (let i = 0; i < 240; i += 1) await page.mouse.move(x, y + 12 * Math.sin(i / 9));
   await page.mouse.up();
-  return page.evaluate(() => (window as unknown as { times: number[] }).times);
+  return noted(page);
 }
 
 /** From a key on the ombre's curve until the page is laid out anew, ms: graded, weighed and drawn each time. */
@@ -90,15 +97,9 @@ async function bendTimes(page: Page): Promise<number[]> {
 async function noteTimes(page: Page): Promise<number[]> {
   await page.getByRole('button', { name: 'Name, notes and units' }).click();
   await page.getByRole('textbox', { name: 'Notes' }).focus();
-  await page.evaluate(() => {
-    const times: number[] = [];
-    Object.assign(window, { times });
-    let start = 0;
-    addEventListener('input', () => (start = performance.now()), { capture: true });
-    addEventListener('input', () => queueMicrotask(() => times.push(performance.now() - start)));
-  });
+  await listen(page, 'input');
   await page.keyboard.type('poured by the east window, in the cold; '.repeat(3));
-  return page.evaluate(() => (window as unknown as { times: number[] }).times);
+  return noted(page);
 }
 
 /** Longest gap between frames while the shelf scrolls from end to end, and the time until it stands. */

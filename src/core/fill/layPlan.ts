@@ -4,7 +4,7 @@ import { mouldGeometry, type MouldGeometry } from '../mould/geometry.ts';
 import { FIRST, inAll, partOf, usesOf, type MouldUse } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { recipesOf, type Recipes } from '../plan/recipes.ts';
-import type { Amount } from '../plan/stepSchema.ts';
+import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams } from '../units/quantity.ts';
 import {
   batchForMoulds,
@@ -16,8 +16,8 @@ import {
 } from './fillTarget.ts';
 import { batterIn } from './batterIn.ts';
 import { followed } from './followed.ts';
-import { layPours, type PouredStack } from './layers.ts';
-import { makeupOf, makeupsOf } from './makeup.ts';
+import { layPours, type PouredLayer, type PouredStack } from './layers.ts';
+import { makeupOf, makeupsOf, type Makeup } from './makeup.ts';
 import { topShares } from './topShares.ts';
 
 /** One mould of a plan, and where each pour lies in it. Enough to draw it. */
@@ -64,72 +64,100 @@ const withAmounts = (part: Plan, mouldId: MouldId, poured: PouredAmounts | undef
         ),
       };
 
+/** One kind of mould to be laid, as a plan by itself. */
+interface ToLay {
+  readonly use: MouldUse;
+  readonly geometry: MouldGeometry;
+  readonly part: Plan;
+}
+
+type Laid = LaidPlan['moulds'];
+
+/** The batter that one mould is filled with, on the mean, g/ml. */
+type DensityIn = (mouldId: MouldId) => number;
+
+/** What is laid with each time, whatever the batter turns out to weigh. */
+interface Laying {
+  readonly plan: Plan;
+  readonly toLay: readonly ToLay[];
+  readonly makeup: (pour: Pour) => Makeup;
+  readonly poured: PouredAmounts | undefined;
+}
+
+/** How full each mould gets by itself; undefined where it takes what the batch leaves. */
+const ownFill = ({ use, geometry, part }: ToLay): FillTarget | undefined => {
+  const { to } = part.fill;
+  return use.takesRest || to.kind === 'batter' || to.kind === 'oils' ? undefined : fillTo(geometry, to);
+};
+
+/** All moulds laid, of batter with this mean makeup. */
+function lay({ plan, toLay, makeup, poured }: Laying, mean: MeanBatter, densityIn: DensityIn): Laid {
+  const batchG = givenBatch(plan, mean);
+  const fills = toLay.map(ownFill);
+  const takenG = toLay.reduce(
+    (s, { use }, i) => s + (fills[i]?.volumeMl ?? 0) * densityIn(use.id) * use.copies,
+    0,
+  );
+  const leftG = batchG === undefined ? 0 : batchForMoulds(plan, batchG) - takenG;
+  const laid: LaidMould[] = [];
+  for (const [i, { use, geometry, part }] of toLay.entries()) {
+    const fill = fills[i] ?? fillWith(geometry, leftG / densityIn(use.id) / use.copies, batchG ?? 0);
+    const own: Plan =
+      use.takesRest && use.id !== FIRST
+        ? { ...part, fill: { ...part.fill, to: { kind: 'height', heightMm: fill.heightMm } } }
+        : part;
+    const first = laid[0];
+    const shown = use.design === 'as-first' && first ? followed(own, first.stack.layers) : own;
+    const stack = layPours(
+      withAmounts(shown, use.id, poured),
+      geometry,
+      fill.heightMm,
+      (pour) => makeup(pour).densityGMl,
+    );
+    laid.push({ use, plan: shown, geometry, fill, stack });
+  }
+  return laid as unknown as Laid;
+}
+
+/** The mean of all that was laid; `plain` while nothing was. */
+function meanOf(moulds: Laid, makeup: Laying['makeup'], plain: MeanBatter): MeanBatter {
+  const sum = (of: (l: PouredLayer) => number): number =>
+    inAll(moulds, (m) => m.stack.layers.reduce((t, l) => t + of(l), 0));
+  const massG = sum((l) => l.massG);
+  if (massG <= 0) return plain;
+  return {
+    densityGMl: massG / sum((l) => l.volumeMl),
+    oils: sum((l) => l.massG * makeup(l.pour).oils) / massG,
+  };
+}
+
+/** What was laid in a mould, on the mean, g/ml. */
+function laidDensity({ stack }: LaidMould, plain: MeanBatter): number {
+  const massG = batterIn({ stack });
+  return massG > 0 ? massG / stack.filledMl : plain.densityGMl;
+}
+
 /** Lay a plan's pours in all its moulds. `poured` are amounts that take the place of planned ones. */
 export function layPlan(plan: Plan, poured?: PouredAmounts): LaidPlan {
   const recipes = recipesOf(plan);
   const recipe = recipes.batch;
   const makeup = makeupsOf(plan, recipes);
   const shares = plan.others.length === 0 ? undefined : topShares(plan);
-  const uses = usesOf(plan).map((use) => ({
+  const toLay = usesOf(plan).map((use) => ({
     use,
     geometry: mouldGeometry(use.mould),
     part: partOf(plan, use.id, shares?.get(use.id) ?? 1),
   }));
+  const laying: Laying = { plan, toLay, makeup, poured };
   const plain = makeupOf(plan, recipe, []);
-
-  const lay = (mean: MeanBatter, densityOf: (mouldId: MouldId) => number): LaidPlan['moulds'] => {
-    const batchG = givenBatch(plan, mean);
-    const fixed = uses.map(({ use, geometry, part }) => {
-      const { to } = part.fill;
-      return use.takesRest || to.kind === 'batter' || to.kind === 'oils' ? undefined : fillTo(geometry, to);
-    });
-    const takenG = uses.reduce(
-      (s, { use }, i) => s + (fixed[i]?.volumeMl ?? 0) * densityOf(use.id) * use.copies,
-      0,
-    );
-    const leftG = batchG === undefined ? 0 : batchForMoulds(plan, batchG) - takenG;
-    const laid: LaidMould[] = [];
-    for (const [i, { use, geometry, part }] of uses.entries()) {
-      const fill = fixed[i] ?? fillWith(geometry, leftG / densityOf(use.id) / use.copies, batchG ?? 0);
-      const own: Plan =
-        use.takesRest && use.id !== FIRST
-          ? { ...part, fill: { ...part.fill, to: { kind: 'height', heightMm: fill.heightMm } } }
-          : part;
-      const first = laid[0];
-      const shown = use.design === 'as-first' && first ? followed(own, first.stack.layers) : own;
-      const stack = layPours(
-        withAmounts(shown, use.id, poured),
-        geometry,
-        fill.heightMm,
-        (pour) => makeup(pour).densityGMl,
-      );
-      laid.push({ use, plan: shown, geometry, fill, stack });
-    }
-    return laid as unknown as LaidPlan['moulds'];
-  };
-
-  const densityIn = ({ stack }: LaidMould): number => {
-    const massG = batterIn({ stack });
-    return massG > 0 ? massG / stack.filledMl : plain.densityGMl;
-  };
-  const meanOf = (moulds: LaidPlan['moulds']): MeanBatter => {
-    const sum = (of: (l: LaidMould['stack']['layers'][number]) => number): number =>
-      inAll(moulds, (m) => m.stack.layers.reduce((t, l) => t + of(l), 0));
-    const massG = sum((l) => l.massG);
-    const filledMl = sum((l) => l.volumeMl);
-    return massG > 0
-      ? { densityGMl: massG / filledMl, oils: sum((l) => l.massG * makeup(l.pour).oils) / massG }
-      : plain;
-  };
-
   let mean: MeanBatter = plain;
-  let moulds = lay(mean, () => plain.densityGMl);
+  let moulds = lay(laying, mean, () => plain.densityGMl);
   for (let i = 0; i < ROUNDS && givenBatch(plan, mean) !== undefined; i += 1) {
-    const now = meanOf(moulds);
+    const now = meanOf(moulds, makeup, plain);
     if (Math.abs(now.densityGMl / mean.densityGMl - 1) + Math.abs(now.oils / mean.oils - 1) < AGREES) break;
     mean = now;
-    const densities = new Map(moulds.map((m) => [m.use.id, densityIn(m)] as const));
-    moulds = lay(mean, (id) => densities.get(id) ?? plain.densityGMl);
+    const densities = new Map(moulds.map((m) => [m.use.id, laidDensity(m, plain)] as const));
+    moulds = lay(laying, mean, (id) => densities.get(id) ?? plain.densityGMl);
   }
   const [{ geometry, fill, stack }] = moulds;
   return {

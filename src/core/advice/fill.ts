@@ -15,7 +15,7 @@ function oneMore({ fill, geometry, plan }: Facts, { copies }: MouldUse): Remedy[
   return more > 0 && copies + more <= MOST_COPIES
     ? [
         {
-          label: `${more === 1 ? 'One more' : `${more} more`} of ${plan.mould.name}`,
+          label: `${more === 1 ? 'One' : more} more ${plan.mould.name}`,
           apply: (p) => ({ ...p, fill: { ...p.fill, copies: p.fill.copies + more } }),
         },
       ]

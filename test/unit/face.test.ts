@@ -30,7 +30,7 @@ describe('faces', () => {
         const shownMl = new Map<string, number>();
         const stepMm = along / slices;
         for (let i = 0; i < slices; i += 1)
-          for (const { pourId, outline } of faceAt(stack.layers, view, -along / 2 + (i + 0.5) * stepMm))
+          for (const { pourId, outline } of faceAt(stack.layers, view, (i + 0.5) * stepMm - along / 2))
             shownMl.set(pourId, (shownMl.get(pourId) ?? 0) + (area(outline) * stepMm) / 1000);
         for (const layer of stack.layers)
           expect(shownMl.get(layer.pour.id)!, `${view} ${layer.pour.id}`).to.be.closeTo(
@@ -51,7 +51,7 @@ describe('faces', () => {
         ).filter((b) => b.outline.length > 0);
         expect(face.length).to.be.above(0);
         const hs = face.flatMap((b) => b.outline.map((p) => p.h));
-        expect(Math.max(...hs) + Math.min(...hs), `${plan.name}`).to.be.closeTo(0, 0.5);
+        expect(Math.max(...hs) + Math.min(...hs), plan.name).to.be.closeTo(0, 0.5);
         for (const band of face) {
           const pour = plan.steps.find((s) => s.id === band.pourId);
           const pot = plan.pots.find((p) => pour?.kind === 'pour' && p.id === pour.pot);

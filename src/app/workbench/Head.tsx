@@ -76,7 +76,7 @@ const Tools = memo(function Tools() {
 
 /** The plan's name, whether it is saved, its main figures. */
 export function Head() {
-  const { plan, computed, show } = usePlan();
+  const { computed, show } = usePlan();
   const { weights } = computed;
   return (
     <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-1.5 border-b bench:gap-x-3 bg-base-100 px-2 py-1 sm:px-4">

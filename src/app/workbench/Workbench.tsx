@@ -65,13 +65,14 @@ function OpenPlan() {
             </Boundary>
           </div>
         )}
-        <div
+        <section
+          aria-label="Views of the loaf"
           className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[String(folded)] ?? ''}`}
         >
           <Boundary what="The loaf" of={[work]}>
             <Views editable={station === 'design'} />
           </Boundary>
-        </div>
+        </section>
         <main
           ref={panel}
           className="rule relative min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0"

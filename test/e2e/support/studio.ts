@@ -123,15 +123,21 @@ export const fieldValue = (page: Page, label: string | RegExp): Promise<string> 
 /** Which of axe-core's rules are asked for: contrast costs most of the time and depends on the theme alone. */
 export type Rules = 'all' | 'contrast' | 'all but contrast';
 
-const auditor = (page: Page, rules: Rules): AxeBuilder => {
-  const axe = new AxeBuilder({ page });
+const auditor = (page: Page, rules: Rules, within: string | undefined): AxeBuilder => {
+  // no page of ours has frames: nothing to gather from others
+  const axe = new AxeBuilder({ page }).setLegacyMode();
+  if (within !== undefined) axe.include(within);
   if (rules === 'contrast') return axe.withRules(['color-contrast']);
   return rules === 'all' ? axe : axe.disableRules(['color-contrast']);
 };
 
-/** Serious and critical faults that axe-core finds. */
-export async function seriousFaults(page: Page, rules: Rules = 'all'): Promise<readonly string[]> {
-  const { violations } = await auditor(page, rules).analyze();
+/** Serious and critical faults that axe-core finds on a page, or within the part of it that is new since it was last looked at. */
+export async function seriousFaults(
+  page: Page,
+  rules: Rules = 'all',
+  within?: string,
+): Promise<readonly string[]> {
+  const { violations } = await auditor(page, rules, within).analyze();
   return violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`);

@@ -1,3 +1,4 @@
+import { grouped } from './grouped.ts';
 import type { Grams } from '../units/quantity.ts';
 import { drawn, EMPTY, massOfContents, together, type Contents } from './contents.ts';
 
@@ -73,9 +74,15 @@ export function openLedger(): OpenLedger {
   };
 }
 
+/** A closed book does not change: its transfers by their acts are looked up once. */
+const acts = new WeakMap<Ledger, ReadonlyMap<string, readonly Transfer[]>>();
+
 /** The transfers of one act, in order. */
-export const transfersOf = (ledger: Ledger, act: string): readonly Transfer[] =>
-  ledger.transfers.filter((t) => t.act === act);
+export function transfersOf(ledger: Ledger, act: string): readonly Transfer[] {
+  const byAct = acts.get(ledger) ?? grouped(ledger.transfers, (t) => t.act);
+  acts.set(ledger, byAct);
+  return byAct.get(act) ?? [];
+}
 
 /** All that ever went into a vessel. */
 export const everIn = (ledger: Ledger, vessel: string): Contents =>

@@ -1,6 +1,7 @@
 import type { PotId } from '../validate/ids.ts';
+import { grouped } from '../ledger/grouped.ts';
 import { together, type Contents } from '../ledger/contents.ts';
-import { SUPPLY, transfersOf, type Ledger } from '../ledger/ledger.ts';
+import { SUPPLY, transfersOf, type Ledger, type Transfer } from '../ledger/ledger.ts';
 import type { Substances } from '../ledger/balance.ts';
 import type { Grams } from '../units/quantity.ts';
 import type { Substance } from '../ledger/substance.ts';
@@ -22,14 +23,29 @@ export interface Portion {
   readonly fragranceG: Grams;
 }
 
-const OWN_CUP = (potId: PotId): string => VESSEL.cup(potId, '');
+/** The pot whose jug, plain batter or cup a vessel is. */
+function potOfVessel(vessel: string): PotId | undefined {
+  const [kind, id] = vessel.split(':');
+  return kind === 'pot' || kind === 'plain' || kind === 'cup' ? id : undefined;
+}
+
+const known = new WeakMap<Ledger, ReadonlyMap<PotId, readonly Transfer[]>>();
+
+/** What comes from elsewhere into a pot's jug, its plain batter and its cups, in order. */
+function intoPot(ledger: Ledger, potId: PotId): readonly Transfer[] {
+  const byPot =
+    known.get(ledger) ??
+    grouped(ledger.transfers, ({ from, to }) => {
+      const pot = potOfVessel(to);
+      return pot === potOfVessel(from) ? undefined : pot;
+    });
+  known.set(ledger, byPot);
+  return byPot.get(potId) ?? [];
+}
 
 /** Everything that is made up in a pot's jug, and in cups for some of its pours: plain batter that stood by counted once. */
-export function madeUpIn(ledger: Ledger, potId: PotId): Contents {
-  const plain = [VESSEL.pot(potId), VESSEL.plain(potId)];
-  const own = (vessel: string): boolean => plain.includes(vessel) || vessel.startsWith(OWN_CUP(potId));
-  return together(ledger.transfers.filter((t) => own(t.to) && !own(t.from)).map((t) => t.what));
-}
+export const madeUpIn = (ledger: Ledger, potId: PotId): Contents =>
+  together(intoPot(ledger, potId).map((t) => t.what));
 
 /** What was weighed into one pot's jug, by kind. */
 export function portionIn(ledger: Ledger, substances: Substances, potId: PotId): Portion {
@@ -37,10 +53,10 @@ export function portionIn(ledger: Ledger, substances: Substances, potId: PotId):
   const combined = transfersOf(ledger, ACT.combine(potId));
   const sum = (list: typeof made, wanted: (t: (typeof made)[number]) => boolean): Grams =>
     clean(list.reduce((s, t) => s + (wanted(t) ? t.massG : 0), 0));
+  const fromSupply = intoPot(ledger, potId).filter((t) => t.from === SUPPLY && t.to !== VESSEL.plain(potId));
   const supplied = (wanted: (s: Substance) => boolean): Weight[] => {
     const sums = new Map<string, Grams>();
-    for (const t of ledger.transfers) {
-      if (t.from !== SUPPLY || !(t.to === VESSEL.pot(potId) || t.to.startsWith(OWN_CUP(potId)))) continue;
+    for (const t of fromSupply) {
       for (const [id, massG] of t.what) {
         const substance = substances.get(id);
         if (substance && wanted(substance)) sums.set(id, clean((sums.get(id) ?? 0) + massG));

@@ -62,8 +62,9 @@ function targetsWith(
 ): Targets {
   const step = plan.units.scaleStepG;
   const overage = plan.fill.overagePercent / 100;
+  const deposits = depositsOf(plan);
   const pots = plan.pots.map((pot): PotTarget => {
-    const pours = depositsOf(plan).flatMap(({ pour, pot: from }): PourTarget[] => {
+    const pours = deposits.flatMap(({ pour, pot: from }): PourTarget[] => {
       if (from !== pot) return [];
       const into = intoMoulds(moulds, pour.id, (massG) => round(massG, step));
       const massG = sumAtStep(

@@ -1,27 +1,16 @@
-import { readFileSync } from 'node:fs';
-import { readPlanFile } from '../core/exchange/planFile.ts';
 import { computePlan } from '../core/computed/compute.ts';
 import { sheetJson } from '../core/sheet/sheetJson.ts';
+import { onStandardError, readPlan } from './readPlan.ts';
 
 /** `npm run -s sheet -- FILE.dripline.json`: the computed sheet as JSON, or one line a fault and exit 2. */
 function main(path: string | undefined): number {
   if (path === undefined) {
-    process.stderr.write('usage: npm run -s sheet -- FILE.dripline.json\n');
+    onStandardError('usage: npm run -s sheet -- FILE.dripline.json');
     return 2;
   }
-  let text: string;
-  try {
-    text = readFileSync(path, 'utf8');
-  } catch (error) {
-    process.stderr.write(`${path}: ${error instanceof Error ? error.message : 'cannot be read'}\n`);
-    return 2;
-  }
-  const read = readPlanFile(text);
-  if (!read.ok) {
-    for (const fault of read.faults) process.stderr.write(`${fault.at ?? 'file'}: ${fault.message}\n`);
-    return 2;
-  }
-  process.stdout.write(`${JSON.stringify(sheetJson(computePlan(read.plan)), null, 2)}\n`);
+  const plan = readPlan(path, onStandardError);
+  if (!plan) return 2;
+  process.stdout.write(`${JSON.stringify(sheetJson(computePlan(plan)), null, 2)}\n`);
   return 0;
 }
 

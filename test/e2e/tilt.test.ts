@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { decode } from 'fast-png';
+import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { fieldValue, saved, studio, type } from './support/studio.ts';
 
@@ -151,6 +153,47 @@ describe('slanted layers', () => {
         .first()
         .getAttribute('d');
     expect(await face(1)).to.not.equal(await face(9));
+  });
+
+  it('shows every bar with its sides, says where it comes from, and saves the pictures', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-chalk-scar/cut');
+    const bars = page.getByRole('region', { name: 'Every bar' }).getByRole('listitem');
+    expect(await bars.count()).to.equal(27);
+    expect(await bars.nth(0).innerText()).to.match(/^1 · near end, left wall · \d+ g$/);
+    expect(await bars.nth(13).innerText()).to.match(/^14 · centre · \d+ g$/);
+    expect(await bars.nth(0).locator('svg').count()).to.equal(3);
+    const [sheet] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'On one sheet, .png' }).click(),
+    ]);
+    expect(sheet.suggestedFilename()).to.equal('chalk-scar-bars.png');
+    const { width, height } = decode(readFileSync(await sheet.path()));
+    expect(Math.min(width, height)).to.be.above(600);
+
+    await s.go('/plan/demo-copper-weir/cut');
+    await page.getByRole('button', { name: 'Bars', exact: true }).click();
+    await page.getByText('near end', { exact: true }).waitFor();
+    const drawn = (): Promise<string | null> =>
+      page.getByRole('button', { name: 'Bar 1', exact: true }).locator('path').nth(4).getAttribute('d');
+    const near = await drawn();
+    await page.getByRole('radio', { name: 'far' }).check({ force: true });
+    expect(await drawn()).to.not.equal(near);
+    const [picture] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Picture, .png' }).click(),
+    ]);
+    expect(picture.suggestedFilename()).to.equal('copper-weir-bar-1-far-face.png');
+    const saved = decode(readFileSync(await picture.path()));
+    expect(Math.max(saved.width, saved.height)).to.equal(1200);
+    // the wedge of pool green is thick at the left of a far face: as it is on screen
+    const at = (Math.floor(0.4 * saved.height) * saved.width + Math.floor(0.1 * saved.width)) * 4;
+    const hex = `#${[...saved.data.slice(at, at + 3)].map((n) => n.toString(16).padStart(2, '0')).join('')}`;
+    const fills = await page
+      .getByRole('button', { name: 'Bar 1', exact: true })
+      .locator('path')
+      .evaluateAll((list) => list.map((p) => p.getAttribute('fill')));
+    expect(fills).to.include(hex);
   });
 
   it('puts props and wall marks on the pour sheet, and saves the marks as SVG', async () => {

@@ -1,13 +1,21 @@
 import { expect } from 'chai';
 import { computePlan } from '../../src/core/computed/compute.ts';
-import { faceAt, faceOfBar } from '../../src/core/face/face.ts';
+import { singleBars } from '../../src/core/cut/singleBars.ts';
+import { setTilt } from '../../src/core/edit/tilt.ts';
+import { SIDES, sideOfBar, type Side } from '../../src/core/face/barFaces.ts';
+import { faceAt } from '../../src/core/face/face.ts';
+import type { FramedFace } from '../../src/core/face/framed.ts';
+import { sectionAt } from '../../src/core/face/loafFaces.ts';
+import { painted, rasterise, SAMPLES } from '../../src/core/face/raster.ts';
 import { picture } from '../../src/core/face/picture.ts';
 import type { ViewPoint } from '../../src/core/mould/sectionView.ts';
 import { finish } from '../../src/core/task/task.ts';
 import { FACTS_TASKS } from '../../src/workers/factsTasks.ts';
 import { createClient } from '../../src/workers/jobs/client.ts';
 import { inThisThread } from '../../src/workers/jobs/twin.ts';
-import { demoPlans } from '../support/plans.ts';
+import { boxPlan, demoPlans, rest } from '../support/plans.ts';
+
+const CUT = { thicknessMm: 25, kerfMm: 0, trimStartMm: 0, trimEndMm: 0 };
 
 const area = (points: readonly ViewPoint[]): number =>
   Math.abs(
@@ -40,25 +48,100 @@ describe('faces', () => {
       }
     });
 
-  it('of a bar stand about its middle, and show its own layers in their pots’ letters', () => {
+  it('of a bar: two cuts and a top, each as large as the bar, the far one mirrored', () => {
     for (const plan of demoPlans()) {
-      const { stack, geometry, cut } = computePlan(plan);
-      for (const bar of cut.bars) {
-        const room = geometry.rooms[bar.piece.room]!;
-        const face = faceOfBar(
-          stack.layers.filter((l) => l.room === room),
-          bar,
-        ).filter((b) => b.outline.length > 0);
-        expect(face.length).to.be.above(0);
-        const hs = face.flatMap((b) => b.outline.map((p) => p.h));
-        expect(Math.max(...hs) + Math.min(...hs), plan.name).to.be.closeTo(0, 0.5);
-        for (const band of face) {
-          const pour = plan.steps.find((s) => s.id === band.pourId);
-          const pot = plan.pots.find((p) => pour?.kind === 'pour' && p.id === pour.pot);
-          expect(band.letters).to.equal(pot!.letter);
+      const computed = computePlan(plan);
+      const { geometry, fill, stack, cut } = computed;
+      for (const bar of singleBars(computed)) {
+        const room = geometry.rooms[bar.place.piece.room];
+        const layers = stack.layers.filter((l) => l.room === room);
+        const side = (which: Side): FramedFace => sideOfBar({ layers, fillMm: fill.heightMm }, bar, which);
+        const thick = bar.place.endMm - bar.place.startMm;
+        expect(side('top').head - side('top').foot, plan.name).to.be.closeTo(thick, 1e-6);
+        for (const which of SIDES) expect(side(which).face.length, which).to.be.above(0);
+        // walls that lean make it wider, never narrower
+        expect(side('near').right - side('near').left).to.be.at.least(bar.widthMm - 1e-6);
+        // what is on the left of one cut is on the right of the other, where the loaf is the same all along
+        if (bar.centre && plan.steps.every((s) => s.kind !== 'tilt' || s.pitchDeg === 0)) {
+          const width = 20 * SAMPLES;
+          const near = rasterise(side('near'), 20, 20).band;
+          const far = rasterise(side('far'), 20, 20).band;
+          const differ = near.filter(
+            (n, i) => far[Math.floor(i / width) * width + width - 1 - (i % width)] !== n,
+          );
+          // but for samples that an edge goes through
+          expect(differ.length, plan.name).to.be.below(0.02 * near.length);
         }
       }
+      expect(singleBars(computed).length).to.equal(cut.count);
     }
+  });
+
+  it('bars of strips weigh together what their places weigh, and each has a place in the mould', () => {
+    for (const plan of demoPlans()) {
+      const computed = computePlan(plan);
+      const bars = singleBars(computed);
+      for (const place of computed.cut.bars) {
+        const own = bars.filter((b) => b.place === place);
+        const sum = own.reduce((s, b) => s + b.massG, 0);
+        expect(sum).to.be.closeTo(place.massG * own.length, 1e-6);
+      }
+      expect(bars.some((b) => b.centre)).to.equal(true);
+      expect(bars[0]!.beside).to.include('near end');
+      expect(bars.at(-1)!.beside).to.include('far end');
+    }
+    // 27 bars of a slab, nine places of three strips: eight and twelve lie along walls, one is the very middle
+    const slab = singleBars(computePlan(demoPlans().find((p) => p.name === 'Chalk Scar')!));
+    expect(slab.filter((b) => b.centre)).to.have.length(1);
+    expect(slab.filter((b) => b.beside.length > 0)).to.have.length(27 - 7);
+  });
+
+  it('a mould that is full at one wall only gives heavier bars there', () => {
+    const slope = setTilt(boxPlan([{ kind: 'percent', percent: 40 }], { cut: { ...CUT, strips: 2 } }), 's1', {
+      rollDeg: 20,
+      pitchDeg: 0,
+    });
+    const [left, right] = singleBars(computePlan(slope));
+    // the right edge is up: batter stands higher on the left
+    expect(left!.massG).to.be.above(1.5 * right!.massG);
+  });
+
+  it('in pixels: each layer’s part of a section is its part of the picture', () => {
+    for (const plan of demoPlans()) {
+      const computed = computePlan(plan);
+      const framed = sectionAt(computed, computed.geometry.most.length / 2);
+      const { band, pours } = rasterise(framed, 240, 180);
+      // an edge is right to a row of samples
+      const scale = Math.min(240 / (framed.right - framed.left), 180 / (framed.head - framed.foot));
+      const row = 1 / ((framed.head - framed.foot) * scale * SAMPLES);
+      const counts = pours.map(() => 0);
+      for (const n of band) if (n > 0) counts[n - 1]! += 1;
+      const whole = counts.reduce((x, y) => x + y, 0);
+      const areas = framed.face.map((b) => area(b.outline));
+      const sum = areas.reduce((x, y) => x + y, 0);
+      for (const [i] of pours.entries())
+        expect(band.filter((n) => n === i + 1).length / whole, plan.name).to.be.closeTo(areas[i]! / sum, row);
+    }
+  });
+
+  it('colours come after: the same pixels in other colours, clear where nothing is', () => {
+    const computed = computePlan(boxPlan([rest(1), rest(1)]));
+    const raster = rasterise(sectionAt(computed, 10), 40, 60);
+    const [below, above] = raster.pours;
+    const pixels = painted(
+      raster,
+      new Map([
+        [below!, '#102030'],
+        [above!, '#f0e0d0'],
+      ]),
+    );
+    const at = (x: number, y: number): readonly number[] => [
+      ...pixels.slice((y * 40 + x) * 4, (y * 40 + x) * 4 + 4),
+    ];
+    // 80 mm wide and 40 high in 40 x 60 pixels: from row 20 to row 40
+    expect(at(20, 5)).to.deep.equal([0, 0, 0, 0]);
+    expect(at(20, 24)).to.deep.equal([0xf0, 0xe0, 0xd0, 255]);
+    expect(at(20, 36)).to.deep.equal([0x10, 0x20, 0x30, 255]);
   });
 
   it('a plan’s little picture is the same from a worker', async () => {

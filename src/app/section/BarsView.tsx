@@ -1,71 +1,39 @@
-import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { useState } from 'react';
-import type { Bar } from '../../core/cut/bars.ts';
-import { faceOfBar } from '../../core/face/face.ts';
-import { NO_COLOUR } from '../parts/ink.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { ChevronLeft, ChevronRight, Download } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { singleBars } from '../../core/cut/singleBars.ts';
+import type { Side } from '../../core/face/barFaces.ts';
+import { fileStem } from '../../core/exchange/writePlan.ts';
+import { Choice } from '../parts/Choice.tsx';
+import { useBench, usePresent } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
-import { fitFrame } from './frame.ts';
-import { LayerShape } from './LayerShape.tsx';
+import { BarFace } from './BarFace.tsx';
+import { sideWords, whereFrom } from './barWords.ts';
+import { saveFacePicture } from './saveFacePicture.ts';
+import { sideIn } from './sideIn.ts';
 
-const NONE = { left: 4, right: 4, top: 4, bottom: 4 };
-
-/** The face of one bar, its near side or its foot, as it will be cut. */
-function BarFace({
-  bar,
-  width,
-  height,
-}: {
-  readonly bar: Bar;
-  readonly width: number;
-  readonly height: number;
-}) {
-  const { computed, colours } = useBench();
-  const { geometry, stack, fill } = computed;
-  const { piece } = bar;
-  const room = geometry.rooms[piece.room];
-  // walls that lean make a bar wider at the rim than at the floor
-  const lean = geometry.most.width / geometry.floor.width;
-  const frame = fitFrame({
-    wide: piece.widthMm * lean,
-    high: piece.axis === 'z' ? piece.widthMm : Math.max(fill.heightMm, 10),
-    wall: 0,
-    width,
-    height,
-    margins: NONE,
-  });
-  return (
-    <svg width={width} height={height} aria-hidden="true">
-      {faceOfBar(
-        stack.layers.filter((l) => l.room === room),
-        bar,
-      ).map((band) => (
-        <LayerShape
-          key={band.pourId}
-          band={band}
-          colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
-          frame={frame}
-          chosen={false}
-          bare={height < 100}
-        />
-      ))}
-    </svg>
-  );
-}
+/** So many of the bars round the one that is looked at are drawn small. */
+const NEIGHBOURS = 41;
 
 /** Walk the bars, piece by piece, from the near end or the foot: a slope along the loaf makes every bar another. */
 export function BarsView() {
-  const { computed, show } = useBench();
+  const { name } = usePresent();
+  const { computed, colours, show } = useBench();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [walked, setWalked] = useState(0);
+  const [wanted, setWanted] = useState<Side>('near');
   const { cut } = computed;
-  const count = cut.bars.length;
+  const bars = useMemo(() => singleBars(computed), [computed]);
+  const count = bars.length;
   const now = Math.min(walked, count - 1);
-  const bar = cut.bars[now];
+  const bar = bars[now];
   if (!bar) return <p className="quiet p-8">There are no bars yet: see Cut.</p>;
+  const sides = sideWords(bar);
+  const side = sides[wanted] === undefined ? 'near' : wanted;
   const step = (by: number): void => {
     setWalked(Math.min(count - 1, Math.max(0, now + by)));
   };
+  const where = whereFrom(bar);
+  const from = Math.max(0, Math.min(now - Math.floor(NEIGHBOURS / 2), count - NEIGHBOURS));
   return (
     <div ref={ref} className="flex min-h-0 flex-1 flex-col items-center gap-2 p-4">
       <div className="flex items-center gap-3">
@@ -78,11 +46,13 @@ export function BarsView() {
         >
           <ChevronLeft className="size-4" aria-hidden="true" />
         </button>
-        <p role="status" className="min-w-52 text-center">
+        <p role="status" className="min-w-52 text-center leading-tight">
           <strong>
             Bar {now + 1} of {count}
           </strong>
-          {cut.pieces.length > 1 && `, piece ${cut.pieces.indexOf(bar.piece) + 1}`}, ≈ {show.mass(bar.massG)}
+          {cut.pieces.length > 1 && `, piece ${cut.pieces.indexOf(bar.place.piece) + 1}`}, ≈{' '}
+          {show.mass(bar.massG)}
+          <span className="quiet block text-sm">{where}</span>
         </p>
         <button
           type="button"
@@ -94,23 +64,52 @@ export function BarsView() {
           <ChevronRight className="size-4" aria-hidden="true" />
         </button>
       </div>
-      {width > 0 && <BarFace bar={bar} width={width - 40} height={Math.max(80, height - 160)} />}
+      <div className="flex flex-wrap items-center justify-center gap-2">
+        <Choice
+          legend="Side of the bar"
+          hideLegend
+          value={side}
+          options={(Object.keys(sides) as Side[]).map((value) => ({
+            value,
+            label: (sides[value] ?? '').replace(' face', ''),
+          }))}
+          onChoose={setWanted}
+        />
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() =>
+            void saveFacePicture(
+              sideIn(computed, bar, side),
+              colours.pours,
+              fileStem(`${name} bar ${now + 1} ${sides[side] ?? ''}`, 'bar'),
+            )
+          }
+        >
+          <Download className="size-4" aria-hidden="true" />
+          Picture, .png
+        </button>
+      </div>
+      {width > 0 && <BarFace bar={bar} side={side} width={width - 40} height={Math.max(80, height - 210)} />}
       <ul className="flex max-w-full gap-1 overflow-x-auto pb-1">
-        {cut.bars.map((b, i) => (
-          <li key={i}>
-            <button
-              type="button"
-              className={`cursor-pointer rounded-field border-2 ${i === now ? 'border-accent' : 'border-transparent'}`}
-              aria-label={`Bar ${i + 1}`}
-              aria-pressed={i === now}
-              onClick={() => {
-                setWalked(i);
-              }}
-            >
-              <BarFace bar={b} width={50} height={44} />
-            </button>
-          </li>
-        ))}
+        {bars.slice(from, from + NEIGHBOURS).map((b, k) => {
+          const i = from + k;
+          return (
+            <li key={i}>
+              <button
+                type="button"
+                className={`cursor-pointer rounded-field border-2 ${i === now ? 'border-accent' : 'border-transparent'}`}
+                aria-label={`Bar ${i + 1}`}
+                aria-pressed={i === now}
+                onClick={() => {
+                  setWalked(i);
+                }}
+              >
+                <BarFace bar={b} side={side} width={50} height={44} />
+              </button>
+            </li>
+          );
+        })}
       </ul>
     </div>
   );

@@ -2,15 +2,17 @@ import type { Band } from '../../core/face/face.ts';
 import { memo } from 'react';
 import type { ViewPoint } from '../../core/mould/sectionView.ts';
 import { inkOn } from '../parts/ink.ts';
-import { middle, pathOf, type Frame } from './frame.ts';
+import { middle, pathOf, type Scale } from './frame.ts';
 
 interface LayerShapeProps {
   readonly band: Band;
   readonly colour: string;
-  readonly frame: Frame;
+  readonly frame: Scale;
   readonly chosen: boolean;
   /** shown without its letter, where there is no room for one */
   readonly bare?: boolean;
+  /** with a line round it: not where what is drawn over it hides a part of it */
+  readonly lined?: boolean;
   readonly onChoose?: (id: string) => void;
 }
 
@@ -34,11 +36,23 @@ interface DrawnProps {
   readonly letter: string;
   readonly colour: string;
   readonly chosen: boolean;
+  readonly lined: boolean;
   readonly onChoose: ((id: string) => void) | undefined;
 }
 
 /** What is drawn of a layer, in plain figures: one that a drag does not change is not drawn again. */
-const Drawn = memo(function Drawn({ id, path, x, y, size, letter, colour, chosen, onChoose }: DrawnProps) {
+const Drawn = memo(function Drawn({
+  id,
+  path,
+  x,
+  y,
+  size,
+  letter,
+  colour,
+  chosen,
+  lined,
+  onChoose,
+}: DrawnProps) {
   return (
     <g
       className={onChoose ? 'cursor-pointer' : undefined}
@@ -49,7 +63,7 @@ const Drawn = memo(function Drawn({ id, path, x, y, size, letter, colour, chosen
         })
       }
     >
-      <path d={path} fill={colour} stroke="#1c272755" strokeWidth="0.7" />
+      <path d={path} fill={colour} stroke={lined ? '#1c272755' : colour} strokeWidth="0.7" />
       {size !== undefined && (
         <text x={x} y={y} textAnchor="middle" fontSize={size} fontWeight="700" fill={inkOn(colour)}>
           {letter}
@@ -69,7 +83,7 @@ const Drawn = memo(function Drawn({ id, path, x, y, size, letter, colour, chosen
 });
 
 /** One layer where the loaf is cut: its colour and its letter. */
-export function LayerShape({ band, colour, frame, chosen, bare, onChoose }: LayerShapeProps) {
+export function LayerShape({ band, colour, frame, chosen, bare, lined = true, onChoose }: LayerShapeProps) {
   const { outline } = band;
   if (outline.length === 0) return null;
   const at = middle(outline);
@@ -84,6 +98,7 @@ export function LayerShape({ band, colour, frame, chosen, bare, onChoose }: Laye
       letter={band.letters}
       colour={colour}
       chosen={chosen}
+      lined={lined}
       onChoose={onChoose}
     />
   );

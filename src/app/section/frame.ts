@@ -1,3 +1,4 @@
+import type { FramedFace } from '../../core/face/framed.ts';
 import type { MouldGeometry } from '../../core/mould/geometry.ts';
 import type { Mould } from '../../core/mould/schema.ts';
 import type { View, ViewPoint } from '../../core/mould/sectionView.ts';
@@ -83,7 +84,28 @@ export function fitFrame(fit: Fit): Frame {
   };
 }
 
-export const pathOf = (points: readonly ViewPoint[], frame: Frame): string =>
+/** What maps mm to px without a tilt. */
+export type Scale = Pick<Frame, 'scale' | 'x' | 'y'>;
+
+/** The largest scale at which a framed face fits, px per mm. */
+export const scaleFor = ({ left, right, foot, head }: FramedFace, width: number, height: number): number =>
+  Math.min(width / (right - left), height / (head - foot));
+
+/** A framed face in the middle of its place, at a scale. */
+export function fitFace(
+  { left, right, foot, head }: FramedFace,
+  width: number,
+  height: number,
+  scale: number,
+): Scale {
+  return {
+    scale,
+    x: (h) => width / 2 + (h - (left + right) / 2) * scale,
+    y: (z) => height / 2 - (z - (foot + head) / 2) * scale,
+  };
+}
+
+export const pathOf = (points: readonly ViewPoint[], frame: Scale): string =>
   points.length === 0
     ? ''
     : `M${points.map((p) => `${frame.x(p.h).toFixed(2)},${frame.y(p.z).toFixed(2)}`).join('L')}Z`;

@@ -8,6 +8,7 @@ import { Group, Station } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { CutterFields } from './CutterFields.tsx';
+import { Gallery } from './Gallery.tsx';
 import { LoafLength } from './LoafLength.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
 
@@ -99,6 +100,7 @@ export function CutStation() {
           </>
         )}
       </dl>
+      <Gallery />
       <p className="quiet text-sm">
         Mass at the cut is from the bar’s own volume, with its share of what lies on top. After cure supposes
         that {formatNumber(WATER_LOST_IN_CURE * 100, 0)} % of the water has gone; weigh a bar to know.

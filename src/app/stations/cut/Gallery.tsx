@@ -1,0 +1,81 @@
+import { Download } from 'lucide-react';
+import { useMemo } from 'react';
+import { singleBars } from '../../../core/cut/singleBars.ts';
+import { fileStem } from '../../../core/exchange/writePlan.ts';
+import type { Side } from '../../../core/face/barFaces.ts';
+import { useBench, usePresent } from '../../parts/usePlan.ts';
+import { Group } from '../../parts/Station.tsx';
+import { BarFace } from '../../section/BarFace.tsx';
+import { sideWords, whereFrom } from '../../section/barWords.ts';
+import { scaleFor } from '../../section/frame.ts';
+import { sideIn } from '../../section/sideIn.ts';
+import { saveContactSheet } from './contactSheet.ts';
+
+/** More bars than this are not looked at one by one. */
+const MOST = 60;
+
+/** The place of a face, px. */
+const WIDE = 64;
+const HIGH = 62;
+
+/** Every bar with all its sides: those from the ends and the walls, and the one from the middle, are named. */
+export function Gallery() {
+  const { name } = usePresent();
+  const { computed, colours, show } = useBench();
+  const all = useMemo(() => singleBars(computed), [computed]);
+  const bars = all.slice(0, MOST);
+  const [first] = bars;
+  if (!first) return null;
+  const words = sideWords(first);
+  const sides = Object.keys(words) as Side[];
+  const scale = Math.min(
+    ...bars.flatMap((bar) => sides.map((side) => scaleFor(sideIn(computed, bar, side), WIDE - 4, HIGH - 4))),
+  );
+  const title = (i: number): string => {
+    const bar = bars[i];
+    if (!bar) return '';
+    return [`${i + 1}`, whereFrom(bar), show.mass(bar.massG)].filter((s) => s !== '').join(' · ');
+  };
+  return (
+    <Group
+      title="Every bar"
+      aside={
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() =>
+            void saveContactSheet(computed, bars, sides, colours.pours, {
+              title: name,
+              words,
+              captionOf: title,
+              stem: fileStem(`${name} bars`, 'bars'),
+            })
+          }
+        >
+          <Download className="size-4" aria-hidden="true" />
+          On one sheet, .png
+        </button>
+      }
+    >
+      <p className="quiet text-sm">
+        {all.length > MOST && `The first ${MOST} of ${all.length}. `}
+        Each by its {Object.values(words).join(', ')}; a far face as it is seen with the bar turned round.
+      </p>
+      <ol className="grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-4 gap-y-3">
+        {bars.map((bar, i) => (
+          <li
+            key={i}
+            className={`grid gap-1 rounded-box border p-1.5 ${bar.centre ? 'border-accent' : 'border-base-300'}`}
+          >
+            <span className="flex items-end justify-between gap-1">
+              {sides.map((side) => (
+                <BarFace key={side} bar={bar} side={side} width={WIDE} height={HIGH} scale={scale} />
+              ))}
+            </span>
+            <span className="text-sm leading-tight">{title(i)}</span>
+          </li>
+        ))}
+      </ol>
+    </Group>
+  );
+}

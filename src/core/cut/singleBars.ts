@@ -1,0 +1,116 @@
+import type { LaidMould } from '../fill/layPlan.ts';
+import type { PouredLayer } from '../fill/layers.ts';
+import { clip } from '../geometry/clip.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
+import type { Vec3 } from '../geometry/vec.ts';
+import { volumeOf } from '../geometry/volume.ts';
+import type { Grams, Millimetres } from '../units/quantity.ts';
+import type { Bar, BarCut } from './bars.ts';
+
+/** What of a mould a bar lay against, apart from the walls that all bars of a loaf share. */
+export type Beside = 'near end' | 'far end' | 'left wall' | 'right wall' | 'foot' | 'top';
+
+/** One bar by itself: one strip of one place. */
+export interface SingleBar {
+  readonly place: Bar;
+  /** from the left, 0 the first */
+  readonly strip: number;
+  /** mould frame, at the lined floor; a round bar: its widest */
+  readonly leftMm: Millimetres;
+  readonly widthMm: Millimetres;
+  /** where it is cut out, mould frame: an outer bar takes what is beyond the floor too, where walls lean */
+  readonly fromMm: Millimetres;
+  readonly toMm: Millimetres;
+  readonly massG: Grams;
+  readonly beside: readonly Beside[];
+  /** of all bars of its piece it lies nearest to the middle */
+  readonly centre: boolean;
+}
+
+type Cutting = Pick<LaidMould, 'plan' | 'geometry' | 'stack'> & { readonly cut: BarCut };
+
+const between = (solid: Polyhedron, normal: Vec3, low: Millimetres, high: Millimetres): Polyhedron =>
+  clip(clip(solid, { normal, offset: low }).above, { normal, offset: high }).below;
+
+/** A layer's part of one place. */
+interface Slice {
+  readonly solid: Polyhedron;
+  readonly densityGMl: number;
+}
+
+const slicesOf = (layers: readonly PouredLayer[], { piece, startMm, endMm }: Bar): readonly Slice[] =>
+  layers.map(({ solid, densityGMl }) => ({
+    solid: between(solid, [0, 1, 0], piece.fromMm + startMm, piece.fromMm + endMm),
+    densityGMl,
+  }));
+
+/** What stands of a place in one strip: by this the place's mass is shared. */
+const inStrip = (slices: readonly Slice[], from: Millimetres, to: Millimetres): number =>
+  slices.reduce((sum, s) => sum + volumeOf(between(s.solid, [1, 0, 0], from, to)) * s.densityGMl, 0);
+
+/** Where the strips of a piece begin, and how wide one is. */
+function stripsOf(
+  { plan }: Cutting,
+  { piece }: Bar,
+): { readonly lefts: readonly number[]; readonly widthMm: number } {
+  const { strips, kerfMm } = plan.cut;
+  const count = piece.axis === 'z' ? 1 : strips;
+  const widthMm = (piece.widthMm - (count - 1) * kerfMm) / count;
+  return { lefts: Array.from({ length: count }, (_, i) => piece.leftMm + i * (widthMm + kerfMm)), widthMm };
+}
+
+/** The only bar of its piece comes from no place in it. */
+const ALONE: readonly Beside[] = [];
+
+/** Beyond every mould. */
+const FAR = 1e6;
+
+/** Every bar of one mould: piece by piece, from the near end or the foot, each place from the left. */
+export function singleBars(facts: Cutting): readonly SingleBar[] {
+  const { cut, geometry, stack } = facts;
+  const all = cut.bars.flatMap((place): Omit<SingleBar, 'centre'>[] => {
+    const { piece } = place;
+    const own = cut.bars.filter((b) => b.piece === piece);
+    const room = geometry.rooms[piece.room];
+    const layers = stack.layers.filter((l) => l.room === room);
+    const { lefts, widthMm } = stripsOf(facts, place);
+    const last = lefts.length - 1;
+    const froms = lefts.map((left, i) => (i === 0 ? -FAR : left));
+    const tos = lefts.map((left, i) => (i === last ? FAR : left + widthMm));
+    const slices = last === 0 ? [] : slicesOf(layers, place);
+    const masses = last === 0 ? [1] : froms.map((from, i) => inStrip(slices, from, tos[i] ?? FAR));
+    const sum = masses.reduce((a, b) => a + b, 0);
+    const alone = own.length * lefts.length === 1;
+    const ends: readonly [Beside, Beside] = piece.axis === 'z' ? ['foot', 'top'] : ['near end', 'far end'];
+    return lefts.map((leftMm, strip) => ({
+      place,
+      strip,
+      leftMm,
+      widthMm,
+      fromMm: froms[strip] ?? leftMm,
+      toMm: tos[strip] ?? leftMm + widthMm,
+      massG: sum > 0 ? (place.massG * lefts.length * (masses[strip] ?? 0)) / sum : 0,
+      beside: alone
+        ? ALONE
+        : [
+            ...(place === own[0] ? [ends[0]] : []),
+            ...(place === own.at(-1) ? [ends[1]] : []),
+            ...(last > 0 && strip === 0 ? (['left wall'] as const) : []),
+            ...(last > 0 && strip === last ? (['right wall'] as const) : []),
+          ],
+    }));
+  });
+  const off = (b: Omit<SingleBar, 'centre'>): number => {
+    const { piece, startMm, endMm } = b.place;
+    return Math.hypot(
+      (startMm + endMm - piece.lengthMm) / 2,
+      b.leftMm + b.widthMm / 2 - piece.leftMm - piece.widthMm / 2,
+    );
+  };
+  const nearest = new Map<Bar['piece'], number>();
+  for (const b of all) nearest.set(b.place.piece, Math.min(nearest.get(b.place.piece) ?? Infinity, off(b)));
+  return all.map((b) => ({
+    ...b,
+    centre: b.beside !== ALONE && off(b) <= (nearest.get(b.place.piece) ?? 0) + 1e-6,
+  }));
+}

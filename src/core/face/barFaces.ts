@@ -1,0 +1,81 @@
+import type { SingleBar } from '../cut/singleBars.ts';
+import type { PouredLayer } from '../fill/layers.ts';
+import type { ViewPoint } from '../mould/sectionView.ts';
+import type { Millimetres } from '../units/quantity.ts';
+import { faceAt, faceLevel, type Band, type Face } from './face.ts';
+import { framed, type FramedFace } from './framed.ts';
+import { topOf } from './top.ts';
+
+export const SIDES = ['near', 'far', 'top'] as const;
+export type Side = (typeof SIDES)[number];
+
+/** A face is looked at this far inside its cut, mm. */
+const INSIDE = 0.01;
+
+/** The part of an outline at h >= `low`, or with `keep` -1 at h <= `low`. */
+function beyond(outline: readonly ViewPoint[], low: Millimetres, keep: 1 | -1): readonly ViewPoint[] {
+  const inside = (p: ViewPoint): number => keep * (p.h - low);
+  return outline.flatMap((p, i): ViewPoint[] => {
+    const q = outline[(i + 1) % outline.length] as ViewPoint;
+    const [a, b] = [inside(p), inside(q)];
+    const crossing = a * b < 0 ? [{ h: low, z: p.z + ((q.z - p.z) * a) / (a - b) }] : [];
+    return a >= 0 ? [p, ...crossing] : crossing;
+  });
+}
+
+const turned = (points: readonly ViewPoint[]): readonly ViewPoint[] =>
+  points.map(({ h, z }) => ({ h: z, z: h }));
+
+interface Stretch {
+  readonly from: Millimetres;
+  readonly to: Millimetres;
+  /** what it is drawn about */
+  readonly middle: Millimetres;
+}
+
+/** What of a face lies in a stretch across it. */
+const within = (face: Face, { from, to, middle }: Stretch): Face =>
+  face.flatMap((band): Band[] => {
+    const outline = beyond(beyond(band.outline, from, 1), to, -1);
+    if (outline.length < 3) return [];
+    return [{ ...band, outline: outline.map((p) => ({ h: p.h - middle, z: p.z })) }];
+  });
+
+/** The same seen from its other side. */
+const mirrored = (face: Face): Face =>
+  face.map((band) => ({ ...band, outline: band.outline.map((p) => ({ h: 0 - p.h, z: p.z })) }));
+
+/** Seen from above what was along the loaf goes up the picture, the near end at its foot. */
+const along = (face: Face, stretch: Stretch): Face => {
+  const flat = face.map((band) => ({ ...band, outline: turned(band.outline) }));
+  return within(flat, stretch).map((band) => ({ ...band, outline: turned(band.outline) }));
+};
+
+interface BarIn {
+  /** of the bar's own compartment */
+  readonly layers: readonly PouredLayer[];
+  readonly fillMm: Millimetres;
+}
+
+/**
+ * A side of one bar: the near and the far cut as they are looked at with the bar turned towards one, the far one mirrored; the top from
+ * above, its near cut at the foot. A disc of a standing tube has its foot for near, its head for far, and no top.
+ */
+export function sideOfBar({ layers, fillMm }: BarIn, bar: SingleBar, side: Side): FramedFace {
+  const { piece, startMm, endMm } = bar.place;
+  const [start, end] = [piece.fromMm + startMm, piece.fromMm + endMm];
+  const half = bar.widthMm / 2;
+  const across: Stretch = { from: bar.fromMm, to: bar.toMm, middle: bar.leftMm + half };
+  if (side === 'top') {
+    const deep = (end - start) / 2;
+    const top = along(within(topOf(layers), across), { from: start, to: end, middle: (start + end) / 2 });
+    const face = piece.axis === 'z' ? [] : top;
+    return framed({ face, left: -half, right: half, foot: -deep, head: deep });
+  }
+  const at = side === 'near' ? start + INSIDE : end - INSIDE;
+  const face = within(piece.axis === 'z' ? faceLevel(layers, at) : faceAt(layers, 'section', at), across);
+  // the near cut of a loaf and the head of a disc are looked at as they are laid out
+  const shown = (side === 'near') === (piece.axis === 'y') ? face : mirrored(face);
+  const [foot, head] = piece.axis === 'z' ? [-half, half] : [0, fillMm];
+  return framed({ face: shown, left: -half, right: half, foot, head });
+}

@@ -1,0 +1,28 @@
+import type { LaidMould } from '../fill/layPlan.ts';
+import type { Millimetres } from '../units/quantity.ts';
+import { faceAt, faceLevel, type Face } from './face.ts';
+import { framed, type FramedFace } from './framed.ts';
+import { topOf } from './top.ts';
+
+type Laid = Pick<LaidMould, 'geometry' | 'stack' | 'fill'>;
+
+/** As wide and as long as the mould inside. */
+const fromAbove = ({ geometry }: Laid, face: Face): FramedFace => {
+  const [wide, long] = [geometry.most.width / 2, geometry.most.length / 2];
+  return framed({ face, left: -wide, right: wide, foot: -long, head: long });
+};
+
+/** The whole loaf cut across, so many mm from the near end, seen from there. */
+export function sectionAt(laid: Laid, fromNearMm: Millimetres): FramedFace {
+  const { most } = laid.geometry;
+  const face = faceAt(laid.stack.layers, 'section', fromNearMm - most.length / 2);
+  const wide = most.width / 2;
+  return framed({ face, left: -wide, right: wide, foot: 0, head: laid.fill.heightMm });
+}
+
+/** The whole loaf cut level, so many mm above the floor, seen from above with the near end at the foot. */
+export const planAt = (laid: Laid, aboveFloorMm: Millimetres): FramedFace =>
+  fromAbove(laid, faceLevel(laid.stack.layers, aboveFloorMm));
+
+/** The loaf from straight above, the near end at the foot. */
+export const topFace = (laid: Laid): FramedFace => fromAbove(laid, topOf(laid.stack.layers));

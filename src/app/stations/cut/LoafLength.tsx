@@ -36,6 +36,10 @@ export function LoafLength() {
   const y = (z: number): number => height - 30 - z * scale;
   const top = y(computed.fill.heightMm);
   const shown = cut.pieces.filter((p) => p.leftMm === cut.pieces[0]?.leftMm);
+  const strips = stands ? 1 : plan.cut.strips;
+  // as the bars are counted: each place from the left
+  const numberOf = (place: number): string =>
+    strips > 1 ? `${place * strips + 1}–${(place + 1) * strips}` : `${place + 1}`;
   const along = (piece: Piece, mm: number): number => (stands ? y(piece.fromMm + mm) : x(piece.fromMm + mm));
   return (
     <div ref={ref}>
@@ -118,7 +122,7 @@ export function LoafLength() {
                     fontSize="12.5"
                     fill="var(--color-base-content)"
                   >
-                    {cut.bars.indexOf(b) + 1}
+                    {numberOf(cut.bars.indexOf(b))}
                   </text>
                 ))}
               </g>

@@ -1,3 +1,4 @@
+import { potNamed } from '../plan/sources.ts';
 import { isInLye } from '../batter/additions.ts';
 import { dosesPerOil, type Recipe } from '../batter/recipe.ts';
 import type { Dose } from '../batter/schema.ts';
@@ -35,7 +36,7 @@ const listed = (plan: Plan): readonly Listed[] =>
   );
 
 const lettersOf = (plan: Plan, ids: readonly string[]): string =>
-  ids.flatMap((id) => plan.pots.find((p) => p.id === id)?.letter ?? []).join(', ');
+  ids.flatMap((id) => potNamed(plan, id)?.letter ?? []).join(', ');
 
 /** What named pots cannot get at that moment, as they are not yet apart. */
 function notApart({ plan }: Facts): Warning[] {

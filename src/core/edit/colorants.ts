@@ -1,3 +1,4 @@
+import { potNamed } from '../plan/sources.ts';
 import type { OmbreId, PotId } from '../validate/ids.ts';
 import { CARRIER_DENSITY } from '../colorant/dispersion.ts';
 import type { Colorant, PlanColorant } from '../colorant/schema.ts';
@@ -71,12 +72,12 @@ export function addNamed(plan: Plan, potId: PotId, name: string): Plan {
 }
 
 export const setDose = (plan: Plan, potId: PotId, colorant: string, doseGPerKg: number): Plan => {
-  const pot = plan.pots.find((p) => p.id === potId);
+  const pot = potNamed(plan, potId);
   return pot ? updatePot(plan, potId, { colorants: withDose(pot.colorants, colorant, doseGPerKg) }) : plan;
 };
 
 export const takeFromPot = (plan: Plan, potId: PotId, colorant: string): Plan => {
-  const pot = plan.pots.find((p) => p.id === potId);
+  const pot = potNamed(plan, potId);
   return pot
     ? withoutUnused(
         updatePot(plan, potId, { colorants: pot.colorants.filter((c) => c.colorant !== colorant) }),

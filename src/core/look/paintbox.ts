@@ -1,3 +1,4 @@
+import { potNamed } from '../plan/sources.ts';
 import type { PotId } from '../validate/ids.ts';
 import { fragrancePerOil } from '../batter/fragranceLimit.ts';
 import type { Recipe } from '../batter/recipe.ts';
@@ -74,7 +75,7 @@ function rememberedFor({ colorants, batter, pots, divide }: Plan): Map<string, P
 /** The paints of the batch, or those of one pot where it has oils or fragrance of its own. */
 export function paintboxOf(plan: Plan, state: SoapState, potId?: PotId): Paintbox {
   const recipes = recipesOf(plan);
-  const pot = plan.pots.find((p) => p.id === potId);
+  const pot = potNamed(plan, potId);
   const differs = pot !== undefined && recipes.ofPot(pot.id) !== recipes.batch;
   const known = rememberedFor(plan);
   const key = `${state.age} ${state.heat} ${String(state.scented)} ${differs ? pot.id : ''}`;

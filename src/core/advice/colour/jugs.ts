@@ -1,4 +1,4 @@
-import { potsOf } from '../../plan/sources.ts';
+import { potNamed, potsOf } from '../../plan/sources.ts';
 import { carryOver } from '../../colour/stirring.ts';
 import { SHOWS } from '../../colour/thresholds.ts';
 import { inJug } from '../../edit/pots.ts';
@@ -20,7 +20,7 @@ const ownJugFor = (pot: Pot): Remedy => ({
 export function jugsNotFree({ plan }: Facts): Warning[] {
   const pours = plan.steps.flatMap((s) => (s.kind === 'pour' ? potsOf(s) : []));
   return plan.pots.flatMap((p): Warning[] => {
-    const before = plan.pots.find((q) => q.id === p.jugOf);
+    const before = potNamed(plan, p.jugOf);
     if (!before) return [];
     const first = pours.indexOf(p.id);
     const last = pours.lastIndexOf(before.id);
@@ -49,7 +49,7 @@ export function jugsNotFree({ plan }: Facts): Warning[] {
 /** Jugs used again: how far what is left in them shifts the next colour. */
 export function carriedOver(facts: Facts, bodies: PlanBodies): Warning[] {
   return facts.plan.pots.flatMap((p): Warning[] => {
-    const before = facts.plan.pots.find((q) => q.id === p.jugOf);
+    const before = potNamed(facts.plan, p.jugOf);
     const left = before && bodies.pots.get(before.id);
     const next = bodies.pots.get(p.id);
     const massG = facts.weights?.pots.find((w) => w.pot.id === p.id)?.batterG ?? 0;

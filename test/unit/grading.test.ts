@@ -387,6 +387,41 @@ describe('one pot, darkened as it empties', () => {
     expect(passes[2]!.concentrations[0]).to.be.closeTo(5, 1e-9);
   });
 
+  it('what if more was added of one: another whose dose stays is not topped up by pinches', () => {
+    const steps = [0, 2, 4, 6, 8].map((c) => ({ wanted: [c, 3], pourG: 100 }));
+    const { passes } = onePot(
+      steps.map((s, i) => (i === 2 ? { ...s, actual: { addedG: [1.5, 0] } } : s)),
+      {
+        ...exact,
+        batterG: 500,
+        bulk: [5, 5],
+        respace: (now, _next, remaining) =>
+          Array.from({ length: remaining }, (_, k) =>
+            now.map((c, j) => c + (((j === 0 ? 8 : 3) - c) * (k + 1)) / remaining),
+          ),
+      },
+    );
+    expect(passes.slice(3).map((p) => p.addedG[1])).to.deep.equal([0, 0]);
+    expect(passes[4]!.concentrations[1]!).to.be.closeTo(3, 3 * 0.05);
+    expect(passes[4]!.concentrations[0]!).to.be.closeTo(8, 0.05);
+    // half of it missing is no pinch: it is made good
+    const short = onePot(
+      steps.map((s, i) =>
+        i === 1 ? { ...s, actual: { addedG: [1, 0] } } : i === 0 ? { ...s, actual: { addedG: [0, 0.6] } } : s,
+      ),
+      {
+        ...exact,
+        batterG: 500,
+        bulk: [5, 5],
+        respace: (now, _next, remaining) =>
+          Array.from({ length: remaining }, (_, k) =>
+            now.map((c, j) => c + (((j === 0 ? 8 : 3) - c) * (k + 1)) / remaining),
+          ),
+      },
+    ).passes;
+    expect(short[4]!.concentrations[1]!).to.be.closeTo(3, 3 * 0.05);
+  });
+
   it('never pours more than it holds', () => {
     const layers: WantedPass[] = [0, 2].map((c) => ({ wanted: [c], pourG: 200 }));
     const changed = layers.with(0, { ...layers[0]!, actual: { pouredG: 900 } });

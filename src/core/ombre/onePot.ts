@@ -51,6 +51,9 @@ export interface OnePotOptions {
 /** A dose that is to stay is topped up only once it is short by more than this part: other colorants thin it a little. */
 const TOP_UP = 0.02;
 
+/** Once something was really added otherwise it stays as it is, where it is off by less than this part. A judgement, no source. */
+const SETTLES = 0.05;
+
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 
 /** What is left of each colorant when a pot is thinned until none is above what is wanted: 0..1. */
@@ -75,6 +78,21 @@ function share(
   const forPours = neededG(f, pours, 0, from);
   const none = pours.map(() => 0);
   return forPours > 0 ? Math.max(0, (held - neededG(f, none, leftG, from)) / forPours) : 1;
+}
+
+/**
+ * A dose that was to be the same in all these layers stays as it came out, where that is near enough: nobody weighs a pinch to make
+ * good what other colorants thinned.
+ */
+function settling(
+  layers: readonly WantedPass[],
+  now: Concentrations,
+): (next: Concentrations) => Concentrations {
+  const steady = now.map((_, j) =>
+    layers.every((l) => Math.abs((l.wanted[j] ?? 0) - (layers[0]?.wanted[j] ?? 0)) < 1e-9),
+  );
+  return (next) =>
+    next.map((x, j) => (steady[j] === true && Math.abs(x - (now[j] ?? 0)) < x * SETTLES ? (now[j] ?? 0) : x));
 }
 
 /**
@@ -142,7 +160,8 @@ export function onePot(layers: readonly WantedPass[], options: OnePotOptions): O
     base *= stays;
     if (layer.actual?.addedG) {
       const again = options.respace(concentrations, i + 1, layers.length - i - 1);
-      wanted = wanted.map((c, k) => (k > i ? (again?.[k - i - 1] ?? concentrations) : c));
+      const settled = settling(layers.slice(i), concentrations);
+      wanted = wanted.map((c, k) => (k > i ? settled(again?.[k - i - 1] ?? concentrations) : c));
       f = again ? thinningsOf(concentrations, i + 1) : f.map(() => 1);
       off = true;
     }

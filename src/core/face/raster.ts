@@ -49,34 +49,41 @@ export function rasterise(
   return { width, height, pours: face.map((b) => b.pourId), band };
 }
 
-const channels = (hex: string): readonly [number, number, number] => [
-  parseInt(hex.slice(1, 3), 16),
-  parseInt(hex.slice(3, 5), 16),
-  parseInt(hex.slice(5, 7), 16),
-];
-
-/** The picture in colours, RGBA, clear where nothing is; \`colours\` are "#rrggbb" by pour. */
+/** The picture in colours, RGBA, clear where nothing is; `colours` are "#rrggbb" by pour. */
 export function painted(
   { width, height, pours, band }: Raster,
   colours: ReadonlyMap<string, string>,
 ): Uint8ClampedArray<ArrayBuffer> {
-  const palette = pours.map((id) => channels(colours.get(id) ?? '#808080'));
+  // this runs for every sample of a picture: plain numbers in arrays of their own
+  const palette = pours.map((id) => parseInt((colours.get(id) ?? '#808080').slice(1), 16));
+  const red = Float64Array.from(palette, (c) => c >> 16);
+  const green = Float64Array.from(palette, (c) => (c >> 8) & 0xff);
+  const blue = Float64Array.from(palette, (c) => c & 0xff);
   const pixels = new Uint8ClampedArray(width * height * 4);
-  const w = width * SAMPLES;
+  const row = width * SAMPLES;
   for (let y = 0; y < height; y += 1)
     for (let x = 0; x < width; x += 1) {
-      let [r, g, b, n] = [0, 0, 0, 0];
-      for (let j = 0; j < SAMPLES; j += 1)
+      let r = 0;
+      let g = 0;
+      let b = 0;
+      let n = 0;
+      for (let j = 0; j < SAMPLES; j += 1) {
+        const start = (y * SAMPLES + j) * row + x * SAMPLES;
         for (let i = 0; i < SAMPLES; i += 1) {
-          const at = band[(y * SAMPLES + j) * w + x * SAMPLES + i] as number;
-          if (at === 0) continue;
-          const [pr, pg, pb] = palette[at - 1] as readonly [number, number, number];
-          r += pr;
-          g += pg;
-          b += pb;
+          const at = (band[start + i] as number) - 1;
+          if (at < 0) continue;
+          r += red[at] as number;
+          g += green[at] as number;
+          b += blue[at] as number;
           n += 1;
         }
-      if (n > 0) pixels.set([r / n, g / n, b / n, (255 * n) / SAMPLES ** 2], (y * width + x) * 4);
+      }
+      if (n === 0) continue;
+      const to = (y * width + x) * 4;
+      pixels[to] = r / n;
+      pixels[to + 1] = g / n;
+      pixels[to + 2] = b / n;
+      pixels[to + 3] = (255 * n) / SAMPLES ** 2;
     }
   return pixels;
 }

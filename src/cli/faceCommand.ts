@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { encode } from 'fast-png';
 import { computePlan, type Computed } from '../core/computed/compute.ts';
 import { singleBars } from '../core/cut/singleBars.ts';
-import { SIDES, sideOfBar, type Side } from '../core/face/barFaces.ts';
+import { SIDES, sideOfBar, sidesOf, type Side } from '../core/face/barFaces.ts';
 import type { FramedFace } from '../core/face/framed.ts';
 import { planAt, sectionAt, topFace } from '../core/face/loafFaces.ts';
 import { painted, rasterise } from '../core/face/raster.ts';
@@ -55,11 +55,9 @@ function barFace(computed: Computed, asked: string, side: Side): FramedFace {
   const bars = singleBars(computed);
   const bar = /^\d+$/.test(asked) ? bars[Number(asked) - 1] : undefined;
   if (!bar) throw new Asked(`--bar: ${asked} is none of the ${bars.length} bars of this mould`);
-  if (side === 'top' && bar.place.piece.axis === 'z')
+  if (!sidesOf(bar).includes(side))
     throw new Asked('--side: a disc has a foot (near) and a head (far), no top');
-  const room = computed.geometry.rooms[bar.place.piece.room];
-  const layers = computed.stack.layers.filter((l) => l.room === room);
-  return sideOfBar({ layers, fillMm: computed.fill.heightMm }, bar, side);
+  return sideOfBar(computed, bar, side);
 }
 
 function faceAsked(computed: Computed, { bar, side, section, plan, top }: Options): FramedFace {

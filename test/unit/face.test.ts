@@ -51,11 +51,9 @@ describe('faces', () => {
   it('of a bar: two cuts and a top, each as large as the bar, the far one mirrored', () => {
     for (const plan of demoPlans()) {
       const computed = computePlan(plan);
-      const { geometry, fill, stack, cut } = computed;
+      const { cut } = computed;
       for (const bar of singleBars(computed)) {
-        const room = geometry.rooms[bar.place.piece.room];
-        const layers = stack.layers.filter((l) => l.room === room);
-        const side = (which: Side): FramedFace => sideOfBar({ layers, fillMm: fill.heightMm }, bar, which);
+        const side = (which: Side): FramedFace => sideOfBar(computed, bar, which);
         const thick = bar.place.endMm - bar.place.startMm;
         expect(side('top').head - side('top').foot, plan.name).to.be.closeTo(thick, 1e-6);
         for (const which of SIDES) expect(side(which).face.length, which).to.be.above(0);
@@ -94,6 +92,14 @@ describe('faces', () => {
     const slab = singleBars(computePlan(demoPlans().find((p) => p.name === 'Chalk Scar')!));
     expect(slab.filter((b) => b.centre)).to.have.length(1);
     expect(slab.filter((b) => b.beside.length > 0)).to.have.length(27 - 7);
+  });
+
+  it('there are as many as are counted, in a cavity too, whatever strips the plan names', () => {
+    for (const plan of demoPlans()) {
+      const others = plan.others.map((o) => ({ ...o, cut: { ...o.cut, strips: 3 } }));
+      for (const mould of computePlan({ ...plan, others, cut: { ...plan.cut, strips: 3 } }).moulds)
+        expect(singleBars(mould).length, plan.name).to.equal(mould.cut.count);
+    }
   });
 
   it('a mould that is full at one wall only gives heavier bars there', () => {

@@ -1,15 +1,14 @@
 import { ChevronLeft, ChevronRight, Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { singleBars } from '../../core/cut/singleBars.ts';
-import type { Side } from '../../core/face/barFaces.ts';
+import { sideOfBar, sidesOf, type Side } from '../../core/face/barFaces.ts';
 import { fileStem } from '../../core/exchange/writePlan.ts';
 import { Choice } from '../parts/Choice.tsx';
 import { useBench, usePresent } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { BarFace } from './BarFace.tsx';
-import { sideWords, whereFrom } from './barWords.ts';
+import { sideWord, whereFrom } from './barWords.ts';
 import { saveFacePicture } from './saveFacePicture.ts';
-import { sideIn } from './sideIn.ts';
 
 /** So many of the bars round the one that is looked at are drawn small. */
 const NEIGHBOURS = 41;
@@ -27,8 +26,9 @@ export function BarsView() {
   const now = Math.min(walked, count - 1);
   const bar = bars[now];
   if (!bar) return <p className="quiet p-8">There are no bars yet: see Cut.</p>;
-  const sides = sideWords(bar);
-  const side = sides[wanted] === undefined ? 'near' : wanted;
+  const sides = sidesOf(bar);
+  const side = sides.includes(wanted) ? wanted : 'near';
+  const face = sideOfBar(computed, bar, side);
   const step = (by: number): void => {
     setWalked(Math.min(count - 1, Math.max(0, now + by)));
   };
@@ -69,10 +69,7 @@ export function BarsView() {
           legend="Side of the bar"
           hideLegend
           value={side}
-          options={(Object.keys(sides) as Side[]).map((value) => ({
-            value,
-            label: (sides[value] ?? '').replace(' face', ''),
-          }))}
+          options={sides.map((value) => ({ value, label: sideWord(bar, value).replace(' face', '') }))}
           onChoose={setWanted}
         />
         <button
@@ -80,9 +77,9 @@ export function BarsView() {
           className="btn btn-sm"
           onClick={() =>
             void saveFacePicture(
-              sideIn(computed, bar, side),
+              face,
               colours.pours,
-              fileStem(`${name} bar ${now + 1} ${sides[side] ?? ''}`, 'bar'),
+              fileStem(`${name} bar ${now + 1} ${sideWord(bar, side)}`, 'bar'),
             )
           }
         >
@@ -90,7 +87,9 @@ export function BarsView() {
           Picture, .png
         </button>
       </div>
-      {width > 0 && <BarFace bar={bar} side={side} width={width - 40} height={Math.max(80, height - 210)} />}
+      {width > 0 && (
+        <BarFace face={face} top={side === 'top'} width={width - 40} height={Math.max(80, height - 210)} />
+      )}
       <ul className="flex max-w-full gap-1 overflow-x-auto pb-1">
         {bars.slice(from, from + NEIGHBOURS).map((b, k) => {
           const i = from + k;
@@ -105,7 +104,7 @@ export function BarsView() {
                   setWalked(i);
                 }}
               >
-                <BarFace bar={b} side={side} width={50} height={44} />
+                <BarFace face={sideOfBar(computed, b, side)} top={side === 'top'} width={50} height={44} />
               </button>
             </li>
           );

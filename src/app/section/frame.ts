@@ -87,10 +87,6 @@ export function fitFrame(fit: Fit): Frame {
 /** What maps mm to px without a tilt. */
 export type Scale = Pick<Frame, 'scale' | 'x' | 'y'>;
 
-/** The largest scale at which a framed face fits, px per mm. */
-export const scaleFor = ({ left, right, foot, head }: FramedFace, width: number, height: number): number =>
-  Math.min(width / (right - left), height / (head - foot));
-
 /** A framed face in the middle of its place, at a scale. */
 export function fitFace(
   { left, right, foot, head }: FramedFace,

@@ -1,6 +1,5 @@
-import type { FramedFace } from '../../core/face/framed.ts';
+import { scaleFor, type FramedFace } from '../../core/face/framed.ts';
 import { saveFile } from '../parts/saveFile.ts';
-import { scaleFor } from './frame.ts';
 
 /** The longer side of a saved picture, px. */
 const LONG = 1200;

@@ -1,4 +1,4 @@
-import { happenedIn } from '../batch/happened.ts';
+import { pouredOtherwise } from '../batch/happened.ts';
 import { lettersOf } from '../fill/layers.ts';
 import { evenAll } from '../edit/even.ts';
 import { pourAlso, setAmount } from '../edit/pours.ts';
@@ -26,7 +26,7 @@ function faultWarning(facts: Facts): Warning[] {
     {
       code: fault.kind,
       // what was really poured is in the mould: it is told, not refused
-      level: [...happenedIn(plan).values()].some((h) => h.pouredG !== undefined) ? 'warn' : 'refuse',
+      level: pouredOtherwise(plan) ? 'warn' : 'refuse',
       station: 'design',
       step: pour.id,
       message:

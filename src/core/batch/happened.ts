@@ -50,6 +50,10 @@ export function happenedIn({ batch, steps }: Pick<Plan, 'batch' | 'steps'>): Hap
   return new Map([...all].filter(([pour]) => layers.has(pour)));
 }
 
+/** Some pour was really otherwise than planned. */
+export const pouredOtherwise = (plan: Pick<Plan, 'batch' | 'steps'>): boolean =>
+  [...happenedIn(plan).values()].some((h) => h.pouredG !== undefined);
+
 /** The plan without what was done of it. */
 export function asPlanned<P extends Pick<Plan, 'batch'>>(plan: P): P {
   const { batch: _batch, ...rest } = plan;

@@ -1,5 +1,5 @@
 import type { MouldId, StepId } from '../validate/ids.ts';
-import { happenedIn } from '../batch/happened.ts';
+import { pouredOtherwise } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
@@ -22,7 +22,7 @@ export interface Computed extends Facts {
 /** Where the pours lie with the amounts that are weighed, once something was really poured otherwise than planned. */
 function asPoured(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
   const { plan } = laid;
-  if (!weights || ![...happenedIn(plan).values()].some((h) => h.pouredG !== undefined)) return laid;
+  if (!weights || !pouredOtherwise(plan)) return laid;
   const eachG = eachOf(weights);
   return layPlan(plan, (mould, pour): Amount | undefined => {
     const massG = eachG(mould, pour);

@@ -17,6 +17,9 @@ export interface Bar {
   readonly piece: Piece;
   readonly startMm: Millimetres;
   readonly endMm: Millimetres;
+  /** so many beside each other, each this wide at the lined floor, with a kerf between them */
+  readonly strips: number;
+  readonly stripMm: Millimetres;
   /** one bar's: the slice shared by its strips, less the kerfs between them */
   readonly volumeMl: Millilitres;
   /** when cut: its own batter, what fills a column's hole in it, and its share of the top */
@@ -137,6 +140,8 @@ export function cutBars(
         piece,
         startMm,
         endMm,
+        strips: stripsOf(piece),
+        stripMm: strip,
         volumeMl: (volumeTo(to) - volumeTo(from)) * share,
         massG: (massTo(to) - massTo(from) + topPerMm * cut.thicknessMm) * share,
       };
@@ -157,7 +162,7 @@ export function cutBars(
   return {
     pieces,
     loafMm,
-    count: bars.reduce((s, b) => s + stripsOf(b.piece), 0),
+    count: bars.reduce((s, b) => s + b.strips, 0),
     stripMm: Math.max(...pieces.map(stripOf)),
     bars,
     remainderMm: Math.max(...pieces.map(remainderOf)),

@@ -27,7 +27,7 @@ export interface SingleBar {
   readonly centre: boolean;
 }
 
-type Cutting = Pick<LaidMould, 'plan' | 'geometry' | 'stack'> & { readonly cut: BarCut };
+type Cutting = Pick<LaidMould, 'geometry' | 'stack'> & { readonly cut: BarCut };
 
 const between = (solid: Polyhedron, normal: Vec3, low: Millimetres, high: Millimetres): Polyhedron =>
   clip(clip(solid, { normal, offset: low }).above, { normal, offset: high }).below;
@@ -48,17 +48,6 @@ const slicesOf = (layers: readonly PouredLayer[], { piece, startMm, endMm }: Bar
 const inStrip = (slices: readonly Slice[], from: Millimetres, to: Millimetres): number =>
   slices.reduce((sum, s) => sum + volumeOf(between(s.solid, [1, 0, 0], from, to)) * s.densityGMl, 0);
 
-/** Where the strips of a piece begin, and how wide one is. */
-function stripsOf(
-  { plan }: Cutting,
-  { piece }: Bar,
-): { readonly lefts: readonly number[]; readonly widthMm: number } {
-  const { strips, kerfMm } = plan.cut;
-  const count = piece.axis === 'z' ? 1 : strips;
-  const widthMm = (piece.widthMm - (count - 1) * kerfMm) / count;
-  return { lefts: Array.from({ length: count }, (_, i) => piece.leftMm + i * (widthMm + kerfMm)), widthMm };
-}
-
 /** The only bar of its piece comes from no place in it. */
 const ALONE: readonly Beside[] = [];
 
@@ -73,7 +62,9 @@ export function singleBars(facts: Cutting): readonly SingleBar[] {
     const own = cut.bars.filter((b) => b.piece === piece);
     const room = geometry.rooms[piece.room];
     const layers = stack.layers.filter((l) => l.room === room);
-    const { lefts, widthMm } = stripsOf(facts, place);
+    const { strips, stripMm: widthMm } = place;
+    const kerfMm = strips > 1 ? (piece.widthMm - strips * widthMm) / (strips - 1) : 0;
+    const lefts = Array.from({ length: strips }, (_, i) => piece.leftMm + i * (widthMm + kerfMm));
     const last = lefts.length - 1;
     const froms = lefts.map((left, i) => (i === 0 ? -FAR : left));
     const tos = lefts.map((left, i) => (i === last ? FAR : left + widthMm));

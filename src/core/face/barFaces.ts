@@ -1,5 +1,5 @@
 import type { SingleBar } from '../cut/singleBars.ts';
-import type { PouredLayer } from '../fill/layers.ts';
+import type { LaidMould } from '../fill/layPlan.ts';
 import type { ViewPoint } from '../mould/sectionView.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { faceAt, faceLevel, type Band, type Face } from './face.ts';
@@ -8,6 +8,12 @@ import { topOf } from './top.ts';
 
 export const SIDES = ['near', 'far', 'top'] as const;
 export type Side = (typeof SIDES)[number];
+
+/** A disc of a standing tube has no top. */
+export const sidesOf = (bar: SingleBar): readonly Side[] =>
+  bar.place.piece.axis === 'z' ? ['near', 'far'] : SIDES;
+
+type Laid = Pick<LaidMould, 'stack' | 'geometry' | 'fill'>;
 
 /** A face is looked at this far inside its cut, mm. */
 const INSIDE = 0.01;
@@ -51,17 +57,13 @@ const along = (face: Face, stretch: Stretch): Face => {
   return within(flat, stretch).map((band) => ({ ...band, outline: turned(band.outline) }));
 };
 
-interface BarIn {
-  /** of the bar's own compartment */
-  readonly layers: readonly PouredLayer[];
-  readonly fillMm: Millimetres;
-}
-
 /**
  * A side of one bar: the near and the far cut as they are looked at with the bar turned towards one, the far one mirrored; the top from
  * above, its near cut at the foot. A disc of a standing tube has its foot for near, its head for far, and no top.
  */
-export function sideOfBar({ layers, fillMm }: BarIn, bar: SingleBar, side: Side): FramedFace {
+export function sideOfBar({ stack, geometry, fill }: Laid, bar: SingleBar, side: Side): FramedFace {
+  const room = geometry.rooms[bar.place.piece.room];
+  const layers = stack.layers.filter((l) => l.room === room);
   const { piece, startMm, endMm } = bar.place;
   const [start, end] = [piece.fromMm + startMm, piece.fromMm + endMm];
   const half = bar.widthMm / 2;
@@ -76,6 +78,6 @@ export function sideOfBar({ layers, fillMm }: BarIn, bar: SingleBar, side: Side)
   const face = within(piece.axis === 'z' ? faceLevel(layers, at) : faceAt(layers, 'section', at), across);
   // the near cut of a loaf and the head of a disc are looked at as they are laid out
   const shown = (side === 'near') === (piece.axis === 'y') ? face : mirrored(face);
-  const [foot, head] = piece.axis === 'z' ? [-half, half] : [0, fillMm];
+  const [foot, head] = piece.axis === 'z' ? [-half, half] : [0, fill.heightMm];
   return framed({ face: shown, left: -half, right: half, foot, head });
 }

@@ -23,3 +23,7 @@ export function framed({ face, left, right, foot, head }: FramedFace): FramedFac
     head: Math.max(head, ...zs),
   };
 }
+
+/** The largest scale at which a framed face fits: px per mm. */
+export const scaleFor = ({ left, right, foot, head }: FramedFace, width: number, height: number): number =>
+  Math.min(width / (right - left), height / (head - foot));

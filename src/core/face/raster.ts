@@ -1,4 +1,4 @@
-import type { FramedFace } from './framed.ts';
+import { scaleFor, type FramedFace } from './framed.ts';
 
 /** Samples across and down each pixel: edges are smooth, and no seam shows between neighbours. */
 export const SAMPLES = 3;
@@ -17,14 +17,11 @@ export interface Raster {
  * A framed face as large as fits into \`width\` x \`height\` pixels, in its middle, at one scale. Later bands lie over earlier ones. Outlines
  * need not be convex; a sample belongs to the outlines that go round it an odd number of times.
  */
-export function rasterise(
-  { face, left, right, foot, head }: FramedFace,
-  width: number,
-  height: number,
-): Raster {
+export function rasterise(framed: FramedFace, width: number, height: number): Raster {
+  const { face, left, right, foot, head } = framed;
   const [w, h] = [width * SAMPLES, height * SAMPLES];
   const band = new Uint16Array(w * h);
-  const scale = Math.min(w / (right - left), h / (head - foot));
+  const scale = scaleFor(framed, w, h);
   const [x0, y0] = [w / 2 - ((left + right) / 2) * scale, h / 2 + ((foot + head) / 2) * scale];
   for (const [number, { outline }] of face.entries()) {
     const points = outline.map((p) => [x0 + p.h * scale, y0 - p.z * scale] as const);

@@ -2,13 +2,12 @@ import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import { singleBars } from '../../../core/cut/singleBars.ts';
 import { fileStem } from '../../../core/exchange/writePlan.ts';
-import type { Side } from '../../../core/face/barFaces.ts';
+import { sideOfBar, sidesOf } from '../../../core/face/barFaces.ts';
+import { scaleFor } from '../../../core/face/framed.ts';
 import { useBench, usePresent } from '../../parts/usePlan.ts';
 import { Group } from '../../parts/Station.tsx';
 import { BarFace } from '../../section/BarFace.tsx';
-import { sideWords, whereFrom } from '../../section/barWords.ts';
-import { scaleFor } from '../../section/frame.ts';
-import { sideIn } from '../../section/sideIn.ts';
+import { sideWord, whereFrom } from '../../section/barWords.ts';
 import { saveContactSheet } from './contactSheet.ts';
 
 /** More bars than this are not looked at one by one. */
@@ -26,11 +25,10 @@ export function Gallery() {
   const bars = all.slice(0, MOST);
   const [first] = bars;
   if (!first) return null;
-  const words = sideWords(first);
-  const sides = Object.keys(words) as Side[];
-  const scale = Math.min(
-    ...bars.flatMap((bar) => sides.map((side) => scaleFor(sideIn(computed, bar, side), WIDE - 4, HIGH - 4))),
-  );
+  const sides = sidesOf(first);
+  const words = sides.map((side) => sideWord(first, side)).join(', ');
+  const faces = bars.map((bar) => sides.map((side) => sideOfBar(computed, bar, side)));
+  const scale = Math.min(...faces.flat().map((face) => scaleFor(face, WIDE - 4, HIGH - 4)));
   const title = (i: number): string => {
     const bar = bars[i];
     if (!bar) return '';
@@ -44,7 +42,7 @@ export function Gallery() {
           type="button"
           className="btn btn-sm"
           onClick={() =>
-            void saveContactSheet(computed, bars, sides, colours.pours, {
+            void saveContactSheet(faces, colours.pours, {
               title: name,
               words,
               captionOf: title,
@@ -59,7 +57,7 @@ export function Gallery() {
     >
       <p className="quiet text-sm">
         {all.length > MOST && `The first ${MOST} of ${all.length}. `}
-        Each by its {Object.values(words).join(', ')}; a far face as it is seen with the bar turned round.
+        Each by its {words}; a far face as it is seen with the bar turned round.
       </p>
       <ol className="grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-4 gap-y-3">
         {bars.map((bar, i) => (
@@ -68,9 +66,21 @@ export function Gallery() {
             className={`grid gap-1 rounded-box border p-1.5 ${bar.centre ? 'border-accent' : 'border-base-300'}`}
           >
             <span className="flex items-end justify-between gap-1">
-              {sides.map((side) => (
-                <BarFace key={side} bar={bar} side={side} width={WIDE} height={HIGH} scale={scale} />
-              ))}
+              {sides.map((side, k) => {
+                const face = faces[i]?.[k];
+                return (
+                  face && (
+                    <BarFace
+                      key={side}
+                      face={face}
+                      top={side === 'top'}
+                      width={WIDE}
+                      height={HIGH}
+                      scale={scale}
+                    />
+                  )
+                );
+              })}
             </span>
             <span className="text-sm leading-tight">{title(i)}</span>
           </li>

@@ -13,6 +13,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { memo, useMemo, type KeyboardEvent } from 'react';
 import { moveStep, shiftPour } from '../../core/edit/pours.ts';
 import type { Pot } from '../../core/plan/planSchema.ts';
+import type { StickPath } from '../../core/plan/patternSchema.ts';
 import type { Finish, Step } from '../../core/plan/stepSchema.ts';
 import { formatShort } from '../../core/units/format.ts';
 import { stagePhrase } from '../../core/setting/stage.ts';
@@ -29,6 +30,17 @@ const FINISH: Readonly<Record<Finish['what'], string>> = {
   'warm-oven': 'warm oven',
   'leave-cool': 'leave cool',
 };
+
+const PATHS: Readonly<Record<StickPath['kind'], string>> = {
+  fan: 'fan',
+  spiral: 'spiral',
+  rings: 'rings',
+  lines: 'lines',
+  free: 'stick',
+};
+
+const strokeWord = (step: Extract<Step, { kind: 'stroke' | 'pull' }>): string =>
+  step.kind === 'pull' ? 'pull' : PATHS[step.path.kind];
 
 const Mark = memo(function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
   if (step.kind === 'wait')
@@ -66,7 +78,7 @@ const Mark = memo(function Mark({ step }: { readonly step: Exclude<Step, { kind:
   return (
     <span className="grid justify-items-center gap-1">
       <span className="-mt-[5px] size-2.5 rotate-45 border border-base-content bg-base-100" />
-      <span className="text-xs">{FINISH[step.what]}</span>
+      <span className="text-xs">{step.kind === 'finish' ? FINISH[step.what] : strokeWord(step)}</span>
     </span>
   );
 });

@@ -91,6 +91,7 @@ export function ownDesign(plan: Plan, mouldId: MouldId): Plan {
       const { props: _props, ...tilt } = s;
       return [s, { ...tilt, id, mould: mouldId }];
     }
+    if (s.kind !== 'pour') return [s, { ...s, id, mould: mouldId }];
     const { ombre: _ombre, ...pour } = s;
     const amount: Amount = { kind: 'rest', parts: Math.max(0.001, parts.get(s.id) ?? 0) };
     return [s, { ...pour, id, mould: mouldId, amount, locked: false }];

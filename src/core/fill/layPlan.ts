@@ -1,4 +1,4 @@
-import type { MouldId, StepId } from '../validate/ids.ts';
+import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import { NOMINAL_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { mouldGeometry, type MouldGeometry } from '../mould/geometry.ts';
 import { FIRST, inAll, partOf, usesOf, type MouldUse } from '../plan/moulds.ts';
@@ -80,7 +80,7 @@ type DensityIn = (mouldId: MouldId) => number;
 interface Laying {
   readonly plan: Plan;
   readonly toLay: readonly ToLay[];
-  readonly makeup: (pour: Pour) => Makeup;
+  readonly makeup: (pour: Pour, pot: PotId) => Makeup;
   readonly poured: PouredAmounts | undefined;
 }
 
@@ -112,7 +112,7 @@ function lay({ plan, toLay, makeup, poured }: Laying, mean: MeanBatter, densityI
       withAmounts(shown, use.id, poured),
       geometry,
       fill.heightMm,
-      (pour) => makeup(pour).densityGMl,
+      (pour, pot) => makeup(pour, pot).densityGMl,
     );
     laid.push({ use, plan: shown, geometry, fill, stack });
   }
@@ -127,7 +127,7 @@ function meanOf(moulds: Laid, makeup: Laying['makeup'], plain: MeanBatter): Mean
   if (massG <= 0) return plain;
   return {
     densityGMl: massG / sum((l) => l.volumeMl),
-    oils: sum((l) => l.massG * makeup(l.pour).oils) / massG,
+    oils: sum((l) => l.parts.reduce((s, p) => s + p.massG * makeup(l.pour, p.pot.id).oils, 0)) / massG,
   };
 }
 

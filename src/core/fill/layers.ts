@@ -1,4 +1,5 @@
-import { potsIn } from '../plan/sources.ts';
+import { depositKey, potsIn, sharesOf } from '../plan/sources.ts';
+import type { PotId } from '../validate/ids.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
@@ -10,17 +11,28 @@ import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams, Millilitres, Millimetres, Percent } from '../units/quantity.ts';
 
+/** What a layer has of one pot. */
+export interface LayerPart {
+  readonly pot: Pot;
+  /** by which it has its colour and its weight */
+  readonly key: string;
+  /** of the layer's volume, 0..1 */
+  readonly share: number;
+  readonly massG: Grams;
+}
+
 /** A pour as planned: where it lies, what it takes and what it is made of. */
 export interface PouredLayer extends Layer {
   readonly pour: Pour;
   /** in the order they go in */
   readonly pots: readonly Pot[];
+  readonly parts: readonly LayerPart[];
   /** place among all pours, 0 the first */
   readonly nth: number;
   /** the compartment it lies in */
   readonly room: Room;
   readonly massG: Grams;
-  /** of this batter, colorant and carrier counted */
+  /** of this batter, colorant and carrier counted; the mean where it is from several pots */
   readonly densityGMl: number;
   /** of the batter that goes into the mould */
   readonly sharePercent: Percent;
@@ -37,8 +49,15 @@ export interface PouredStack {
   readonly fault: StackFault | undefined;
 }
 
-/** Density of the batter of each pour, g/ml. */
-export type DensityOf = (pour: Pour) => number;
+/** Density of the batter that a pour takes from one of its pots, g/ml. */
+export type DensityOf = (pour: Pour, pot: PotId) => number;
+
+/** Of all that a pour takes. */
+const meanDensity = (pour: Pour, densityOf: DensityOf): number => {
+  let sum = 0;
+  for (const [pot, share] of sharesOf(pour)) sum += share * densityOf(pour, pot);
+  return sum;
+};
 
 const wishOf = (amount: Amount, room: Room, fillMl: Millilitres, densityGMl: number): Wish => {
   switch (amount.kind) {
@@ -67,7 +86,10 @@ function layRoom(
   const roomFillMl = openProfile([room], UP).volumeBelow(heightMm) / MM3_PER_ML;
   const stack = stackPours(
     room,
-    pours.map(({ pour, tilt }) => ({ tilt, wish: wishOf(pour.amount, room, fillMl, densityOf(pour)) })),
+    pours.map(({ pour, tilt }) => ({
+      tilt,
+      wish: wishOf(pour.amount, room, fillMl, meanDensity(pour, densityOf)),
+    })),
     roomFillMl,
   );
   const layers = stack.layers.map((layer, i): PouredLayer => {
@@ -75,12 +97,20 @@ function layRoom(
     const long = surfaceAcross(room.outline.side, 'side', layer.up, layer.offset, room.middle.x);
     const level = layer.offset / layer.up[2];
     const own = pours[i] as (typeof pours)[number];
-    const densityGMl = densityOf(own.pour);
+    const { pour } = own;
+    const densityGMl = meanDensity(pour, densityOf);
+    const shares = sharesOf(pour);
+    const pots = potsIn(plan, pour);
     return {
       ...layer,
       room,
-      pour: own.pour,
-      pots: potsIn(plan, own.pour),
+      pour,
+      pots,
+      parts: pots.map((pot): LayerPart => {
+        const share = shares.get(pot.id) ?? 0;
+        const massG = layer.volumeMl * share * densityOf(pour, pot.id);
+        return { pot, key: depositKey(pour, pot.id), share, massG };
+      }),
       nth: own.nth,
       massG: layer.volumeMl * densityGMl,
       densityGMl,

@@ -1,4 +1,5 @@
-import { leadPot, potNamed } from '../plan/sources.ts';
+import { potNamed } from '../plan/sources.ts';
+import type { PotId } from '../validate/ids.ts';
 import { NOMINAL_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { CARRIER_DENSITY, carrierPerG, POWDER_DENSITY, UNDESCRIBED_DENSITY } from '../colorant/dispersion.ts';
 import { gradedMixes } from '../ombre/coloursOf.ts';
@@ -61,12 +62,12 @@ export const colorantPart = (makeup: Makeup): number =>
   makeup.powder + makeup.carrierOil + makeup.carrierOther;
 
 /** What every pour of a plan is made of, by its pot or by its place in its ombre. */
-export function makeupsOf(plan: Plan, recipes: Recipes): (pour: Pour) => Makeup {
+export function makeupsOf(plan: Plan, recipes: Recipes): (pour: Pour, pot: PotId) => Makeup {
   const graded = gradedMixes(plan);
   const known = new Map<Mix, Map<Recipe | undefined, Makeup>>();
-  return (pour) => {
-    const mix = graded.get(pour.id) ?? potNamed(plan, leadPot(pour))?.colorants ?? [];
-    const recipe = recipes.ofPour(pour.id);
+  return (pour, pot) => {
+    const mix = graded.get(pour.id) ?? potNamed(plan, pot)?.colorants ?? [];
+    const recipe = recipes.ofPour(pour.id, pot);
     const byRecipe = known.get(mix) ?? new Map<Recipe | undefined, Makeup>();
     known.set(mix, byRecipe);
     const makeup = byRecipe.get(recipe) ?? makeupOf(plan, recipe, mix);

@@ -1,4 +1,4 @@
-import { potsByPour } from '../plan/sources.ts';
+import { depositsIn } from '../plan/deposits.ts';
 import { hexOfBody, type Body } from '../colour/body.ts';
 import { bodyOfPot, paintboxOf } from '../look/paintbox.ts';
 import type { SoapState } from '../look/state.ts';
@@ -32,7 +32,10 @@ export function bodiesOf(plan: Plan, state: SoapState, graded: ReadonlyMap<strin
   const pots = new Map(plan.pots.map((p) => [p.id, bodyOfPot(paintsOf.get(p.id) ?? paints, p)] as const));
   const pours = new Map<string, Body>();
   const seen = new Set<string>();
-  for (const [pourId, pot] of potsByPour(plan)) {
+  for (const {
+    key: pourId,
+    pot: { id: pot },
+  } of depositsIn(plan)) {
     const mix = graded.get(pourId);
     const body = mix ? (paintsOf.get(pot) ?? paints).bodyOf(mix) : (pots.get(pot) ?? paints.base);
     pours.set(pourId, body);

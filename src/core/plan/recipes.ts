@@ -11,8 +11,8 @@ export interface Recipes {
   readonly batch: Recipe | undefined;
   /** with all that is stirred into the pot before its last pour */
   readonly ofPot: (potId: PotId) => Recipe | undefined;
-  /** with all that is in what is poured */
-  readonly ofPour: (pourId: StepId) => Recipe | undefined;
+  /** with all that is in what is poured, of its first pot or of another one that it takes from */
+  readonly ofPour: (pourId: StepId, potId?: PotId) => Recipe | undefined;
 }
 
 /** A pot's oils and water take the place of the recipe's only where each jug has its own lye. */
@@ -74,6 +74,6 @@ function recipesFor(plan: Plan): Recipes {
   return {
     batch,
     ofPot: (potId) => at(potId, Infinity),
-    ofPour: (pourId) => at(potOf.get(pourId) ?? '', places.get(pourId) ?? Infinity),
+    ofPour: (pourId, potId) => at(potId ?? potOf.get(pourId) ?? '', places.get(pourId) ?? Infinity),
   };
 }

@@ -6,7 +6,26 @@ import type { Pour, Step } from './stepSchema.ts';
  * The pots that a pour comes from, in the order they leave their jugs. Only this file reads a pour's pot, and only it sets one:
  * a way of pouring that draws on several pots begins here.
  */
-export const potsOf = (pour: Pour): readonly [PotId, ...PotId[]] => [pour.pot];
+export const potsOf = (pour: Pour): readonly [PotId, ...PotId[]] => [
+  pour.pot,
+  ...new Set(pour.pattern?.then.filter((p) => p !== pour.pot)),
+];
+
+/** The pots of one round of a pour, in order: one can come again. */
+export const roundOf = (pour: Pour): readonly [PotId, ...PotId[]] => [
+  pour.pot,
+  ...(pour.pattern?.then ?? []),
+];
+
+/** What of a pour comes from each of its pots, by volume: every place in a round takes as much. */
+export function sharesOf(pour: Pour): ReadonlyMap<PotId, number> {
+  const round = roundOf(pour);
+  return new Map(potsOf(pour).map((pot) => [pot, round.filter((p) => p === pot).length / round.length]));
+}
+
+/** What a pour takes of one pot, by its name: the pour's own where it takes of one alone. */
+export const depositKey = (pour: Pour, pot: PotId): string =>
+  pot === pour.pot ? pour.id : `${pour.id}:${pot}`;
 
 /** The pot whose letter and colour stand for a pour. */
 export const leadPot = (pour: Pour): PotId => potsOf(pour)[0];

@@ -1,6 +1,7 @@
 import { mouldId, ombreId, potId, stepId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import { UNDER } from '../mould/propped.ts';
+import { patternSchema, strokeFields, WALLS } from './patternSchema.ts';
 import {
   degrees,
   lengthMm,
@@ -26,7 +27,7 @@ const amount = v.variant('kind', [
   /** up to this height on a wall, at its middle */
   v.strictObject({
     kind: v.literal('line'),
-    wall: v.picklist(['left', 'right', 'near', 'far']),
+    wall: v.picklist(WALLS),
     heightMm: lengthMm(0.1, 600),
   }),
 ]);
@@ -53,6 +54,8 @@ const pour = v.strictObject({
    * `restart` goes back to the first colour, `reverse` goes on the other way.
    */
   ombre: v.optional(v.strictObject({ id: ombreId, turn: v.optional(v.picklist(['restart', 'reverse'])) })),
+  /** it pushes what is still fluid aside, from several pots in rounds */
+  pattern: v.optional(patternSchema),
 });
 
 /** What is put under the mould: the angles follow from it. */
@@ -86,18 +89,25 @@ const wait = v.strictObject({
   ]),
 });
 
+/** A stick drawn through the batter in plan. */
+const stroke = v.strictObject({ id: stepId, ...inMould, kind: v.literal('stroke'), ...strokeFields });
+
+/** The column is pulled and its hole filled with what is held back, pot after pot. */
+const pull = v.strictObject({ id: stepId, ...inMould, kind: v.literal('pull') });
+
 const finish = v.strictObject({
   id: stepId,
   kind: v.literal('finish'),
   what: v.picklist(['mist', 'insulate', 'warm-oven', 'leave-cool']),
 });
 
-export const stepSchema = v.variant('kind', [pour, tilt, wait, finish]);
+export const stepSchema = v.variant('kind', [pour, tilt, wait, stroke, pull, finish]);
 
 export type Wall = Extract<v.InferOutput<typeof amount>, { kind: 'line' }>['wall'];
 export type Wait = v.InferOutput<typeof wait>;
 export type Amount = v.InferOutput<typeof amount>;
 export type Pour = v.InferOutput<typeof pour>;
 export type Landing = Pour['landing'];
+export type Stroke = v.InferOutput<typeof stroke>;
 export type Finish = v.InferOutput<typeof finish>;
 export type Step = v.InferOutput<typeof stepSchema>;

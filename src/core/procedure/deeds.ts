@@ -1,5 +1,6 @@
 import type { Mould } from '../mould/schema.ts';
-import type { Finish, Landing, Wait, Wall } from '../plan/stepSchema.ts';
+import type { Place } from '../plan/patternSchema.ts';
+import type { Finish, Landing, Stroke, Wait, Wall } from '../plan/stepSchema.ts';
 import type { PutUnder } from '../mould/propped.ts';
 import type { Celsius, Degrees, Grams, Millilitres, Millimetres, Stage } from '../units/quantity.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
@@ -14,6 +15,20 @@ export interface Surface {
 
 /** What a whole batch or vessel gets stirred in: which, and when. */
 export type Into = 'water' | 'hot-lye' | 'cooled-lye' | 'oils' | 'emulsion' | 'trace' | 'scent';
+
+/** One pot's turn in a round: what is poured of it, and what should be left in its jug. */
+export interface TurnDeed {
+  readonly letter: string;
+  readonly massG: Grams;
+  readonly leftG: Grams;
+}
+
+export interface PatternDeed {
+  readonly place: Place;
+  readonly fallMm: Millimetres;
+  /** into one mould; `inMouldG` is what is in it by the end of the round */
+  readonly rounds: readonly { readonly turns: readonly TurnDeed[]; readonly inMouldG: Grams }[];
+}
 
 /** Something done to one mould, named where there are several. */
 interface InMould {
@@ -134,9 +149,18 @@ export type Deed =
       readonly compartment?: number;
       readonly landing: Landing['how'];
       readonly surfaces: readonly Surface[];
+      /** it pushes earlier batter aside: where, from how high, and round by round */
+      readonly pattern?: PatternDeed;
       /** what a jug of known weight then reads on the scale, and what is left in it */
       readonly jug?: { readonly name: string; readonly readsG: Grams; readonly leftG: Grams };
     }
+  | ({ readonly does: 'pull-column'; readonly holeG: Grams } & InMould)
+  | ({
+      readonly does: 'stroke';
+      readonly path: Stroke['path'];
+      readonly end: Stroke['end'];
+      readonly depthMm: Millimetres;
+    } & InMould)
   | { readonly does: 'top'; readonly column: boolean }
   | { readonly does: 'finish'; readonly what: Finish['what'] }
   | { readonly does: 'unmould' }

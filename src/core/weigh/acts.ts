@@ -48,6 +48,8 @@ export const ACT = {
   /** just before a pour */
   stir: (pour: StepId) => `stir:${pour}`,
   pour: (pour: StepId) => `pour:${pour}`,
+  /** what is held back, into a column's hole */
+  pull: 'pull',
   top: 'top',
   spare: 'spare',
 } as const;

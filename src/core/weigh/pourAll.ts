@@ -1,6 +1,7 @@
 import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import { superfatIn } from '../ledger/balance.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
+import type { Plan } from '../plan/planSchema.ts';
 import { topShares } from '../fill/topShares.ts';
 import { massOfContents } from '../ledger/contents.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
@@ -85,8 +86,17 @@ function shared(
   });
 }
 
+/** A hole is filled pot after pot, in the order that what is held back is given in. */
+function inFillingOrder({ fill }: Plan, pots: readonly PotTarget[]): readonly PotTarget[] {
+  const place = ({ pot }: PotTarget): number => {
+    const at = fill.top.findIndex((t) => t.pot === pot.id);
+    return at < 0 ? fill.top.length : at;
+  };
+  return pots.toSorted((a, b) => place(a) - place(b));
+}
+
 /**
- * All pours in order, then the top. `ombres` are as they are by now; what is poured is `amounts`, or all there is when the
+ * All pours in order, then what fills the holes of columns that are pulled (`holes`: g by mould, all its copies), then the top. `ombres` are as they are by now; what is poured is `amounts`, or all there is when the
  * jug has less.
  */
 export function pourAll(
@@ -94,10 +104,11 @@ export function pourAll(
   ombres: readonly OmbreWeights[],
   amounts: ReadonlyMap<string, Grams>,
   pots: readonly PotTarget[],
+  holes: ReadonlyMap<MouldId, Grams>,
 ): ReadonlyMap<string, PouredFrom> {
   const { plan, book, substances, stepG } = bench;
   const poured = new Map<string, PouredFrom>();
-  const intoOf = new Map(pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.into] as const)));
+  const intoOf = new Map(pots.flatMap((p) => p.pours.map((q) => [q.key, q.into] as const)));
   const tops = topShares(plan);
   const thickenedPots = new Set<string>();
   const thickened = (potId: PotId): void => {
@@ -105,14 +116,14 @@ export function pourAll(
     thickenedPots.add(potId);
   };
   for (const deposit of depositsOf(plan)) {
-    const { pour, pot, moulds } = deposit;
-    const wantedG = amounts.get(pour.id) ?? 0;
+    const { key, pour, pot, moulds } = deposit;
+    const wantedG = amounts.get(key) ?? 0;
     thickened(pot.id);
     beforePass(bench, ombres, pour.id);
     const cupG = beforePour(bench, deposit, wantedG);
     const vessel = cupG === undefined ? VESSEL.pot(pot.id) : VESSEL.cup(pot.id, pour.id);
     const superfatPercent = superfatIn(book.holds(vessel), substances);
-    const into = intoOf.get(pour.id) ?? moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0 }));
+    const into = intoOf.get(key) ?? moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0 }));
     const went = new Map(
       shared(into, cupG ?? wantedG, stepG).map(
         ({ mould, massG }) =>
@@ -120,13 +131,19 @@ export function pourAll(
       ),
     );
     const pouredG = [...went.values()].reduce((s, g) => s + g, 0);
-    poured.set(pour.id, { pouredG, into: went, superfatPercent });
+    poured.set(key, { pouredG, into: went, superfatPercent });
   }
-  for (const { pot, heldBackG } of pots) {
+  const open = new Map(holes);
+  for (const { pot, heldBackG } of inFillingOrder(plan, pots)) {
     if (heldBackG > 0) thickened(pot.id);
     const into = [...tops].map(([mould, share]) => ({ mould, copies: 1, eachG: share }));
-    for (const { mould, massG } of shared(into, heldBackG, stepG))
-      book.move(ACT.top, VESSEL.pot(pot.id), VESSEL.mould(mould), massG, false);
+    for (const { mould, massG } of shared(into, heldBackG, stepG)) {
+      const inHoleG = Math.min(massG, toStep(open.get(mould) ?? 0, stepG));
+      open.set(mould, (open.get(mould) ?? 0) - inHoleG);
+      const [from, to] = [VESSEL.pot(pot.id), VESSEL.mould(mould)];
+      book.move(ACT.pull, from, to, inHoleG, false);
+      book.move(ACT.top, from, to, massG - inHoleG, false);
+    }
   }
   return poured;
 }

@@ -2,7 +2,7 @@ import type { MouldId, StepId } from '../validate/ids.ts';
 import { potsOf } from '../plan/sources.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
-import { depositsOf } from '../plan/deposits.ts';
+import { depositsOf, type Deposit } from '../plan/deposits.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
 import { downToStep, sumAtStep, toStep } from '../units/scaleStep.ts';
@@ -15,9 +15,11 @@ export interface PouredInto {
   readonly eachG: Grams;
 }
 
-/** What one pour is to take, at the scale's step. */
+/** What one pour is to take of one pot, at the scale's step. */
 export interface PourTarget {
   readonly stepId: StepId;
+  /** the deposit's name */
+  readonly key: string;
   readonly into: readonly PouredInto[];
   /** into all moulds */
   readonly massG: Grams;
@@ -41,15 +43,15 @@ export interface Targets {
   readonly batterG: Grams;
 }
 
-/** What a pour puts into each mould that it goes into. */
+/** What a pour puts of one pot into each mould that it goes into. */
 const intoMoulds = (
   moulds: readonly LaidMould[],
-  pourId: StepId,
+  { key, pour }: Deposit,
   round: (massG: Grams) => Grams,
 ): readonly PouredInto[] =>
   moulds.flatMap(({ use, stack }): PouredInto[] => {
-    const layer = stack.layers.find((l) => l.pour.id === pourId);
-    return layer ? [{ mould: use.id, copies: use.copies, eachG: round(layer.massG) }] : [];
+    const part = stack.layers.find((l) => l.pour.id === pour.id)?.parts.find((p) => p.key === key);
+    return part ? [{ mould: use.id, copies: use.copies, eachG: round(part.massG) }] : [];
   });
 
 type Round = (massG: Grams, stepG: Grams) => Grams;
@@ -64,14 +66,14 @@ function targetsWith(
   const overage = plan.fill.overagePercent / 100;
   const deposits = depositsOf(plan);
   const pots = plan.pots.map((pot): PotTarget => {
-    const pours = deposits.flatMap(({ pour, pot: from }): PourTarget[] => {
-      if (from !== pot) return [];
-      const into = intoMoulds(moulds, pour.id, (massG) => round(massG, step));
+    const pours = deposits.flatMap((deposit): PourTarget[] => {
+      if (deposit.pot !== pot) return [];
+      const into = intoMoulds(moulds, deposit, (massG) => round(massG, step));
       const massG = sumAtStep(
         into.map((i) => i.eachG * i.copies),
         step,
       );
-      return into.length > 0 ? [{ stepId: pour.id, into, massG }] : [];
+      return into.length > 0 ? [{ stepId: deposit.pour.id, key: deposit.key, into, massG }] : [];
     });
     const heldBackG = sumAtStep(
       plan.fill.top.filter((t) => t.pot === pot.id).map((t) => round(t.massG, step)),

@@ -1,4 +1,5 @@
-import type { StepId } from '../validate/ids.ts';
+import type { MouldId, StepId } from '../validate/ids.ts';
+import { holeMassG } from '../pattern/hole.ts';
 import { asPlanned, happenedIn, type HappenedByPour } from '../batch/happened.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
@@ -89,7 +90,7 @@ function amountsNow(
   ombres: readonly OmbreWeights[],
   happened: HappenedByPour,
 ): ReadonlyMap<string, Grams> {
-  const amounts = new Map(pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.massG] as const)));
+  const amounts = new Map(pots.flatMap((p) => p.pours.map((q) => [q.key, q.massG] as const)));
   for (const o of ombres)
     if (o.layers.some((l) => happened.has(l.shade.pourId)))
       for (const layer of o.layers) amounts.set(layer.shade.pourId, clean(layer.pouredG));
@@ -100,6 +101,17 @@ const least = (list: readonly (Percent | undefined)[]): Percent | undefined => {
   const known = list.filter((x) => x !== undefined);
   return known.length > 0 ? Math.min(...known) : undefined;
 };
+
+/** What the columns that are pulled leave to be filled, g in all copies, by mould. */
+const holesPulled = (moulds: readonly LaidMould[]): ReadonlyMap<MouldId, Grams> =>
+  new Map(
+    moulds.flatMap(({ use, plan, stack }) => {
+      const pulled = plan.steps.findIndex((s) => s.kind === 'pull');
+      if (pulled < 0) return [];
+      const before = new Set(plan.steps.slice(0, pulled).map((s) => s.id));
+      return [[use.id, holeMassG(stack.layers.filter((l) => before.has(l.pour.id))) * use.copies] as const];
+    }),
+  );
 
 /** A book written to its end, with what was in the jugs at each pour. */
 interface Written {
@@ -162,6 +174,7 @@ export function weighPlan(
   const ahead = plan.divide.kind === 'before-lye';
   const amounts = amountsNow(targets.pots, ombres, happened);
   const jugs = plannedPots(plan, recipes, recipe, withGraded, planned, ombres, dispersions.draws, fineG);
+  const holes = holesPulled(moulds);
   const written = (lyeStepsOff: number): Written => {
     const book = openLedger();
     const bench = {
@@ -180,7 +193,7 @@ export function weighPlan(
     };
     if (ahead) weighPortions(bench);
     else weighOneBatch(bench);
-    return { poured: pourAll(bench, ombres, amounts, targets.pots), ledger: book.close() };
+    return { poured: pourAll(bench, ombres, amounts, targets.pots, holes), ledger: book.close() };
   };
   const { poured, ledger } = leanestKept(written);
   const mixes = new Map(ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)));
@@ -189,7 +202,7 @@ export function weighPlan(
     const inJug = madeUpIn(ledger, pot.id);
     const jug = jugBalance(inJug, substances);
     const pours = target.pours.map((q): PourWeight => {
-      const from = poured.get(q.stepId);
+      const from = poured.get(q.key);
       const massG = clean(from?.pouredG ?? 0);
       return {
         stepId: q.stepId,

@@ -23,7 +23,9 @@ function topLine({ plan, moulds }: Computed, line: Line): Line {
 export function topping(computed: Computed, w: Weights): Draft[] {
   const { plan, moulds } = computed;
   const held = w.pots.filter((p) => p.heldBackG > 0);
-  if (held.length === 0) return [];
+  const lines = linesOf(computed, w, ACT.top);
+  if (held.length === 0 || lines.length === 0) return [];
+  const pulled = plan.steps.some((s) => s.kind === 'pull');
   const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
   const poured = pouredPots(plan);
   const unpoured = jugByJug ? held.filter((p) => !poured.has(p.pot.id)) : [];
@@ -32,8 +34,8 @@ export function topping(computed: Computed, w: Weights): Draft[] {
     {
       id: ACT.top,
       chapter: 'top',
-      deed: { does: 'top', column: moulds.some((m) => m.use.mould.column) },
-      lines: linesOf(computed, w, ACT.top).map((l) => topLine(computed, l)),
+      deed: { does: 'top', column: !pulled && moulds.some((m) => m.use.mould.column) },
+      lines: lines.map((l) => topLine(computed, l)),
     },
   ];
 }

@@ -10,13 +10,15 @@ import { propsFor } from '../../mould/props.ts';
 import { isLevel } from '../../mould/tilt.ts';
 import { pourNames } from '../../plan/deposits.ts';
 import { isAbout, mouldNames, mouldOfStep } from '../../plan/moulds.ts';
-import { leadPot } from '../../plan/sources.ts';
+import { potsOf } from '../../plan/sources.ts';
 import type { Pour, Step, Wait } from '../../plan/stepSchema.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import { clean } from '../../weigh/ingredients.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
-import type { Draft } from '../act.ts';
-import type { Deed, Surface } from '../deeds.ts';
+import type { Grams } from '../../units/quantity.ts';
+import { roundsOf } from '../../weigh/rounds.ts';
+import type { Draft, Line } from '../act.ts';
+import type { Deed, PatternDeed, Surface } from '../deeds.ts';
 import { heldBefore, linesOf } from '../lines.ts';
 import { beforePass } from './colours.ts';
 import { waitsForJug, weighOut } from './oneBatch.ts';
@@ -120,33 +122,83 @@ const surfaceOf = (layer: PouredLayer, mould: string | undefined): Surface => ({
   ...named(mould),
 });
 
+/** What a pour puts into one kind of mould, of each of its pots. */
+interface Into {
+  readonly facts: MouldFacts;
+  readonly layer: PouredLayer;
+  /** g into one of them, in the order of the pour's pots */
+  readonly parts: readonly { readonly pot: PotWeight; readonly eachG: Grams }[];
+  readonly copies: number;
+  readonly name: string | undefined;
+}
+
+const eachIn = ({ parts }: Into): Grams => clean(parts.reduce((s, p) => s + p.eachG, 0));
+
+/** Round by round, what is poured into one mould and what should be left in each jug once all alike have had theirs. */
+function patternOf(going: Going, step: Pour, into: Into): PatternDeed | undefined {
+  const { w, computed } = going;
+  if (!step.pattern) return undefined;
+  const massOf = new Map(into.parts.map((p) => [p.pot.pot.id, p.eachG] as const));
+  const held = new Map(
+    into.parts.map(
+      ({ pot }) => [pot.pot.id, heldBefore(w, ACT.pour(step.id), VESSEL.pot(pot.pot.id))] as const,
+    ),
+  );
+  const letters = new Map(into.parts.map(({ pot }) => [pot.pot.id, pot.pot.letter] as const));
+  let inMouldG = clean((going.inMouldG.get(into.facts.use.id) ?? 0) - eachIn(into));
+  const rounds = roundsOf(step, (pot) => massOf.get(pot) ?? 0, computed.plan.units.scaleStepG).map(
+    (round) => {
+      inMouldG = clean(inMouldG + round.reduce((s, t) => s + t.massG, 0));
+      return {
+        inMouldG,
+        turns: round.map((t) => ({
+          letter: letters.get(t.pot) ?? '',
+          massG: t.massG,
+          leftG: Math.max(0, clean((held.get(t.pot) ?? 0) - t.pouredG * into.copies)),
+        })),
+      };
+    },
+  );
+  return { place: step.pattern.place, fallMm: step.landing.fallMm, rounds };
+}
+
+/** The pots of a pour, with what it takes of each. */
+const weighedPots = ({ w }: Going, step: Pour): readonly PotWeight[] =>
+  potsOf(step).flatMap((id) => w.pots.find((p) => p.pot.id === id) ?? []);
+
 function onePour(going: Going, step: Pour): Draft[] {
   const { computed, w, inMouldG } = going;
-  const pot = w.pots.find((p) => p.pot.id === leadPot(step));
-  const weight = pot?.pours.find((q) => q.stepId === step.id);
-  const into = mouldsOf(going, step).flatMap((facts) => {
+  const pots = weighedPots(going, step);
+  const into = mouldsOf(going, step).flatMap((facts): Into[] => {
     const layer = facts.stack.layers.find((l) => l.pour.id === step.id);
-    const each = weight?.into.find((i) => i.mould === facts.use.id);
-    return layer && each ? [{ facts, layer, each, name: inNamed(going, facts.use.id) }] : [];
+    const parts = pots.flatMap((pot) => {
+      const each = pot.pours.find((q) => q.stepId === step.id)?.into.find((i) => i.mould === facts.use.id);
+      return each ? [{ pot, eachG: each.eachG }] : [];
+    });
+    const { copies } = facts.use;
+    return layer && parts.length > 0
+      ? [{ facts, layer, parts, copies, name: inNamed(going, facts.use.id) }]
+      : [];
   });
   const [own] = into;
+  const [pot] = pots;
   if (!pot || !own) return [];
   const pour = going.pours.get(step.id) ?? 'pour';
   const before = [
-    ...madeReady(going, pot),
-    ...thickened(computed, w, pot.pot, going.atTrace),
+    ...pots.flatMap((p) => [...madeReady(going, p), ...thickened(computed, w, p.pot, going.atTrace)]),
     ...beforePass(computed, w, step.id),
-    ...beforePour(computed, w, step.id, pot.pot, pour),
+    ...pots.flatMap((p) => beforePour(computed, w, step.id, p.pot, pour)),
   ];
-  for (const { facts, each } of into)
-    inMouldG.set(facts.use.id, clean((inMouldG.get(facts.use.id) ?? 0) + each.eachG));
+  for (const each of into)
+    inMouldG.set(each.facts.use.id, clean((inMouldG.get(each.facts.use.id) ?? 0) + eachIn(each)));
   const rooms = own.facts.geometry.rooms.length;
-  const jug = scaleAfter(w, pot, step);
-  const nameOfLine = (to: string): string | undefined => {
+  const jug = pots.length === 1 ? scaleAfter(w, pot, step) : undefined;
+  const pattern = patternOf(going, step, own);
+  const nameOfLine = ({ to, pot: from, name }: Line): string => {
     const found = into.find((i) => VESSEL.mould(i.facts.use.id) === to);
-    return found && (found.name !== undefined || found.each.copies > 1)
-      ? `Batter into ${eachOf(found.each.copies, found.name)}`
-      : undefined;
+    const named = found && (found.name !== undefined || found.copies > 1);
+    const what = pots.length > 1 ? `Pot ${pots.find((p) => p.pot.id === from)?.pot.letter ?? ''}` : 'Batter';
+    return named ? `${what} into ${eachOf(found.copies, found.name)}` : pots.length > 1 ? what : name;
   };
   return [
     ...before,
@@ -162,9 +214,10 @@ function onePour(going: Going, step: Pour): Draft[] {
         landing: step.landing.how,
         // a pour into one mould alone says so in its name
         surfaces: into.map(({ layer, name }) => surfaceOf(layer, into.length > 1 ? name : undefined)),
+        ...(pattern ? { pattern } : {}),
         ...(jug ? { jug } : {}),
       },
-      lines: linesOf(computed, w, ACT.pour(step.id)).map((l) => ({ ...l, name: nameOfLine(l.to) ?? l.name })),
+      lines: linesOf(computed, w, ACT.pour(step.id)).map((l) => ({ ...l, name: nameOfLine(l) })),
       running: into.map(({ facts: { use }, name }) => ({
         inMouldG: inMouldG.get(use.id) ?? 0,
         ofG: going.ofG.get(use.id) ?? 0,
@@ -175,7 +228,53 @@ function onePour(going: Going, step: Pour): Draft[] {
   ];
 }
 
-/** Every wait, tilt and pour in order, into whichever mould it is. */
+type Pull = Extract<Step, { kind: 'pull' }>;
+
+/** The column out, and its hole filled with what is held back. */
+function pulling(going: Going, step: Pull): Draft[] {
+  const { computed, w } = going;
+  const holeG = clean(
+    transfersOf(w.ledger, ACT.pull)
+      .filter((t) => t.to === VESSEL.mould(mouldOfStep(step)))
+      .reduce((s, t) => s + t.massG, 0),
+  );
+  const lines = linesOf(computed, w, ACT.pull)
+    .filter((l) => l.to === VESSEL.mould(mouldOfStep(step)))
+    .map((l) => ({
+      ...l,
+      name: `Held back in pot ${computed.plan.pots.find((p) => p.id === l.pot)?.letter ?? ''}`,
+    }));
+  const held = w.pots.filter((p) => lines.some((l) => l.pot === p.pot.id));
+  return [
+    ...held.flatMap((p) => [...madeReady(going, p), ...thickened(computed, w, p.pot, going.atTrace)]),
+    {
+      id: step.id,
+      chapter: 'pour',
+      step: step.id,
+      deed: { does: 'pull-column', holeG, ...named(inNamed(going, mouldOfStep(step))) },
+      lines,
+    },
+  ];
+}
+
+type StrokeStep = Extract<Step, { kind: 'stroke' }>;
+
+const stroking = (going: Going, step: StrokeStep): Draft[] => [
+  {
+    id: step.id,
+    chapter: 'pour',
+    step: step.id,
+    deed: {
+      does: 'stroke',
+      path: step.path,
+      end: step.end,
+      depthMm: step.depthMm,
+      ...named(inNamed(going, mouldOfStep(step))),
+    },
+  },
+];
+
+/** Every wait, tilt, stroke and pour in order, into whichever mould it is. */
 export function pouring(computed: Computed, w: Weights): Draft[] {
   const going: Going = {
     computed,
@@ -195,6 +294,10 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
         return tilting(going, step);
       case 'pour':
         return onePour(going, step);
+      case 'stroke':
+        return stroking(going, step);
+      case 'pull':
+        return pulling(going, step);
       case 'finish':
         return [];
     }

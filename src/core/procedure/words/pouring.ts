@@ -6,6 +6,7 @@ import { stagePhrase } from '../../setting/stage.ts';
 import { formatLength, formatShort } from '../../units/format.ts';
 import { upperFirst } from '../../units/words.ts';
 import type { Deed } from '../deeds.ts';
+import { roundsText } from './patterns.ts';
 import { inMould, type Saying, type WordsFor } from './says.ts';
 import { surfaceText } from './surface.ts';
 
@@ -33,7 +34,7 @@ function propping({ props, angles }: Propping): string {
 
 type Pouring = Extract<Deed, { does: 'pour' }>;
 
-function pouring({ pour, compartment, landing, surfaces, jug }: Pouring, say: Saying): string {
+function pouring({ pour, compartment, landing, surfaces, pattern, jug }: Pouring, say: Saying): string {
   const room = compartment === undefined ? '' : `, compartment ${compartment}`;
   const up = surfaces.map((s) => {
     const text = surfaceText(s, say.length);
@@ -42,6 +43,7 @@ function pouring({ pour, compartment, landing, surfaces, jug }: Pouring, say: Sa
   const reads = jug
     ? ` ${jug.name} then reads ${say.mass(jug.readsG)}: ${say.mass(jug.leftG)} left in it.`
     : '';
+  if (pattern) return `${upperFirst(pour)}${room}: ${roundsText(pattern, say)}, ${up.join('; ')}.${reads}`;
   return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${up.join('; ')}.${reads}`;
 }
 

@@ -5,6 +5,7 @@ import { beforeWords } from './before.ts';
 import { colourWords } from './colours.ts';
 import { endingWords } from './ending.ts';
 import { lyeWords } from './lye.ts';
+import { patternWords } from './patterns.ts';
 import { potWords } from './pots.ts';
 import { pouringWords } from './pouring.ts';
 import { sayingOf, type Saying, type Words, type WordsFor } from './says.ts';
@@ -15,6 +16,7 @@ const WORDS: WordsFor<Deed['does']> = {
   ...colourWords,
   ...potWords,
   ...pouringWords,
+  ...patternWords,
   ...endingWords,
 };
 

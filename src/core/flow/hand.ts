@@ -1,0 +1,61 @@
+import { long, nodesOf, wide, type Box } from './box.ts';
+import type { Warp } from './stroke.ts';
+
+/** Between the knots that a hand's waver is drawn through, mm. */
+const KNOTS = 26;
+
+/** The most that a hand wavers, mm. */
+const MOST = 2.2;
+
+const SPACING = 3;
+
+/** Numbers from -1 to 1 that are the same each time (mulberry32, from memory). */
+function numbers(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return (((t ^ (t >>> 14)) >>> 0) / 4294967296) * 2 - 1;
+  };
+}
+
+const smooth = (t: number): number => t * t * t * (t * (6 * t - 15) + 10);
+
+/**
+ * A small waver, so that a picture looks poured and not printed: the batter turned a little about knots here and there. It is the curl of a smooth field
+ * that vanishes at the walls, so that nothing goes through them and areas stay. An estimate of nothing: for looks alone.
+ */
+export function waver(box: Box, hand: number, seed: number): Warp {
+  const next = numbers(seed);
+  const [kx, ky] = [Math.ceil(wide(box) / KNOTS) + 2, Math.ceil(long(box) / KNOTS) + 2];
+  const knots = Array.from({ length: kx * ky }, next);
+  const fade = (at: number, size: number): number => smooth(Math.min(1, Math.min(at, size - at) / KNOTS));
+  const field = (x: number, y: number): number => {
+    const [fx, fy] = [x / KNOTS, y / KNOTS];
+    const [i, j] = [Math.floor(fx), Math.floor(fy)];
+    const [a, b] = [smooth(fx - i), smooth(fy - j)];
+    const at = (di: number, dj: number): number =>
+      knots[Math.min(ky - 1, j + dj) * kx + Math.min(kx - 1, i + di)] as number;
+    const value = (at(0, 0) * (1 - a) + at(1, 0) * a) * (1 - b) + (at(0, 1) * (1 - a) + at(1, 1) * a) * b;
+    return value * fade(x, wide(box)) * fade(y, long(box));
+  };
+  const nx = Math.max(8, Math.ceil(wide(box) / SPACING));
+  const ny = Math.max(8, Math.ceil(long(box) / SPACING));
+  const [dx, dy] = [wide(box) / nx, long(box) / ny];
+  const xs = new Float64Array((nx + 1) * (ny + 1));
+  const ys = new Float64Array(xs.length);
+  // the steepest such a field gets between two knots is about twice their difference
+  const size = (hand * MOST * KNOTS) / 4;
+  const inside = (v: number, most: number): number => Math.min(most, Math.max(0, v));
+  for (let j = 0; j <= ny; j += 1)
+    for (let i = 0; i <= nx; i += 1) {
+      const [x, y] = [i * dx, j * dy];
+      const e = 0.5;
+      const gx = (field(inside(x + e, wide(box)), y) - field(inside(x - e, wide(box)), y)) / (2 * e);
+      const gy = (field(x, inside(y + e, long(box))) - field(x, inside(y - e, long(box)))) / (2 * e);
+      xs[j * (nx + 1) + i] = box.x0 + inside(x + size * gy, wide(box));
+      ys[j * (nx + 1) + i] = box.y0 + inside(y - size * gx, long(box));
+    }
+  return { x: nodesOf(box, nx, ny, xs), y: nodesOf(box, nx, ny, ys) };
+}

@@ -1,0 +1,66 @@
+import type { Polyhedron } from '../geometry/polyhedron.ts';
+import type { Vec3 } from '../geometry/vec.ts';
+
+/** A point of the plan of a mould, mm: right of and beyond the middle of its floor. */
+export type Spot = readonly [x: number, y: number];
+
+/** Where batter comes from, in plan. */
+export type Source =
+  /** the whole surface: laid on top */
+  | { readonly kind: 'level' }
+  /** a line across the plan at this place of an axis; at or beyond a wall it is that wall */
+  | { readonly kind: 'line'; readonly axis: 0 | 1; readonly at: number }
+  /** both walls of an axis at once; `low` is the part poured down the left or near one */
+  | { readonly kind: 'walls'; readonly axis: 0 | 1; readonly low: number }
+  /** down the sides of something that stands there, by its outline, anticlockwise */
+  | { readonly kind: 'outline'; readonly points: readonly Spot[] }
+  /** a stream let fall in one place */
+  | { readonly kind: 'point'; readonly at: Spot };
+
+/** What happens to a block of fluid batter, in order. */
+export type Move =
+  | {
+      readonly does: 'rise';
+      readonly source: Source;
+      readonly volumeMm3: number;
+      readonly plunge: number;
+      /** how far below the new surface it reaches, mm; absent: to the floor of the block */
+      readonly reachMm?: number;
+      /** number of the deposit, by which it has its colour */
+      readonly deposit: number;
+    }
+  | {
+      readonly does: 'stroke';
+      /** the stick's way, mm in plan; pieces that are not joined are strokes of their own */
+      readonly paths: readonly (readonly Spot[])[];
+      /** how far round it batter is carried along, mm */
+      readonly widthMm: number;
+      /** how deep it goes below the surface, mm */
+      readonly depthMm: number;
+    }
+  /** the column is gone; its hole is filled in this order */
+  | {
+      readonly does: 'fill';
+      readonly parts: readonly {
+        readonly deposit: number;
+        readonly volumeMm3: number;
+        readonly plunge: number;
+      }[];
+    };
+
+/** A block of batter that is fluid until something sets it: where it lies, and what was done in it. Can be posted. */
+export interface BlockSpec {
+  /** alike for blocks that are alike */
+  readonly key: string;
+  /** all of it, a standing column's place among it */
+  readonly region: Polyhedron;
+  /** what a column keeps out of it */
+  readonly blocked: Polyhedron | undefined;
+  /** its outline in plan */
+  readonly column: readonly Spot[] | undefined;
+  /** unit normal of its surface */
+  readonly up: Vec3;
+  readonly moves: readonly Move[];
+  /** 0: as drawn; 1: as a hand does it */
+  readonly hand: number;
+}

@@ -6,9 +6,11 @@ import { singleBars } from '../core/cut/singleBars.ts';
 import { SIDES, sideOfBar, sidesOf, type Side } from '../core/face/barFaces.ts';
 import type { FramedFace } from '../core/face/framed.ts';
 import { planAt, sectionAt, topFace } from '../core/face/loafFaces.ts';
-import { painted, rasterise } from '../core/face/raster.ts';
+import { painted } from '../core/face/painted.ts';
+import { rasterise } from '../core/face/raster.ts';
 import { AGES, plannedState, type Age } from '../core/look/state.ts';
-import { coloursOf } from '../core/ombre/coloursOf.ts';
+import { coloursOf, depositColours } from '../core/ombre/coloursOf.ts';
+import { newShelf, readyFrom } from '../core/face/ready.ts';
 import { readPlan } from './readPlan.ts';
 
 const USAGE =
@@ -85,8 +87,8 @@ function pictureOf(computed: Computed, options: Options): Uint8Array {
   const age: Age = oneOf(AGES, options.state, '--state');
   const face = faceAsked(computed, options);
   const { plan, graded } = computed;
-  const colours = coloursOf(plan, plannedState(plan, age), graded).pours;
-  const data = painted(rasterise(face, width, height), colours);
+  const colours = depositColours(coloursOf(plan, plannedState(plan, age), graded));
+  const data = painted(rasterise(face, width, height, readyFrom(newShelf())), colours);
   return encode({ width, height, data, channels: 4, depth: 8 });
 }
 

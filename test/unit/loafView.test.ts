@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { facetsOf } from '../../src/core/face/facets.ts';
 import { drawnWallMm, fitFrame } from '../../src/app/section/frame.ts';
 import { inkOn } from '../../src/app/parts/ink.ts';
+import { bodiesOf } from '../../src/core/pattern/blocks.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { boxPlan, demoPlans, rest } from '../support/plans.ts';
@@ -15,32 +16,32 @@ const area = (points: readonly (readonly [number, number])[]): number =>
   );
 
 describe('the loaf in three dimensions', () => {
-  const layers = computePlan(boxPlan([rest(1), rest(2)])).stack.layers;
+  const bodies = bodiesOf(computePlan(boxPlan([rest(1), rest(2)])));
 
   it('from straight above shows its footprint, the last pour on top', () => {
-    const facets = facetsOf(layers, { azimuth: 0, elevation: 90 }, undefined);
+    const facets = facetsOf(bodies, { azimuth: 0, elevation: 90 }, undefined);
     const top = facets.filter((f) => f.pourId === 's2');
     expect(top.reduce((s, f) => s + area(f.points), 0)).to.be.closeTo(8000, 1e-6);
     expect(facets.at(-1)!.pourId).to.equal('s2');
   });
 
   it('from the near end shows each layer’s face to scale', () => {
-    const facets = facetsOf(layers, { azimuth: 0, elevation: 0.0001 }, undefined);
+    const facets = facetsOf(bodies, { azimuth: 0, elevation: 0.0001 }, undefined);
     const faces = facets.filter((f) => area(f.points) > 10);
     expect(area(faces.find((f) => f.pourId === 's1')!.points)).to.be.closeTo(80 * 20, 0.1);
     expect(area(faces.find((f) => f.pourId === 's2')!.points)).to.be.closeTo(80 * 40, 0.1);
   });
 
   it('cut away shows the same face further in, and less of the top', () => {
-    const whole = facetsOf(layers, { azimuth: 0, elevation: 90 }, undefined);
-    const cut = facetsOf(layers, { azimuth: 0, elevation: 90 }, 0);
+    const whole = facetsOf(bodies, { azimuth: 0, elevation: 90 }, undefined);
+    const cut = facetsOf(bodies, { azimuth: 0, elevation: 90 }, 0);
     const total = (facets: typeof whole): number =>
       facets.filter((f) => f.pourId === 's2').reduce((s, f) => s + area(f.points), 0);
     expect(total(cut)).to.be.closeTo(total(whole) / 2, 1e-6);
   });
 
   it('shows every layer of the slanted demo plan from the usual side', () => {
-    const weir = computePlan(demoPlans().find((p) => p.name === 'Copper Weir')!).stack.layers;
+    const weir = bodiesOf(computePlan(demoPlans().find((p) => p.name === 'Copper Weir')!));
     const seen = new Set(facetsOf(weir, { azimuth: -38, elevation: 32 }, -60).map((f) => f.pourId));
     expect(seen.size).to.equal(weir.length);
   });

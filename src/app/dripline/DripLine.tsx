@@ -22,6 +22,7 @@ import { editHere } from '../../store/editHere.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { Introduction } from '../help/Introduction.tsx';
+import { Braid, braidOf, braidWords } from './Braid.tsx';
 import { Drop } from './Drop.tsx';
 
 const FINISH: Readonly<Record<Finish['what'], string>> = {
@@ -39,10 +40,28 @@ const PATHS: Readonly<Record<StickPath['kind'], string>> = {
   free: 'stick',
 };
 
-const strokeWord = (step: Extract<Step, { kind: 'stroke' | 'pull' }>): string =>
-  step.kind === 'pull' ? 'pull' : PATHS[step.path.kind];
+interface MarkProps {
+  readonly step: Exclude<Step, { kind: 'pour' }>;
+  readonly chosen: boolean;
+}
 
-const Mark = memo(function Mark({ step }: { readonly step: Exclude<Step, { kind: 'pour' }> }) {
+const Mark = memo(function Mark({ step, chosen }: MarkProps) {
+  const dispatch = useAppDispatch();
+  if (step.kind === 'stroke')
+    return (
+      <button
+        type="button"
+        className="grid cursor-pointer justify-items-center gap-1 px-2 pb-1"
+        aria-pressed={chosen}
+        aria-label={`The stick: ${PATHS[step.path.kind]}`}
+        onClick={() => dispatch(pourChosen(chosen ? null : step.id))}
+      >
+        <span
+          className={`-mt-[5px] size-2.5 rotate-45 border border-base-content ${chosen ? 'bg-accent' : 'bg-base-100'}`}
+        />
+        <span className={`text-xs ${chosen ? 'font-bold' : ''}`}>{PATHS[step.path.kind]}</span>
+      </button>
+    );
   if (step.kind === 'wait')
     return (
       <span className="grid justify-items-center gap-1">
@@ -78,7 +97,7 @@ const Mark = memo(function Mark({ step }: { readonly step: Exclude<Step, { kind:
   return (
     <span className="grid justify-items-center gap-1">
       <span className="-mt-[5px] size-2.5 rotate-45 border border-base-content bg-base-100" />
-      <span className="text-xs">{step.kind === 'finish' ? FINISH[step.what] : strokeWord(step)}</span>
+      <span className="text-xs">{step.kind === 'finish' ? FINISH[step.what] : 'pull'}</span>
     </span>
   );
 });
@@ -89,10 +108,12 @@ interface DropButtonProps {
   readonly pot: Pot;
   readonly mass: string;
   readonly chosen: boolean;
+  /** rounds of several pots: how they are drawn, in one line that stays the same for the same rounds */
+  readonly braid: string | undefined;
 }
 
 /** One pour's drop. Its props are plain, so that a drag in the section redraws only the drops it changes. */
-const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen }: DropButtonProps) {
+const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen, braid }: DropButtonProps) {
   const dispatch = useAppDispatch();
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id });
   const move = (event: KeyboardEvent): void => {
@@ -109,14 +130,18 @@ const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen }: Drop
       className={`grid touch-none justify-items-center rounded-b-box px-1 pb-1 ${isDragging ? 'z-10 cursor-grabbing' : 'cursor-pointer'}`}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       aria-pressed={chosen}
-      aria-label={`Pour ${nth}: ${pot.letter}, ${pot.name}, ${mass}`}
+      aria-label={`Pour ${nth}: ${braid === undefined ? `${pot.letter}, ${pot.name}` : braidWords(braid)}, ${mass}`}
       aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
       onClick={() => {
         dispatch(pourChosen(chosen ? null : id));
       }}
       onKeyDown={move}
     >
-      <Drop pot={pot} pour={id} chosen={chosen} />
+      {braid === undefined ? (
+        <Drop pot={pot} pour={id} chosen={chosen} />
+      ) : (
+        <Braid braid={braid} chosen={chosen} />
+      )}
       <span className={`text-xs whitespace-nowrap ${chosen ? 'font-bold' : 'quiet'}`}>{mass}</span>
     </button>
   );
@@ -164,12 +189,16 @@ export function DripLine() {
               const [pot] = step.kind === 'pour' ? potsIn(plan, step) : [];
               const layer = computed.stack.layers.find((l) => l.pour.id === step.id);
               return (
-                <li key={step.id} className="flex max-w-36 min-w-16 flex-1 justify-center">
+                <li
+                  key={step.id}
+                  className={`flex min-w-16 flex-1 justify-center ${step.kind === 'pour' && step.pattern ? '' : 'max-w-36'}`}
+                >
                   {step.kind !== 'pour' ? (
-                    <Mark step={step} />
+                    <Mark step={step} chosen={chosen === step.id} />
                   ) : (
                     pot && (
                       <DropButton
+                        braid={step.pattern ? braidOf(step) : undefined}
                         id={step.id}
                         nth={pours.indexOf(step.id) + 1}
                         pot={pot}

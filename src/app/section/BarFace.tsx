@@ -1,8 +1,10 @@
 import { scaleFor, type FramedFace } from '../../core/face/framed.ts';
+import { depositColours } from '../../core/ombre/coloursOf.ts';
 import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { fitFace } from './frame.ts';
 import { LayerShape } from './LayerShape.tsx';
+import { Swirls } from './Swirls.tsx';
 
 interface BarFaceProps {
   readonly face: FramedFace;
@@ -31,10 +33,11 @@ export function BarFace({ face, top, width, height, scale }: BarFaceProps) {
           colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
           frame={frame}
           chosen={false}
-          bare={height < LETTERS_FROM || top}
+          bare={height < LETTERS_FROM || top || band.swirl !== undefined}
           lined={!top}
         />
       ))}
+      <Swirls face={face.face} frame={frame} colours={depositColours(colours)} />
     </svg>
   );
 }

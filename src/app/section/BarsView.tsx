@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { singleBars } from '../../core/cut/singleBars.ts';
 import { sideOfBar, sidesOf, type Side } from '../../core/face/barFaces.ts';
 import { fileStem } from '../../core/exchange/writePlan.ts';
+import { depositColours } from '../../core/ombre/coloursOf.ts';
 import { Choice } from '../parts/Choice.tsx';
 import { useBench, usePresent } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
@@ -78,7 +79,7 @@ export function BarsView() {
           onClick={() =>
             void saveFacePicture(
               face,
-              colours.pours,
+              depositColours(colours),
               fileStem(`${name} bar ${now + 1} ${sideWord(bar, side)}`, 'bar'),
             )
           }

@@ -1,4 +1,7 @@
 import { faceAt } from '../../core/face/face.ts';
+import type { MouldFacts } from '../../core/advice/facts.ts';
+import { depositColours } from '../../core/ombre/coloursOf.ts';
+import { bodiesOf } from '../../core/pattern/blocks.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { useCallback, useMemo } from 'react';
 import { propsAt } from '../../core/edit/prop.ts';
@@ -21,6 +24,7 @@ import { Callouts } from './Callouts.tsx';
 import { Dividers } from './Dividers.tsx';
 import { drawnWallMm, fitFrame, pathOf, wideIn } from './frame.ts';
 import { LayerShape } from './LayerShape.tsx';
+import { Swirls } from './Swirls.tsx';
 import { Ruler } from './Ruler.tsx';
 import { SpillLine, SpillWords } from './Spill.tsx';
 import { SurfaceLines } from './SurfaceLines.tsx';
@@ -50,6 +54,17 @@ function propWords(plan: Plan, here: PouredLayer, view: View, geometry: MouldGeo
   return prop && `prop ${formatLength(prop.heightMm, 'mm')}`;
 }
 
+/** A mould as it stands once a pour is in. */
+const upTo = (
+  { plan, stack, geometry }: Pick<MouldFacts, 'plan' | 'stack' | 'geometry'>,
+  pourId: string,
+  layers: readonly PouredLayer[],
+): Pick<MouldFacts, 'plan' | 'stack' | 'geometry'> => ({
+  plan: { ...plan, steps: plan.steps.slice(0, plan.steps.findIndex((s) => s.id === pourId) + 1) },
+  stack: { ...stack, layers },
+  geometry,
+});
+
 interface FlatViewProps {
   readonly view: View;
   /** lines and tilt can be moved */
@@ -73,7 +88,16 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
   const here = moment === 'pour' ? stack.layers[index] : undefined;
   const tilt = here?.tilt ?? LEVEL;
   const degrees = view === 'section' ? tilt.rollDeg : tilt.pitchDeg;
-  const layers = here ? stack.layers.slice(0, index + 1) : stack.layers;
+  const layers = useMemo(
+    () => (here ? stack.layers.slice(0, index + 1) : stack.layers),
+    [here, stack, index],
+  );
+
+  // what is rehearsed is what the loaf would be if nothing followed
+  const bodies = useMemo(
+    () => bodiesOf(here ? upTo(computed, here.pour.id, layers) : computed),
+    [computed, here, layers],
+  );
 
   const named = width >= CALLOUTS_FROM;
   const wall = drawnWallMm(mould);
@@ -98,6 +122,7 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
   const at = view === 'section' ? room.middle.y : room.middle.x;
   const outline = useMemo(() => viewPolygon(geometry.solid, view, at), [geometry, view, at]);
   const blocked = geometry.rooms.flatMap((r) => (r.blocked ? [viewPolygon(r.blocked, view, at)] : []));
+  const face = faceAt(bodies, view, at);
   const half = wide / 2 + wall;
   const choose = useCallback(
     (id: string): void => {
@@ -142,16 +167,18 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
               heightMm={geometry.heightMm}
               unit={plan.units.length}
             />
-            {faceAt(layers, view, at).map((band) => (
+            {face.map((band) => (
               <LayerShape
                 key={band.pourId}
                 band={band}
                 colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
                 frame={frame}
-                chosen={band.pourId === chosen}
+                chosen={band.pourId === chosen && !band.swirl}
+                bare={band.swirl !== undefined}
                 onChoose={choose}
               />
             ))}
+            <Swirls face={face} frame={frame} colours={depositColours(colours)} />
             {editable && <SurfaceLines layers={layers} view={view} at={at} frame={frame} />}
             <Dividers mould={mould} geometry={geometry} view={view} frame={frame} />
             {blocked.map((polygon, i) => (

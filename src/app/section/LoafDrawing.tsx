@@ -1,9 +1,12 @@
 import { faceAt } from '../../core/face/face.ts';
+import { depositColours } from '../../core/ombre/coloursOf.ts';
+import { bodiesOf } from '../../core/pattern/blocks.ts';
 import { viewPolygon } from '../../core/mould/sectionView.ts';
 import type { MouldFacts } from '../../core/advice/facts.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { drawnWallMm, fitFrame, middle, pathOf } from './frame.ts';
+import { Swirls } from './Swirls.tsx';
 import { Walls } from './Walls.tsx';
 
 const WIDE = 320;
@@ -20,7 +23,8 @@ interface LoafDrawingProps {
 export function LoafDrawing({ letters, of }: LoafDrawingProps) {
   const bench = useBench();
   const { colours } = bench;
-  const { plan, geometry, stack } = of ?? bench.computed;
+  const facts = of ?? bench.computed;
+  const { plan, geometry, stack } = facts;
   const high = Math.min(HIGH, (WIDE * geometry.heightMm) / geometry.most.width + 20);
   const frame = fitFrame({
     wide: geometry.most.width,
@@ -33,16 +37,17 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
   });
   const { room } = stack.layers[0] ?? { room: geometry.rooms[0] };
   const at = room.middle.y;
+  const face = faceAt(bodiesOf(facts), 'section', at);
   return (
     <svg viewBox={`0 0 ${WIDE} ${high}`} className="block w-full" aria-hidden="true">
       <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section', at)} frame={frame} />
-      {faceAt(stack.layers, 'section', at).map((band) => {
+      {face.map((band) => {
         const colour = colours.pours.get(band.pourId) ?? NO_COLOUR;
         const here = middle(band.outline);
         return (
           <g key={band.pourId}>
             <path d={pathOf(band.outline, frame)} fill={colour} stroke="#1c272788" strokeWidth="0.8" />
-            {letters && band.outline.length > 0 && (
+            {letters && !band.swirl && band.outline.length > 0 && (
               <text
                 x={frame.x(here.h)}
                 y={frame.y(here.z) + 4}
@@ -57,6 +62,7 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
           </g>
         );
       })}
+      <Swirls face={face} frame={frame} colours={depositColours(colours)} />
     </svg>
   );
 }

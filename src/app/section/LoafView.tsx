@@ -1,10 +1,15 @@
 import { facetsOf, type Eye } from '../../core/face/facets.ts';
+import { depositColours } from '../../core/ombre/coloursOf.ts';
+import { bodiesOf } from '../../core/pattern/blocks.ts';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { footOf, propsAt } from '../../core/edit/prop.ts';
 import { useAppSelector } from '../../store/store.ts';
+import { FreePath } from './FreePath.tsx';
+import { PlanMarks } from './PlanMarks.tsx';
+import { SwirlFacet } from './SwirlFacet.tsx';
 import { BEYOND_MM, PropsFromAbove } from './PropsFromAbove.tsx';
 
 const FIRST: Eye = { azimuth: -38, elevation: 32 };
@@ -30,7 +35,7 @@ export function LoafView({ above }: { readonly above: boolean }) {
   const { most, heightMm } = computed.geometry;
   const eye = above ? PLAN : turned;
   const keep = above || cutAway === 0 ? undefined : most.length / -2 + (most.length * cutAway) / 100;
-  const facets = facetsOf(computed.stack.layers, eye, keep);
+  const facets = facetsOf(bodiesOf(computed), eye, keep);
   const foot = footOf(plan.mould);
   // from above with room for the walls and for what stands under them
   const shown =
@@ -40,8 +45,14 @@ export function LoafView({ above }: { readonly above: boolean }) {
     : Math.hypot(most.width, most.length, heightMm) / Math.min(width - 40, (height - 90) * 1.25);
   const scale = 1 / reach;
   const lift = (heightMm / 2) * Math.cos((eye.elevation * Math.PI) / 180);
-  const at = ([x, y]: readonly [number, number]): string =>
-    `${(width / 2 + x * scale).toFixed(1)},${((height - 50) / 2 - (y - lift) * scale).toFixed(1)}`;
+  const spot = ([x, y]: readonly [number, number]): readonly [number, number] => [
+    width / 2 + x * scale,
+    (height - 50) / 2 - (y - lift) * scale,
+  ];
+  const at = (p: readonly [number, number]): string =>
+    spot(p)
+      .map((v) => v.toFixed(1))
+      .join(',');
   const turn = (azimuth: number, elevation: number): void => {
     setTurned({ azimuth, elevation: Math.min(85, Math.max(LOWEST, elevation)) });
   };
@@ -85,6 +96,17 @@ export function LoafView({ above }: { readonly above: boolean }) {
           {facets.map((facet, i) => {
             const colour = colours.pours.get(facet.pourId) ?? NO_COLOUR;
             const paint = shade(colour, facet.light);
+            if (facet.plane)
+              return (
+                <SwirlFacet
+                  key={i}
+                  facet={facet}
+                  plane={facet.plane}
+                  spot={spot}
+                  scale={scale}
+                  colours={depositColours(colours)}
+                />
+              );
             return (
               <polygon
                 key={i}
@@ -96,6 +118,7 @@ export function LoafView({ above }: { readonly above: boolean }) {
               />
             );
           })}
+          {above && <PlanMarks spot={spot} scale={scale} />}
           {above && props.length > 0 && (
             <PropsFromAbove
               props={props}
@@ -104,6 +127,14 @@ export function LoafView({ above }: { readonly above: boolean }) {
             />
           )}
         </svg>
+      )}
+      {above && width > 0 && (
+        <FreePath
+          width={width}
+          height={height - 44}
+          under={(px, py) => [(px - width / 2) / scale, ((height - 50) / 2 - py) / scale + lift]}
+          spot={spot}
+        />
       )}
       <div className="absolute inset-x-4 bottom-3 flex items-center justify-center gap-3 text-sm">
         {above ? (

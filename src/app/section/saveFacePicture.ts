@@ -10,13 +10,21 @@ export async function drawnFace(
   colours: ReadonlyMap<string, string>,
   scale: number,
 ): Promise<OffscreenCanvas> {
-  const { painted, rasterise } = await import('../../core/face/raster.ts');
+  const [{ painted }, { rasterise }, { newShelf, readyFrom }] = await Promise.all([
+    import('../../core/face/painted.ts'),
+    import('../../core/face/raster.ts'),
+    import('../../core/face/ready.ts'),
+  ]);
   const width = Math.max(1, Math.round((face.right - face.left) * scale));
   const height = Math.max(1, Math.round((face.head - face.foot) * scale));
   const canvas = new OffscreenCanvas(width, height);
   canvas
     .getContext('2d')
-    ?.putImageData(new ImageData(painted(rasterise(face, width, height), colours), width, height), 0, 0);
+    ?.putImageData(
+      new ImageData(painted(rasterise(face, width, height, readyFrom(newShelf())), colours), width, height),
+      0,
+      0,
+    );
   return canvas;
 }
 

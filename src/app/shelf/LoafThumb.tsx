@@ -1,6 +1,7 @@
 import type { Mould } from '../../core/mould/schema.ts';
 import type { Picture } from '../../core/face/picture.ts';
 import { drawnWallMm, fitFrame, pathOf } from '../section/frame.ts';
+import { Swirls } from '../section/Swirls.tsx';
 import { Walls } from '../section/Walls.tsx';
 
 const MARGINS = { left: 10, right: 10, top: 14, bottom: 0 };
@@ -37,6 +38,7 @@ export function LoafThumb({ mould, picture, width, height }: LoafThumbProps) {
           strokeWidth="0.7"
         />
       ))}
+      <Swirls face={picture.face} frame={frame} colours={picture.colours} />
     </svg>
   );
 }

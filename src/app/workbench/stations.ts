@@ -41,6 +41,9 @@ export const STATIONS: readonly StationEntry[] = [
     line: (c) => {
       const tilts = c.plan.steps.filter((s) => s.kind === 'tilt').length;
       const pours = c.plan.steps.filter((s) => s.kind === 'pour').length;
+      const rounds = c.plan.steps.find((s) => s.kind === 'pour' && s.pattern && s.pattern.rounds.length > 1);
+      if (rounds?.kind === 'pour' && rounds.pattern)
+        return `${pours > 1 ? `${plural(pours, 'pour')}, ` : ''}${rounds.pattern.rounds.length} rounds of ${rounds.pattern.then.length + 1}`;
       return plural(pours, 'pour') + (tilts > 0 ? `, ${plural(tilts, 'tilt')}` : '');
     },
   },

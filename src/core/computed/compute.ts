@@ -1,4 +1,4 @@
-import type { MouldId, StepId } from '../validate/ids.ts';
+import type { MouldId } from '../validate/ids.ts';
 import { pouredOtherwise } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
@@ -30,10 +30,10 @@ function asPoured(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
   });
 }
 
-/** What a pour puts into one mould of a kind, as weighed. */
-function eachOf(weights: Weights): (mouldId: MouldId, pourId: StepId) => number | undefined {
-  const pours = new Map(weights.pots.flatMap((p) => p.pours.map((q) => [q.stepId, q.into] as const)));
-  return (mouldId, pourId) => pours.get(pourId)?.find((i) => i.mould === mouldId)?.eachG;
+/** What a pour puts of one pot into one mould of a kind, as weighed. */
+function eachOf(weights: Weights): (mouldId: MouldId, key: string) => number | undefined {
+  const pours = new Map(weights.pots.flatMap((p) => p.pours.map((q) => [q.key, q.into] as const)));
+  return (mouldId, key) => pours.get(key)?.find((i) => i.mould === mouldId)?.eachG;
 }
 
 /** The layers with the masses that the scale shows for them: one figure wherever a pour's amount stands. */
@@ -44,7 +44,10 @@ function weighed(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
     ...m,
     stack: {
       ...m.stack,
-      layers: m.stack.layers.map((l) => ({ ...l, massG: eachG(m.use.id, l.pour.id) ?? l.massG })),
+      layers: m.stack.layers.map((l) => {
+        const parts = l.parts.map((p) => ({ ...p, massG: eachG(m.use.id, p.key) ?? p.massG }));
+        return { ...l, parts, massG: parts.reduce((s, p) => s + p.massG, 0) };
+      }),
     },
   });
   const [first, ...others] = laid.moulds;

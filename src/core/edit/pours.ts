@@ -28,7 +28,8 @@ export function insertAfter(plan: Plan, afterId: string | undefined, step: Step)
   return { ...plan, steps: plan.steps.toSpliced(at, 0, step) };
 }
 
-const meanParts = (plan: Plan): number => {
+/** What the pours that share what is left take on the mean, in parts. */
+export const meanParts = (plan: Plan): number => {
   const parts = plan.steps.flatMap((s) =>
     s.kind === 'pour' && s.amount.kind === 'rest' ? [s.amount.parts] : [],
   );

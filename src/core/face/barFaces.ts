@@ -1,6 +1,8 @@
 import type { SingleBar } from '../cut/singleBars.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
+import type { Vec3 } from '../geometry/vec.ts';
 import type { ViewPoint } from '../mould/sectionView.ts';
+import { bodiesOf, roomOf } from '../pattern/blocks.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { faceAt, faceLevel, type Band, type Face } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
@@ -13,7 +15,7 @@ export type Side = (typeof SIDES)[number];
 export const sidesOf = (bar: SingleBar): readonly Side[] =>
   bar.place.piece.axis === 'z' ? ['near', 'far'] : SIDES;
 
-type Laid = Pick<LaidMould, 'stack' | 'geometry' | 'fill'>;
+type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry' | 'fill'>;
 
 /** A face is looked at this far inside its cut, mm. */
 const INSIDE = 0.01;
@@ -32,6 +34,12 @@ function beyond(outline: readonly ViewPoint[], low: Millimetres, keep: 1 | -1): 
 const turned = (points: readonly ViewPoint[]): readonly ViewPoint[] =>
   points.map(({ h, z }) => ({ h: z, z: h }));
 
+const onward = (from: Vec3, way: Vec3, by: number): Vec3 => [
+  from[0] + way[0] * by,
+  from[1] + way[1] * by,
+  from[2] + way[2] * by,
+];
+
 interface Stretch {
   readonly from: Millimetres;
   readonly to: Millimetres;
@@ -44,38 +52,55 @@ const within = (face: Face, { from, to, middle }: Stretch): Face =>
   face.flatMap((band): Band[] => {
     const outline = beyond(beyond(band.outline, from, 1), to, -1);
     if (outline.length < 3) return [];
-    return [{ ...band, outline: outline.map((p) => ({ h: p.h - middle, z: p.z })) }];
+    const shifted = { ...band, outline: outline.map((p) => ({ h: p.h - middle, z: p.z })) };
+    const { swirl } = band;
+    return [
+      swirl
+        ? { ...shifted, swirl: { ...swirl, origin: onward(swirl.origin, swirl.across, middle) } }
+        : shifted,
+    ];
   });
 
 /** The same seen from its other side. */
 const mirrored = (face: Face): Face =>
-  face.map((band) => ({ ...band, outline: band.outline.map((p) => ({ h: 0 - p.h, z: p.z })) }));
+  face.map((band) => ({
+    ...band,
+    outline: band.outline.map((p) => ({ h: 0 - p.h, z: p.z })),
+    ...(band.swirl ? { swirl: { ...band.swirl, across: onward([0, 0, 0], band.swirl.across, -1) } } : {}),
+  }));
+
+/** With across for up and up for across. */
+const lain = (band: Band): Band => ({
+  ...band,
+  outline: turned(band.outline),
+  ...(band.swirl ? { swirl: { ...band.swirl, across: band.swirl.up, up: band.swirl.across } } : {}),
+});
 
 /** Seen from above what was along the loaf goes up the picture, the near end at its foot. */
 const along = (face: Face, stretch: Stretch): Face => {
-  const flat = face.map((band) => ({ ...band, outline: turned(band.outline) }));
-  return within(flat, stretch).map((band) => ({ ...band, outline: turned(band.outline) }));
+  return within(face.map(lain), stretch).map(lain);
 };
 
 /**
  * A side of one bar: the near and the far cut as they are looked at with the bar turned towards one, the far one mirrored; the top from
  * above, its near cut at the foot. A disc of a standing tube has its foot for near, its head for far, and no top.
  */
-export function sideOfBar({ stack, geometry, fill }: Laid, bar: SingleBar, side: Side): FramedFace {
+export function sideOfBar(laid: Laid, bar: SingleBar, side: Side): FramedFace {
+  const { geometry, fill } = laid;
   const room = geometry.rooms[bar.place.piece.room];
-  const layers = stack.layers.filter((l) => l.room === room);
+  const bodies = bodiesOf(laid).filter((b) => roomOf(b) === room);
   const { piece, startMm, endMm } = bar.place;
   const [start, end] = [piece.fromMm + startMm, piece.fromMm + endMm];
   const half = bar.widthMm / 2;
   const across: Stretch = { from: bar.fromMm, to: bar.toMm, middle: bar.leftMm + half };
   if (side === 'top') {
     const deep = (end - start) / 2;
-    const top = along(within(topOf(layers), across), { from: start, to: end, middle: (start + end) / 2 });
+    const top = along(within(topOf(bodies), across), { from: start, to: end, middle: (start + end) / 2 });
     const face = piece.axis === 'z' ? [] : top;
     return framed({ face, left: -half, right: half, foot: -deep, head: deep });
   }
   const at = side === 'near' ? start + INSIDE : end - INSIDE;
-  const face = within(piece.axis === 'z' ? faceLevel(layers, at) : faceAt(layers, 'section', at), across);
+  const face = within(piece.axis === 'z' ? faceLevel(bodies, at) : faceAt(bodies, 'section', at), across);
   // the near cut of a loaf and the head of a disc are looked at as they are laid out
   const shown = (side === 'near') === (piece.axis === 'y') ? face : mirrored(face);
   const [foot, head] = piece.axis === 'z' ? [-half, half] : [0, fill.heightMm];

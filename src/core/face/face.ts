@@ -1,17 +1,30 @@
 import type { StepId } from '../validate/ids.ts';
 import { lettersOf, type PouredLayer } from '../fill/layers.ts';
 import { slice } from '../geometry/clip.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
+import type { Vec3 } from '../geometry/vec.ts';
 import { viewPolygon, type View, type ViewPoint } from '../mould/sectionView.ts';
+import type { Block, Body, Content } from '../pattern/blocks.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
-/** What is seen of one layer where the loaf is cut. */
+/** A cut through a block: where each point of the picture is in the mould: origin + h across + z up, mm. */
+export interface Swirl {
+  readonly content: Content;
+  readonly origin: Vec3;
+  readonly across: Vec3;
+  readonly up: Vec3;
+}
+
+/** What is seen of one layer, or of a block of batter that was pushed about, where the loaf is cut. */
 export interface Band {
-  /** its pour, by which colours are known: a picture holds none, so that a change of colour makes no other */
+  /** its pour, by which colours are known: a picture holds none, so that a change of colour makes no other. A block's is its last */
   readonly pourId: StepId;
   readonly nth: number;
   readonly letters: string;
   /** mm, h to the right, z up; none where the cut misses it */
   readonly outline: readonly ViewPoint[];
+  /** what is in it, where that has to be simulated */
+  readonly swirl?: Swirl;
 }
 
 /** A cut through a loaf, its layers in the order they were poured. */
@@ -24,15 +37,44 @@ export const bandOf = (layer: PouredLayer, outline: readonly ViewPoint[]): Band 
   outline,
 });
 
+export function swirlBand(block: Block, outline: readonly ViewPoint[], plane: Omit<Swirl, 'content'>): Band {
+  const last = block.layers.at(-1) ?? block.layers[0];
+  const pots = new Set(block.layers.flatMap((l) => l.pots.map((p) => p.letter)));
+  return {
+    pourId: last.pour.id,
+    nth: last.nth,
+    letters: [...pots].join('+'),
+    outline,
+    swirl: { content: block.content, ...plane },
+  };
+}
+
+/** Each body cut alike. */
+export const cutEach = (
+  bodies: readonly Body[],
+  outlineOf: (solid: Polyhedron) => readonly ViewPoint[],
+  plane: Omit<Swirl, 'content'>,
+): Face =>
+  bodies.map((b) =>
+    b.kind === 'layer'
+      ? bandOf(b.layer, outlineOf(b.layer.solid))
+      : swirlBand(b.block, outlineOf(b.block.content.spec.region), plane),
+  );
+
 /** The loaf cut across at y = `at` and seen from the near end, or cut along at x = `at` and seen from the right; mm. */
-export const faceAt = (layers: readonly PouredLayer[], view: View, at: Millimetres): Face =>
-  layers.map((l) => bandOf(l, viewPolygon(l.solid, view, at)));
+export const faceAt = (bodies: readonly Body[], view: View, at: Millimetres): Face =>
+  cutEach(
+    bodies,
+    (solid) => viewPolygon(solid, view, at),
+    view === 'section'
+      ? { origin: [0, at, 0], across: [1, 0, 0], up: [0, 0, 1] }
+      : { origin: [at, 0, 0], across: [0, 1, 0], up: [0, 0, 1] },
+  );
 
 /** The loaf cut level at z = `at` and seen from above, x to the right, the near end at the foot; mm. */
-export const faceLevel = (layers: readonly PouredLayer[], at: Millimetres): Face =>
-  layers.map((l) =>
-    bandOf(
-      l,
-      slice(l.solid, { normal: [0, 0, 1], offset: at }).map(([x, y]) => ({ h: x, z: y })),
-    ),
+export const faceLevel = (bodies: readonly Body[], at: Millimetres): Face =>
+  cutEach(
+    bodies,
+    (solid) => slice(solid, { normal: [0, 0, 1], offset: at }).map(([x, y]) => ({ h: x, z: y })),
+    { origin: [0, 0, at], across: [1, 0, 0], up: [0, 1, 0] },
   );

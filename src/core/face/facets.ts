@@ -2,12 +2,23 @@ import type { StepId } from '../validate/ids.ts';
 import { clip } from '../geometry/clip.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import { cross, dot, sub, type Vec3 } from '../geometry/vec.ts';
-import type { PouredLayer } from '../fill/layers.ts';
+import type { Block, Body } from '../pattern/blocks.ts';
+import { bandOf, swirlBand, type Band, type Swirl } from './face.ts';
 
 /** Where the loaf is seen from: azimuth about z (0 from the near end), elevation above the bench, degrees. */
 export interface Eye {
   readonly azimuth: number;
   readonly elevation: number;
+}
+
+type Flat = readonly [x: number, y: number];
+
+/** A facet of a block seen square on; a point h, z of it is on the screen at origin + h across + z up, mm. */
+export interface FacetPlane {
+  readonly band: Band;
+  readonly origin: Flat;
+  readonly across: Flat;
+  readonly up: Flat;
 }
 
 export interface Facet {
@@ -16,6 +27,12 @@ export interface Facet {
   readonly points: readonly (readonly [number, number])[];
   /** 0 dark to 1 light */
   readonly light: number;
+  readonly nth: number;
+  readonly letters: string;
+  /** its corners, mould frame */
+  readonly corners: readonly Vec3[];
+  /** where it is simulated: seen square on, and how its plane lies on the screen */
+  readonly plane?: FacetPlane;
 }
 
 const RADIANS = Math.PI / 180;
@@ -33,6 +50,33 @@ function cameraOf({ azimuth, elevation }: Eye): Camera {
     right: [ca, sa, 0],
     up: [-sa * se, ca * se, ce],
     towards: [sa * ce, -ca * ce, se],
+  };
+}
+
+/** Lying level: nothing is read off it. */
+const FLAT: Omit<Swirl, 'content'> = { origin: [0, 0, 0], across: [1, 0, 0], up: [0, 1, 0] };
+
+/** A facet's plane: its longest edge across, and square to that. Seen from outside, up is up. */
+function planeOf(face: readonly Vec3[], normal: Vec3): Omit<Swirl, 'content'> {
+  const [a, b] = [face[0] as Vec3, face[1] as Vec3];
+  const along = sub(b, a);
+  const length = Math.hypot(...along);
+  const across: Vec3 = [along[0] / length, along[1] / length, along[2] / length];
+  return { origin: a, across, up: cross(normal, across) };
+}
+
+function facetPlane(block: Block, face: readonly Vec3[], normal: Vec3, camera: Camera): FacetPlane {
+  const plane = planeOf(face, normal);
+  const onScreen = (v: Vec3): Flat => [dot(camera.right, v), dot(camera.up, v)];
+  const outline = face.map((p) => {
+    const from = sub(p, plane.origin);
+    return { h: dot(plane.across, from), z: dot(plane.up, from) };
+  });
+  return {
+    band: swirlBand(block, outline, plane),
+    origin: onScreen(plane.origin),
+    across: onScreen(plane.across),
+    up: onScreen(plane.up),
   };
 }
 
@@ -55,28 +99,31 @@ function steady(face: readonly Vec3[]): readonly Vec3[] {
 }
 
 /**
- * The faces of the poured loaf that look towards the eye, drawn back to front. Layers are convex and each lies on
+ * The faces of the poured loaf that look towards the eye, drawn back to front. Layers and blocks are convex and each lies on
  * the upper side of those poured before it, so drawing them in the order they were poured is right for an eye
  * above the surfaces. `keep` cuts the loaf away in front of a plane across it (y >= keep stays).
  */
-export function facetsOf(
-  layers: readonly PouredLayer[],
-  eye: Eye,
-  keep: number | undefined,
-): readonly Facet[] {
+export function facetsOf(bodies: readonly Body[], eye: Eye, keep: number | undefined): readonly Facet[] {
   const camera = cameraOf(eye);
-  return layers.flatMap((layer) => {
+  return bodies.flatMap((body) => {
+    const whole = body.kind === 'layer' ? body.layer.solid : body.block.content.spec.region;
     const solid: Polyhedron =
-      keep === undefined ? layer.solid : clip(layer.solid, { normal: [0, 1, 0], offset: keep }).above;
+      keep === undefined ? whole : clip(whole, { normal: [0, 1, 0], offset: keep }).above;
+    const { pourId, nth, letters } =
+      body.kind === 'layer' ? bandOf(body.layer, []) : swirlBand(body.block, [], FLAT);
     return solid.faces.flatMap((raw): Facet[] => {
       const face = steady(raw);
       const normal = normalOf(face);
       if (dot(normal, camera.towards) <= 1e-9) return [];
       return [
         {
-          pourId: layer.pour.id,
+          pourId,
+          nth,
+          letters,
           points: face.map((p) => [dot(camera.right, p), dot(camera.up, p)] as const),
           light: 0.62 + 0.38 * Math.max(0, dot(normal, [0.35, -0.45, 0.82])),
+          corners: face,
+          ...(body.kind === 'block' ? { plane: facetPlane(body.block, face, normal, camera) } : {}),
         },
       ];
     });

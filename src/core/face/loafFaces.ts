@@ -1,10 +1,11 @@
 import type { LaidMould } from '../fill/layPlan.ts';
+import { bodiesOf } from '../pattern/blocks.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { faceAt, faceLevel, type Face } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
 import { topOf } from './top.ts';
 
-type Laid = Pick<LaidMould, 'geometry' | 'stack' | 'fill'>;
+type Laid = Pick<LaidMould, 'plan' | 'geometry' | 'stack' | 'fill'>;
 
 /** As wide and as long as the mould inside. */
 const fromAbove = ({ geometry }: Laid, face: Face): FramedFace => {
@@ -15,14 +16,14 @@ const fromAbove = ({ geometry }: Laid, face: Face): FramedFace => {
 /** The whole loaf cut across, so many mm from the near end, seen from there. */
 export function sectionAt(laid: Laid, fromNearMm: Millimetres): FramedFace {
   const { most } = laid.geometry;
-  const face = faceAt(laid.stack.layers, 'section', fromNearMm - most.length / 2);
+  const face = faceAt(bodiesOf(laid), 'section', fromNearMm - most.length / 2);
   const wide = most.width / 2;
   return framed({ face, left: -wide, right: wide, foot: 0, head: laid.fill.heightMm });
 }
 
 /** The whole loaf cut level, so many mm above the floor, seen from above with the near end at the foot. */
 export const planAt = (laid: Laid, aboveFloorMm: Millimetres): FramedFace =>
-  fromAbove(laid, faceLevel(laid.stack.layers, aboveFloorMm));
+  fromAbove(laid, faceLevel(bodiesOf(laid), aboveFloorMm));
 
 /** The loaf from straight above, the near end at the foot. */
-export const topFace = (laid: Laid): FramedFace => fromAbove(laid, topOf(laid.stack.layers));
+export const topFace = (laid: Laid): FramedFace => fromAbove(laid, topOf(bodiesOf(laid)));

@@ -1,7 +1,8 @@
 import { layPlan } from '../fill/layPlan.ts';
 import { plannedState } from '../look/state.ts';
 import { viewPolygon, type ViewPoint } from '../mould/sectionView.ts';
-import { coloursOf } from '../ombre/coloursOf.ts';
+import { coloursOf, depositColours } from '../ombre/coloursOf.ts';
+import { bodiesOf } from '../pattern/blocks.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
 import type { Millimetres } from '../units/quantity.ts';
@@ -20,11 +21,12 @@ export interface Picture {
 
 /** A plan as its shelf shows it. */
 export function* picture(plan: Plan): Task<never, Picture> {
-  const { geometry, stack } = layPlan(plan);
+  const [laid] = layPlan(plan).moulds;
+  const { geometry } = laid;
   yield { done: 0.6 };
   return {
-    face: faceAt(stack.layers, 'section', 0),
-    colours: coloursOf(plan, plannedState(plan, 'cured')).pours,
+    face: faceAt(bodiesOf(laid), 'section', 0),
+    colours: depositColours(coloursOf(plan, plannedState(plan, 'cured'))),
     inside: viewPolygon(geometry.solid, 'section'),
     wideMm: geometry.most.width,
     highMm: geometry.heightMm,

@@ -1,3 +1,8 @@
+import { rowReader, type RowReader } from '../flow/depositAt.ts';
+import type { Prepared } from '../flow/prepare.ts';
+import type { BlockSpec } from '../flow/spec.ts';
+import type { Vec3 } from '../geometry/vec.ts';
+import type { Band } from './face.ts';
 import { scaleFor, type FramedFace } from './framed.ts';
 
 /** Samples across and down each pixel: edges are smooth, and no seam shows between neighbours. */
@@ -7,24 +12,65 @@ export const SAMPLES = 3;
 export interface Raster {
   readonly width: number;
   readonly height: number;
-  /** the picture's bands by number: their pours */
+  readonly samples: number;
+  /** what its numbers stand for: pours, and deposits of those that take from several pots */
   readonly pours: readonly string[];
-  /** SAMPLES x SAMPLES for each pixel, row by row from the top */
+  /** samples x samples for each pixel, row by row from the top */
   readonly band: Uint16Array;
 }
 
+/** Gives a block made ready, so that its faces can be read. */
+export type Ready = (spec: BlockSpec) => Prepared;
+
+const point = ({ origin, across, up }: NonNullable<Band['swirl']>, h: number, z: number): Vec3 => [
+  origin[0] + across[0] * h + up[0] * z,
+  origin[1] + across[1] * h + up[1] * z,
+  origin[2] + across[2] * h + up[2] * z,
+];
+
+/** Fills `count` samples from `to` on, the first at (h, z) of the picture and the next ones `step` mm to its right. */
+type Filler = (h: number, z: number, step: number, count: number, to: number) => void;
+
+/** What fills a band: its one number, or a block's deposits, read off it. `first` is the number of the first of them. */
+function fillerOf(
+  { swirl }: Band,
+  first: number,
+  band: Uint16Array,
+  ready: Ready,
+  readers: Map<string, RowReader>,
+): Filler {
+  if (!swirl) return (_h, _z, _step, count, to) => band.fill(first, to, to + count);
+  const { spec } = swirl.content;
+  const read = readers.get(spec.key) ?? rowReader(ready(spec));
+  readers.set(spec.key, read);
+  const { across } = swirl;
+  return (h, z, step, count, to) => {
+    read(point(swirl, h, z), [across[0] * step, across[1] * step, across[2] * step], count, band, to, first);
+  };
+}
+
 /**
- * A framed face as large as fits into \`width\` x \`height\` pixels, in its middle, at one scale. Later bands lie over earlier ones. Outlines
+ * A framed face as large as fits into `width` x `height` pixels, in its middle, at one scale. Later bands lie over earlier ones. Outlines
  * need not be convex; a sample belongs to the outlines that go round it an odd number of times.
  */
-export function rasterise(framed: FramedFace, width: number, height: number): Raster {
+export function rasterise(
+  framed: FramedFace,
+  width: number,
+  height: number,
+  ready: Ready,
+  samples = SAMPLES,
+): Raster {
   const { face, left, right, foot, head } = framed;
-  const [w, h] = [width * SAMPLES, height * SAMPLES];
+  const [w, h] = [width * samples, height * samples];
   const band = new Uint16Array(w * h);
   const scale = scaleFor(framed, w, h);
   const [x0, y0] = [w / 2 - ((left + right) / 2) * scale, h / 2 + ((foot + head) / 2) * scale];
-  for (const [number, { outline }] of face.entries()) {
-    const points = outline.map((p) => [x0 + p.h * scale, y0 - p.z * scale] as const);
+  const pours: string[] = [];
+  const readers = new Map<string, RowReader>();
+  for (const one of face) {
+    const fill = fillerOf(one, pours.length + 1, band, ready, readers);
+    pours.push(...(one.swirl ? one.swirl.content.keys : [one.pourId]));
+    const points = one.outline.map((p) => [x0 + p.h * scale, y0 - p.z * scale] as const);
     const ys = points.map(([, y]) => y);
     const from = Math.max(0, Math.ceil(Math.min(...ys) - 0.5));
     const to = Math.min(h - 1, Math.floor(Math.max(...ys) - 0.5));
@@ -39,48 +85,10 @@ export function rasterise(framed: FramedFace, width: number, height: number): Ra
       for (let i = 0; i + 1 < met.length; i += 2) {
         const start = Math.max(0, Math.ceil((met[i] as number) - 0.5));
         const end = Math.min(w, Math.ceil((met[i + 1] as number) - 0.5));
-        band.fill(number + 1, row * w + start, row * w + Math.max(start, end));
+        if (end > start)
+          fill((start + 0.5 - x0) / scale, (y0 - y) / scale, 1 / scale, end - start, row * w + start);
       }
     }
   }
-  return { width, height, pours: face.map((b) => b.pourId), band };
-}
-
-/** The picture in colours, RGBA, clear where nothing is; `colours` are "#rrggbb" by pour. */
-export function painted(
-  { width, height, pours, band }: Raster,
-  colours: ReadonlyMap<string, string>,
-): Uint8ClampedArray<ArrayBuffer> {
-  // this runs for every sample of a picture: plain numbers in arrays of their own
-  const palette = pours.map((id) => parseInt((colours.get(id) ?? '#808080').slice(1), 16));
-  const red = Float64Array.from(palette, (c) => c >> 16);
-  const green = Float64Array.from(palette, (c) => (c >> 8) & 0xff);
-  const blue = Float64Array.from(palette, (c) => c & 0xff);
-  const pixels = new Uint8ClampedArray(width * height * 4);
-  const row = width * SAMPLES;
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1) {
-      let r = 0;
-      let g = 0;
-      let b = 0;
-      let n = 0;
-      for (let j = 0; j < SAMPLES; j += 1) {
-        const start = (y * SAMPLES + j) * row + x * SAMPLES;
-        for (let i = 0; i < SAMPLES; i += 1) {
-          const at = (band[start + i] as number) - 1;
-          if (at < 0) continue;
-          r += red[at] as number;
-          g += green[at] as number;
-          b += blue[at] as number;
-          n += 1;
-        }
-      }
-      if (n === 0) continue;
-      const to = (y * width + x) * 4;
-      pixels[to] = r / n;
-      pixels[to + 1] = g / n;
-      pixels[to + 2] = b / n;
-      pixels[to + 3] = (255 * n) / SAMPLES ** 2;
-    }
-  return pixels;
+  return { width, height, samples, pours, band };
 }

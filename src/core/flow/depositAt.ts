@@ -101,7 +101,7 @@ function lineReader(levels: Levels, run: Run, from: Extract<From, { kind: 'line'
   };
 }
 
-/** Down both walls: the middle is what lies beyond. */
+/** Down both walls at once: it is told from the walls, and the middle is furthest from them. */
 function wallsReader(levels: Levels, run: Run, from: Extract<From, { kind: 'walls' }>): Reader {
   const axis = axisOf(levels, from.axis, from.areas, from.was);
   const { deposits, beyond: table } = run;
@@ -109,11 +109,11 @@ function wallsReader(levels: Levels, run: Run, from: Extract<From, { kind: 'wall
   const count = deposits.length;
   return (place, level) => {
     const part = axis.read(place, level);
-    const inner = part < low ? part / low : (1 - part) / (1 - low);
-    const k = within(table, level * count, count, inner);
+    const outer = 1 - (part < low ? part / low : (1 - part) / (1 - low));
+    const k = within(table, level * count, count, outer);
     if (k < count) return deposits[k] as number;
-    const back = inner / (table[level * count + count - 1] as number);
-    axis.put(place, level, part < low ? low * back : 1 - (1 - low) * back);
+    const inner = 1 - outer / (table[level * count + count - 1] as number);
+    axis.put(place, level, part < low ? low * inner : 1 - (1 - low) * inner);
     return -1;
   };
 }

@@ -251,23 +251,29 @@ function leftBeyond(rises: readonly Rise[], now: Float64Array): Float64Array {
 }
 
 /** The hole that a column leaves, filled down its middle: a small mould in the mould. */
-function holeOf({ spec, levels }: Making, { parts }: Extract<Move, { does: 'fill' }>): Run | undefined {
+function holeOf(
+  { spec, levels }: Making,
+  { parts, holeMm3 }: Extract<Move, { does: 'fill' }>,
+): Run | undefined {
   const points = spec.column;
   if (!points || parts.length === 0) return undefined;
-  const all = parts.reduce((s, p) => s + p.volumeMm3, 0);
   let from = 0;
   const rises = parts.map(({ volumeMm3, plunge }): Rise => {
-    const rise = { from, to: from + volumeMm3 / all, plunge, base: 0 };
+    const rise = { from, to: from + volumeMm3 / holeMm3, plunge, base: 0 };
     from = rise.to;
     return rise;
   });
   const now = Float64Array.from(levels.levels, (_, l) => (l + 0.5) / levels.levels.length);
+  const beyond = leftBeyond(rises, now);
+  // above what fills it the soap runs in
+  const empty = Math.round(from * levels.levels.length) * parts.length;
+  if (empty < beyond.length) beyond.fill(1, empty);
   const [sx, sy] = points.reduce(([x, y], p) => [x + p[0], y + p[1]] as const, [0, 0] as const);
   const middle: Spot = [sx / points.length, sy / points.length];
   return {
     kind: 'run',
     deposits: parts.map((p) => p.deposit).toReversed(),
-    beyond: leftBeyond(rises, now),
+    beyond,
     from: { kind: 'hole', edges: edgesOf(points), middle },
   };
 }

@@ -41,6 +41,7 @@ export type Move =
   /** the column is gone; its hole is filled in this order */
   | {
       readonly does: 'fill';
+      readonly holeMm3: number;
       readonly parts: readonly {
         readonly deposit: number;
         readonly volumeMm3: number;

@@ -26,7 +26,8 @@ const COLUMN_SIDES = 96;
 
 const UP: Vec3 = [0, 0, 1];
 
-function columnOutline({ form, acrossMm }: Column): readonly Flat[] {
+/** About its own middle, anticlockwise. */
+export function columnOutline({ form, acrossMm }: Column): readonly Flat[] {
   const half = acrossMm / 2;
   return form === 'round'
     ? arc(half, 0, 2 * Math.PI, COLUMN_SIDES)

@@ -3,6 +3,7 @@ import { hexOfBody, type Body } from '../colour/body.ts';
 import { bodyOfPot, paintboxOf } from '../look/paintbox.ts';
 import type { SoapState } from '../look/state.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
+import { heldKey } from '../plan/sources.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { shadesOf } from './shades.ts';
 
@@ -66,3 +67,17 @@ export const coloursOf = (
   state: SoapState,
   graded: ReadonlyMap<string, Mix> = gradedMixes(plan),
 ): PlanColours => coloursOfBodies(bodiesOf(plan, state, graded));
+
+const merged = new WeakMap<PlanColours, ReadonlyMap<string, string>>();
+
+/** Colours by the names of deposits: a pour's, a pour's other pots', and what a pot fills a column's hole with ("pot p1"). */
+export function depositColours(colours: PlanColours): ReadonlyMap<string, string> {
+  const before = merged.get(colours);
+  if (before) return before;
+  const all = new Map([
+    ...colours.pours,
+    ...[...colours.pots].map(([id, hex]) => [heldKey(id), hex] as const),
+  ]);
+  merged.set(colours, all);
+  return all;
+}

@@ -57,3 +57,6 @@ export const potNamed = (plan: Pick<Plan, 'pots'>, id: PotId | undefined): Pot |
 /** What a pour is of, in the order it goes in. */
 export const potsIn = (plan: Pick<Plan, 'pots'>, pour: Pour): readonly Pot[] =>
   potsOf(pour).flatMap((id) => potNamed(plan, id) ?? []);
+
+/** What is held back in a pot, by its name as a deposit. */
+export const heldKey = (pot: PotId): string => `pot ${pot}`;

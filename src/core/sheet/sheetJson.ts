@@ -1,5 +1,5 @@
 import { actJson } from './actJson.ts';
-import { leadPot } from '../plan/sources.ts';
+import { depositKey, leadPot, potsOf } from '../plan/sources.ts';
 import { fragranceInBarPercent } from '../batter/fragranceLimit.ts';
 import { blendTemperature } from '../batter/blendTemperature.ts';
 import type { MouldFacts } from '../advice/facts.ts';
@@ -16,6 +16,7 @@ import type { Weights } from '../weigh/weights.ts';
 import type { Computed } from '../computed/compute.ts';
 import { dispersals } from '../procedure/mixing.ts';
 import { layerJson, mouldJson } from './mouldJson.ts';
+import { patternJson } from './patternJson.ts';
 import { ombreJson } from './ombreJson.ts';
 import { procedureOf } from '../procedure/procedureOf.ts';
 
@@ -69,7 +70,7 @@ function sheetOf(computed: Computed): object {
     const of = recipes.ofPot(pot);
     return of ? fragranceInBarPercent(of, fragrance) : 0;
   };
-  const massOf = new Map(weights?.pots.flatMap((p) => p.pours.map((q) => [q.stepId, q] as const)));
+  const massOf = new Map(weights?.pots.flatMap((p) => p.pours.map((q) => [q.key, q] as const)));
   return {
     format: 'drip-line/sheet',
     version: 1,
@@ -186,8 +187,7 @@ function sheetOf(computed: Computed): object {
         m.stack.layers.find((l) => l.pour.id === step.id);
       const layer = into.map(layerIn)[0];
       const weight = massOf.get(step.id);
-      const eachG = (m: MouldFacts): number | undefined =>
-        weight?.into.find((i) => i.mould === m.use.id)?.eachG;
+      const eachG = (m: MouldFacts): number | undefined => weight && layerIn(m)?.massG;
       const all = moulds.filter((m) => layerIn(m));
       return {
         index,
@@ -199,13 +199,14 @@ function sheetOf(computed: Computed): object {
         tilt: layer ? { roll_deg: layer.tilt.rollDeg, pitch_deg: layer.tilt.pitchDeg } : null,
         ...(weight
           ? {
-              mass_g: weight.massG,
-              each_mould_g: weight.into[0]?.eachG ?? 0,
+              mass_g: potsOf(step).reduce((s, pot) => s + (massOf.get(depositKey(step, pot))?.massG ?? 0), 0),
+              each_mould_g: layer?.massG ?? 0,
               superfat_percent: weight.superfatPercent ?? null,
               colorants: weight.colorants.map((c) => ({ id: c.id, mass_g: c.massG })),
             }
           : {}),
         ...(layer ? layerJson(layer) : {}),
+        ...(layer && step.pattern ? patternJson(plan, step, layer, massOf) : {}),
         ...(all.length > 1
           ? {
               into: all.map((m) => {

@@ -35,7 +35,7 @@ export function partsOf(target: PotTarget, recipes: Recipes, fallback: Recipe): 
   const pours = target.pours.map((p): PotPart => ({
     pourId: p.stepId,
     massG: p.massG,
-    recipe: recipes.ofPour(p.stepId) ?? fallback,
+    recipe: recipes.ofPour(p.stepId, target.pot.id) ?? fallback,
   }));
   const pouredG = pours.reduce((s, p) => s + p.massG, 0);
   const last = pours.at(-1)?.recipe ?? recipes.ofPot(target.pot.id) ?? fallback;

@@ -34,6 +34,8 @@ import { targetsOf, type PotTarget, type PouredInto } from './targets.ts';
 
 export interface PourWeight {
   readonly stepId: StepId;
+  /** of the deposit: the step's own where the pour takes from one pot alone */
+  readonly key: string;
   readonly into: readonly PouredInto[];
   /** into all moulds */
   readonly massG: Grams;
@@ -206,6 +208,7 @@ export function weighPlan(
       const massG = clean(from?.pouredG ?? 0);
       return {
         stepId: q.stepId,
+        key: q.key,
         into: q.into.map((i) => ({ ...i, eachG: clean((from?.into.get(i.mould) ?? 0) / i.copies) })),
         massG,
         colorants: colorantsFor(plan, mixes.get(q.stepId) ?? pot.colorants, massG, fineG),

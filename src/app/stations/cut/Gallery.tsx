@@ -4,6 +4,7 @@ import { singleBars } from '../../../core/cut/singleBars.ts';
 import { fileStem } from '../../../core/exchange/writePlan.ts';
 import { sideOfBar, sidesOf } from '../../../core/face/barFaces.ts';
 import { scaleFor } from '../../../core/face/framed.ts';
+import { depositColours } from '../../../core/ombre/coloursOf.ts';
 import { useBench, usePresent } from '../../parts/usePlan.ts';
 import { Group } from '../../parts/Station.tsx';
 import { BarFace } from '../../section/BarFace.tsx';
@@ -42,7 +43,7 @@ export function Gallery() {
           type="button"
           className="btn btn-sm"
           onClick={() =>
-            void saveContactSheet(faces, colours.pours, {
+            void saveContactSheet(faces, depositColours(colours), {
               title: name,
               words,
               captionOf: title,

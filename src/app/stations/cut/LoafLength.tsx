@@ -1,5 +1,9 @@
+import { useMemo } from 'react';
 import type { Piece } from '../../../core/cut/pieces.ts';
 import { faceAt } from '../../../core/face/face.ts';
+import { depositColours } from '../../../core/ombre/coloursOf.ts';
+import { bodiesOf, roomOf } from '../../../core/pattern/blocks.ts';
+import { Swirls } from '../../section/Swirls.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 
@@ -27,7 +31,17 @@ function offcutsOf(piece: Piece, last: number, trimStart: number): readonly Band
 export function LoafLength() {
   const { plan, computed, colours, show } = useBench();
   const [ref, { width }] = useSize<HTMLDivElement>();
-  const { cut, stack, geometry } = computed;
+  const { cut, geometry } = computed;
+  const face = useMemo(() => {
+    const bodies = bodiesOf(computed);
+    return computed.geometry.rooms.flatMap((room) =>
+      faceAt(
+        bodies.filter((b) => roomOf(b) === room),
+        'side',
+        room.middle.x,
+      ),
+    );
+  }, [computed]);
   const stands = cut.pieces[0]?.axis === 'z';
   const height = stands ? TALL : HEIGHT;
   const long = geometry.most.length;
@@ -50,23 +64,16 @@ export function LoafLength() {
           role="img"
           aria-label={`The ${stands ? 'tube' : 'loaf'} from the side: ${cut.bars.length} ${stands ? 'discs up it' : 'cuts of bars along it'}`}
         >
-          {geometry.rooms
-            .flatMap((room) =>
-              faceAt(
-                stack.layers.filter((l) => l.room === room),
-                'side',
-                room.middle.x,
-              ),
-            )
-            .map((band) => (
-              <path
-                key={band.pourId}
-                d={`M${band.outline.map((p) => `${x(p.h)},${y(p.z)}`).join('L')}Z`}
-                fill={colours.pours.get(band.pourId)}
-                stroke="#1c272755"
-                strokeWidth="0.6"
-              />
-            ))}
+          {face.map((band) => (
+            <path
+              key={band.pourId}
+              d={`M${band.outline.map((p) => `${x(p.h)},${y(p.z)}`).join('L')}Z`}
+              fill={colours.pours.get(band.pourId)}
+              stroke="#1c272755"
+              strokeWidth="0.6"
+            />
+          ))}
+          <Swirls face={face} frame={{ scale, x, y }} colours={depositColours(colours)} />
           {!stands &&
             plan.cut.onTop?.atMm.map((at, i) => (
               <rect

@@ -11,14 +11,18 @@ import { BetweenAndAfter } from './BetweenAndAfter.tsx';
 import { Follows } from './Follows.tsx';
 import { HeldBack } from './HeldBack.tsx';
 import { LayerList } from './LayerList.tsx';
+import { AddPattern } from './pattern/AddPattern.tsx';
+import { PatternPanel } from './pattern/PatternPanel.tsx';
+import { StrokePanel } from './pattern/StrokePanel.tsx';
 import { PourPanel } from './PourPanel.tsx';
 import { SlantAll } from './SlantAll.tsx';
 
 export function DesignStation() {
-  const { computed, edit, follows } = useBench();
+  const { plan, computed, edit, follows } = useBench();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const layer = computed.stack.layers.find((l) => l.pour.id === chosen);
+  const stroke = plan.steps.find((s) => s.kind === 'stroke' && s.id === chosen);
   const add = (): void => {
     let stepId: StepId | undefined;
     edit((p) => {
@@ -51,7 +55,11 @@ export function DesignStation() {
           Even all
         </button>
       </div>
-      {layer ? (
+      {stroke?.kind === 'stroke' ? (
+        <StrokePanel key={stroke.id} stroke={stroke} />
+      ) : layer?.pour.pattern ? (
+        <PatternPanel key={layer.pour.id} layer={layer} pattern={layer.pour.pattern} />
+      ) : layer ? (
         <PourPanel key={layer.pour.id} layer={layer} />
       ) : (
         <>
@@ -61,6 +69,7 @@ export function DesignStation() {
           </p>
         </>
       )}
+      <AddPattern />
       <Group title="Held back for the top">
         <HeldBack />
       </Group>

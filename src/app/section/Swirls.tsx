@@ -1,0 +1,87 @@
+import { memo, useEffect, useMemo, useRef } from 'react';
+import type { Band, Face } from '../../core/face/face.ts';
+import type { FramedFace } from '../../core/face/framed.ts';
+import { painted } from '../../core/face/painted.ts';
+import type { Scale } from './frame.ts';
+import { useFacePicture } from './useFacePicture.ts';
+
+/** What is seen of a band alone, in a frame as tight as can be. */
+function framedBand(band: Band): FramedFace {
+  const hs = band.outline.map((p) => p.h);
+  const zs = band.outline.map((p) => p.z);
+  return {
+    face: [band],
+    left: Math.min(...hs),
+    right: Math.max(...hs),
+    foot: Math.min(...zs),
+    head: Math.max(...zs),
+  };
+}
+
+/** The same words for the same cut of the same block. */
+const cutOf = ({ swirl, outline }: Band): string =>
+  JSON.stringify([swirl?.content.spec.key, swirl?.origin, swirl?.across, swirl?.up, outline]);
+
+interface SwirlPictureProps {
+  readonly band: Band;
+  readonly colours: ReadonlyMap<string, string>;
+  /** px */
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The inside of a block where it is cut, as it is simulated. A change of colour paints it anew, nothing more. */
+export const SwirlPicture = memo(function SwirlPicture({ band, colours, width, height }: SwirlPictureProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const cut = cutOf(band);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the same cut of the same block is the same face
+  const face = useMemo(() => framedBand(band), [cut]);
+  const { raster, done } = useFacePicture(face, width, height);
+  useEffect(() => {
+    const to = canvas.current;
+    if (!to || !raster) return;
+    to.width = raster.width;
+    to.height = raster.height;
+    to.getContext('2d')?.putImageData(
+      new ImageData(painted(raster, colours), raster.width, raster.height),
+      0,
+      0,
+    );
+  }, [raster, colours]);
+  return (
+    <canvas
+      ref={canvas}
+      width={width}
+      height={height}
+      data-swirl={raster ? (done === undefined ? 'sharp' : 'coming') : 'none'}
+      className="block size-full"
+    />
+  );
+});
+
+interface SwirlsProps {
+  readonly face: Face;
+  readonly frame: Scale;
+  readonly colours: ReadonlyMap<string, string>;
+}
+
+/** Over the plain shapes of a drawing: what is simulated of it. */
+export const Swirls = ({ face, frame, colours }: SwirlsProps) =>
+  face.map((band, i) => {
+    if (!band.swirl || band.outline.length < 3) return null;
+    const { left, right, foot, head } = framedBand(band);
+    const width = Math.max(1, Math.round((right - left) * frame.scale));
+    const height = Math.max(1, Math.round((head - foot) * frame.scale));
+    return (
+      <foreignObject
+        key={`${band.pourId} ${i}`}
+        x={frame.x(left)}
+        y={frame.y(head)}
+        width={width}
+        height={height}
+        className="pointer-events-none"
+      >
+        <SwirlPicture band={band} colours={colours} width={width} height={height} />
+      </foreignObject>
+    );
+  });

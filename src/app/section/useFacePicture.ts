@@ -1,0 +1,54 @@
+import { useEffect, useId, useState } from 'react';
+import type { FramedFace } from '../../core/face/framed.ts';
+import type { Raster } from '../../core/face/raster.ts';
+import { patternClient } from './patternClient.ts';
+
+/** Worked out in this thread where no worker can be had. */
+async function here(wanted: { face: FramedFace; width: number; height: number }): Promise<Raster> {
+  const [{ facePicture, newShelf }, { finish }] = await Promise.all([
+    import('../../core/face/ready.ts'),
+    import('../../core/task/task.ts'),
+  ]);
+  return finish(facePicture(newShelf(), wanted));
+}
+
+/** A picture under way. */
+export interface Drawn {
+  readonly raster: Raster | undefined;
+  /** how far a new one is, 0..1; undefined when it is there */
+  readonly done: number | undefined;
+}
+
+/**
+ * A face in pixels, simulated apart from the page: the last one until a new one is there, coarse and then sharp. A newer request takes the place of
+ * one that is under way. `face` must be the same object for the same face.
+ */
+export function useFacePicture(face: FramedFace, width: number, height: number): Drawn {
+  const key = useId();
+  const [drawn, setDrawn] = useState<Drawn>({ raster: undefined, done: 0 });
+  useEffect(() => {
+    let gone = false;
+    const wanted = { face, width, height };
+    const job = patternClient.ask('face', wanted, {
+      key,
+      onProgress: ({ done, partial }) => {
+        if (!gone) setDrawn((now) => ({ raster: partial ?? now.raster, done }));
+      },
+    });
+    const get = async (): Promise<void> => {
+      const outcome = await job.outcome;
+      if (outcome.kind === 'cancelled' || gone) return;
+      const raster = outcome.kind === 'done' ? outcome.value : await here(wanted);
+      setDrawn({ raster, done: undefined });
+    };
+    get().catch(() => {
+      // the last good picture stays
+      if (!gone) setDrawn((now) => ({ ...now, done: undefined }));
+    });
+    return () => {
+      gone = true;
+      job.stop();
+    };
+  }, [face, width, height, key]);
+  return drawn;
+}

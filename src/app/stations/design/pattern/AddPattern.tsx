@@ -1,0 +1,87 @@
+import { addPattern, addPull, addStroke } from '../../../../core/edit/pattern.ts';
+import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
+import type { Place, StickPath } from '../../../../core/plan/patternSchema.ts';
+import { removeStep } from '../../../../core/edit/pours.ts';
+import { pourChosen, viewShown } from '../../../../store/deskSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../../../store/store.ts';
+import { Picker } from '../../../parts/Picker.tsx';
+import { Group } from '../../../parts/Station.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+import { firstPlace } from './PlaceFields.tsx';
+import { PATH_NAMES } from './StrokePanel.tsx';
+
+const NONE = '';
+
+/** What pushes batter aside: pours in rounds, the stick, and the column that is pulled. */
+export function AddPattern() {
+  const { plan, computed, edit } = useBench();
+  const dispatch = useAppDispatch();
+  const chosen = useAppSelector((s) => s.desk.chosen);
+  const pull = plan.steps.find((s) => s.kind === 'pull');
+  const pours = plan.steps.some((s) => s.kind === 'pour');
+  const add = (at: string): void => {
+    if (at === NONE) return;
+    let id: string | undefined;
+    edit((p) => {
+      const made = addPattern(p, firstPlace(at as Place['at']), chosen ?? undefined);
+      id = made.stepId;
+      return made.plan;
+    });
+    if (id !== undefined) dispatch(pourChosen(id));
+    dispatch(viewShown('plan'));
+  };
+  const draw = (kind: string): void => {
+    if (kind === NONE) return;
+    let id: string | undefined;
+    edit((p) => {
+      const made = addStroke(p, kind as StickPath['kind'], Math.max(1, Math.round(computed.fill.heightMm)));
+      id = made.stepId;
+      return made.plan;
+    });
+    if (id !== undefined) dispatch(pourChosen(id));
+    dispatch(viewShown('plan'));
+  };
+  return (
+    <Group title="Pushed aside, and the stick">
+      <Picker
+        label="Pour in rounds"
+        value={NONE}
+        options={[
+          { value: NONE, label: 'which way?' },
+          ...(Object.keys(KNOW_HOW) as Place['at'][]).map((at) => ({
+            value: at,
+            label: `${KNOW_HOW[at].name}: ${KNOW_HOW[at].says}`,
+          })),
+        ]}
+        onPick={add}
+      />
+      {pours && (
+        <Picker
+          label="Draw the stick through it"
+          value={NONE}
+          options={[
+            { value: NONE, label: 'which way?' },
+            ...(Object.keys(PATH_NAMES) as StickPath['kind'][]).map((kind) => ({
+              value: kind,
+              label: PATH_NAMES[kind],
+            })),
+          ]}
+          onPick={draw}
+        />
+      )}
+      {plan.mould.column && pours && (
+        <label className="flex cursor-pointer items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="size-4 accent-(--color-primary)"
+            checked={pull !== undefined}
+            onChange={() => {
+              edit((p) => (pull ? removeStep(p, pull.id) : addPull(p)));
+            }}
+          />
+          Pull the column and fill its hole once the pours are in
+        </label>
+      )}
+    </Group>
+  );
+}

@@ -1,0 +1,100 @@
+import { Copy, Trash2, X } from 'lucide-react';
+import { duplicatePour, mapPour, removeStep } from '../../../../core/edit/pours.ts';
+import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
+import type { PatternPour } from '../../../../core/plan/patternSchema.ts';
+import { pourChosen } from '../../../../store/deskSlice.ts';
+import { useAppDispatch } from '../../../../store/store.ts';
+import { Picker } from '../../../parts/Picker.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+import { AmountFields } from '../AmountFields.tsx';
+import { HowPoured } from './HowPoured.tsx';
+import { PlaceFields } from './PlaceFields.tsx';
+import { RoundBars } from './RoundBars.tsx';
+import { RoundOrder } from './RoundOrder.tsx';
+
+interface PatternPanelProps {
+  readonly layer: PouredLayer;
+  readonly pattern: PatternPour;
+}
+
+/** Everything about a pour that pushes others aside: its round, its rounds, where it goes in and how deep. */
+export function PatternPanel({ layer, pattern }: PatternPanelProps) {
+  const { computed, edit } = useBench();
+  const dispatch = useAppDispatch();
+  const { pour } = layer;
+  const { layers } = computed.stack;
+  const index = layers.indexOf(layer);
+  const rooms = computed.geometry.rooms.length;
+  const know = KNOW_HOW[pattern.place.at];
+  const choose = (id: string | null): void => {
+    dispatch(pourChosen(id));
+  };
+  const duplicate = (): void => {
+    let id = pour.id;
+    edit((p) => {
+      const made = duplicatePour(p, pour.id);
+      id = made.stepId;
+      return made.plan;
+    });
+    choose(id);
+  };
+  return (
+    <section aria-label={`Pour ${index + 1}`} className="grid grid-cols-[minmax(0,1fr)] gap-4">
+      <div className="flex items-center gap-3">
+        <div className="min-w-0 flex-1">
+          <p className="quiet text-sm">
+            Pour {index + 1} of {layers.length}
+          </p>
+          <h3 className="truncate text-lg leading-tight">{know.name}</h3>
+        </div>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm px-1.5"
+          aria-label="Close this pour"
+          onClick={() => choose(null)}
+        >
+          <X className="size-4" aria-hidden="true" />
+        </button>
+      </div>
+      <RoundOrder pour={pour} />
+      <RoundBars layer={layer} />
+      <AmountFields layer={layer} />
+      <PlaceFields pour={pour} place={pattern.place} />
+      {rooms > 1 && (
+        <Picker
+          label="Into compartment"
+          value={String(Math.min(pour.compartment, rooms - 1))}
+          options={Array.from({ length: rooms }, (_, i) => ({ value: String(i), label: `${i + 1}` }))}
+          onPick={(i) => edit((p) => mapPour(p, pour.id, (s) => ({ ...s, compartment: Number(i) })))}
+        />
+      )}
+      <HowPoured layer={layer} thickest={know.thickest} />
+      <dl className="grid gap-2 text-sm">
+        <div>
+          <dt className="font-bold">It needs</dt>
+          <dd className="quiet">{know.needs}</dd>
+        </div>
+        <div>
+          <dt className="font-bold">How it usually fails</dt>
+          <dd className="quiet">{know.fails}</dd>
+        </div>
+      </dl>
+      <div className="flex flex-wrap gap-1.5">
+        <button type="button" className="btn btn-sm" onClick={duplicate}>
+          <Copy className="size-4" aria-hidden="true" /> Duplicate
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            edit((p) => removeStep(p, pour.id));
+            choose(null);
+          }}
+        >
+          <Trash2 className="size-4" aria-hidden="true" /> Remove
+        </button>
+      </div>
+    </section>
+  );
+}

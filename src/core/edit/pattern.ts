@@ -1,0 +1,229 @@
+import type { Column } from '../mould/schema.ts';
+import { mouldGeometry } from '../mould/geometry.ts';
+import { MOST_ROUNDS, type PatternPour, type Place, type StickPath } from '../plan/patternSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { potsOf, roundOf } from '../plan/sources.ts';
+import type { Pour, Step, Stroke } from '../plan/stepSchema.ts';
+import type { Millimetres, Stage } from '../units/quantity.ts';
+import type { PotId, StepId } from '../validate/ids.ts';
+import { freshId } from './freshId.ts';
+import { insertAfter, mapPour, meanParts } from './pours.ts';
+
+/** A pour in rounds of these pots, in this order. */
+const withRound = (pour: Pour, pattern: PatternPour, [first, ...then]: readonly PotId[]): Pour =>
+  first === undefined ? pour : { ...pour, pot: first, pattern: { ...pattern, then } };
+
+const ofPattern = (plan: Plan, stepId: StepId, change: (pour: Pour, pattern: PatternPour) => Pour): Plan =>
+  mapPour(plan, stepId, (pour) => (pour.pattern ? change(pour, pour.pattern) : pour));
+
+export const setPlace = (plan: Plan, stepId: StepId, place: Place): Plan =>
+  ofPattern(plan, stepId, (pour, pattern) => ({ ...pour, pattern: { ...pattern, place } }));
+
+/** Another turn at the end of each round. */
+export const addTurn = (plan: Plan, stepId: StepId, pot: PotId): Plan =>
+  ofPattern(plan, stepId, (pour, pattern) =>
+    pattern.then.length < 23 ? withRound(pour, pattern, [...roundOf(pour), pot]) : pour,
+  );
+
+/** Take a turn out of each round; the last one stays. */
+export const removeTurn = (plan: Plan, stepId: StepId, at: number): Plan =>
+  ofPattern(plan, stepId, (pour, pattern) =>
+    pattern.then.length > 0 ? withRound(pour, pattern, roundOf(pour).toSpliced(at, 1)) : pour,
+  );
+
+/** A turn earlier (-1) or later (+1) in each round. */
+export const moveTurn = (plan: Plan, stepId: StepId, at: number, by: 1 | -1): Plan =>
+  ofPattern(plan, stepId, (pour, pattern) => {
+    const round = roundOf(pour);
+    const pot = round[at];
+    const to = at + by;
+    return pot === undefined || to < 0 || to >= round.length
+      ? pour
+      : withRound(pour, pattern, round.toSpliced(at, 1).toSpliced(to, 0, pot));
+  });
+
+export const setRoundOrder = (plan: Plan, stepId: StepId, order: readonly PotId[]): Plan =>
+  ofPattern(plan, stepId, (pour, pattern) => withRound(pour, pattern, order));
+
+const setRounds = (
+  plan: Plan,
+  stepId: StepId,
+  change: (rounds: readonly number[]) => readonly number[],
+): Plan =>
+  ofPattern(plan, stepId, (pour, pattern) => ({
+    ...pour,
+    pattern: { ...pattern, rounds: [...change(pattern.rounds)] },
+  }));
+
+/** Each round takes half of what the ones before it left, the last one all of that. */
+const halves = (count: number): readonly number[] =>
+  Array.from({ length: count }, (_, i) => 0.5 ** Math.min(i, Math.max(0, count - 2)));
+
+/** Rounds that are halves of what is left stay so when there are more or fewer. */
+const isHalving = (rounds: readonly number[]): boolean =>
+  rounds.length > 2 &&
+  halves(rounds.length).every((p, i) => Math.abs((rounds[i] ?? 0) / (rounds[0] ?? 1) - p) < 1e-6);
+
+export const countRounds = (plan: Plan, stepId: StepId, count: number): Plan =>
+  setRounds(plan, stepId, (rounds) => {
+    const wanted = Math.min(MOST_ROUNDS, Math.max(1, Math.round(count)));
+    if (isHalving(rounds)) return halves(wanted);
+    return Array.from({ length: wanted }, (_, i) => rounds[i] ?? rounds.at(-1) ?? 1);
+  });
+
+export const evenRounds = (plan: Plan, stepId: StepId): Plan =>
+  setRounds(plan, stepId, (r) => r.map(() => 1));
+
+export const halvingRounds = (plan: Plan, stepId: StepId): Plan =>
+  setRounds(plan, stepId, (r) => halves(r.length));
+
+/** What one round takes, as a part of the largest; the others stay. */
+export const setRoundPart = (plan: Plan, stepId: StepId, at: number, part: number): Plan =>
+  setRounds(plan, stepId, (rounds) => {
+    const most = Math.max(...rounds.filter((_, i) => i !== at), 1e-6);
+    return rounds.map((p, i) => (i === at ? Math.max(0.02, part) * most : p));
+  });
+
+/** All pots of a pour at one thickness. */
+export function setPourStage(plan: Plan, pour: Pour, stage: Stage): Plan {
+  const pots = new Set(potsOf(pour));
+  return { ...plan, pots: plan.pots.map((p) => (pots.has(p.id) ? { ...p, stage } : p)) };
+}
+
+/** A column for a mould that has none: a third of its width, in its middle. */
+export function columnFor(plan: Plan): Column {
+  const { floor } = mouldGeometry(plan.mould);
+  const acrossMm = Math.max(10, Math.round(Math.min(floor.width, floor.length) / 5));
+  return { form: 'square', acrossMm, xMm: 0, yMm: 0 };
+}
+
+/** How a pour that displaces others begins to be poured. What runs down a column or a wall lands low: 1 cm in effect (common practice, no source). */
+const FALLS: Readonly<Record<Place['at'], Pour['landing']>> = {
+  column: { how: 'low', fallMm: 10 },
+  corner: { how: 'low', fallMm: 20 },
+  line: { how: 'stream', fallMm: 50 },
+  wall: { how: 'low', fallMm: 10 },
+  'two-walls': { how: 'low', fallMm: 10 },
+  drops: { how: 'stream', fallMm: 150 },
+};
+
+const FIRST_ROUNDS: Readonly<Record<Place['at'], number>> = {
+  column: 4,
+  corner: 4,
+  line: 3,
+  wall: 2,
+  'two-walls': 1,
+  drops: 2,
+};
+
+/** A new pour of all the pots there are, after the chosen step or at the end of the pours. */
+export function addPattern(
+  plan: Plan,
+  place: Place,
+  afterId?: StepId,
+): { readonly plan: Plan; readonly stepId: StepId } {
+  const stepId = freshId('s', plan.steps);
+  const [first, ...others] = plan.pots;
+  const pour: Pour = {
+    id: stepId,
+    kind: 'pour',
+    pot: first?.id ?? '',
+    compartment: 0,
+    amount: { kind: 'rest', parts: meanParts(plan) },
+    locked: false,
+    landing: FALLS[place.at],
+    pattern: {
+      place,
+      then: place.at === 'two-walls' ? [] : others.slice(0, 23).map((p) => p.id),
+      rounds: Array.from({ length: FIRST_ROUNDS[place.at] }, () => 1),
+    },
+  };
+  const last = plan.steps.findLast((s) => s.kind !== 'finish')?.id;
+  const stood =
+    place.at === 'column' && !plan.mould.column
+      ? { ...plan, mould: { ...plan.mould, column: columnFor(plan) } }
+      : plan;
+  return { plan: insertAfter(stood, afterId ?? last, pour), stepId };
+}
+
+/** Where a column's middle is; the mould's where none stands. */
+const aboutOf = ({ mould: { column } }: Plan): { xMm: Millimetres; yMm: Millimetres } =>
+  column ? { xMm: column.xMm, yMm: column.yMm } : { xMm: 0, yMm: 0 };
+
+/** A corner pour's strokes fan out from its corner. */
+function fanAbout(plan: Plan): { xMm: Millimetres; yMm: Millimetres } {
+  const pour = plan.steps.findLast((s) => s.kind === 'pour' && s.pattern?.place.at === 'corner');
+  const place = pour?.kind === 'pour' ? pour.pattern?.place : undefined;
+  if (place?.at !== 'corner') return aboutOf(plan);
+  const { most } = mouldGeometry(plan.mould);
+  return {
+    xMm: ((place.corner.startsWith('left') ? -1 : 1) * most.width) / 2,
+    yMm: ((place.corner.endsWith('near') ? -1 : 1) * most.length) / 2,
+  };
+}
+
+export function newPath(plan: Plan, kind: StickPath['kind']): StickPath {
+  const { most } = mouldGeometry(plan.mould);
+  const about = fanAbout(plan);
+  const atEdge = Math.abs(about.xMm) >= most.width / 2 - 1;
+  switch (kind) {
+    case 'fan':
+      return { kind, about, strokes: atEdge ? 40 : 16, way: 'out', doubled: false };
+    case 'spiral':
+      return { kind, about: aboutOf(plan), pitchMm: 30, way: 'out' };
+    case 'rings':
+      return { kind, about: aboutOf(plan), spacingMm: 30 };
+    case 'lines':
+      return {
+        kind,
+        runs: most.length > most.width ? 'crosswise' : 'lengthwise',
+        spacingMm: 25,
+        turns: true,
+      };
+    case 'free': {
+      const [x, y] = [most.width / 4, most.length / 4];
+      return {
+        kind,
+        points: [
+          { xMm: 0 - x, yMm: 0 - y },
+          { xMm: x, yMm: 0 - y / 3 },
+          { xMm: 0 - x, yMm: y / 3 },
+          { xMm: x, yMm: y },
+        ],
+      };
+    }
+  }
+}
+
+/** Strokes and a pulled column come after everything that is poured, before the finish; or right after a step. */
+function insertLate(plan: Plan, step: Step, afterId: StepId | undefined): Plan {
+  const last = plan.steps.findLast((s) => s.kind !== 'finish')?.id;
+  return insertAfter(plan, afterId ?? last, step);
+}
+
+export function addStroke(
+  plan: Plan,
+  kind: StickPath['kind'],
+  depthMm: Millimetres,
+  afterId?: StepId,
+): { readonly plan: Plan; readonly stepId: StepId } {
+  const stepId = freshId('k', plan.steps);
+  const stroke: Stroke = { id: stepId, kind: 'stroke', path: newPath(plan, kind), end: 'thick', depthMm };
+  return { plan: insertLate(plan, stroke, afterId), stepId };
+}
+
+/** The column is pulled once what is poured over it is in, before any strokes. */
+export function addPull(plan: Plan): Plan {
+  if (plan.steps.some((s) => s.kind === 'pull')) return plan;
+  const lastPour = plan.steps.findLast((s) => s.kind === 'pour')?.id;
+  return insertLate(plan, { id: freshId('u', plan.steps), kind: 'pull' }, lastPour);
+}
+
+export const updateStroke = (
+  plan: Plan,
+  stepId: StepId,
+  change: Partial<Omit<Stroke, 'id' | 'kind'>>,
+): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) => (s.kind === 'stroke' && s.id === stepId ? { ...s, ...change } : s)),
+});

@@ -1,0 +1,292 @@
+import type { LayerPart, PouredLayer } from '../fill/layers.ts';
+import type { LaidMould } from '../fill/layPlan.ts';
+import type { Box } from '../flow/box.ts';
+import type { BlockSpec, Move, Source, Spot } from '../flow/spec.ts';
+import { clip } from '../geometry/clip.ts';
+import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
+import { MM3_PER_ML } from '../mould/geometry.ts';
+import type { Room } from '../mould/rooms.ts';
+import { columnOutline } from '../mould/rooms.ts';
+import type { Corner } from '../mould/cornerProp.ts';
+import type { Place } from '../plan/patternSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { heldKey, roundOf } from '../plan/sources.ts';
+import type { Pour, Step, Stroke } from '../plan/stepSchema.ts';
+import { plungeOf } from '../setting/plunge.ts';
+import type { Millimetres } from '../units/quantity.ts';
+import { holeVolumeMl } from './hole.ts';
+import { pathsOf } from './paths.ts';
+
+/** What is in a block: all that its pictures are made of. Can be posted. */
+export interface Content {
+  readonly spec: BlockSpec;
+  /** names of its deposits, by their numbers in it */
+  readonly keys: readonly string[];
+}
+
+/** Pours that were still fluid together: where they lie is known to the last digit, what became of them inside is simulated. */
+export interface Block {
+  readonly content: Content;
+  readonly layers: readonly [PouredLayer, ...PouredLayer[]];
+  readonly room: Room;
+}
+
+/** What is seen of a mould's batter by itself: a layer that nothing was pushed about in, or a block. */
+export type Body =
+  { readonly kind: 'layer'; readonly layer: PouredLayer } | { readonly kind: 'block'; readonly block: Block };
+
+type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry'>;
+
+/** How far round a stick batter goes along with it, mm. A judgement: three times as wide as a chopstick's ends. */
+export const STICK_WIDTH: Readonly<Record<Stroke['end'], Millimetres>> = { thick: 18, thin: 9 };
+
+const planBox = (solid: Polyhedron): Box => {
+  const points = corners(solid);
+  const xs = points.map((p) => p[0]);
+  const ys = points.map((p) => p[1]);
+  return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
+};
+
+const cornerSpot = (corner: Corner, { x0, x1, y0, y1 }: Box): Spot => [
+  corner.startsWith('left') ? x0 : x1,
+  corner.endsWith('near') ? y0 : y1,
+];
+
+/** Where a column stands, in plan; undefined where none stands in this room. */
+export const columnIn = ({ mould: { column } }: Plan, room: Room): readonly Spot[] | undefined =>
+  column && room.blocked
+    ? columnOutline(column).map(([x, y]): Spot => [x + column.xMm, y + column.yMm])
+    : undefined;
+
+/** Where each drop of a round comes from, in order: streams in several places are dealt to the pots in turn. */
+function sourcesOf(place: Place, box: Box, column: readonly Spot[] | undefined): readonly Source[] {
+  const middle: Spot = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
+  switch (place.at) {
+    case 'column':
+      return [column ? { kind: 'outline', points: column } : { kind: 'point', at: middle }];
+    case 'corner':
+      return [{ kind: 'point', at: cornerSpot(place.corner, box) }];
+    case 'line':
+      return [{ kind: 'line', axis: place.runs === 'lengthwise' ? 0 : 1, at: middleOf(place, middle) }];
+    case 'wall': {
+      const axis = place.wall === 'left' || place.wall === 'right' ? 0 : 1;
+      const low = place.wall === 'left' || place.wall === 'near';
+      return [{ kind: 'line', axis, at: low ? -Infinity : Infinity }];
+    }
+    case 'two-walls':
+      return [{ kind: 'walls', axis: place.walls === 'long' ? 0 : 1, low: place.firstPercent / 100 }];
+    case 'drops':
+      return place.spots.map((s): Source => ({ kind: 'point', at: [s.xMm, s.yMm] }));
+  }
+}
+
+const middleOf = ({ runs, offMm }: Extract<Place, { at: 'line' }>, [x, y]: Spot): number =>
+  (runs === 'lengthwise' ? x : y) + offMm;
+
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+
+interface Numbered {
+  readonly keys: string[];
+  readonly numberOf: (key: string) => number;
+}
+
+function numbering(): Numbered {
+  const keys: string[] = [];
+  return {
+    keys,
+    numberOf: (key) => {
+      const known = keys.indexOf(key);
+      return known >= 0 ? known : keys.push(key) - 1;
+    },
+  };
+}
+
+/** The volume of a part that one of `times` turns in a round takes. */
+const turnMm3 = (layer: PouredLayer, part: LayerPart, times: number): number =>
+  (layer.volumeMl * MM3_PER_ML * part.share) / times;
+
+/** A pour as what it does to the block, round by round. */
+function risesOf(
+  layer: PouredLayer,
+  box: Box,
+  column: readonly Spot[] | undefined,
+  { numberOf }: Numbered,
+): readonly Move[] {
+  const { pour } = layer;
+  const { pattern } = pour;
+  const partOf = (pot: string): LayerPart | undefined => layer.parts.find((p) => p.pot.id === pot);
+  if (!pattern)
+    return layer.parts.map((part) => ({
+      does: 'rise',
+      source: { kind: 'level' },
+      volumeMm3: turnMm3(layer, part, 1),
+      plunge: 1,
+      deposit: numberOf(part.key),
+    }));
+  const order = roundOf(pour);
+  const sources = sourcesOf(pattern.place, box, column);
+  const turns = (order.length * sources.length) / gcd(order.length, sources.length);
+  const all = pattern.rounds.reduce((s, r) => s + r, 0);
+  const reach = pattern.place.at === 'drops' ? pattern.place.reachMm : undefined;
+  return pattern.rounds.flatMap((round) =>
+    Array.from({ length: turns }, (_, i): Move[] => {
+      const pot = order[i % order.length] ?? pour.pot;
+      const source = sources[i % sources.length];
+      const part = partOf(pot);
+      if (!part || !source) return [];
+      const times = order.filter((p) => p === pot).length * (turns / order.length);
+      return [
+        {
+          does: 'rise',
+          source,
+          volumeMm3: turnMm3(layer, part, times) * (round / all),
+          plunge: plungeOf(part.pot.stage, pour.landing.fallMm, layer.densityGMl),
+          deposit: numberOf(part.key),
+          ...(reach === undefined ? {} : { reachMm: reach }),
+        },
+      ];
+    }).flat(),
+  );
+}
+
+/** What fills the hole, in the order that it is held back in. */
+function fillOf(plan: Plan, layers: readonly PouredLayer[], { numberOf }: Numbered): Move {
+  const holeMm3 = holeVolumeMl(layers) * MM3_PER_ML;
+  const density = layers.at(-1)?.densityGMl ?? 1;
+  let left = holeMm3;
+  const parts = plan.fill.top.flatMap(({ pot, massG }) => {
+    const volumeMm3 = Math.min(left, ((massG / plan.fill.copies) * MM3_PER_ML) / density);
+    left -= volumeMm3;
+    const stage = plan.pots.find((p) => p.id === pot)?.stage ?? 1;
+    return volumeMm3 > 0
+      ? [{ deposit: numberOf(heldKey(pot)), volumeMm3, plunge: plungeOf(stage, HOLE_FALL_MM, density) }]
+      : [];
+  });
+  return { does: 'fill', parts, holeMm3 };
+}
+
+/** A hole is filled from low down. */
+const HOLE_FALL_MM = 30;
+
+/** How far from the middle of what a stick goes round a column reaches. */
+const freeOf = (path: Stroke['path'], column: readonly Spot[] | undefined, pulled: boolean): number =>
+  !column || pulled || path.kind === 'lines' || path.kind === 'free'
+    ? 0
+    : Math.max(...column.map(([x, y]) => Math.hypot(x - path.about.xMm, y - path.about.yMm)));
+
+/** The ways of the stick in a mould as it is seen from above, mm. */
+export function strokePaths(
+  { plan, geometry }: Pick<LaidMould, 'plan' | 'geometry'>,
+  stroke: Stroke,
+): readonly (readonly Spot[])[] {
+  const [room] = geometry.rooms;
+  const before = plan.steps.slice(
+    0,
+    plan.steps.findIndex((s) => s.id === stroke.id),
+  );
+  const pulled = before.some((s) => s.kind === 'pull');
+  return pathsOf(stroke.path, planBox(room.solid), freeOf(stroke.path, columnIn(plan, room), pulled));
+}
+
+/** What goes on in one room from one wait to the next. */
+interface Stretch {
+  readonly layers: PouredLayer[];
+  readonly steps: Step[];
+}
+
+const isMoved = ({ steps }: Stretch): boolean =>
+  steps.some((s) => s.kind === 'stroke' || (s.kind === 'pour' && s.pattern !== undefined));
+
+/** The stretches of a room, in order: a wait sets what is there, and so does turning the mould. */
+function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): readonly Stretch[] {
+  const all: Stretch[] = [];
+  let now: Stretch | undefined;
+  for (const step of steps) {
+    if (step.kind === 'wait' || step.kind === 'tilt') {
+      now = undefined;
+      continue;
+    }
+    const layer = layers.find((l) => l.pour.id === step.id);
+    if (step.kind === 'pour' && !layer) continue;
+    if (layer && !now) all.push((now = { layers: [], steps: [] }));
+    if (layer) now?.layers.push(layer);
+    now?.steps.push(step);
+  }
+  return all;
+}
+
+function blockOf(plan: Plan, room: Room, { layers, steps }: Stretch, hand: number): Block | undefined {
+  const [first, ...others] = layers;
+  const last = layers.at(-1);
+  if (!first || !last) return undefined;
+  const plane = { normal: last.up, offset: last.offset };
+  const region = clip(first.space, plane).below;
+  if (region.faces.length === 0) return undefined;
+  const under = first.blocked && clip(first.blocked, plane).below;
+  const blocked = under && under.faces.length > 0 ? under : undefined;
+  const column = blocked && columnIn(plan, room);
+  const box = planBox(room.solid);
+  const numbers = numbering();
+  let pulled = false;
+  const moves = steps.flatMap((step): readonly Move[] => {
+    switch (step.kind) {
+      case 'pour': {
+        const layer = layers.find((l) => l.pour.id === step.id);
+        return layer ? risesOf(layer, box, column, numbers) : [];
+      }
+      case 'stroke':
+        return [
+          {
+            does: 'stroke',
+            paths: pathsOf(step.path, box, freeOf(step.path, column, pulled)),
+            widthMm: STICK_WIDTH[step.end],
+            depthMm: step.depthMm,
+          },
+        ];
+      case 'pull':
+        pulled = true;
+        return [fillOf(plan, layers, numbers)];
+      default:
+        return [];
+    }
+  });
+  // a column that is not pulled here is filled by what is held back all the same: the loaf is cut without it
+  const all = column && !pulled ? [...moves, fillOf(plan, layers, numbers)] : moves;
+  const body = { region, blocked, column, up: last.up, moves: all, hand };
+  return {
+    content: { spec: { key: JSON.stringify(body), ...body }, keys: numbers.keys },
+    layers: [first, ...others],
+    room,
+  };
+}
+
+const known = new WeakMap<LaidMould['stack'], ReadonlyMap<number, readonly Body[]>>();
+
+/** A mould's batter as it is seen when it is cut, in the order it was poured. `hand`: 0 as drawn, 1 with the waver of a hand. */
+export function bodiesOf({ plan, stack, geometry }: Laid, hand = 0): readonly Body[] {
+  const before = known.get(stack)?.get(hand);
+  if (before) return before;
+  const bodies = geometry.rooms
+    .flatMap((room) => {
+      const layers = stack.layers.filter((l) => l.room === room);
+      return stretchesOf(plan.steps, layers).flatMap((stretch): readonly Body[] => {
+        const block = isMoved(stretch) ? blockOf(plan, room, stretch, hand) : undefined;
+        return block ? [{ kind: 'block', block }] : stretch.layers.map((layer) => ({ kind: 'layer', layer }));
+      });
+    })
+    .sort((a, b) => nthOf(a) - nthOf(b));
+  known.set(stack, new Map([...(known.get(stack) ?? []), [hand, bodies]]));
+  return bodies;
+}
+
+const nthOf = (body: Body): number => (body.kind === 'layer' ? body.layer.nth : body.block.layers[0].nth);
+
+export const roomOf = (body: Body): Room => (body.kind === 'layer' ? body.layer.room : body.block.room);
+
+/** A plan in which anything is pushed about. */
+export const hasPatterns = ({ steps }: Pick<Plan, 'steps'>): boolean =>
+  steps.some((s) => s.kind === 'stroke' || (s.kind === 'pour' && s.pattern !== undefined));
+
+/** A pour that a block takes in: its own surface is not seen any more. */
+export const isInBlock = (bodies: readonly Body[], pour: Pour): boolean =>
+  bodies.some((b) => b.kind === 'block' && b.block.layers.some((l) => l.pour.id === pour.id));

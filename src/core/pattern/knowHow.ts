@@ -1,0 +1,60 @@
+import type { Place } from '../plan/patternSchema.ts';
+
+/** A way of pouring that pushes earlier batter aside: what it is called, what it needs and how it usually fails. Common practice, no source. */
+export interface KnowHow {
+  readonly name: string;
+  readonly says: string;
+  readonly needs: string;
+  readonly fails: string;
+  /** thicker than this it does not spread, of 5 */
+  readonly thickest: number;
+}
+
+export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
+  column: {
+    name: 'Column pour',
+    says: 'over a column that stands in the mould, in rounds',
+    needs:
+      'Emulsion to light, and a recipe that stays so. A column that water in it holds down; about 30 ml of each pot held back for its hole; a stick.',
+    fails:
+      'Too thick to spread, and the rings stay heaped round the column. The hole filled late or too little: it slumps.',
+    thickest: 1.3,
+  },
+  corner: {
+    name: 'Corner pour',
+    says: 'into one corner of a slab, in rounds',
+    needs:
+      'Emulsion to light. The same grams in every jug by the end of a round; a stick for strokes out of the corner.',
+    fails: 'The jugs drift apart, and colours near the corner blend.',
+    thickest: 1.3,
+  },
+  line: {
+    name: 'Centre line',
+    says: 'every colour in a line along the middle',
+    needs: 'Light. A jug with a narrow lip, drawn along slowly, short of the ends.',
+    fails: 'A line that wanders leans the whole picture; poured from high it goes to the floor.',
+    thickest: 2,
+  },
+  wall: {
+    name: 'Wall pour',
+    says: 'every colour down one wall',
+    needs: 'Light. Poured against the wall, so that it runs down it and lands low.',
+    fails: 'Poured away from the wall it makes a line of its own.',
+    thickest: 2,
+  },
+  'two-walls': {
+    name: 'Down both walls',
+    says: 'two jugs at once, which draws what lies between them in to a drop',
+    needs:
+      'Two jugs with the same grams and two steady hands, slowly; lines that float along the middle before it.',
+    fails: 'One side gets more, and the drop leans to the other.',
+    thickest: 2,
+  },
+  drops: {
+    name: 'Drops',
+    says: 'thin streams let fall in chosen places',
+    needs: 'Light to medium. Raise the jug as it thickens: from higher it plunges deeper.',
+    fails: 'From too low it sits on top; from too high it hits the floor and blooms.',
+    thickest: 2.4,
+  },
+};

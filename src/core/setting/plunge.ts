@@ -1,0 +1,19 @@
+import type { Millimetres, Stage } from '../units/quantity.ts';
+import { yieldStress } from './stage.ts';
+
+const GRAVITY = 9.81;
+
+/** Bearing capacity of a plastic solid over its yield stress, 2 + pi (Prandtl 1921, from memory). */
+const BEARING = 5.14;
+
+/**
+ * How a falling stream pushes what it falls into: 1 goes through the whole depth, 6 lies down on top. n = 1 + 5 min(1, 5.14 tau / (rho g h)): it stops
+ * where the batter's bearing strength meets the stream's pressure. An estimate; density in g/ml.
+ */
+export function plungeOf(stage: Stage, fallMm: Millimetres, densityGMl: number): number {
+  const pressure = densityGMl * GRAVITY * fallMm;
+  return 1 + 5 * Math.min(1, (BEARING * yieldStress(stage)) / pressure);
+}
+
+/** How far down, of the depth there is, a stream's middle goes: where a level has moved half as far down as the surface rose. */
+export const sinksTo = (plunge: number): number => 1 - 0.5 ** (1 / plunge);

@@ -1,0 +1,8 @@
+import { facePicture, newShelf, type Wanted } from '../core/face/ready.ts';
+
+/** Draws what was pushed about; blocks that were made ready are kept between pictures. */
+export function patternTasks() {
+  const shelf = newShelf();
+  return { face: (wanted: Wanted) => facePicture(shelf, wanted) };
+}
+export type PatternTasks = ReturnType<typeof patternTasks>;

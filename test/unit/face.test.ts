@@ -76,7 +76,11 @@ describe('faces', () => {
         // walls that lean make it wider, never narrower
         expect(side('near').right - side('near').left).to.be.at.least(bar.widthMm - 1e-6);
         // what is on the left of one cut is on the right of the other, where the loaf is the same all along
-        if (bar.centre && !hasPatterns(plan) && plan.steps.every((s) => s.kind !== 'tilt' || s.pitchDeg === 0)) {
+        if (
+          bar.centre &&
+          !hasPatterns(plan) &&
+          plan.steps.every((s) => s.kind !== 'tilt' || s.pitchDeg === 0)
+        ) {
           const width = 20 * SAMPLES;
           const near = rasterise(side('near'), 20, 20, ready).band;
           const far = rasterise(side('far'), 20, 20, ready).band;

@@ -8,6 +8,7 @@ import { promiseWarnings } from './promises.ts';
 import { inEachMould } from './eachMould.ts';
 import type { Facts } from './facts.ts';
 import { fillWarnings } from './fill.ts';
+import { patternWarnings } from './patterns.ts';
 import { potWarnings } from './pots.ts';
 import { pourWarnings } from './pours.ts';
 import { tiltWarnings } from './tilts.ts';
@@ -18,6 +19,7 @@ export const warningsOf = (facts: Facts): readonly Warning[] => [
   ...batchWarnings(facts),
   ...inEachMould(facts, fillWarnings, { ofDesign: false }),
   ...inEachMould(facts, pourWarnings, { ofDesign: true }),
+  ...inEachMould(facts, patternWarnings, { ofDesign: true }),
   ...inEachMould(facts, tiltWarnings, { ofDesign: true }),
   ...batterWarnings(facts),
   ...promiseWarnings(facts),

@@ -1,5 +1,5 @@
 import { rowReader, type RowReader } from '../flow/depositAt.ts';
-import type { Prepared } from '../flow/prepare.ts';
+import type { Prepared } from '../flow/stages.ts';
 import type { BlockSpec } from '../flow/spec.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Band } from './face.ts';

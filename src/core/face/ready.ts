@@ -1,4 +1,5 @@
-import { prepare, type Prepared } from '../flow/prepare.ts';
+import { prepare } from '../flow/prepare.ts';
+import type { Prepared } from '../flow/stages.ts';
 import type { BlockSpec } from '../flow/spec.ts';
 import type { Task } from '../task/task.ts';
 import { finish } from '../task/task.ts';

@@ -1,9 +1,9 @@
 import type { Vec3 } from '../geometry/vec.ts';
-import { along } from './field.ts';
+import { before } from './field.ts';
 import { long, valueAt, wide } from './box.ts';
 import type { Level, Levels } from './levels.ts';
 import { isIn, reachOf } from './outline.ts';
-import type { Drawn, From, Prepared, Run } from './prepare.ts';
+import type { Drawn, From, Prepared, Run } from './stages.ts';
 import { shareAt, valueOfShare, type Shares } from './shares.ts';
 
 /** A place on its way back, in the reference rectangle, mm. */
@@ -119,16 +119,14 @@ function wallsReader(levels: Levels, run: Run, from: Extract<From, { kind: 'wall
 }
 
 function fieldReader({ deposits, beyond: table }: Run, from: Extract<From, { kind: 'field' }>): Reader {
-  const { field, areas, was } = from;
+  const { field, areas } = from;
   const count = deposits.length;
   return (place, level) => {
-    const beyond = shareAt(areas[level] as Shares, valueAt(field.beyond, place.x, place.y));
+    const { x, y } = place;
+    const beyond = shareAt(areas[level] as Shares, valueAt(field.beyond, x, y));
     const k = within(table, level * count, count, beyond);
     if (k < count) return deposits[k] as number;
-    const back = Math.min(1, beyond / (table[level * count + count - 1] as number));
-    const at = along(field, place.x, place.y, valueOfShare(areas[was[level] as number] as Shares, back));
-    place.x = at[0];
-    place.y = at[1];
+    [place.x, place.y] = before(field, x, y, table[level * count + count - 1] as number);
     return -1;
   };
 }

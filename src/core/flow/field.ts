@@ -1,33 +1,40 @@
 import type { Task } from '../task/task.ts';
 import { long, nodesOf, valueAt, wide, type Box, type Nodes } from './box.ts';
-import { follow } from './flowLines.ts';
+import { follow, type Ended } from './flowLines.ts';
 import { edgesOf, isIn } from './outline.ts';
+import { maskedFlow } from './maskedFlow.ts';
 import { flowOf, type Grid } from './potential.ts';
 import type { Spot } from './spec.ts';
 
 /**
  * How batter spreads from one place over a rectangle: it is fed there and sinks evenly everywhere else, so that what is within a travel time T has
- * the part 1 - exp(-T) of the area.
+ * the part 1 - exp(-T) of the area. On the walls nothing ever comes by but what was there first.
  */
 export interface Field {
-  readonly box: Box;
   /** exp(-T): 1 at the source, 0 where nothing ever comes */
   readonly beyond: Nodes;
-  /** which flow line, as the angle about the source that it leaves at: its cosine and sine */
-  readonly cosine: Nodes;
-  readonly sine: Nodes;
-  /** where the flow line of an angle is when so much lies beyond it: ANGLES x (SHARES + 1) pairs, shares from 1 down to 0 */
-  readonly lines: Float64Array;
+  readonly centre: Spot;
+  /** where what is at each place was before so much of the area, a SHARES-th each, was pushed away from the source; [] where nobody asks */
+  readonly back: readonly Back[];
+}
+
+/**
+ * Places as vectors from the source's middle times their length: near a source areas go by the square of how far they are, so that these change evenly
+ * where the places themselves do not.
+ */
+interface Back {
+  readonly x: Nodes;
+  readonly y: Nodes;
 }
 
 /** Cells that a field is solved on. */
 const FINE = 8_000;
 
 /** A stream's field is smooth but near it, and a design can have many. */
-const COARSE = 3_000;
+const COARSE = 4_000;
 
-const ANGLES = 192;
-const SHARES = 64;
+/** Between two of these a place goes back along a straight line. */
+const SHARES = 24;
 
 /** How finely a cell is looked at for what of it the source takes up. */
 const PARTS = 4;
@@ -37,6 +44,21 @@ function gridOf(box: Box, cells: number): Grid {
   const nx = Math.max(8, Math.round(wide(box) / size));
   const ny = Math.max(8, Math.round(long(box) / size));
   return { nx, ny, dx: wide(box) / nx, dy: long(box) / ny };
+}
+
+/** A spot that is not in the plan at all, as the corner of a round one, is taken as near to it as the plan goes. */
+function inOpen({ nx, ny, dx, dy }: Grid, box: Box, [x, y]: Spot, open: Uint8Array | undefined): Spot {
+  const [mx, my] = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
+  const isOpen = (px: number, py: number): boolean => {
+    const i = Math.min(nx - 1, Math.max(0, Math.floor((px - box.x0) / dx)));
+    const j = Math.min(ny - 1, Math.max(0, Math.floor((py - box.y0) / dy)));
+    return open?.[j * nx + i] !== 0;
+  };
+  for (let t = 0; t < 1; t += 0.01) {
+    const [px, py] = [x + (mx - x) * t, y + (my - y) * t];
+    if (isOpen(px, py)) return [px, py];
+  }
+  return [mx, my];
 }
 
 /** What of each cell a source takes up, 0 to 1. */
@@ -56,6 +78,14 @@ function covered(grid: Grid, box: Box, points: readonly Spot[]): Float64Array {
   return part;
 }
 
+/** Cells whose middle lies in an outline. */
+function openCells({ nx, ny, dx, dy }: Grid, box: Box, outline: readonly Spot[]): Uint8Array {
+  const edges = edgesOf(outline);
+  return Uint8Array.from({ length: nx * ny }, (_, cell) =>
+    isIn(edges, box.x0 + ((cell % nx) + 0.5) * dx, box.y0 + (Math.floor(cell / nx) + 0.5) * dy) ? 1 : 0,
+  );
+}
+
 /** A stream takes up the cell it falls into. */
 function struck({ nx, ny, dx, dy }: Grid, box: Box, [x, y]: Spot): Float64Array {
   const part = new Float64Array(nx * ny);
@@ -65,67 +95,70 @@ function struck({ nx, ny, dx, dy }: Grid, box: Box, [x, y]: Spot): Float64Array 
   return part;
 }
 
-/** The field of a source in a rectangle: an outline that stands there, or a spot. */
+/**
+ * The field of a source in a rectangle: an outline that stands there, or a spot. With `moved` also where places were before, for what was poured somewhere
+ * else before it.
+ */
 export function* fieldOf(
   box: Box,
   source: { readonly points: readonly Spot[] } | { readonly at: Spot },
+  moved: boolean,
+  /** the plan's outline where it does not fill the rectangle */
+  outline?: readonly Spot[],
 ): Task<never, Field> {
   const stands = 'points' in source;
   const grid = gridOf(box, stands ? FINE : COARSE);
   const { nx, ny, dx, dy } = grid;
-  const part = stands ? covered(grid, box, source.points) : struck(grid, box, source.at);
+  const open = outline && openCells(grid, box, outline);
+  const part = stands
+    ? covered(grid, box, source.points)
+    : struck(grid, box, inOpen(grid, box, source.at, open));
   const taken = part.reduce((s, p) => s + p, 0);
-  const fed = (nx * ny - taken) / taken;
-  const faces = flowOf(
-    grid,
-    part.map((p) => p * fed - (1 - p)),
-  );
+  const all = open ? open.reduce((s, o) => s + o, 0) : nx * ny;
+  const fed = (all - taken) / taken;
+  const supply = part.map((p, cell) => (open?.[cell] === 0 ? 0 : p * fed - (1 - p)));
+  const faces = open ? maskedFlow(grid, supply, open) : flowOf(grid, supply);
   yield { done: 0.3 };
   const isSource = (cell: number): boolean => (part[cell] as number) >= 0.5;
-  const [mx, my] = middleOfCells(grid, part);
-  const beyond = new Float64Array((nx + 1) * (ny + 1));
-  const cosine = new Float64Array(beyond.length);
-  const sine = new Float64Array(beyond.length);
+  const count = (nx + 1) * (ny + 1);
+  const beyond = new Float64Array(count);
+  const [cx, cy] = middleOfCells(grid, part);
+  const xs = Array.from({ length: moved ? SHARES : 0 }, () => new Float64Array(count));
+  const ys = xs.map(() => new Float64Array(count));
   for (let j = 0; j <= ny; j += 1) {
     for (let i = 0; i <= nx; i += 1) {
       const at = j * (nx + 1) + i;
-      const end = follow(grid, faces, [i * dx, j * dy], -1, isSource);
-      beyond[at] = end.arrived ? Math.exp(-end.time) : 0;
-      const angle = Math.atan2(end.y - my, end.x - mx);
-      cosine[at] = Math.cos(angle);
-      sine[at] = Math.sin(angle);
+      const [ox, oy] = [i * dx - cx, j * dy - cy];
+      let here: Ended = { x: i * dx, y: j * dy, time: 0, arrived: true };
+      let time = 0;
+      for (const [k, x] of xs.entries()) {
+        const until = Math.log(leftAfter(k - 1) / leftAfter(k));
+        here = follow(grid, faces, [here.x, here.y], -1, isSource, until);
+        time += here.time;
+        const far = Math.hypot(here.x - cx, here.y - cy);
+        x[at] = (here.x - cx) * far;
+        (ys[k] as Float64Array)[at] = (here.y - cy) * far;
+      }
+      const end = follow(grid, faces, [here.x, here.y], -1, isSource);
+      const e = end.arrived ? Math.exp(-time - end.time) : 0;
+      beyond[at] = e;
+      // what came out of the source in the meantime was inside it, as deep as the area it has now
+      for (const [k, x] of xs.entries()) {
+        const left = leftAfter(k);
+        if (e <= left) continue;
+        const deep = (Math.hypot(ox, oy) / Math.max(1 - e, 1e-3)) * (1 - e / left);
+        x[at] = ox * deep;
+        (ys[k] as Float64Array)[at] = oy * deep;
+      }
     }
     if (j % 16 === 0) yield { done: 0.3 + (0.6 * j) / ny };
   }
-  const lines = new Float64Array(ANGLES * (SHARES + 1) * 2);
-  const reach = Math.hypot(wide(box), long(box));
-  const step = Math.min(dx, dy) / 4;
-  for (let a = 0; a < ANGLES; a += 1) {
-    const angle = (2 * Math.PI * a) / ANGLES - Math.PI;
-    const [c, s] = [Math.cos(angle), Math.sin(angle)];
-    let out = 0;
-    const cellOf = (r: number): number => {
-      const i = Math.floor((mx + r * c) / dx);
-      const j = Math.floor((my + r * s) / dy);
-      return i < 0 || j < 0 || i >= nx || j >= ny ? -1 : j * nx + i;
-    };
-    while (out < reach && cellOf(out) >= 0 && isSource(cellOf(out))) out += step;
-    let here: readonly [number, number] = [
-      Math.min(nx * dx, Math.max(0, mx + out * c)),
-      Math.min(ny * dy, Math.max(0, my + out * s)),
-    ];
-    for (let k = 0; k <= SHARES; k += 1) {
-      const to = (a * (SHARES + 1) + k) * 2;
-      lines[to] = box.x0 + here[0];
-      lines[to + 1] = box.y0 + here[1];
-      if (k === SHARES - 1) continue;
-      const time = Math.log((SHARES - k) / (SHARES - k - 1));
-      const next = follow(grid, faces, here, 1, () => false, time);
-      here = [next.x, next.y];
-    }
-  }
   const nodes = (values: Float64Array): Nodes => nodesOf(box, nx, ny, values);
-  return { box, beyond: nodes(beyond), cosine: nodes(cosine), sine: nodes(sine), lines };
+  return {
+    beyond: nodes(beyond),
+    centre: [box.x0 + cx, box.y0 + cy],
+    back: xs.map((x, k): Back => ({ x: nodes(x), y: nodes(ys[k] as Float64Array) })),
+  };
 }
 
 function middleOfCells({ nx, ny, dx, dy }: Grid, part: Float64Array): readonly [number, number] {
@@ -140,19 +173,26 @@ function middleOfCells({ nx, ny, dx, dy }: Grid, part: Float64Array): readonly [
   return [x / sum, y / sum];
 }
 
-/** The place on the flow line through (x, y) beyond which lies `beyond` of the area. */
-export function along({ cosine, sine, lines }: Field, x: number, y: number, beyond: number): Spot {
-  const angle = Math.atan2(valueAt(sine, x, y), valueAt(cosine, x, y));
-  const fa = ((angle + Math.PI) / (2 * Math.PI)) * ANGLES;
-  const a = Math.floor(fa) % ANGLES;
-  const b = (a + 1) % ANGLES;
-  const fk = Math.min(SHARES, Math.max(0, (1 - beyond) * SHARES));
-  const k = Math.min(SHARES - 1, Math.floor(fk));
-  const [wa, wk] = [fa - Math.floor(fa), fk - k];
-  const of = (line: number, share: number, axis: 0 | 1): number =>
-    lines[(line * (SHARES + 1) + share) * 2 + axis] as number;
-  const on = (axis: 0 | 1): number =>
-    (of(a, k, axis) * (1 - wk) + of(a, k + 1, axis) * wk) * (1 - wa) +
-    (of(b, k, axis) * (1 - wk) + of(b, k + 1, axis) * wk) * wa;
-  return [on(0), on(1)];
+/** Nothing is pushed away altogether: the last piece of the way back is to this share. */
+const LEAST_SHARE = 0.002;
+
+/** What of the area stays beyond after piece `k` of the way back. */
+const leftAfter = (k: number): number => Math.max(LEAST_SHARE, 1 - (k + 1) / SHARES);
+
+/** Where what is at (x, y) was before only the part `left` of the area stayed beyond. */
+export function before({ back, centre: [cx, cy] }: Field, x: number, y: number, left: number): Spot {
+  const f = Math.min(SHARES, Math.max(0, (1 - left) * SHARES));
+  const k = Math.min(SHARES - 1, Math.floor(f));
+  const [from, to] = [back[k - 1], back[k]];
+  if (!to) return [x, y];
+  // evenly in one over what is left, as the areas go
+  const start = leftAfter(k - 1);
+  const w = Math.min(1, (1 / Math.max(left, LEAST_SHARE) - 1 / start) / (1 / leftAfter(k) - 1 / start));
+  const far = Math.hypot(x - cx, y - cy);
+  const x0 = from ? valueAt(from.x, x, y) : (x - cx) * far;
+  const y0 = from ? valueAt(from.y, x, y) : (y - cy) * far;
+  const vx = x0 + (valueAt(to.x, x, y) - x0) * w;
+  const vy = y0 + (valueAt(to.y, x, y) - y0) * w;
+  const root = Math.sqrt(Math.hypot(vx, vy));
+  return root === 0 ? [cx, cy] : [cx + vx / root, cy + vy / root];
 }

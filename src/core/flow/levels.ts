@@ -13,7 +13,9 @@ export interface Level {
   /** its outline, mm in plan */
   readonly outline: readonly Spot[];
   /** it fills its box, so that it is the reference rectangle drawn wider or narrower */
-  readonly full: boolean;
+  readonly fills: boolean;
+  /** what part of its area lies where is the same as at the top */
+  readonly asTop: boolean;
 }
 
 /** A block as it is cut into levels. */
@@ -74,18 +76,20 @@ export function levelsOf({
   const span = profile.highest - profile.lowest;
   const area = profile.total / span;
   const all = boxOf(corners(region).map(flat));
-  const levels = Array.from({ length: COUNT }, (_, i): Level => {
+  const cut = Array.from({ length: COUNT }, (_, i) => {
     const offset = profile.lowest + (span * (i + 0.5)) / COUNT;
     const outline = slice(region, { normal: up, offset }).map(flat);
     const box = outline.length > 2 ? boxOf(outline) : all;
-    const fills = Math.abs(areaOf(outline) / (wide(box) * long(box)) - 1) < FULL;
-    const asAll = Math.abs(wide(box) / wide(all) - 1) < FULL && Math.abs(long(box) / long(all) - 1) < FULL;
-    return {
-      height: profile.volumeBelow(offset) / area,
-      box,
-      outline,
-      full: fills && (column === undefined || asAll),
-    };
+    const height = profile.volumeBelow(offset) / area;
+    return { height, box, outline, part: areaOf(outline) / (wide(box) * long(box)) };
+  });
+  const near = (a: number, b: number): boolean => Math.abs(a / b - 1) < FULL;
+  const top = cut[COUNT - 1] as (typeof cut)[number];
+  const levels = cut.map(({ part, ...level }): Level => {
+    const fills = near(part, 1);
+    const asWide = near(wide(level.box), wide(top.box)) && near(long(level.box), long(top.box));
+    const asTop = near(part, top.part) && (asWide || (fills && column === undefined));
+    return { ...level, fills, asTop };
   });
   return {
     axes,

@@ -2,142 +2,46 @@ import type { Task } from '../task/task.ts';
 import { long, valueAt, wide, type Box } from './box.ts';
 import { fieldOf, type Field } from './field.ts';
 import { waver } from './hand.ts';
-import { levelAt, levelsOf, type Level, type Levels } from './levels.ts';
-import { before, LAID, newPart, type Rise } from './rise.ts';
-import { edgesOf, type Edges } from './outline.ts';
+import { areaOf, levelAt, levelsOf, type Level, type Levels } from './levels.ts';
+import { edgesOf } from './outline.ts';
+import type { Rise } from './rise.ts';
+import { leftBeyond, partsOf, risesOf, type RiseMove } from './risesOf.ts';
 import { sharesOf, shareAt, type Shares } from './shares.ts';
 import type { BlockSpec, Move, Source, Spot } from './spec.ts';
-import { warpOf, type Warp } from './stroke.ts';
-
-/** Pours one after another from one source, the newest first. */
-export interface Run {
-  readonly kind: 'run';
-  readonly deposits: readonly number[];
-  /** by level and pour: what of the area still lies beyond, once this pour and all newer ones are in; COUNT x pours */
-  readonly beyond: Float64Array;
-  readonly from: From;
-}
-
-/** How far a run's batter has come, read off a place. */
-export type From =
-  | { readonly kind: 'everywhere' }
-  | {
-      readonly kind: 'line';
-      readonly axis: 0 | 1;
-      /** by level: the area before a place of the axis; undefined where that is its part of the box */
-      readonly areas: readonly (Shares | undefined)[];
-      /** by level and pour: the line's place, as the part of the area before it */
-      readonly at: Float64Array;
-      /** it keeps its place for all pours of each level */
-      readonly steady: boolean;
-      /** number of the level that each level was before all these pours */
-      readonly was: Uint16Array;
-    }
-  | {
-      readonly kind: 'walls';
-      readonly axis: 0 | 1;
-      readonly areas: readonly (Shares | undefined)[];
-      readonly low: number;
-      readonly was: Uint16Array;
-    }
-  | {
-      readonly kind: 'field';
-      readonly field: Field;
-      /** by level: the area by how much lies beyond */
-      readonly areas: readonly Shares[];
-      readonly was: Uint16Array;
-    }
-  /** within the column's outline */
-  | { readonly kind: 'hole'; readonly edges: Edges; readonly middle: Spot };
-
-export interface Drawn {
-  readonly kind: 'drawn';
-  readonly warp: Warp;
-  /** by level: 1 where the stick went, 0 below it */
-  readonly part: Float64Array;
-}
-
-export type Stage = Run | Drawn;
-
-/** A block made ready: any number of faces can be read off it. */
-export interface Prepared {
-  readonly spec: BlockSpec;
-  readonly levels: Levels;
-  /** last first, as a place is pulled back */
-  readonly stages: readonly Stage[];
-}
-
-type RiseMove = Extract<Move, { does: 'rise' }>;
-
-const sameSource = (a: Source, b: Source): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-/** Runs of rises from the same source, and what is between them, in the order they were made. Batter that is laid goes with its neighbours. */
-function groups(moves: readonly Move[]): readonly (readonly RiseMove[] | Exclude<Move, RiseMove>)[] {
-  const out: (RiseMove[] | Exclude<Move, RiseMove>)[] = [];
-  let source: Source | undefined;
-  for (const move of moves) {
-    if (move.does !== 'rise') {
-      out.push(move);
-      source = undefined;
-      continue;
-    }
-    const last = out.at(-1);
-    const laid = move.source.kind === 'level';
-    if (Array.isArray(last) && (laid || source === undefined || sameSource(source, move.source)))
-      last.push(move);
-    else out.push([move]);
-    source = laid ? (Array.isArray(last) ? source : undefined) : move.source;
-  }
-  return out;
-}
-
-/** What moves below the surface, as heights; `heights` goes from the floor to where the block begins to be poured. */
-function risesOf(
-  moves: readonly RiseMove[],
-  from: number,
-  { area, levels, spacing }: Levels,
-): readonly Rise[] {
-  let height = from;
-  return moves.map((move): Rise => {
-    const to = height + move.volumeMm3 / area;
-    let base = 0;
-    if (move.reachMm !== undefined) {
-      const surface = levelAt({ levels }, to);
-      base = levels[Math.max(0, surface - Math.round(move.reachMm / spacing))]?.height ?? 0;
-    }
-    const rise = {
-      from: height,
-      to,
-      plunge: move.source.kind === 'level' ? LAID : move.plunge,
-      base,
-    };
-    height = to;
-    return rise;
-  });
-}
+import type { Prepared, Run, Stage } from './stages.ts';
+import { warpOf } from './stroke.ts';
 
 const partBefore = (areas: Shares | undefined, part: number): number => (areas ? shareAt(areas, part) : part);
-
-/** By level, the area before a place of an axis. */
-const areasAlong = (levels: Levels, axis: 0 | 1): readonly (Shares | undefined)[] =>
-  levels.levels.map((l, i) =>
-    l.full || i % STRIDE !== 0
-      ? undefined
-      : sharesOf(l.box, l.outline, undefined, (u, v) => (axis === 0 ? u : v)),
-  );
 
 /** Levels that are not their whole box are looked at one in so many; those between are taken as the nearest. */
 const STRIDE = 10;
 
-const spreadOut = <T>(
-  all: readonly (T | undefined)[],
-  full: readonly boolean[],
-): readonly (T | undefined)[] =>
-  all.map((_, i) => {
-    if (full[i] === true) return undefined;
-    const near = Math.min(all.length - 1, Math.round(i / STRIDE) * STRIDE);
-    return all[near];
+/** A line that moves less than this part of the area from level to level stands still: 0.02 mm in a loaf. */
+const STEADY = 2e-4;
+
+/** Something of each level that is not to be left out, looked at for one in so many. */
+const eachLevel = <T>(
+  { levels }: Levels,
+  skip: (level: Level) => boolean,
+  of: (level: Level) => T,
+): readonly (T | undefined)[] => {
+  const seen = new Map<number, T>();
+  return levels.map((level, i) => {
+    if (skip(level)) return undefined;
+    const near = Math.min(levels.length - 1, Math.round(i / STRIDE) * STRIDE);
+    const found = seen.get(near) ?? of(levels[near] as Level);
+    seen.set(near, found);
+    return found;
   });
+};
+
+/** By level, the area before a place of an axis; undefined where that is its part of the box. */
+const areasAlong = (levels: Levels, axis: 0 | 1): readonly (Shares | undefined)[] =>
+  eachLevel(
+    levels,
+    (l) => l.fills,
+    (l) => sharesOf(l.box, l.outline, undefined, (u, v) => (axis === 0 ? u : v)),
+  );
 
 const edges = (box: Box, axis: 0 | 1): readonly [number, number] =>
   axis === 0 ? [box.x0, box.x1] : [box.y0, box.y1];
@@ -154,16 +58,43 @@ interface Making {
   readonly fields: Map<string, Field>;
 }
 
+/** The outline of a plan that is round at all levels alike, as a tube's that stands; undefined for one that fills its rectangle, or changes. */
+function roundOutline({ levels, box }: Levels): readonly Spot[] | undefined {
+  const parts = [0.1, 0.5, 0.9].map((at) => {
+    const { outline, box: own } = levels[Math.floor(at * levels.length)] as Level;
+    return areaOf(outline) / (wide(own) * long(own));
+  });
+  const [middle] = parts;
+  if (middle === undefined || middle > 0.97 || parts.some((p) => Math.abs(p - middle) > 0.02))
+    return undefined;
+  const { outline, box: own } = levels[levels.length >> 1] as Level;
+  return outline.map(([x, y]): Spot => [
+    box.x0 + ((x - own.x0) / wide(own)) * wide(box),
+    box.y0 + ((y - own.y0) / long(own)) * long(box),
+  ]);
+}
+
 function* fieldFor(
   { levels, fields }: Making,
   source: Extract<Source, { kind: 'outline' | 'point' }>,
+  moved: boolean,
 ): Task<never, Field> {
-  const key = JSON.stringify(source);
+  const key = `${String(moved)} ${JSON.stringify(source)}`;
   const known = fields.get(key);
   if (known) return known;
-  const field = yield* fieldOf(levels.box, source);
+  const field = yield* fieldOf(levels.box, source, moved, roundOutline(levels));
   fields.set(key, field);
   return field;
+}
+
+/** The area of each level by how much lies beyond a source's flow lines. */
+function areasOf({ levels, spec }: Making, field: Field): readonly Shares[] {
+  const of = (level: Level): Shares =>
+    sharesOf(level.box, level.fills ? undefined : level.outline, spec.column, (u, v) =>
+      valueAt(field.beyond, levels.box.x0 + u * wide(levels.box), levels.box.y0 + v * long(levels.box)),
+    );
+  const top = of(levels.levels.at(-1) as Level);
+  return eachLevel(levels, (l) => l.asTop, of).map((s) => s ?? top);
 }
 
 /** One run of pours: what of each level each of them takes, and how far that is told from its source. */
@@ -173,90 +104,50 @@ function* runOf(
   from: number,
   now: Float64Array,
 ): Task<never, Run> {
-  const { levels, spec } = making;
+  const { levels } = making;
   const rises = risesOf(moves, from, levels);
-  const newest = rises.toReversed();
-  const count = newest.length;
-  const beyond = new Float64Array(levels.levels.length * count);
+  const deposits = moves.map((m) => m.deposit).toReversed();
   const source = moves.find((m) => m.source.kind !== 'level')?.source ?? { kind: 'level' };
-  const axis = source.kind === 'line' || source.kind === 'walls' ? source.axis : 0;
-  const full = levels.levels.map((l) => l.full);
-  const areas =
-    source.kind === 'line' || source.kind === 'walls' ? spreadOut(areasAlong(levels, axis), full) : [];
-  const at = source.kind === 'line' ? new Float64Array(beyond.length) : undefined;
-  const was = new Uint16Array(levels.levels.length);
-  let steady = true;
-  for (let l = 0; l < levels.levels.length; l += 1) {
-    let z = now[l] as number;
-    let left = 1;
-    for (const [k, rise] of newest.entries()) {
-      const to = l * count + k;
-      if (source.kind === 'line' && at) {
-        const here = levelAt(levels, z);
-        at[to] = lineAt(levels.levels[here] as Level, areas[here], axis, source.at);
-        if (Math.abs((at[to] as number) - (at[l * count] as number)) > 2e-4) steady = false;
-      }
-      // a surface comes back as a surface, whatever the last digit
-      const z0 = Math.min(rise.from, before(rise, z));
-      left *= 1 - newPart(rise, z, z0);
-      beyond[to] = left;
-      z = z0;
-    }
-    now[l] = z;
-    was[l] = levelAt(levels, z);
-  }
-  const run = { kind: 'run' as const, deposits: moves.map((m) => m.deposit).toReversed(), beyond };
+  const was = (): Uint16Array => Uint16Array.from(now, (z) => levelAt(levels, z));
   switch (source.kind) {
     case 'level':
-      return { ...run, from: { kind: 'everywhere' } };
-    case 'line':
-      return { ...run, from: { kind: 'line', axis, areas, at: at ?? beyond, steady, was } };
-    case 'walls':
-      return { ...run, from: { kind: 'walls', axis, areas, low: source.low, was } };
+      return { kind: 'run', deposits, beyond: leftBeyond(rises, now), from: { kind: 'everywhere' } };
+    case 'line': {
+      const { axis } = source;
+      const areas = areasAlong(levels, axis);
+      const at = new Float64Array(levels.levels.length * rises.length);
+      let steady = true;
+      const beyond = leftBeyond(rises, now, (l, k, height) => {
+        const here = levelAt(levels, height);
+        const place = lineAt(levels.levels[here] as Level, areas[here], axis, source.at);
+        at[l * rises.length + k] = place;
+        steady &&= Math.abs(place - (at[l * rises.length] as number)) < STEADY;
+      });
+      return { kind: 'run', deposits, beyond, from: { kind: 'line', axis, areas, at, steady, was: was() } };
+    }
+    case 'walls': {
+      const { axis, low } = source;
+      const beyond = leftBeyond(rises, now);
+      const areas = areasAlong(levels, axis);
+      return { kind: 'run', deposits, beyond, from: { kind: 'walls', axis, areas, low, was: was() } };
+    }
     case 'outline':
     case 'point': {
-      const field = yield* fieldFor(making, source);
-      const of = (level: Level): Shares =>
-        sharesOf(level.box, level.full ? undefined : level.outline, spec.column, (u, v) =>
-          valueAt(field.beyond, field.box.x0 + u * wide(field.box), field.box.y0 + v * long(field.box)),
-        );
-      const top = levels.levels.at(-1) as Level;
-      const whole = of(full.some((f) => f) ? (levels.levels.find((l) => l.full) ?? top) : top);
-      const each: (Shares | undefined)[] = [];
-      for (const [i, level] of levels.levels.entries()) {
-        each.push(level.full || i % STRIDE !== 0 ? undefined : of(level));
-        if (i % 50 === 0) yield { done: 0.95 };
-      }
-      const own = spreadOut(each, full);
-      return { ...run, from: { kind: 'field', field, areas: own.map((s) => s ?? whole), was } };
+      const field = yield* fieldFor(making, source, from > 0);
+      const beyond = leftBeyond(rises, now);
+      const areas = areasOf(making, field);
+      return { kind: 'run', deposits, beyond, from: { kind: 'field', field, areas } };
     }
   }
-}
-
-/** By level and pour, newest first, what is left beyond: `now` goes back to where each level was before them. */
-function leftBeyond(rises: readonly Rise[], now: Float64Array): Float64Array {
-  const newest = rises.toReversed();
-  const beyond = new Float64Array(now.length * newest.length);
-  for (let l = 0; l < now.length; l += 1) {
-    let left = 1;
-    for (const [k, rise] of newest.entries()) {
-      const z = now[l] as number;
-      const z0 = Math.min(rise.from, before(rise, z));
-      left *= 1 - newPart(rise, z, z0);
-      beyond[l * newest.length + k] = left;
-      now[l] = z0;
-    }
-  }
-  return beyond;
 }
 
 /** The hole that a column leaves, filled down its middle: a small mould in the mould. */
 function holeOf(
   { spec, levels }: Making,
   { parts, holeMm3 }: Extract<Move, { does: 'fill' }>,
-): Run | undefined {
+): readonly Run[] {
   const points = spec.column;
-  if (!points || parts.length === 0) return undefined;
+  if (!points || parts.length === 0) return [];
   let from = 0;
   const rises = parts.map(({ volumeMm3, plunge }): Rise => {
     const rise = { from, to: from + volumeMm3 / holeMm3, plunge, base: 0 };
@@ -268,14 +159,10 @@ function holeOf(
   // above what fills it the soap runs in
   const empty = Math.round(from * levels.levels.length) * parts.length;
   if (empty < beyond.length) beyond.fill(1, empty);
-  const [sx, sy] = points.reduce(([x, y], p) => [x + p[0], y + p[1]] as const, [0, 0] as const);
-  const middle: Spot = [sx / points.length, sy / points.length];
-  return {
-    kind: 'run',
-    deposits: parts.map((p) => p.deposit).toReversed(),
-    beyond,
-    from: { kind: 'hole', edges: edgesOf(points), middle },
-  };
+  const mean = (axis: 0 | 1): number => points.reduce((s, p) => s + p[axis], 0) / points.length;
+  const middle: Spot = [mean(0), mean(1)];
+  const deposits = parts.map((p) => p.deposit).toReversed();
+  return [{ kind: 'run', deposits, beyond, from: { kind: 'hole', edges: edgesOf(points), middle } }];
 }
 
 /** How much of a stroke there is at each level: all down to the stick's tip, less and less over its width below. */
@@ -294,14 +181,13 @@ export function* prepare(spec: BlockSpec): Task<never, Prepared> {
   const levels = levelsOf(spec);
   yield { done: 0.1 };
   const making: Making = { spec, levels, fields: new Map() };
-  const parts = groups(spec.moves);
+  const parts = partsOf(spec.moves);
   /** the surface before each part */
   const surfaces: number[] = [];
   let surface = 0;
   for (const part of parts) {
     surfaces.push(surface);
-    if (Array.isArray(part))
-      surface += (part as readonly RiseMove[]).reduce((s, m) => s + m.volumeMm3, 0) / levels.area;
+    if (part.does === 'rises') surface += part.moves.reduce((s, m) => s + m.volumeMm3, 0) / levels.area;
   }
   // volumes are given to a double's last digits; what they add up to is the block
   const fits = surface / (levels.volumeMm3 / levels.area);
@@ -311,16 +197,19 @@ export function* prepare(spec: BlockSpec): Task<never, Prepared> {
     const part = new Float64Array(levels.levels.length).fill(1);
     stages.push({ kind: 'drawn', warp: waver(levels.box, spec.hand, 7), part });
   }
-  for (let i = parts.length - 1; i >= 0; i -= 1) {
-    const part = parts[i] as (typeof parts)[number];
-    if (!('does' in part)) stages.push(yield* runOf(making, part, surfaces[i] ?? 0, now));
-    else if (part.does === 'stroke') {
-      const warp = yield* warpOf(part.paths, part.widthMm, levels.box);
-      const deep = depthPart(levels, surfaces[i] ?? 0, part.depthMm, part.widthMm);
-      stages.push({ kind: 'drawn', warp, part: deep });
-    } else if (part.does === 'fill') {
-      const hole = holeOf(making, part);
-      if (hole) stages.push(hole);
+  for (const [i, part] of [...parts.entries()].reverse()) {
+    const before = surfaces[i] ?? 0;
+    switch (part.does) {
+      case 'rises':
+        stages.push(yield* runOf(making, part.moves, before, now));
+        break;
+      case 'stroke': {
+        const warp = yield* warpOf(part.paths, part.widthMm, levels.box);
+        stages.push({ kind: 'drawn', warp, part: depthPart(levels, before, part.depthMm, part.widthMm) });
+        break;
+      }
+      case 'fill':
+        stages.push(...holeOf(making, part));
     }
     yield { done: 1 - i / (parts.length + 1) };
   }

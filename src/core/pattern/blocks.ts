@@ -11,7 +11,7 @@ import type { Corner } from '../mould/cornerProp.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { heldKey, roundOf } from '../plan/sources.ts';
-import type { Pour, Step, Stroke } from '../plan/stepSchema.ts';
+import type { Step, Stroke } from '../plan/stepSchema.ts';
 import { plungeOf } from '../setting/plunge.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { holeVolumeMl } from './hole.ts';
@@ -227,8 +227,8 @@ function blockOf(plan: Plan, room: Room, { layers, steps }: Stretch, hand: numbe
   const column = blocked && columnIn(plan, room);
   const box = planBox(room.solid);
   const numbers = numbering();
-  let pulled = false;
-  const moves = steps.flatMap((step): readonly Move[] => {
+  const pull = steps.findIndex((s) => s.kind === 'pull');
+  const moves = steps.flatMap((step, i): readonly Move[] => {
     switch (step.kind) {
       case 'pour': {
         const layer = layers.find((l) => l.pour.id === step.id);
@@ -238,20 +238,19 @@ function blockOf(plan: Plan, room: Room, { layers, steps }: Stretch, hand: numbe
         return [
           {
             does: 'stroke',
-            paths: pathsOf(step.path, box, freeOf(step.path, column, pulled)),
+            paths: pathsOf(step.path, box, freeOf(step.path, column, pull >= 0 && pull < i)),
             widthMm: STICK_WIDTH[step.end],
             depthMm: step.depthMm,
           },
         ];
       case 'pull':
-        pulled = true;
         return [fillOf(plan, layers, numbers)];
       default:
         return [];
     }
   });
   // a column that is not pulled here is filled by what is held back all the same: the loaf is cut without it
-  const all = column && !pulled ? [...moves, fillOf(plan, layers, numbers)] : moves;
+  const all = column && pull < 0 ? [...moves, fillOf(plan, layers, numbers)] : moves;
   const body = { region, blocked, column, up: last.up, moves: all, hand };
   return {
     content: { spec: { key: JSON.stringify(body), ...body }, keys: numbers.keys },
@@ -286,7 +285,3 @@ export const roomOf = (body: Body): Room => (body.kind === 'layer' ? body.layer.
 /** A plan in which anything is pushed about. */
 export const hasPatterns = ({ steps }: Pick<Plan, 'steps'>): boolean =>
   steps.some((s) => s.kind === 'stroke' || (s.kind === 'pour' && s.pattern !== undefined));
-
-/** A pour that a block takes in: its own surface is not seen any more. */
-export const isInBlock = (bodies: readonly Body[], pour: Pour): boolean =>
-  bodies.some((b) => b.kind === 'block' && b.block.layers.some((l) => l.pour.id === pour.id));

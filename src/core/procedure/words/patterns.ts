@@ -1,4 +1,4 @@
-import { CORNERS } from '../../mould/cornerProp.ts';
+import type { CORNERS } from '../../mould/cornerProp.ts';
 import type { Place, StickPath } from '../../plan/patternSchema.ts';
 import type { Stroke } from '../../plan/stepSchema.ts';
 import type { PatternDeed } from '../deeds.ts';

@@ -1,0 +1,211 @@
+import { addPull, columnFor, setPlace, updateStroke } from '../edit/pattern.ts';
+import type { PouredLayer } from '../fill/layers.ts';
+import { isIn, edgesOf } from '../flow/outline.ts';
+import { slice } from '../geometry/clip.ts';
+import { formatLength, formatMass } from '../units/format.ts';
+import { roundsOf } from '../weigh/rounds.ts';
+import { KNOW_HOW } from '../pattern/knowHow.ts';
+import { stagePhrase } from '../setting/stage.ts';
+import type { Stroke } from '../plan/stepSchema.ts';
+import type { Facts } from './facts.ts';
+import type { Warning } from './warning.ts';
+
+/** A place of the plan lies in some compartment's surface, as it is filled. */
+function isInside({ geometry, fill }: Facts, x: number, y: number): boolean {
+  return geometry.rooms.some(({ solid }) => {
+    const outline = slice(solid, { normal: [0, 0, 1], offset: Math.max(0.01, fill.heightMm - 0.01) });
+    return outline.length > 2 && isIn(edgesOf(outline.map((p) => [p[0], p[1]] as const)), x, y);
+  });
+}
+
+function placeWarnings(facts: Facts, layer: PouredLayer): Warning[] {
+  const { plan } = facts;
+  const { pour } = layer;
+  const { length } = plan.units;
+  const place = pour.pattern?.place;
+  if (!place) return [];
+  const about = { station: 'design', step: pour.id } as const;
+  if (place.at === 'column' && !layer.room.blocked)
+    return [
+      {
+        ...about,
+        code: 'no-column',
+        level: 'warn',
+        message: plan.mould.column
+          ? 'The column does not stand in this compartment: this pour goes in as a stream in its middle.'
+          : 'No column stands in the mould: this pour goes in as a stream in its middle.',
+        remedies: plan.mould.column
+          ? []
+          : [
+              {
+                label: 'Stand a column in it',
+                apply: (p) => ({ ...p, mould: { ...p.mould, column: columnFor(p) } }),
+              },
+            ],
+      },
+    ];
+  if (place.at !== 'drops') return [];
+  return place.spots.flatMap((s, i): Warning[] =>
+    isInside(facts, s.xMm, s.yMm)
+      ? []
+      : [
+          {
+            ...about,
+            code: 'drop-outside',
+            level: 'refuse',
+            message: `Place ${i + 1}, ${formatLength(s.xMm, length)} right of the middle and ${formatLength(s.yMm, length)} beyond it, is outside the mould.`,
+            remedies: [
+              {
+                label: 'Put it into the middle',
+                apply: (p) =>
+                  setPlace(p, pour.id, { ...place, spots: place.spots.with(i, { xMm: 0, yMm: 0 }) }),
+              },
+            ],
+          },
+        ],
+  );
+}
+
+/** A turn that the scale does not show can only be poured by eye. */
+function smallTurns({ plan }: Facts, layer: PouredLayer): Warning[] {
+  const { pour } = layer;
+  const step = plan.units.scaleStepG;
+  const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.massG] as const));
+  const parts = pour.pattern?.rounds ?? [];
+  const all = parts.reduce((s, p) => s + p, 0);
+  const turns = roundsOf(pour, (pot) => massOf.get(pot) ?? 0, step);
+  const least = parts.reduce((at, p, i) => (p < (parts[at] ?? p) ? i : at), 0);
+  const smallest = Math.min(
+    ...layer.parts.map(({ pot, massG }) => {
+      const times = turns[least]?.filter((t) => t.pot === pot.id).length ?? 1;
+      return (massG * (parts[least] ?? 0)) / all / Math.max(1, times);
+    }),
+  );
+  if (smallest >= step) return [];
+  return [
+    {
+      code: 'round-too-small',
+      level: 'warn',
+      station: 'design',
+      step: pour.id,
+      message: `In round ${least + 1} a pot's turn is ${formatMass(smallest, plan.units.mass, 0.01)}: less than the ${formatMass(step, plan.units.mass, step)} that the scale shows. Fewer rounds, or a finer scale.`,
+    },
+  ];
+}
+
+function tooThick({ pour, pots }: PouredLayer): Warning[] {
+  const know = pour.pattern && KNOW_HOW[pour.pattern.place.at];
+  if (!know) return [];
+  const thick = pots.filter((p) => p.stage > know.thickest + 1e-9);
+  if (thick.length === 0) return [];
+  const thickIds = new Set(thick.map((p) => p.id));
+  return [
+    {
+      code: 'too-thick-to-spread',
+      level: 'warn',
+      station: 'design',
+      step: pour.id,
+      message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stagePhrase(Math.max(...thick.map((p) => p.stage)))}; ${know.name.toLowerCase()} spreads up to ${stagePhrase(know.thickest)} (estimated). What is drawn here is what thinner batter does.`,
+      remedies: [
+        {
+          label: `Pour at ${know.thickest} of 5`,
+          apply: (p) => ({
+            ...p,
+            pots: p.pots.map((pot) => (thickIds.has(pot.id) ? { ...pot, stage: know.thickest } : pot)),
+          }),
+        },
+      ],
+    },
+  ];
+}
+
+/** The deepest that a stick can go where this stroke is made: to the floor of what is fluid. */
+const depthAt = ({ plan, stack }: Facts, stroke: Stroke): number => {
+  const before = new Set(plan.steps.slice(0, plan.steps.indexOf(stroke)).map((s) => s.id));
+  return Math.max(0, ...stack.layers.filter((l) => before.has(l.pour.id)).map((l) => l.offset));
+};
+
+function strokeWarnings(facts: Facts, stroke: Stroke): Warning[] {
+  const { plan } = facts;
+  const { length } = plan.units;
+  const about = { station: 'design', step: stroke.id } as const;
+  const deepest = depthAt(facts, stroke);
+  const index = plan.steps.indexOf(stroke);
+  const fluid = plan.steps
+    .slice(0, index)
+    .findLast((s) => s.kind === 'pour' || s.kind === 'wait' || s.kind === 'tilt');
+  const deep: Warning[] =
+    stroke.depthMm > deepest + 0.5
+      ? [
+          {
+            ...about,
+            code: 'stroke-deep',
+            level: 'warn',
+            message: `The stick goes ${formatLength(stroke.depthMm, length)} deep, and the batter is ${formatLength(deepest, length)} deep there: it scrapes along the floor.`,
+            remedies: [
+              {
+                label: `${formatLength(Math.floor(deepest), length)} deep`,
+                apply: (p) => updateStroke(p, stroke.id, { depthMm: Math.max(0.5, Math.floor(deepest)) }),
+              },
+            ],
+          },
+        ]
+      : [];
+  const set: Warning[] =
+    fluid && fluid.kind !== 'pour'
+      ? [
+          {
+            ...about,
+            code: 'stroke-in-set',
+            level: 'warn',
+            message:
+              'The stick is drawn after a wait: what it would go through has set, and is drawn as it was poured.',
+          },
+        ]
+      : [];
+  const { path } = stroke;
+  const spots = path.kind === 'free' ? path.points : path.kind === 'lines' ? [] : [path.about];
+  const reach = facts.geometry.most;
+  const off = spots.filter(
+    (s) => Math.abs(s.xMm) > reach.width / 2 + 0.5 || Math.abs(s.yMm) > reach.length / 2 + 0.5,
+  );
+  const [worst] = off;
+  const outside: Warning[] = worst
+    ? [
+        {
+          ...about,
+          code: 'stroke-outside',
+          level: 'refuse',
+          message: `The stick's way leaves the mould: ${off.length === 1 ? 'a point' : `${off.length} points`} of it, the first ${formatLength(worst.xMm, length)} right of the middle and ${formatLength(worst.yMm, length)} beyond it.`,
+        },
+      ]
+    : [];
+  return [...outside, ...deep, ...set];
+}
+
+/** A column that something is poured over has to come out again. */
+function unpulled({ plan, stack }: Facts): Warning[] {
+  const over = stack.layers.some((l) => l.pour.pattern?.place.at === 'column' && l.room.blocked);
+  if (!over || plan.steps.some((s) => s.kind === 'pull')) return [];
+  return [
+    {
+      code: 'column-stays',
+      level: 'warn',
+      station: 'design',
+      message: 'The column is not pulled: the loaf would set round it. The pictures show it filled.',
+      remedies: [{ label: 'Pull it once the pours are in', apply: addPull }],
+    },
+  ];
+}
+
+const isStroke = (step: { readonly kind: string }): step is Stroke => step.kind === 'stroke';
+
+/** What there is to say of pours that push others aside, and of the stick. */
+export function patternWarnings(facts: Facts): Warning[] {
+  const layers = facts.stack.layers.filter((l) => l.pour.pattern !== undefined);
+  return [
+    ...layers.flatMap((l) => [...placeWarnings(facts, l), ...smallTurns(facts, l), ...tooThick(l)]),
+    ...unpulled(facts),
+    ...facts.plan.steps.filter(isStroke).flatMap((s) => strokeWarnings(facts, s)),
+  ];
+}

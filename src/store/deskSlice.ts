@@ -2,6 +2,7 @@ import type { MouldId } from '../core/validate/ids.ts';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Deficiency } from '../core/colour/deficiency.ts';
 import { wasIntroduced } from './introduced.ts';
+import type { Plan } from '../core/plan/planSchema.ts';
 import { FIRST } from '../core/plan/moulds.ts';
 import type { Age } from '../core/look/state.ts';
 
@@ -18,6 +19,8 @@ export interface DeskState {
   readonly look: Look;
   /** on a small screen: the section folded to a strip; null: as the screen's size has it */
   readonly folded: boolean | null;
+  /** a version of the plan kept to compare with */
+  readonly beside: Plan | null;
   /** on a first visit: the workbench explains itself */
   readonly introduce: boolean;
 }
@@ -31,7 +34,7 @@ export interface Look {
   readonly eyes: Deficiency | 'all';
 }
 
-export type LoafViewName = 'section' | 'side' | 'plan' | 'loaf' | 'bars';
+export type LoafViewName = 'section' | 'side' | 'plan' | 'loaf' | 'bars' | 'beside';
 
 const initialState: DeskState = {
   mould: FIRST,
@@ -41,6 +44,7 @@ const initialState: DeskState = {
   moment: 'whole',
   look: { when: 'cured', gelled: 'as-planned', scented: true, eyes: 'all' },
   folded: null,
+  beside: null,
   introduce: !wasIntroduced(),
 };
 
@@ -64,11 +68,13 @@ const slice = createSlice({
       look: { ...s.look, ...a.payload },
     }),
     sectionFolded: (s, a: PayloadAction<boolean>): DeskState => ({ ...s, folded: a.payload }),
+    besideKept: (s, a: PayloadAction<Plan | null>): DeskState => ({ ...s, beside: a.payload }),
     noticeRead: (s): DeskState => ({ ...s, notice: null }),
   },
 });
 
 export const {
+  besideKept,
   deskOpened,
   introductionEnded,
   mouldShown,

@@ -1,43 +1,17 @@
-import { scaleFor, type FramedFace } from '../../core/face/framed.ts';
-import { depositColours } from '../../core/ombre/coloursOf.ts';
-import { NO_COLOUR } from '../parts/ink.ts';
+import type { FramedFace } from '../../core/face/framed.ts';
 import { useBench } from '../parts/usePlan.ts';
-import { fitFace } from './frame.ts';
-import { LayerShape } from './LayerShape.tsx';
-import { Swirls } from './Swirls.tsx';
+import { FaceDrawing } from './FaceDrawing.tsx';
 
 interface BarFaceProps {
   readonly face: FramedFace;
-  /** from above: what is drawn over a layer hides a part of it */
   readonly top: boolean;
   readonly width: number;
   readonly height: number;
-  /** px per mm, where several are drawn alike; as large as fits when absent */
   readonly scale?: number;
 }
 
-/** Lower than this there is no room for letters, px. */
-const LETTERS_FROM = 120;
-
-/** One side of a bar as it will be cut, as large as fits. */
-export function BarFace({ face, top, width, height, scale }: BarFaceProps) {
+/** One side of a bar of the open plan as it will be cut. */
+export function BarFace(props: BarFaceProps) {
   const { colours } = useBench();
-  const [wide, high] = [width - 4, height - 4];
-  const frame = fitFace(face, wide, high, scale ?? scaleFor(face, wide, high));
-  return (
-    <svg width={width} height={height} viewBox={`-2 -2 ${width} ${height}`} aria-hidden="true">
-      {face.face.map((band, i) => (
-        <LayerShape
-          key={`${band.pourId} ${i}`}
-          band={band}
-          colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
-          frame={frame}
-          chosen={false}
-          bare={height < LETTERS_FROM || top || band.swirl !== undefined}
-          lined={!top}
-        />
-      ))}
-      <Swirls face={face.face} frame={frame} colours={depositColours(colours)} />
-    </svg>
-  );
+  return <FaceDrawing colours={colours} {...props} />;
 }

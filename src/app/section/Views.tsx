@@ -9,6 +9,7 @@ import {
 } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Introduction } from '../help/Introduction.tsx';
+import { BesideView } from './BesideView.tsx';
 import { BarsView } from './BarsView.tsx';
 import { FlatView } from './FlatView.tsx';
 import { LoafView } from './LoafView.tsx';
@@ -27,13 +28,15 @@ const WHEN: Readonly<Record<Age, string>> = { pour: 'at the pour', cut: 'at the 
 /** The loaf in the view that is chosen; the flat ones whole, or as it stands at the chosen pour. */
 export function Views({ editable }: { readonly editable: boolean }) {
   const dispatch = useAppDispatch();
-  const { view, moment, chosen, look } = useAppSelector((s) => s.desk);
+  const { view: wanted, moment, chosen, look, beside } = useAppSelector((s) => s.desk);
+  const view = wanted === 'beside' && !beside ? 'plan' : wanted;
+  const views = beside ? [...VIEWS, { view: 'beside', label: 'Compare' } as const] : VIEWS;
   const flat = view === 'section' || view === 'side';
   return (
     <>
       <MouldTabs className="hidden bench:flex" />
       <div className="flex flex-wrap items-center gap-1 px-4 pt-3">
-        {VIEWS.map((v) => (
+        {views.map((v) => (
           <button
             key={v.view}
             type="button"
@@ -91,6 +94,7 @@ export function Views({ editable }: { readonly editable: boolean }) {
       <Introduction of="section" className="mx-4 mt-2" />
       {flat && <FlatView view={view} editable={editable} />}
       {view === 'bars' && <BarsView />}
+      {view === 'beside' && <BesideView />}
       {(view === 'plan' || view === 'loaf') && <LoafView key={view} above={view === 'plan'} />}
     </>
   );

@@ -1,4 +1,9 @@
-import type { OmbreId } from '../validate/ids.ts';
+import type { OmbreId, PotId, StepId } from '../validate/ids.ts';
+import { mouldGeometry } from '../mould/geometry.ts';
+import { holeMassG } from '../pattern/hole.ts';
+import type { Place } from '../plan/patternSchema.ts';
+import { addPattern, addPull, addStroke } from './pattern.ts';
+import { holdBackEvenly } from './pots.ts';
 import type { Colorant } from '../colorant/schema.ts';
 import { layPlan } from '../fill/layPlan.ts';
 import { insideOf } from '../mould/inside.ts';
@@ -10,7 +15,7 @@ import type { Pour } from '../plan/stepSchema.ts';
 import { evenAll } from './even.ts';
 import { takeMould } from './mould.ts';
 import { setLayers, startOmbre, updateOmbre } from './ombre.ts';
-import { LANDING_FALL_MM } from './pours.ts';
+import { LANDING_FALL_MM, mapPour } from './pours.ts';
 import { finishLevel, setTilt, zigzag } from './tilt.ts';
 
 /** A way of pouring that a plan can begin from. */
@@ -63,6 +68,48 @@ export const BEGINNINGS = [
     id: 'two-soaps',
     name: 'Two soaps side by side',
     says: 'a divider down the middle, a pot on each side',
+    opens: 'design',
+    asks: { ...ALL, layers: false },
+  },
+  {
+    id: 'column',
+    name: 'Column pour',
+    says: 'colours in rotation over a column, then a fan of strokes',
+    opens: 'design',
+    asks: { ...ALL, layers: false },
+  },
+  {
+    id: 'corner',
+    name: 'Corner pour',
+    says: 'in rounds into one corner, strokes fanning out of it',
+    opens: 'design',
+    asks: { ...ALL, layers: false },
+  },
+  {
+    id: 'centre-line',
+    name: 'Centre line',
+    says: 'every colour in a line along the middle',
+    opens: 'design',
+    asks: { ...ALL, layers: false },
+  },
+  {
+    id: 'wall',
+    name: 'Down one wall',
+    says: 'colours in rotation down a long wall',
+    opens: 'design',
+    asks: { ...ALL, layers: false },
+  },
+  {
+    id: 'two-sided',
+    name: 'Drawn-in drop',
+    says: 'lines along the middle, then the rest down both walls at once',
+    opens: 'design',
+    asks: { ...ALL, layers: false },
+  },
+  {
+    id: 'drops',
+    name: 'Drops',
+    says: 'thin streams let fall into a base',
     opens: 'design',
     asks: { ...ALL, layers: false },
   },
@@ -138,6 +185,90 @@ const halfWidth = (mould: Mould): number => {
     : insideOf(shape, mould).floor.width / 2;
 };
 
+type PushedAside = 'column' | 'corner' | 'centre-line' | 'wall' | 'two-sided' | 'drops';
+
+const PLACES: Readonly<Record<PushedAside, Place>> = {
+  column: { at: 'column' },
+  corner: { at: 'corner', corner: 'left-near' },
+  'centre-line': { at: 'line', runs: 'lengthwise', offMm: 0 },
+  wall: { at: 'wall', wall: 'left' },
+  'two-sided': { at: 'two-walls', walls: 'long', firstPercent: 50 },
+  drops: { at: 'drops', spots: [{ xMm: 0, yMm: 0 }] },
+};
+
+/** Drops along a mould, so far apart for its width. */
+function alongMould(mould: Mould): Place {
+  const { floor } = mouldGeometry(mould);
+  const count = Math.max(2, Math.min(7, Math.round(floor.length / (floor.width * 0.45))));
+  const apart = floor.length / count;
+  return {
+    at: 'drops',
+    spots: Array.from({ length: count }, (_, i) => ({
+      xMm: Math.round(((i % 2 === 0 ? -1 : 1) * floor.width) / 6),
+      yMm: Math.round((i + 0.5) * apart - floor.length / 2),
+    })),
+  };
+}
+
+/** The pots of a layered beginning poured in rounds instead: thin, in a place, with the strokes that usually follow. */
+function pushedAside(id: PushedAside, layers: Plan): Plan {
+  const plan: Plan = { ...layers, steps: [], pots: layers.pots.map((p) => ({ ...p, stage: 1 })) };
+  const [first, ...others] = plan.pots;
+  if (!first) return plan;
+  const base = (parts: number): Pour => ({ ...pour(1, first.id), amount: { kind: 'rest', parts } });
+  const lines = others.length > 0 ? others.map((p) => p.id) : [first.id];
+  switch (id) {
+    case 'column': {
+      const poured = addPull(addPattern(plan, PLACES[id]).plan);
+      const laid = layPlan(poured);
+      const held = holdBackEvenly(poured, Math.ceil(holeMassG(laid.stack.layers) * 1.1));
+      return addStroke(held, 'fan', Math.max(1, Math.floor(laid.fill.heightMm))).plan;
+    }
+    case 'corner': {
+      const poured = addPattern(plan, PLACES[id]).plan;
+      return addStroke(poured, 'fan', Math.max(1, Math.floor(layPlan(poured).fill.heightMm))).plan;
+    }
+    case 'centre-line':
+    case 'wall':
+      return addPattern(plan, PLACES[id]).plan;
+    case 'two-sided': {
+      const thicker = {
+        ...plan,
+        pots: plan.pots.map((p) => ({ ...p, stage: lines.includes(p.id) ? 1.6 : 1.2 })),
+      };
+      const { plan: lined, stepId } = addPattern({ ...thicker, steps: [base(48)] }, PLACES['centre-line']);
+      const stacked = ofRound(lined, stepId, [...lines, ...(others.length > 0 ? [first.id] : [])], 2, 24, 8);
+      const last = addPattern(stacked, PLACES[id]);
+      return ofRound(last.plan, last.stepId, [first.id], 1, 28, 10);
+    }
+    case 'drops': {
+      const { plan: dropped, stepId } = addPattern({ ...plan, steps: [base(60)] }, alongMould(plan.mould));
+      return ofRound(dropped, stepId, lines, 2, 40, 60);
+    }
+  }
+}
+
+/** A pour of these pots, in so many rounds, taking so many parts, from so high. */
+const ofRound = (
+  plan: Plan,
+  stepId: StepId,
+  [first, ...then]: readonly PotId[],
+  rounds: number,
+  parts: number,
+  fallMm: number,
+): Plan =>
+  mapPour(plan, stepId, (p) =>
+    p.pattern && first !== undefined
+      ? {
+          ...p,
+          pot: first,
+          amount: { kind: 'rest', parts },
+          landing: { ...p.landing, fallMm },
+          pattern: { ...p.pattern, then, rounds: Array.from({ length: rounds }, () => 1) },
+        }
+      : p,
+  );
+
 function graded(
   plan: Plan,
   { colorant, layers }: Chosen,
@@ -182,6 +313,13 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
         steps: two.pots.slice(0, 2).map((p, i) => pour(i + 1, p.id, i)),
       };
     }
+    case 'column':
+    case 'corner':
+    case 'centre-line':
+    case 'wall':
+    case 'two-sided':
+    case 'drops':
+      return pushedAside(id, layered(plan, colours, colours.length));
     case 'recipe':
       return {
         ...layered(plan, [{ name: 'Plain', colour: '#f0e6d0' }], 1),

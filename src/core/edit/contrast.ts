@@ -4,9 +4,9 @@ import { contrastOrder, leastStep, type Table } from '../colour/order.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 
-/** Pours whose order is free: the layers of an ombre keep theirs. */
+/** Pours whose order is free: the layers of an ombre keep theirs, and what is pushed aside has other neighbours than in the list. */
 const freePours = (plan: Plan): readonly Pour[] =>
-  plan.steps.flatMap((s) => (s.kind === 'pour' && !s.ombre ? [s] : []));
+  plan.steps.flatMap((s) => (s.kind === 'pour' && !s.ombre && !s.pattern ? [s] : []));
 
 const tableOf = (pours: readonly Pour[], colours: ReadonlyMap<string, string>): Table => {
   const labs = pours.map((p) => labOfHex(colours.get(p.id) ?? '#000000'));

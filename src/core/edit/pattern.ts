@@ -42,6 +42,9 @@ export const moveTurn = (plan: Plan, stepId: StepId, at: number, by: 1 | -1): Pl
       : withRound(pour, pattern, round.toSpliced(at, 1).toSpliced(to, 0, pot));
   });
 
+export const setRoundOrder = (plan: Plan, stepId: StepId, order: readonly PotId[]): Plan =>
+  ofPattern(plan, stepId, (pour, pattern) => withRound(pour, pattern, order));
+
 const setRounds = (
   plan: Plan,
   stepId: StepId,

@@ -106,6 +106,11 @@ export function setPotShare(plan: Plan, potId: PotId, percent: number): Result<P
   const own = poursFrom(plan, potId).map((p) => p.id);
   const total = own.reduce((s, id) => s + (volumes.get(id) ?? 0), 0);
   if (own.length === 0 || total <= 0) return fail('pot-not-poured', 'This pot is not poured anywhere yet');
+  if (poursFrom(plan, potId).some((p) => p.pattern && p.pattern.then.length > 0))
+    return fail(
+      'pot-in-rounds',
+      'It is poured in rounds with others: change the share of that pour in Design',
+    );
   if (percent < 0.1 || percent > 100)
     return fail('share-out-of-range', `${percent} % is outside 0.1 to 100 %`);
   return ok({

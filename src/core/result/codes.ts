@@ -36,6 +36,7 @@ export type FaultCode =
   | 'nothing-left'
   | 'out-of-range'
   | 'outside'
+  | 'pot-in-rounds'
   | 'pot-not-poured'
   | 'prop-angles'
   | 'prop-mixed'

@@ -2,6 +2,7 @@ import type { StepId } from '../../../core/validate/ids.ts';
 import { Plus } from 'lucide-react';
 import { evenAll } from '../../../core/edit/even.ts';
 import { addPot } from '../../../core/edit/pots.ts';
+import { hasPatterns } from '../../../core/pattern/blocks.ts';
 import { addPour } from '../../../core/edit/pours.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
@@ -12,6 +13,7 @@ import { Follows } from './Follows.tsx';
 import { HeldBack } from './HeldBack.tsx';
 import { LayerList } from './LayerList.tsx';
 import { AddPattern } from './pattern/AddPattern.tsx';
+import { Otherwise } from './pattern/Otherwise.tsx';
 import { PatternPanel } from './pattern/PatternPanel.tsx';
 import { StrokePanel } from './pattern/StrokePanel.tsx';
 import { PourPanel } from './PourPanel.tsx';
@@ -70,6 +72,7 @@ export function DesignStation() {
         </>
       )}
       <AddPattern />
+      {hasPatterns(plan) && <Otherwise />}
       <Group title="Held back for the top">
         <HeldBack />
       </Group>

@@ -33,7 +33,9 @@ export function touching({ stack, geometry }: Facts): readonly Pair[] {
     const layers = stack.layers.filter((l) => l.room === room);
     return layers.slice(1).flatMap((above, i): Pair[] => {
       const below = layers[i];
-      if (!below || leadPot(below.pour) === leadPot(above.pour)) return [];
+      // what is pushed aside has other neighbours than the pours before and after
+      if (!below || below.pour.pattern || above.pour.pattern) return [];
+      if (leadPot(below.pour) === leadPot(above.pour)) return [];
       const same = below.pour.ombre && below.pour.ombre.id === above.pour.ombre?.id;
       return same ? [] : [{ below, above }];
     });

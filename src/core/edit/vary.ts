@@ -1,0 +1,181 @@
+import type { StickPath } from '../plan/patternSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { roundOf } from '../plan/sources.ts';
+import type { Pour, Stroke } from '../plan/stepSchema.ts';
+import { stagePhrase } from '../setting/stage.ts';
+import { countRounds, setPourStage, setRoundOrder, updateStroke } from './pattern.ts';
+import { setLanding } from './pours.ts';
+
+/** One way that a design could be otherwise. */
+export interface Variant {
+  readonly label: string;
+  readonly apply: (plan: Plan) => Plan;
+}
+
+/** Something of a pattern that can be less or more: three of it, the middle one as it is. */
+export interface Setting {
+  readonly id: string;
+  readonly name: string;
+  readonly variants: readonly [Variant, Variant, Variant];
+}
+
+const as = (label: string): Variant => ({ label, apply: (plan) => plan });
+
+const mm = (value: number): string => `${Math.round(value)} mm`;
+
+/** Less and more of a whole number, never the same as it is. */
+const around = (now: number, by: number, least: number, most: number): readonly [number, number] => [
+  Math.max(least, Math.min(now - 1, Math.round(now / by))),
+  Math.min(most, Math.max(now + 1, Math.round(now * by))),
+];
+
+/** Heights of falls are told apart by thirds. */
+const FALL_BY = 3;
+
+function ofPour(pour: Pour, plan: Plan, nth: string): readonly Setting[] {
+  const rounds = pour.pattern?.rounds.length ?? 1;
+  const { landing } = pour;
+  const order = roundOf(pour);
+  const pots = plan.pots.filter((p) => order.includes(p.id));
+  const stage = pots.reduce((s, p) => s + p.stage, 0) / Math.max(1, pots.length);
+  const roundsTo = (count: number): Variant => ({
+    label: `${count} rounds`,
+    apply: (p) => countRounds(p, pour.id, count),
+  });
+  const fallTo = (fallMm: number): Variant => ({
+    label: mm(fallMm),
+    apply: (p) => setLanding(p, pour.id, { ...landing, fallMm }),
+  });
+  const stageTo = (to: number): Variant => ({
+    label: stagePhrase(to),
+    apply: (p) => setPourStage(p, pour, Math.round(to * 10) / 10),
+  });
+  const ordered = (label: string, list: readonly string[]): Variant => ({
+    label,
+    apply: (p) => setRoundOrder(p, pour.id, list),
+  });
+  const [fewer, more] = around(rounds, 1.6, 1, 60);
+  return [
+    {
+      id: `${pour.id} rounds`,
+      name: `Rounds${nth}`,
+      variants: [roundsTo(fewer), as(`${rounds} rounds`), roundsTo(more)],
+    },
+    {
+      id: `${pour.id} fall`,
+      name: `Poured from${nth}`,
+      variants: [
+        fallTo(Math.max(1, landing.fallMm / FALL_BY)),
+        as(mm(landing.fallMm)),
+        fallTo(Math.min(500, landing.fallMm * FALL_BY)),
+      ],
+    },
+    {
+      id: `${pour.id} stage`,
+      name: `Thickness${nth}`,
+      variants: [
+        stageTo(Math.max(0, stage - 0.6)),
+        as(stagePhrase(stage)),
+        stageTo(Math.min(5, stage + 0.6)),
+      ],
+    },
+    ...(order.length > 2
+      ? [
+          {
+            id: `${pour.id} order`,
+            name: `Order${nth}`,
+            variants: [
+              ordered('every second first', [
+                ...order.filter((_, i) => i % 2 === 0),
+                ...order.filter((_, i) => i % 2 === 1),
+              ]),
+              as('as it is'),
+              ordered('the other way round', order.toReversed()),
+            ],
+          } as const,
+        ]
+      : []),
+  ];
+}
+
+function ofPath(
+  path: StickPath,
+  to: (path: StickPath) => (plan: Plan) => Plan,
+): Setting['variants'] | undefined {
+  switch (path.kind) {
+    case 'fan': {
+      const [fewer, more] = around(path.strokes, 1.8, 2, 96);
+      const strokes = (n: number): Variant => ({ label: `${n} strokes`, apply: to({ ...path, strokes: n }) });
+      return [strokes(fewer), as(`${path.strokes} strokes`), strokes(more)];
+    }
+    case 'spiral': {
+      const pitch = (v: number): Variant => ({ label: mm(v), apply: to({ ...path, pitchMm: v }) });
+      return [
+        pitch(Math.max(4, path.pitchMm / 1.6)),
+        as(mm(path.pitchMm)),
+        pitch(Math.min(200, path.pitchMm * 1.6)),
+      ];
+    }
+    case 'rings': {
+      const apart = (v: number): Variant => ({ label: mm(v), apply: to({ ...path, spacingMm: v }) });
+      return [
+        apart(Math.max(4, path.spacingMm / 1.6)),
+        as(mm(path.spacingMm)),
+        apart(Math.min(200, path.spacingMm * 1.6)),
+      ];
+    }
+    case 'lines': {
+      const apart = (v: number): Variant => ({ label: mm(v), apply: to({ ...path, spacingMm: v }) });
+      return [
+        apart(Math.max(4, path.spacingMm / 1.6)),
+        as(mm(path.spacingMm)),
+        apart(Math.min(300, path.spacingMm * 1.6)),
+      ];
+    }
+    case 'free':
+      return undefined;
+  }
+}
+
+const PATH_WORDS: Readonly<Record<StickPath['kind'], string>> = {
+  fan: 'The fan',
+  spiral: 'The spiral’s turns',
+  rings: 'The rings',
+  lines: 'The lines',
+  free: 'The path',
+};
+
+function ofStroke(stroke: Stroke): readonly Setting[] {
+  const variants = ofPath(stroke.path, (path) => (plan) => updateStroke(plan, stroke.id, { path }));
+  const deep = (depthMm: number): Variant => ({
+    label: mm(depthMm),
+    apply: (p) => updateStroke(p, stroke.id, { depthMm }),
+  });
+  const depth: Setting = {
+    id: `${stroke.id} depth`,
+    name: `${PATH_WORDS[stroke.path.kind]}: how deep`,
+    variants: [deep(stroke.depthMm / 3), as(mm(stroke.depthMm)), deep((stroke.depthMm * 2) / 3)],
+  };
+  return variants
+    ? [{ id: `${stroke.id} path`, name: PATH_WORDS[stroke.path.kind], variants }, depth]
+    : [depth];
+}
+
+/** Everything of a plan's patterns that can be varied. */
+export function settingsOf(plan: Plan): readonly Setting[] {
+  const pours = plan.steps.filter((s): s is Pour => s.kind === 'pour' && s.pattern !== undefined);
+  return plan.steps.flatMap((s): readonly Setting[] => {
+    if (s.kind === 'stroke') return ofStroke(s);
+    if (s.kind !== 'pour' || !s.pattern) return [];
+    return ofPour(s, plan, pours.length > 1 ? `, pour ${pours.indexOf(s) + 1} in rounds` : '');
+  });
+}
+
+/** A setting varied across and another one down: nine plans, the present one in the middle. */
+export const nineOf = (across: Setting, down: Setting): readonly Variant[] =>
+  down.variants.flatMap((d) =>
+    across.variants.map((a) => ({
+      label: `${a.label}, ${d.label}`,
+      apply: (p: Plan) => d.apply(a.apply(p)),
+    })),
+  );

@@ -51,7 +51,11 @@ export const selectMouldUse = (state: RootState): MouldUse | undefined => select
 export const selectBench = createSelector(
   selectComputed,
   selectMould,
-  (computed, mould): Computed | undefined => (computed && mould ? factsIn(computed, mould) : computed),
+  (state: RootState) => state.desk.look.hand,
+  (computed, mould, hand): (Computed & { readonly hand?: number }) | undefined => {
+    const facts = computed && mould ? factsIn(computed, mould) : computed;
+    return facts && hand > 0 ? { ...facts, hand } : facts;
+  },
 );
 
 /** Heat of a loaf that gels although the plan does not mean it to: a warm wrap. */

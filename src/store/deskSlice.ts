@@ -30,11 +30,13 @@ export interface Look {
   readonly when: Age;
   readonly gelled: 'as-planned' | 'yes' | 'no';
   readonly scented: boolean;
+  /** patterns with the waver of a hand, 0 to 1: for looks alone */
+  readonly hand: number;
   /** whose eyes: all colours, or a deficiency simulated */
   readonly eyes: Deficiency | 'all';
 }
 
-export type LoafViewName = 'section' | 'side' | 'plan' | 'loaf' | 'bars' | 'beside';
+export type LoafViewName = 'section' | 'side' | 'plan' | 'loaf' | 'cut' | 'bars' | 'beside';
 
 const initialState: DeskState = {
   mould: FIRST,
@@ -42,7 +44,7 @@ const initialState: DeskState = {
   notice: null,
   view: 'section',
   moment: 'whole',
-  look: { when: 'cured', gelled: 'as-planned', scented: true, eyes: 'all' },
+  look: { when: 'cured', gelled: 'as-planned', scented: true, hand: 0, eyes: 'all' },
   folded: null,
   beside: null,
   introduce: !wasIntroduced(),

@@ -1,8 +1,9 @@
+import { pictureOrders } from '../core/face/pictureOrder.ts';
 import { facePicture, newShelf, type Wanted } from '../core/face/ready.ts';
 
 /** Draws what was pushed about; blocks that were made ready are kept between pictures. */
 export function patternTasks() {
   const shelf = newShelf();
-  return { face: (wanted: Wanted) => facePicture(shelf, wanted) };
+  return { orders: pictureOrders, face: (wanted: Wanted) => facePicture(shelf, wanted) };
 }
 export type PatternTasks = ReturnType<typeof patternTasks>;

@@ -198,7 +198,7 @@ export function DripLine() {
                   ) : (
                     pot && (
                       <DropButton
-                        braid={step.pattern ? braidOf(step) : undefined}
+                        braid={step.pattern && step.pattern.then.length > 0 ? braidOf(step) : undefined}
                         id={step.id}
                         nth={pours.indexOf(step.id) + 1}
                         pot={pot}

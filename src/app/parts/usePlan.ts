@@ -23,6 +23,7 @@ interface OpenPlan {
 }
 
 interface OnBench extends OpenPlan {
+  readonly computed: Computed & { readonly hand?: number };
   readonly use: MouldUse;
   /** its pours are those of the first mould: they are changed there */
   readonly follows: boolean;

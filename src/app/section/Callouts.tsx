@@ -1,6 +1,7 @@
 import type { StepId } from '../../core/validate/ids.ts';
 import { memo } from 'react';
-import { lettersOf, type PouredLayer } from '../../core/fill/layers.ts';
+import type { PouredLayer } from '../../core/fill/layers.ts';
+import { roundsWord } from '../parts/roundsWord.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
@@ -144,8 +145,8 @@ export function Callouts(props: CalloutsProps) {
           <Callout
             key={layer.pour.id}
             id={layer.pour.id}
-            letter={lettersOf(layer)}
-            name={pot.name}
+            letter={layer.pots.length > 1 ? `${layer.pots.length}` : pot.letter}
+            name={layer.pots.length > 1 ? `pots, ${roundsWord(layer.pour)}` : pot.name}
             colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
             mass={show.mass(layer.massG)}
             rise={show.length(layer.riseMm)}

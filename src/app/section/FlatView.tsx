@@ -54,12 +54,15 @@ function propWords(plan: Plan, here: PouredLayer, view: View, geometry: MouldGeo
   return prop && `prop ${formatLength(prop.heightMm, 'mm')}`;
 }
 
+type Standing = Pick<MouldFacts, 'plan' | 'stack' | 'geometry'> & { readonly hand?: number };
+
 /** A mould as it stands once a pour is in. */
 const upTo = (
-  { plan, stack, geometry }: Pick<MouldFacts, 'plan' | 'stack' | 'geometry'>,
+  { plan, stack, geometry, hand }: Standing,
   pourId: string,
   layers: readonly PouredLayer[],
-): Pick<MouldFacts, 'plan' | 'stack' | 'geometry'> => ({
+): Standing => ({
+  ...(hand === undefined ? {} : { hand }),
   plan: { ...plan, steps: plan.steps.slice(0, plan.steps.findIndex((s) => s.id === pourId) + 1) },
   stack: { ...stack, layers },
   geometry,

@@ -8,11 +8,14 @@ import {
   type LoafViewName,
 } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { hasPatterns } from '../../core/pattern/blocks.ts';
+import { useBench } from '../parts/usePlan.ts';
 import { Introduction } from '../help/Introduction.tsx';
 import { BesideView } from './BesideView.tsx';
 import { BarsView } from './BarsView.tsx';
 import { FlatView } from './FlatView.tsx';
 import { LoafView } from './LoafView.tsx';
+import { PlaneView } from './PlaneView.tsx';
 import { MouldTabs } from './MouldTabs.tsx';
 
 const VIEWS: readonly { readonly view: LoafViewName; readonly label: string }[] = [
@@ -20,6 +23,7 @@ const VIEWS: readonly { readonly view: LoafViewName; readonly label: string }[] 
   { view: 'side', label: 'Side' },
   { view: 'plan', label: 'Plan' },
   { view: 'loaf', label: 'Loaf' },
+  { view: 'cut', label: 'Cut' },
   { view: 'bars', label: 'Bars' },
 ];
 
@@ -30,6 +34,7 @@ export function Views({ editable }: { readonly editable: boolean }) {
   const dispatch = useAppDispatch();
   const { view: wanted, moment, chosen, look, beside } = useAppSelector((s) => s.desk);
   const view = wanted === 'beside' && !beside ? 'plan' : wanted;
+  const { plan } = useBench();
   const views = beside ? [...VIEWS, { view: 'beside', label: 'Compare' } as const] : VIEWS;
   const flat = view === 'section' || view === 'side';
   return (
@@ -70,6 +75,24 @@ export function Views({ editable }: { readonly editable: boolean }) {
             </option>
           ))}
         </select>
+        {hasPatterns(plan) && (
+          <label
+            className="flex items-center gap-1.5 text-sm"
+            title="For looks alone: nothing is weighed by it"
+          >
+            <span className="quiet">Hand</span>
+            <input
+              type="range"
+              min="0"
+              max="1"
+              step="0.25"
+              value={look.hand}
+              aria-valuetext={look.hand === 0 ? 'as drawn' : `wavers, ${Math.round(look.hand * 100)} of 100`}
+              className="w-16 accent-(--color-accent)"
+              onChange={(event) => dispatch(lookChanged({ hand: Number(event.target.value) }))}
+            />
+          </label>
+        )}
         {look.eyes !== 'all' && (
           <button
             type="button"
@@ -93,6 +116,7 @@ export function Views({ editable }: { readonly editable: boolean }) {
       </div>
       <Introduction of="section" className="mx-4 mt-2" />
       {flat && <FlatView view={view} editable={editable} />}
+      {view === 'cut' && <PlaneView />}
       {view === 'bars' && <BarsView />}
       {view === 'beside' && <BesideView />}
       {(view === 'plan' || view === 'loaf') && <LoafView key={view} above={view === 'plan'} />}

@@ -15,7 +15,7 @@ export type Side = (typeof SIDES)[number];
 export const sidesOf = (bar: SingleBar): readonly Side[] =>
   bar.place.piece.axis === 'z' ? ['near', 'far'] : SIDES;
 
-type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry' | 'fill'>;
+type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry' | 'fill'> & { readonly hand?: number };
 
 /** A face is looked at this far inside its cut, mm. */
 const INSIDE = 0.01;

@@ -5,7 +5,7 @@ import { faceAt, faceLevel, type Face } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
 import { topOf } from './top.ts';
 
-type Laid = Pick<LaidMould, 'plan' | 'geometry' | 'stack' | 'fill'>;
+type Laid = Pick<LaidMould, 'plan' | 'geometry' | 'stack' | 'fill'> & { readonly hand?: number };
 
 /** As wide and as long as the mould inside. */
 const fromAbove = ({ geometry }: Laid, face: Face): FramedFace => {

@@ -27,16 +27,21 @@ const COLUMN_SIDES = 96;
 const UP: Vec3 = [0, 0, 1];
 
 /** About its own middle, anticlockwise. */
-export function columnOutline({ form, acrossMm }: Column): readonly Flat[] {
+export function columnOutline({ form, acrossMm, turnDeg = 0 }: Column): readonly Flat[] {
   const half = acrossMm / 2;
+  const angle = (turnDeg * Math.PI) / 180;
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  const turned = ([x, y]: Flat): Flat => [x * c - y * s, x * s + y * c];
   return form === 'round'
     ? arc(half, 0, 2 * Math.PI, COLUMN_SIDES)
-    : [
-        [-half, -half],
-        [half, -half],
-        [half, half],
-        [-half, half],
-      ];
+    : (
+        [
+          [-half, -half],
+          [half, -half],
+          [half, half],
+          [-half, half],
+        ] as const
+      ).map(turned);
 }
 
 /** The part of a solid that a column takes up: the solid clipped by each upright side of the column. */

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { lengthMm, listOf, massG, name } from '../validate/fields.ts';
+import { degrees, lengthMm, listOf, massG, name } from '../validate/fields.ts';
 
 const boxShape = v.strictObject({
   kind: v.literal('box'),
@@ -64,6 +64,8 @@ const columnSchema = v.strictObject({
   /** its middle, from the middle of the floor: right and towards the far end */
   xMm: lengthMm(-500, 500),
   yMm: lengthMm(-1000, 1000),
+  /** a square one turned about its middle, anticlockwise from above */
+  turnDeg: v.optional(degrees(-180, 180)),
 });
 
 const wholeBars = (most: number) =>

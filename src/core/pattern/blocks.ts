@@ -35,7 +35,8 @@ export interface Block {
 export type Body =
   { readonly kind: 'layer'; readonly layer: PouredLayer } | { readonly kind: 'block'; readonly block: Block };
 
-type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry'>;
+/** `hand`: 0 as drawn, 1 with the waver of a hand. */
+type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry'> & { readonly hand?: number };
 
 /** How far round a stick batter goes along with it, mm. A judgement: three times as wide as a chopstick's ends. */
 export const STICK_WIDTH: Readonly<Record<Stroke['end'], Millimetres>> = { thick: 18, thin: 9 };
@@ -261,8 +262,8 @@ function blockOf(plan: Plan, room: Room, { layers, steps }: Stretch, hand: numbe
 
 const known = new WeakMap<LaidMould['stack'], ReadonlyMap<number, readonly Body[]>>();
 
-/** A mould's batter as it is seen when it is cut, in the order it was poured. `hand`: 0 as drawn, 1 with the waver of a hand. */
-export function bodiesOf({ plan, stack, geometry }: Laid, hand = 0): readonly Body[] {
+/** A mould's batter as it is seen when it is cut, in the order it was poured. */
+export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Body[] {
   const before = known.get(stack)?.get(hand);
   if (before) return before;
   const bodies = geometry.rooms

@@ -1,4 +1,5 @@
 import { insideOf, type Inside } from '../mould/inside.ts';
+import { columnOutline } from '../mould/rooms.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Fault } from '../result/result.ts';
 
@@ -22,8 +23,9 @@ const mm = (x: number): string => `${Number(x.toFixed(1))} mm`;
 
 function checkColumn({ column }: Mould, floor: { readonly width: number; readonly length: number }): Fault[] {
   if (!column) return [];
-  const wide = column.acrossMm + 2 * Math.abs(column.xMm);
-  const long = column.acrossMm + 2 * Math.abs(column.yMm);
+  const outline = columnOutline(column);
+  const wide = 2 * Math.max(...outline.map(([x]) => Math.abs(x + column.xMm)));
+  const long = 2 * Math.max(...outline.map(([, y]) => Math.abs(y + column.yMm)));
   const fault = (message: string): Fault[] => [
     { code: 'column-outside', message, at: 'mould.column.acrossMm' },
   ];

@@ -1,15 +1,9 @@
-import type { PouredLayer } from '../../../core/fill/layers.ts';
 import { formatPercent } from '../../../core/units/format.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { roundsWord } from '../../parts/roundsWord.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { useBench } from '../../parts/usePlan.ts';
-
-/** "5 rounds". */
-const roundsWord = ({ pour }: PouredLayer): string => {
-  const rounds = pour.pattern?.rounds.length ?? 1;
-  return rounds === 1 ? 'in one round' : `${rounds} rounds`;
-};
 
 /** The layers from the top down, as they lie. */
 export function LayerList() {
@@ -29,12 +23,15 @@ export function LayerList() {
               >
                 {layer.pots.length > 1 ? (
                   <>
-                    <span className="flex -space-x-1.5">
-                      {layer.pots.slice(0, 6).map((p) => (
+                    <span className="flex items-center -space-x-1.5">
+                      {layer.pots.slice(0, 3).map((p) => (
                         <PotBadge key={p.id} pot={p} size={22} />
                       ))}
+                      {layer.pots.length > 3 && (
+                        <span className="pl-2.5 text-sm">+{layer.pots.length - 3}</span>
+                      )}
                     </span>
-                    <span className="flex-1 truncate">{roundsWord(layer)}</span>
+                    <span className="flex-1 truncate">{roundsWord(layer.pour)}</span>
                   </>
                 ) : (
                   <>

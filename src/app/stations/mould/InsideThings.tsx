@@ -132,6 +132,15 @@ function ColumnFields() {
               onValue={(yMm, g) => put({ ...column, yMm }, g)}
             />
           </div>
+          {column.form === 'square' && (
+            <FigureField
+              label="Turned"
+              suffix="°"
+              className="w-28"
+              value={column.turnDeg ?? 0}
+              onValue={(turnDeg, g) => put({ ...column, turnDeg }, g)}
+            />
+          )}
           <p className="quiet text-sm">
             It keeps out {show.volume(holeMl(computed.geometry, computed.fill.heightMm))} up to the fill.
             Pulled out, the hole is filled with batter held back.

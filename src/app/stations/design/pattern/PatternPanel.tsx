@@ -9,6 +9,7 @@ import { Picker } from '../../../parts/Picker.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { AmountFields } from '../AmountFields.tsx';
 import { HowPoured } from './HowPoured.tsx';
+import { PictureOrders } from './PictureOrders.tsx';
 import { PlaceFields } from './PlaceFields.tsx';
 import { RoundBars } from './RoundBars.tsx';
 import { RoundOrder } from './RoundOrder.tsx';
@@ -58,6 +59,7 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
         </button>
       </div>
       <RoundOrder pour={pour} />
+      {pattern.then.length > 1 && <PictureOrders pour={pour} />}
       <RoundBars layer={layer} />
       <AmountFields layer={layer} />
       <PlaceFields pour={pour} place={pattern.place} />

@@ -1,0 +1,173 @@
+import { difference } from '../colour/difference.ts';
+import { labOfHex } from '../colour/lab.ts';
+import { layPlan, type LaidMould } from '../fill/layPlan.ts';
+import type { Plan, Pot } from '../plan/planSchema.ts';
+import { depositKey, roundOf } from '../plan/sources.ts';
+import type { Pour } from '../plan/stepSchema.ts';
+import type { Task } from '../task/task.ts';
+import type { PotId, StepId } from '../validate/ids.ts';
+import { sectionAt, topFace } from './loafFaces.ts';
+import { newShelf, readyFrom } from './ready.ts';
+import { rasterise } from './raster.ts';
+import type { FramedFace } from './framed.ts';
+
+/** An order of a round's pots, and how much neighbours differ in the picture that it gives. */
+export interface PictureOrder {
+  readonly order: readonly PotId[];
+  /** the mean of CIEDE2000 over all edges between two of its pots */
+  readonly contrast: number;
+}
+
+export interface OrderWanted {
+  readonly plan: Plan;
+  readonly pourId: StepId;
+  /** "#rrggbb" by pot */
+  readonly colours: ReadonlyMap<string, string>;
+}
+
+export interface OrdersFound {
+  readonly now: number;
+  readonly best: readonly PictureOrder[];
+}
+
+/** px of a picture that edges are counted in */
+const SIZE = 150;
+
+/** More difference than this reads as no more contrast. A judgement, no source. */
+const ENOUGH = 40;
+
+/** All orders are tried up to so many turns; of more, turns are changed for one another as long as that helps. */
+const ALL_UP_TO = 7;
+
+/** So many are told of. */
+const TOLD = 3;
+
+/** A copy of the plan in which every turn of a round has a pot of its own: what lies beside what does not depend on colours. */
+function turnsApart(plan: Plan, pour: Pour): { readonly plan: Plan; readonly keys: readonly string[] } {
+  const clones = roundOf(pour).map((id, i): Pot => {
+    const pot = plan.pots.find((p) => p.id === id) ?? (plan.pots[0] as Pot);
+    return { ...pot, id: `turn-${i}` };
+  });
+  const [first, ...then] = clones.map((c) => c.id);
+  const apart: Pour = {
+    ...pour,
+    pot: first ?? pour.pot,
+    ...(pour.pattern ? { pattern: { ...pour.pattern, then } } : {}),
+  };
+  return {
+    plan: {
+      ...plan,
+      pots: [...plan.pots, ...clones],
+      steps: plan.steps.map((s) => (s.id === pour.id ? apart : s)),
+    },
+    keys: clones.map((c) => depositKey(apart, c.id)),
+  };
+}
+
+/** How long the edges between two turns are in a picture, px, added to `edges`: turns x turns. */
+function countEdges(
+  face: FramedFace,
+  keys: readonly string[],
+  ready: ReturnType<typeof readyFrom>,
+  edges: Float64Array,
+): void {
+  const { band, pours } = rasterise(face, SIZE, SIZE, ready, 1);
+  const turnOf = Int16Array.from([-1, ...pours.map((key) => keys.indexOf(key))]);
+  const n = keys.length;
+  const meet = (i: number, j: number): void => {
+    const [a, b] = [turnOf[band[i] ?? 0] ?? -1, turnOf[band[j] ?? 0] ?? -1];
+    if (a < 0 || b < 0 || a === b) return;
+    edges[a * n + b] = (edges[a * n + b] as number) + 1;
+    edges[b * n + a] = (edges[b * n + a] as number) + 1;
+  };
+  for (let y = 0; y + 1 < SIZE; y += 1)
+    for (let x = 0; x + 1 < SIZE; x += 1) {
+      meet(y * SIZE + x, y * SIZE + x + 1);
+      meet(y * SIZE + x, (y + 1) * SIZE + x);
+    }
+}
+
+const facesOf = (laid: LaidMould): readonly FramedFace[] => [
+  topFace(laid),
+  ...[0.25, 0.4, 0.5].map((at) => sectionAt(laid, laid.geometry.most.length * at)),
+];
+
+function* permutations(n: number): Iterable<readonly number[]> {
+  const list = Array.from({ length: n }, (_, i) => i);
+  const counts = new Array<number>(n).fill(0);
+  yield [...list];
+  for (let i = 0; i < n;) {
+    const count = counts[i] ?? 0;
+    if (count < i) {
+      const from = i % 2 === 0 ? 0 : count;
+      [list[from], list[i]] = [list[i] as number, list[from] as number];
+      yield [...list];
+      counts[i] = count + 1;
+      i = 0;
+    } else {
+      counts[i] = 0;
+      i += 1;
+    }
+  }
+}
+
+/** Turns changed for one another in pairs as long as that helps, from one order. */
+function climbed(start: readonly number[], scoreOf: (order: readonly number[]) => number): readonly number[] {
+  let best = start;
+  let most = scoreOf(best);
+  for (let better = true; better;) {
+    better = false;
+    for (let i = 0; i < start.length; i += 1)
+      for (let j = i + 1; j < start.length; j += 1) {
+        const swapped = best.with(i, best[j] as number).with(j, best[i] as number);
+        const score = scoreOf(swapped);
+        if (score > most + 1e-9) {
+          [best, most, better] = [swapped, score, true];
+        }
+      }
+  }
+  return best;
+}
+
+/**
+ * Orders of a round's pots with the most contrast in this very picture: between those that lie side by side in it, from above and cut, not only one after
+ * another in the list.
+ */
+export function* pictureOrders({ plan, pourId, colours }: OrderWanted): Task<never, OrdersFound> {
+  const pour = plan.steps.find((s) => s.id === pourId);
+  if (pour?.kind !== 'pour' || !pour.pattern) return { now: 0, best: [] };
+  const round = roundOf(pour);
+  const n = round.length;
+  const apart = turnsApart(plan, pour);
+  const [laid] = layPlan(apart.plan).moulds;
+  yield { done: 0.1 };
+  const ready = readyFrom(newShelf());
+  const edges = new Float64Array(n * n);
+  for (const [i, face] of facesOf(laid).entries()) {
+    countEdges(face, apart.keys, ready, edges);
+    yield { done: 0.2 + 0.15 * i };
+  }
+  const labs = round.map((id) => labOfHex(colours.get(id) ?? '#808080'));
+  const apartness = labs.map((a) => labs.map((b) => Math.min(ENOUGH, difference(a, b))));
+  const all = edges.reduce((s, e) => s + e, 0);
+  /** `order` names, for each turn, which of the round's pots it has */
+  const scoreOf = (order: readonly number[]): number => {
+    let sum = 0;
+    for (let i = 0; i < n; i += 1)
+      for (let j = 0; j < n; j += 1)
+        sum += (edges[i * n + j] as number) * (apartness[order[i] as number]?.[order[j] as number] ?? 0);
+    return all > 0 ? sum / all : 0;
+  };
+  const asIs = round.map((_, i) => i);
+  const found = new Map<string, PictureOrder>();
+  const note = (order: readonly number[]): void => {
+    const pots = order.map((i) => round[i] as PotId);
+    found.set(pots.join(' '), { order: pots, contrast: scoreOf(order) });
+  };
+  if (n <= ALL_UP_TO) for (const order of permutations(n)) note(order);
+  else
+    for (let turn = 0; turn < n; turn += 1)
+      note(climbed([...asIs.slice(turn), ...asIs.slice(0, turn)], scoreOf));
+  const best = [...found.values()].sort((a, b) => b.contrast - a.contrast).slice(0, TOLD);
+  return { now: scoreOf(asIs), best };
+}

@@ -1,6 +1,7 @@
 import { benchBrowser } from './browser.ts';
 import { benchColour } from './colour.ts';
 import { benchCore } from './core.ts';
+import { benchPatterns } from './patterns.ts';
 import { benchSize } from './size.ts';
 import { benchTilts } from './tilts.ts';
 
@@ -11,6 +12,7 @@ const say = (name: string, value: string): void => {
 
 benchCore(say);
 benchColour(say);
+benchPatterns(say);
 await benchTilts(say);
 benchSize(say);
 await benchBrowser(say);

@@ -2,7 +2,7 @@ import { difference } from '../colour/difference.ts';
 import { labOfHex } from '../colour/lab.ts';
 import { layPlan, type LaidMould } from '../fill/layPlan.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
-import { depositKey, roundOf } from '../plan/sources.ts';
+import { depositKey, potNamed, roundOf } from '../plan/sources.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import type { Task } from '../task/task.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
@@ -34,7 +34,7 @@ export interface OrdersFound {
 const SIZE = 150;
 
 /** More difference than this reads as no more contrast. A judgement, no source. */
-const ENOUGH = 40;
+const ENOUGH = 80;
 
 /** All orders are tried up to so many turns; of more, turns are changed for one another as long as that helps. */
 const ALL_UP_TO = 7;
@@ -44,9 +44,9 @@ const TOLD = 3;
 
 /** A copy of the plan in which every turn of a round has a pot of its own: what lies beside what does not depend on colours. */
 function turnsApart(plan: Plan, pour: Pour): { readonly plan: Plan; readonly keys: readonly string[] } {
-  const clones = roundOf(pour).map((id, i): Pot => {
-    const pot = plan.pots.find((p) => p.id === id) ?? (plan.pots[0] as Pot);
-    return { ...pot, id: `turn-${i}` };
+  const clones = roundOf(pour).flatMap((id, i): Pot[] => {
+    const pot = potNamed(plan, id);
+    return pot ? [{ ...pot, id: `turn-${i}` }] : [];
   });
   const [first, ...then] = clones.map((c) => c.id);
   const apart: Pour = {

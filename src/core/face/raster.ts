@@ -1,4 +1,4 @@
-import { rowReader, type RowReader } from '../flow/depositAt.ts';
+import { rowReader } from '../flow/depositAt.ts';
 import type { Prepared } from '../flow/stages.ts';
 import type { BlockSpec } from '../flow/spec.ts';
 import type { Vec3 } from '../geometry/vec.ts';
@@ -32,17 +32,9 @@ const point = ({ origin, across, up }: NonNullable<Band['swirl']>, h: number, z:
 type Filler = (h: number, z: number, step: number, count: number, to: number) => void;
 
 /** What fills a band: its one number, or a block's deposits, read off it. `first` is the number of the first of them. */
-function fillerOf(
-  { swirl }: Band,
-  first: number,
-  band: Uint16Array,
-  ready: Ready,
-  readers: Map<string, RowReader>,
-): Filler {
+function fillerOf({ swirl }: Band, first: number, band: Uint16Array, ready: Ready): Filler {
   if (!swirl) return (_h, _z, _step, count, to) => band.fill(first, to, to + count);
-  const { spec } = swirl.content;
-  const read = readers.get(spec.key) ?? rowReader(ready(spec));
-  readers.set(spec.key, read);
+  const read = rowReader(ready(swirl.content.spec));
   const { across } = swirl;
   return (h, z, step, count, to) => {
     read(point(swirl, h, z), [across[0] * step, across[1] * step, across[2] * step], count, band, to, first);
@@ -66,9 +58,8 @@ export function rasterise(
   const scale = scaleFor(framed, w, h);
   const [x0, y0] = [w / 2 - ((left + right) / 2) * scale, h / 2 + ((foot + head) / 2) * scale];
   const pours: string[] = [];
-  const readers = new Map<string, RowReader>();
   for (const one of face) {
-    const fill = fillerOf(one, pours.length + 1, band, ready, readers);
+    const fill = fillerOf(one, pours.length + 1, band, ready);
     pours.push(...(one.swirl ? one.swirl.content.keys : [one.pourId]));
     const points = one.outline.map((p) => [x0 + p.h * scale, y0 - p.z * scale] as const);
     const ys = points.map(([, y]) => y);

@@ -1,6 +1,6 @@
-import type { Vec3 } from '../geometry/vec.ts';
+import { dot, type Vec3 } from '../geometry/vec.ts';
 import { before } from './field.ts';
-import { long, valueAt, wide } from './box.ts';
+import { long, pairAt, valueAt, wide, type Nodes } from './box.ts';
 import type { Level, Levels } from './levels.ts';
 import { isIn, reachOf } from './outline.ts';
 import type { Drawn, From, Prepared, Run } from './stages.ts';
@@ -15,10 +15,23 @@ interface Place {
 /** Which deposit a place of a level is in, or -1, and then the place is where it was before. */
 type Reader = (place: Place, level: number) => number;
 
-/** The first pour, newest first, that a place with `beyond` of the area outside it lies in; `count` where it is in none. */
-function within(table: Float64Array, start: number, count: number, beyond: number): number {
+/**
+ * The first pour, newest first, that a place with `beyond` of the area outside it lies in; `count` where it is in none. `guess` is looked at first: next to a
+ * pixel lies one of the same pour, mostly.
+ */
+function within(table: Float64Array, start: number, count: number, beyond: number, guess: number): number {
+  // what is left beyond falls from pour to pour
   let low = 0;
   let high = count;
+  if (guess < count) {
+    const left = table[start + guess] as number;
+    if (beyond > left || left <= 0) {
+      if (guess === 0) return 0;
+      const newer = table[start + guess - 1] as number;
+      if (beyond <= newer && newer > 0) return guess;
+      high = guess;
+    } else low = guess + 1;
+  }
   while (low < high) {
     const mid = (low + high) >> 1;
     const left = table[start + mid] as number;
@@ -93,7 +106,7 @@ function lineReader(levels: Levels, run: Run, from: Extract<From, { kind: 'line'
     const part = axis.read(place, level);
     const side = part < c ? c : 1 - c;
     const beyond = side > 0 ? 1 - Math.abs(part - c) / side : 1;
-    const k = within(table, start, count, beyond);
+    const k = within(table, start, count, beyond, 0);
     if (k < count) return deposits[k] as number;
     const back = (1 - beyond / (table[start + count - 1] as number)) * side;
     axis.put(place, level, part < c ? c - back : c + back);
@@ -110,23 +123,10 @@ function wallsReader(levels: Levels, run: Run, from: Extract<From, { kind: 'wall
   return (place, level) => {
     const part = axis.read(place, level);
     const outer = 1 - (part < low ? part / low : (1 - part) / (1 - low));
-    const k = within(table, level * count, count, outer);
+    const k = within(table, level * count, count, outer, 0);
     if (k < count) return deposits[k] as number;
     const inner = 1 - outer / (table[level * count + count - 1] as number);
     axis.put(place, level, part < low ? low * inner : 1 - (1 - low) * inner);
-    return -1;
-  };
-}
-
-function fieldReader({ deposits, beyond: table }: Run, from: Extract<From, { kind: 'field' }>): Reader {
-  const { field, areas } = from;
-  const count = deposits.length;
-  return (place, level) => {
-    const { x, y } = place;
-    const beyond = shareAt(areas[level] as Shares, valueAt(field.beyond, x, y));
-    const k = within(table, level * count, count, beyond);
-    if (k < count) return deposits[k] as number;
-    [place.x, place.y] = before(field, x, y, table[level * count + count - 1] as number);
     return -1;
   };
 }
@@ -135,46 +135,77 @@ function holeReader({ box, levels }: Levels, run: Run, from: Extract<From, { kin
   const { deposits, beyond: table } = run;
   const count = deposits.length;
   const [mx, my] = from.middle;
+  const { x0, x1, y0, y1 } = from.box;
   return (place, level) => {
     const own = (levels[level] as Level).box;
     const x = own.x0 + ((place.x - box.x0) / (box.x1 - box.x0)) * (own.x1 - own.x0);
     const y = own.y0 + ((place.y - box.y0) / (box.y1 - box.y0)) * (own.y1 - own.y0);
-    if (!isIn(from.edges, x, y)) return -1;
+    if (x < x0 || x > x1 || y < y0 || y > y1 || !isIn(from.edges, x, y)) return -1;
     const reach = reachOf(from.edges, mx, my, x, y);
-    const k = within(table, level * count, count, 1 - reach * reach);
+    const k = within(table, level * count, count, 1 - reach * reach, 0);
     return k < count ? (deposits[k] as number) : -1;
   };
 }
 
-const drawnReader =
-  ({ warp, part }: Drawn): Reader =>
-  (place, level) => {
-    const by = part[level] as number;
-    if (by <= 0) return -1;
-    const { x, y } = place;
-    place.x = x + (valueAt(warp.x, x, y) - x) * by;
-    place.y = y + (valueAt(warp.y, x, y) - y) * by;
-    return -1;
-  };
+/** What comes by way of flow lines from one source: told by one value of its field. */
+interface FieldStep {
+  readonly nodes: Nodes;
+  readonly values: Float64Array;
+  readonly deposits: Int32Array;
+  /** the one that was found last */
+  guess: number;
+  readonly back: (place: Place, level: number) => void;
+}
 
-function readerOf({ levels }: Prepared, stage: Drawn | Run): Reader {
-  if (stage.kind === 'drawn') return drawnReader(stage);
-  const { from } = stage;
+/** One step of the way back. All steps have the same shape, so that what runs for every pixel stays one piece of code. */
+interface Step {
+  readonly drawn: Drawn | undefined;
+  readonly field: FieldStep | undefined;
+  readonly other: Reader | undefined;
+}
+
+function fieldStep(
+  { deposits, beyond }: Run,
+  { field, values }: Extract<From, { kind: 'field' }>,
+): FieldStep {
+  const count = deposits.length;
+  return {
+    nodes: field.beyond,
+    values,
+    deposits: Int32Array.from(deposits),
+    guess: 0,
+    back: (place, level) => {
+      [place.x, place.y] = before(field, place.x, place.y, beyond[level * count + count - 1] as number);
+    },
+  };
+}
+
+function otherReader({ levels }: Prepared, run: Run): Reader | undefined {
+  const { from } = run;
   switch (from.kind) {
     case 'everywhere': {
-      const count = stage.deposits.length;
-      return (_, level) => stage.deposits[within(stage.beyond, level * count, count, 1)] ?? -1;
+      const count = run.deposits.length;
+      return (_, level) => run.deposits[within(run.beyond, level * count, count, 1, 0)] ?? -1;
     }
     case 'line':
-      return lineReader(levels, stage, from);
+      return lineReader(levels, run, from);
     case 'walls':
-      return wallsReader(levels, stage, from);
-    case 'field':
-      return fieldReader(stage, from);
+      return wallsReader(levels, run, from);
     case 'hole':
-      return holeReader(levels, stage, from);
+      return holeReader(levels, run, from);
+    case 'field':
+      return undefined;
   }
 }
+
+const stepOf = (prepared: Prepared, stage: Drawn | Run): Step =>
+  stage.kind === 'drawn'
+    ? { drawn: stage, field: undefined, other: undefined }
+    : {
+        drawn: undefined,
+        field: stage.from.kind === 'field' ? fieldStep(stage, stage.from) : undefined,
+        other: otherReader(prepared, stage),
+      };
 
 /** Reads a row of places: `add` + the number of the deposit at each is written to `out` from `to` on. */
 export type RowReader = (
@@ -188,29 +219,78 @@ export type RowReader = (
   add: number,
 ) => void;
 
+/** One reader a block, for all its faces. */
+const known = new WeakMap<Prepared, RowReader>();
+
 /** What reads a block's faces, row by row. Places outside the block are read as at its edge. */
 export function rowReader(prepared: Prepared): RowReader {
+  const before = known.get(prepared);
+  if (before) return before;
+  const reader = makeReader(prepared);
+  known.set(prepared, reader);
+  return reader;
+}
+
+function makeReader(prepared: Prepared): RowReader {
   const { axes, lowest, spacing, levels, box } = prepared.levels;
-  const readers = prepared.stages.map((s) => readerOf(prepared, s));
+  const steps = prepared.stages.map((s) => stepOf(prepared, s));
   const last = levels.length - 1;
   const [right, away, up] = axes;
-  const across = wide(box);
-  const deep = long(box);
   const place: Place = { x: 0, y: 0 };
-  const along3 = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+  const pair = new Float64Array(2);
+  const { x0, y0 } = box;
+  // from mm at a level to the reference rectangle: left, per mm across, near, per mm along
+  const fit = new Float64Array(4 * levels.length);
+  for (const [l, { box: own }] of levels.entries())
+    fit.set([own.x0, wide(box) / wide(own), own.y0, long(box) / long(own)], 4 * l);
   return (from, step, count, out, to, add) => {
-    let [x, y, z] = [along3(right, from), along3(away, from), along3(up, from) - lowest];
-    const [dx, dy, dz] = [along3(right, step), along3(away, step), along3(up, step)];
+    let [x, y, z] = [dot(right, from), dot(away, from), dot(up, from) - lowest];
+    const [dx, dy, dz] = [dot(right, step), dot(away, step), dot(up, step)];
+    // this is where the time goes, for every pixel of every picture: places in plain numbers, nothing made, nothing called that is not small
     for (let n = 0; n < count; n += 1) {
       let level = Math.floor(z / spacing);
       if (level < 0) level = 0;
       else if (level > last) level = last;
-      const own = (levels[level] as Level).box;
-      place.x = box.x0 + ((x - own.x0) / (own.x1 - own.x0)) * across;
-      place.y = box.y0 + ((y - own.y0) / (own.y1 - own.y0)) * deep;
+      const at = 4 * level;
+      let px = x0 + (x - (fit[at] as number)) * (fit[at + 1] as number);
+      let py = y0 + (y - (fit[at + 2] as number)) * (fit[at + 3] as number);
       let deposit = -1;
-      for (let s = 0; s < readers.length && deposit < 0; s += 1)
-        deposit = (readers[s] as Reader)(place, level);
+      for (let s = 0; s < steps.length; s += 1) {
+        const { drawn, field, other } = steps[s] as Step;
+        if (drawn) {
+          const by = drawn.part[level] as number;
+          if (by <= 0) continue;
+          pairAt(drawn.warp, px, py, pair);
+          px += ((pair[0] as number) - px) * by;
+          py += ((pair[1] as number) - py) * by;
+        } else if (field) {
+          const { deposits } = field;
+          const k = within(
+            field.values,
+            level * deposits.length,
+            deposits.length,
+            valueAt(field.nodes, px, py),
+            field.guess,
+          );
+          if (k < deposits.length) {
+            field.guess = k;
+            deposit = deposits[k] as number;
+            break;
+          }
+          place.x = px;
+          place.y = py;
+          field.back(place, level);
+          px = place.x;
+          py = place.y;
+        } else if (other) {
+          place.x = px;
+          place.y = py;
+          deposit = other(place, level);
+          if (deposit >= 0) break;
+          px = place.x;
+          py = place.y;
+        }
+      }
       out[to + n] = deposit < 0 ? 0 : deposit + add;
       x += dx;
       y += dy;

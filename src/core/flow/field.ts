@@ -1,5 +1,5 @@
 import type { Task } from '../task/task.ts';
-import { long, nodesOf, valueAt, wide, type Box, type Nodes } from './box.ts';
+import { long, nodesOf, pairAt, pairsOf, wide, type Box, type Nodes, type Pairs } from './box.ts';
 import { follow, type Ended } from './flowLines.ts';
 import { edgesOf, isIn } from './outline.ts';
 import { maskedFlow } from './maskedFlow.ts';
@@ -22,10 +22,7 @@ export interface Field {
  * Places as vectors from the source's middle times their length: near a source areas go by the square of how far they are, so that these change evenly
  * where the places themselves do not.
  */
-interface Back {
-  readonly x: Nodes;
-  readonly y: Nodes;
-}
+type Back = Pairs;
 
 /** Cells that a field is solved on. */
 const FINE = 8_000;
@@ -153,11 +150,10 @@ export function* fieldOf(
     }
     if (j % 16 === 0) yield { done: 0.3 + (0.6 * j) / ny };
   }
-  const nodes = (values: Float64Array): Nodes => nodesOf(box, nx, ny, values);
   return {
-    beyond: nodes(beyond),
+    beyond: nodesOf(box, nx, ny, beyond),
     centre: [box.x0 + cx, box.y0 + cy],
-    back: xs.map((x, k): Back => ({ x: nodes(x), y: nodes(ys[k] as Float64Array) })),
+    back: xs.map((x, k): Back => pairsOf(box, nx, ny, x, ys[k] as Float64Array)),
   };
 }
 
@@ -189,10 +185,14 @@ export function before({ back, centre: [cx, cy] }: Field, x: number, y: number, 
   const start = leftAfter(k - 1);
   const w = Math.min(1, (1 / Math.max(left, LEAST_SHARE) - 1 / start) / (1 / leftAfter(k) - 1 / start));
   const far = Math.hypot(x - cx, y - cy);
-  const x0 = from ? valueAt(from.x, x, y) : (x - cx) * far;
-  const y0 = from ? valueAt(from.y, x, y) : (y - cy) * far;
-  const vx = x0 + (valueAt(to.x, x, y) - x0) * w;
-  const vy = y0 + (valueAt(to.y, x, y) - y0) * w;
+  const [start0, end0] = [new Float64Array(2), new Float64Array(2)];
+  if (from) pairAt(from, x, y, start0);
+  else start0.set([(x - cx) * far, (y - cy) * far]);
+  pairAt(to, x, y, end0);
+  const [x0, y0] = start0 as unknown as readonly [number, number];
+  const [x1, y1] = end0 as unknown as readonly [number, number];
+  const vx = x0 + (x1 - x0) * w;
+  const vy = y0 + (y1 - y0) * w;
   const root = Math.sqrt(Math.hypot(vx, vy));
   return root === 0 ? [cx, cy] : [cx + vx / root, cy + vy / root];
 }

@@ -1,4 +1,4 @@
-import { long, nodesOf, wide, type Box } from './box.ts';
+import { long, pairsOf, wide, type Box } from './box.ts';
 import type { Warp } from './stroke.ts';
 
 /** Between the knots that a hand's waver is drawn through, mm. */
@@ -57,5 +57,5 @@ export function waver(box: Box, hand: number, seed: number): Warp {
       xs[j * (nx + 1) + i] = box.x0 + inside(x + size * gy, wide(box));
       ys[j * (nx + 1) + i] = box.y0 + inside(y - size * gx, long(box));
     }
-  return { x: nodesOf(box, nx, ny, xs), y: nodesOf(box, nx, ny, ys) };
+  return pairsOf(box, nx, ny, xs, ys);
 }

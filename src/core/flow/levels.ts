@@ -47,7 +47,8 @@ function axesOf(up: Vec3): readonly [Vec3, Vec3, Vec3] {
   return [right, cross(up, right), up];
 }
 
-const boxOf = (points: readonly Spot[]): Box => ({
+/** The rectangle about some places. */
+export const boxOf = (points: readonly Spot[]): Box => ({
   x0: Math.min(...points.map((p) => p[0])),
   x1: Math.max(...points.map((p) => p[0])),
   y0: Math.min(...points.map((p) => p[1])),

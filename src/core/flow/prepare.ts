@@ -2,11 +2,11 @@ import type { Task } from '../task/task.ts';
 import { long, valueAt, wide, type Box } from './box.ts';
 import { fieldOf, type Field } from './field.ts';
 import { waver } from './hand.ts';
-import { areaOf, levelAt, levelsOf, type Level, type Levels } from './levels.ts';
+import { areaOf, boxOf, levelAt, levelsOf, type Level, type Levels } from './levels.ts';
 import { edgesOf } from './outline.ts';
 import type { Rise } from './rise.ts';
 import { leftBeyond, partsOf, risesOf, type RiseMove } from './risesOf.ts';
-import { sharesOf, shareAt, type Shares } from './shares.ts';
+import { sharesOf, shareAt, valueOfShare, type Shares } from './shares.ts';
 import type { BlockSpec, Move, Source, Spot } from './spec.ts';
 import type { Prepared, Run, Stage } from './stages.ts';
 import { warpOf } from './stroke.ts';
@@ -136,7 +136,10 @@ function* runOf(
       const field = yield* fieldFor(making, source, from > 0);
       const beyond = leftBeyond(rises, now);
       const areas = areasOf(making, field);
-      return { kind: 'run', deposits, beyond, from: { kind: 'field', field, areas } };
+      const values = Float64Array.from(beyond, (share, k) =>
+        valueOfShare(areas[Math.floor(k / rises.length)] as Shares, share),
+      );
+      return { kind: 'run', deposits, beyond, from: { kind: 'field', field, values } };
     }
   }
 }
@@ -162,7 +165,14 @@ function holeOf(
   const mean = (axis: 0 | 1): number => points.reduce((s, p) => s + p[axis], 0) / points.length;
   const middle: Spot = [mean(0), mean(1)];
   const deposits = parts.map((p) => p.deposit).toReversed();
-  return [{ kind: 'run', deposits, beyond, from: { kind: 'hole', edges: edgesOf(points), middle } }];
+  return [
+    {
+      kind: 'run',
+      deposits,
+      beyond,
+      from: { kind: 'hole', edges: edgesOf(points), middle, box: boxOf(points) },
+    },
+  ];
 }
 
 /** How much of a stroke there is at each level: all down to the stick's tip, less and less over its width below. */

@@ -1,3 +1,4 @@
+import type { Box } from './box.ts';
 import type { Field } from './field.ts';
 import type { Levels } from './levels.ts';
 import type { Edges } from './outline.ts';
@@ -39,11 +40,11 @@ export type From =
   | {
       readonly kind: 'field';
       readonly field: Field;
-      /** by level: the area by how much lies beyond */
-      readonly areas: readonly Shares[];
+      /** `beyond` of the run, as values of the field: what is compared for every pixel */
+      readonly values: Float64Array;
     }
   /** within the column's outline */
-  | { readonly kind: 'hole'; readonly edges: Edges; readonly middle: Spot };
+  | { readonly kind: 'hole'; readonly edges: Edges; readonly middle: Spot; readonly box: Box };
 
 export interface Drawn {
   readonly kind: 'drawn';

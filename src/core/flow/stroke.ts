@@ -1,5 +1,5 @@
 import type { Task } from '../task/task.ts';
-import { long, nodesOf, wide, type Box, type Nodes } from './box.ts';
+import { long, pairsOf, wide, type Box, type Pairs } from './box.ts';
 import type { Spot } from './spec.ts';
 
 /*
@@ -100,10 +100,7 @@ export function drawn(
 }
 
 /** Where what is at each place of a plan was before the strokes. */
-export interface Warp {
-  readonly x: Nodes;
-  readonly y: Nodes;
-}
+export type Warp = Pairs;
 
 /** All strokes of one stick at once, kept on a grid: looking a place up then costs the same for one stroke as for a hundred. */
 export function* warpOf(paths: readonly (readonly Spot[])[], width: number, box: Box): Task<never, Warp> {
@@ -137,5 +134,5 @@ export function* warpOf(paths: readonly (readonly Spot[])[], width: number, box:
     }
     if (j % 8 === 0) yield { done: j / ny };
   }
-  return { x: nodesOf(box, nx, ny, xs), y: nodesOf(box, nx, ny, ys) };
+  return pairsOf(box, nx, ny, xs, ys);
 }

@@ -126,7 +126,7 @@ describe('slanted layers', () => {
     await page.getByRole('button', { name: 'Side', exact: true }).click();
     await page.getByRole('group', { name: /Side of the loaf/ }).waitFor();
     await page.getByRole('button', { name: 'Plan', exact: true }).click();
-    await page.getByRole('img', { name: /straight above/ }).waitFor();
+    await page.getByRole('group', { name: /straight above/ }).waitFor();
     await page.getByRole('button', { name: 'Loaf', exact: true }).click();
     const loaf = page.getByRole('img', { name: /three dimensions/ });
     const before = await loaf.locator('polygon').first().getAttribute('points');

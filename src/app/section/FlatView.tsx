@@ -127,6 +127,8 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
   const blocked = geometry.rooms.flatMap((r) => (r.blocked ? [viewPolygon(r.blocked, view, at)] : []));
   const face = faceAt(bodies, view, at);
   const half = wide / 2 + wall;
+  // once it is pulled, its hole is filled
+  const standing = here !== undefined || !plan.steps.some((s) => s.kind === 'pull');
   const choose = useCallback(
     (id: string): void => {
       dispatch(pourChosen(id));
@@ -184,17 +186,18 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
             <Swirls face={face} frame={frame} colours={depositColours(colours)} />
             {editable && <SurfaceLines layers={layers} view={view} at={at} frame={frame} />}
             <Dividers mould={mould} geometry={geometry} view={view} frame={frame} />
-            {blocked.map((polygon, i) => (
-              <path
-                key={i}
-                d={pathOf(polygon, frame)}
-                fill="var(--plastic)"
-                fillOpacity={moment === 'pour' ? 0.95 : 0.35}
-                stroke="var(--plastic-line)"
-                strokeDasharray={moment === 'pour' ? undefined : '4 4'}
-                className="pointer-events-none"
-              />
-            ))}
+            {standing &&
+              blocked.map((polygon, i) => (
+                <path
+                  key={i}
+                  d={pathOf(polygon, frame)}
+                  fill="var(--plastic)"
+                  fillOpacity={moment === 'pour' ? 0.95 : 0.35}
+                  stroke="var(--plastic-line)"
+                  strokeDasharray={moment === 'pour' ? undefined : '4 4'}
+                  className="pointer-events-none"
+                />
+              ))}
             {spill && <SpillLine ends={spill} frame={frame} />}
             {!here && (
               <path

@@ -76,8 +76,8 @@ export function LoafView({ above }: { readonly above: boolean }) {
         <svg
           width={width}
           height={height - 44}
-          role="img"
-          tabIndex={above ? -1 : 0}
+          role={above ? 'group' : 'img'}
+          tabIndex={above ? undefined : 0}
           aria-label={
             above
               ? 'The loaf seen from straight above'

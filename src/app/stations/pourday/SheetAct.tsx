@@ -6,6 +6,7 @@ import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { RoundTable } from './RoundTable.tsx';
 
 /** One numbered line of the sheet: what to do, what to weigh, what to beware of, and a box to tick. */
 export function SheetAct({ act, number }: { readonly act: Act; readonly number: number }) {
@@ -76,6 +77,9 @@ export function SheetAct({ act, number }: { readonly act: Act; readonly number: 
             ))}
           </tbody>
         </table>
+      )}
+      {act.deed.does === 'pour' && act.deed.pattern && act.deed.pattern.rounds.length > 1 && (
+        <RoundTable pattern={act.deed.pattern} />
       )}
     </li>
   );

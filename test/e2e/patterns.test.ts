@@ -1,0 +1,219 @@
+import { expect } from 'chai';
+import type { Locator, Page } from 'playwright-core';
+import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
+
+/** Every simulated picture on the page is there and sharp. */
+async function sharp(page: Page): Promise<number> {
+  const all = page.locator('canvas[data-swirl]');
+  await all.first().waitFor({ state: 'attached' });
+  for (let i = 0; i < 150; i += 1) {
+    if ((await page.locator('canvas[data-swirl]:not([data-swirl="sharp"])').count()) === 0) break;
+    await page.waitForTimeout(100);
+  }
+  expect(await page.locator('canvas[data-swirl]:not([data-swirl="sharp"])').count()).to.equal(0);
+  return all.count();
+}
+
+/** The colours of a canvas, so many pixels of each, most first. */
+const coloursIn = (canvas: Locator): Promise<readonly (readonly [string, number])[]> =>
+  canvas.evaluate((element) => {
+    const it = element as HTMLCanvasElement;
+    const { data } = it.getContext('2d')!.getImageData(0, 0, it.width, it.height);
+    const counts = new Map<string, number>();
+    for (let i = 0; i < data.length; i += 4) {
+      if (data[i + 3] !== 255) continue;
+      const key = [data[i], data[i + 1], data[i + 2]].join(' ');
+      counts.set(key, (counts.get(key) ?? 0) + 1);
+    }
+    return [...counts].sort((a, b) => b[1] - a[1]);
+  });
+
+const pictureOf = (canvas: Locator): Promise<string> =>
+  canvas.evaluate((element) => (element as HTMLCanvasElement).toDataURL());
+
+describe('patterns in the browser', () => {
+  const at = studio();
+
+  it('a column pour from its beginning: turns, rounds, how deep it sinks, the stick, the sheet', async () => {
+    const page = at.page();
+    await page.goto(`${at.url()}/new`);
+    await page.getByRole('button', { name: 'Column pour' }).click();
+    await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
+    await page.getByRole('button', { name: 'Plan', exact: true }).click();
+    await sharp(page);
+    await page.getByRole('button', { name: /^Pour 1: 4 rounds of 3/ }).click();
+    const first = page.locator('canvas[data-swirl]').first();
+    const before = await pictureOf(first);
+    // rounds
+    await typeIn(page, 'Rounds', '6');
+    await page.getByRole('slider', { name: 'Round 6' }).waitFor();
+    await page.getByRole('button', { name: 'Half of what is left' }).click();
+    const last = page.getByRole('slider', { name: 'Round 6' });
+    const [five, six] = await Promise.all([
+      page.getByRole('slider', { name: 'Round 5' }).getAttribute('aria-valuetext'),
+      last.getAttribute('aria-valuetext'),
+    ]);
+    expect(parseInt(five!)).to.be.closeTo(parseInt(six!), 1);
+    await page.getByRole('button', { name: 'Even', exact: true }).click();
+    await last.focus();
+    await last.press('ArrowDown');
+    expect(Number(await last.getAttribute('aria-valuenow'))).to.be.closeTo(95, 1);
+    // turns
+    await page.getByRole('button', { name: 'Turn 2: pot B' }).click();
+    await page.getByRole('button', { name: 'Earlier' }).click();
+    await page.getByRole('button', { name: 'Turn 1: pot B' }).waitFor();
+    await page.getByLabel('Add a turn').selectOption({ label: 'A  Chalk' });
+    await page.getByRole('button', { name: 'Turn 4: pot A' }).waitFor();
+    // how deep
+    await page.getByLabel('Poured from').fill('90');
+    await page.getByText(/^\d+ mm, .*: sinks right through/).waitFor();
+    await page.getByLabel('Poured from').fill('0');
+    await page.getByText(/lies on top|sinks a little|sinks about half way/).waitFor();
+    await sharp(page);
+    expect(await pictureOf(first)).not.to.equal(before);
+    // the stick
+    await page.getByRole('button', { name: 'The stick: fan' }).click();
+    await typeIn(page, 'Strokes', '9');
+    await page.getByText('another between each two', { exact: false }).click();
+    await page.getByRole('button', { name: 'Close the stick' }).click();
+    await page.getByLabel('Draw the stick through it').selectOption({ label: 'Spiral' });
+    await typeIn(page, 'From turn to turn', '40');
+    await saved(page);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'The stick: spiral' }).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await page.getByRole('button', { name: 'The stick: spiral' }).waitFor();
+    // the sheet, round by round
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByText(/6 rounds of B, A, C, A/).waitFor();
+    const rows = page.getByRole('table', { name: 'Rounds' }).getByRole('row');
+    expect(await rows.count()).to.equal(1 + 6);
+    await page.getByText(/Pull the column straight up and fill its hole at once/).waitFor();
+    await page
+      .getByText(/With the thick end of the stick, .*: 9 strokes from the middle outward, another between/)
+      .waitFor();
+  });
+
+  it('is seen from above with its cuts, in the section, turning, by bars and cut by hand', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-basalt-columns/cut');
+    await page.getByRole('button', { name: 'Plan', exact: true }).click();
+    // the loaf from above, from its side, and three sides of fifteen bars
+    expect(await sharp(page)).to.equal(1 + 1 + 45);
+    const top = page
+      .getByRole('group', { name: /seen from straight above/ })
+      .locator('canvas')
+      .first();
+    // slate, chalk, copper, peat, green and lichen, all of them
+    expect((await coloursIn(top)).filter(([, n]) => n > 500).length).to.be.at.least(6);
+    await page.getByRole('button', { name: 'Loaf', exact: true }).click();
+    await sharp(page);
+    const loaf = page.getByRole('img', { name: /The loaf in three dimensions/ });
+    expect(await loaf.locator('canvas').count()).to.equal(3);
+    const side = await pictureOf(loaf.locator('canvas').last());
+    await loaf.press('ArrowRight');
+    // turning moves its faces, it draws none of them anew
+    expect(await pictureOf(loaf.locator('canvas').last())).to.equal(side);
+    await page.getByRole('button', { name: 'Cut', exact: true }).click();
+    await sharp(page);
+    await page.getByRole('button', { name: 'Parallel to the floor' }).click();
+    await page.getByLabel('Move it').fill('0.8');
+    await page.getByLabel('Turn it').fill('30');
+    await sharp(page);
+    await page.getByRole('button', { name: 'Section', exact: true }).click();
+    await sharp(page);
+    await page.getByLabel('Hand').fill('1');
+    await sharp(page);
+    await page.getByLabel('Colours as they look').selectOption('pour');
+    await sharp(page);
+  });
+
+  it('the column and drops are moved in the plan, by mouse and by keys', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-basalt-columns/design');
+    await page.getByRole('button', { name: 'Plan', exact: true }).click();
+    const column = page.getByRole('button', { name: /^The column,/ });
+    const box = (await column.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 4 });
+    await page.mouse.up();
+    expect(await column.getAttribute('aria-label')).to.match(
+      /, (2[0-9](\.\d)?) mm right of the middle and 0 mm/,
+    );
+    await column.focus();
+    await column.press('Shift+ArrowUp');
+    expect(await column.getAttribute('aria-label')).to.match(/10 mm beyond it/);
+    await page.getByLabel('Pour in rounds').selectOption({ index: 6 });
+    await page.getByRole('heading', { name: 'Drops' }).waitFor();
+    await page.getByRole('button', { name: 'Place', exact: true }).click();
+    const second = page.getByRole('button', { name: /^Place 2:/ });
+    await second.focus();
+    await second.press('Shift+ArrowRight');
+    expect(await fieldValue(page, 'Place 2, to the right')).to.equal('10 mm');
+    await typeIn(page, 'Place 2, to the right', '150');
+    await page
+      .getByText(/Place 2, 150 mm right of the middle .* is outside the mould/)
+      .first()
+      .waitFor();
+    await page.getByRole('button', { name: 'Put it into the middle' }).click();
+    expect(await fieldValue(page, 'Place 2, to the right')).to.equal('0 mm');
+  });
+
+  it('a path of one’s own is drawn with the mouse, in one go', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-ghyll-drop/design');
+    await page.getByLabel('Draw the stick through it').selectOption({ label: 'A path of your own' });
+    await page.getByText('4 points.', { exact: false }).waitFor();
+    await page.getByRole('button', { name: 'Draw the path' }).click();
+    const sheet = (await page.getByRole('img', { name: 'Draw the path here' }).boundingBox())!;
+    const [cx, cy] = [sheet.x + sheet.width / 2, sheet.y + sheet.height / 2];
+    await page.mouse.move(cx - 30, cy - 120);
+    await page.mouse.down();
+    await page.mouse.move(cx + 30, cy, { steps: 12 });
+    await page.mouse.move(cx - 30, cy + 120, { steps: 12 });
+    await page.mouse.up();
+    await page.getByText(/^(1\d|2\d) points\./).waitFor();
+    await sharp(page);
+  });
+
+  it('nine round it, one taken; one kept beside; orders with more contrast', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-basalt-columns/design');
+    await page.getByRole('button', { name: 'Keep it beside, to compare' }).click();
+    await page.getByText('Nothing differs yet', { exact: false }).waitFor();
+    await page.getByRole('button', { name: 'Nine round it' }).click();
+    await page
+      .getByRole('button', { name: /^Take it: 8 rounds/ })
+      .first()
+      .waitFor();
+    await sharp(page);
+    await page.getByRole('button', { name: /^Take it: 8 rounds, 10 mm/ }).click();
+    await page.getByRole('button', { name: /^Pour 1: 8 rounds of 6/ }).waitFor();
+    await page
+      .getByText(/rounds/i)
+      .first()
+      .waitFor();
+    await page.getByRole('button', { name: 'Change places' }).click();
+    await page.getByRole('button', { name: /^Pour 1: 5 rounds of 6/ }).waitFor();
+    await page.getByRole('button', { name: 'Let the kept one go' }).click();
+    await page.getByRole('button', { name: /^Pour 1: 5 rounds of 6/ }).click();
+    await page.getByRole('button', { name: 'Orders with the most contrast' }).click();
+    const taken = page.getByRole('button', { name: /^Pour in the order/ }).first();
+    const order = (await taken.getAttribute('aria-label'))!.replace('Pour in the order ', '').split(', ');
+    await taken.click();
+    await page.getByRole('button', { name: `Turn 1: pot ${order[0]!}` }).waitFor();
+  });
+
+  it('has no serious fault for anyone', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-basalt-columns/design');
+    await page.getByRole('button', { name: 'Plan', exact: true }).click();
+    await page.getByRole('button', { name: /^Pour 1: 5 rounds of 6/ }).click();
+    await sharp(page);
+    expect(await seriousFaults(page)).to.deep.equal([]);
+    await page.getByRole('button', { name: 'The stick: fan' }).click();
+    expect(await seriousFaults(page)).to.deep.equal([]);
+  });
+});

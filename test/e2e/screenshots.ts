@@ -68,12 +68,12 @@ const VIEWS: readonly View[] = [
   { name: 'ombre', path: '/plan/demo-heather-on-peat/colour/ombre' },
   { name: 'mixing', path: '/plan/demo-copper-weir/colour/mixing' },
   { name: 'blends', path: '/plan/demo-beck-pool/colour/ombre' },
-  { name: 'heather', path: '/plan/demo-heather-on-peat/design' },
+  { name: 'column', path: '/plan/demo-basalt-columns/design', press: [/^Pour 1:/, /^Plan$/] },
   { name: 'colorants', path: '/colorants' },
   { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day' },
   { name: 'tilted', path: '/plan/demo-copper-weir/design', press: [/^Pour 4:/, /Show it at/] },
   { name: 'loaf', path: '/plan/demo-copper-weir/design', press: [/^Loaf$/] },
-  { name: 'bars', path: '/plan/demo-copper-weir/cut', press: [/^Bars$/] },
+  { name: 'bars', path: '/plan/demo-basalt-columns/cut', press: [/^Loaf$/] },
   { name: 'cut', path: '/plan/demo-slate-beds/cut' },
   { name: 'moulds', path: '/plan/demo-slate-beds/mould', first: sixCavities },
   { name: 'both', path: '/plan/demo-copper-weir/design', press: [/^Look at both$/] },
@@ -111,6 +111,11 @@ for (const view of VIEWS.filter((v) => wanted.length === 0 || wanted.includes(v.
   await view.first?.(page);
   for (const name of view.press ?? []) await page.getByRole('button', { name }).first().click();
   await page.waitForTimeout(400);
+  // what is simulated is there, and sharp
+  for (let i = 0; i < 100; i += 1) {
+    if ((await page.locator('canvas[data-swirl]:not([data-swirl="sharp"])').count()) === 0) break;
+    await page.waitForTimeout(100);
+  }
   await page.screenshot({ path: `${out}/${view.name}.png`, animations: 'disabled' });
 }
 await browser.close();

@@ -296,6 +296,28 @@ describe('patterns: what is weighed', () => {
     expect(pull.lines!.reduce((s, l) => s + l.mass_g, 0)).to.be.closeTo(hole, 1);
   });
 
+  it('the sheet of every demo plan: each block’s pictures hold what was poured to half of a percent', () => {
+    let blocks = 0;
+    for (const plan of demoPlans()) {
+      const sheet = sheetJson(computePlan(plan)) as {
+        blocks?: {
+          volume_ml: number;
+          volume_error_percent: number;
+          deposits: { poured_ml: number; simulated_ml: number; simulated_share_percent: number }[];
+        }[];
+      };
+      for (const block of sheet.blocks ?? []) {
+        blocks += 1;
+        expect(block.volume_error_percent, plan.name).to.be.below(0.5);
+        // a colour of which there is more than a twentieth, by itself
+        for (const d of block.deposits.filter((x) => x.poured_ml > block.volume_ml / 20))
+          expect(d.simulated_ml / d.poured_ml, plan.name).to.be.closeTo(1, 0.01);
+        expect(block.deposits.reduce((s, d) => s + d.simulated_share_percent, 0)).to.be.closeTo(100, 1e-6);
+      }
+    }
+    expect(blocks).to.equal(3);
+  });
+
   it('says with the number what is wrong: no column, too deep, outside, rounds too small, too thick', () => {
     const codes = (plan: Plan): readonly string[] => computePlan(plan).warnings.map((w) => w.code);
     const plan = patterned(SHAPES[0]!, { at: 'column' }, [1, 1], false);

@@ -25,14 +25,28 @@ const TILE = 10;
 /** Between the points of the grid that the whole way is kept on, mm. */
 const SPACING = 1.25;
 
-/** A piece of a stick's way: where the stick is half way of it, the direction it goes in, and how far. */
-const FIGURES = 5;
+/**
+ * A piece of a stick's way: where the stick is half way of it, the direction it goes in, how far, and how many pieces move batter together with it: it alone, or with
+ * its mirror images in walls nearby, through which batter then cannot go; these come right after it.
+ */
+const FIGURES = 6;
 type Touches = Float64Array;
 
-/** The pieces of all ways in order, and their mirror images in walls nearby, through which batter cannot go. */
+/** A place and its mirror images in the walls that it is nearer to than `reach`, along one axis; `sign` is the way that a direction along it takes. */
+const mirrored = (
+  at: number,
+  low: number,
+  high: number,
+  reach: number,
+): readonly (readonly [at: number, sign: number])[] => [
+  [at, 1],
+  ...(at - low < reach ? [[2 * low - at, -1] as const] : []),
+  ...(high - at < reach ? [[2 * high - at, -1] as const] : []),
+];
+
+/** The pieces of all ways in order. */
 function touchesOf(paths: readonly (readonly Spot[])[], width: number, box: Box): Touches {
   const touches: number[] = [];
-  const reach = width;
   for (const path of paths)
     for (let n = 0; n + 1 < path.length; n += 1) {
       const [ax, ay] = path[n] as Spot;
@@ -43,44 +57,58 @@ function touchesOf(paths: readonly (readonly Spot[])[], width: number, box: Box)
       const [ex, ey, long] = [(bx - ax) / whole, (by - ay) / whole, whole / pieces];
       for (let i = 0; i < pieces; i += 1) {
         const [x, y] = [ax + ex * long * (i + 0.5), ay + ey * long * (i + 0.5)];
-        touches.push(x, y, ex, ey, long);
-        for (const wall of [box.x0, box.x1])
-          if (Math.abs(x - wall) < reach) touches.push(2 * wall - x, y, 0 - ex, ey, long);
-        for (const wall of [box.y0, box.y1])
-          if (Math.abs(y - wall) < reach) touches.push(x, 2 * wall - y, ex, 0 - ey, long);
+        const images = mirrored(x, box.x0, box.x1, width).flatMap(([mx, sx]) =>
+          mirrored(y, box.y0, box.y1, width).map(([my, sy]) => [mx, my, ex * sx, ey * sy] as const),
+        );
+        for (const [k, image] of images.entries()) touches.push(...image, long, k === 0 ? images.length : 0);
       }
     }
   return Float64Array.from(touches);
 }
 
+/** How a place goes while the stick goes one piece: what all that move it together add up to. */
+interface Way {
+  u: number;
+  v: number;
+}
+
+function wayAt(touches: Touches, at: number, width: number, x: number, y: number, way: Way): void {
+  const per = 1 / (width * width);
+  const end = at + (touches[at + 5] as number) * FIGURES;
+  let u = 0;
+  let v = 0;
+  for (let k = at; k < end; k += FIGURES) {
+    const px = x - (touches[k] as number);
+    const py = y - (touches[k + 1] as number);
+    const left = 1 - (px * px + py * py) * per;
+    if (left <= 0) continue;
+    const ex = touches[k + 2] as number;
+    const ey = touches[k + 3] as number;
+    const a = px * ex + py * ey;
+    const b = py * ex - px * ey;
+    const s = 6 * per * left * left;
+    const by = DRAG * (touches[k + 4] as number);
+    const along = by * (left * left * left - b * b * s);
+    const aside = by * a * b * s;
+    u += along * ex - aside * ey;
+    v += along * ey + aside * ex;
+  }
+  way.u = u;
+  way.v = v;
+}
+
 /**
- * Move a point by one piece of a stick's way, forward (`way` 1) or back (-1), by the midpoint rule. This runs millions of times for a
+ * Move a point by one piece of a stick's way, forward (`by` 1) or back (-1), by the midpoint rule. This runs millions of times for a
  * design of many strokes: everything is in plain numbers.
  */
-function move(touches: Touches, at: number, width: number, point: Float64Array, way: 1 | -1): void {
+function move(touches: Touches, at: number, width: number, point: Float64Array, by: 1 | -1, way: Way): void {
   const x = point[0] as number;
   const y = point[1] as number;
-  const px = x - (touches[at] as number);
-  const py = y - (touches[at + 1] as number);
-  const per = 1 / (width * width);
-  if ((px * px + py * py) * per > 1) return;
-  const ex = touches[at + 2] as number;
-  const ey = touches[at + 3] as number;
-  const long = way * DRAG * (touches[at + 4] as number);
-  const a = px * ex + py * ey;
-  const b = py * ex - px * ey;
-  let left = 1 - (a * a + b * b) * per;
-  let s = 6 * per * left * left;
-  // half way on, and from there the whole
-  const ha = a + (long * (left * left * left - b * b * s)) / 2;
-  const hb = b + (long * a * b * s) / 2;
-  left = 1 - (ha * ha + hb * hb) * per;
-  if (left < 0) return;
-  s = 6 * per * left * left;
-  const u = long * (left * left * left - hb * hb * s);
-  const v = long * ha * hb * s;
-  point[0] = x + u * ex - v * ey;
-  point[1] = y + u * ey + v * ex;
+  wayAt(touches, at, width, x, y, way);
+  if (way.u === 0 && way.v === 0) return;
+  wayAt(touches, at, width, x + (by * way.u) / 2, y + (by * way.v) / 2, way);
+  point[0] = x + by * way.u;
+  point[1] = y + by * way.v;
 }
 
 /** Where batter that was at a spot is after all strokes, or, with `way` -1, where what is there was before them. */
@@ -93,9 +121,10 @@ export function drawn(
 ): Spot {
   const touches = touchesOf(paths, width, box);
   const point = Float64Array.of(x, y);
-  const count = touches.length / FIGURES;
-  for (let k = 0; k < count; k += 1)
-    move(touches, (way > 0 ? k : count - 1 - k) * FIGURES, width, point, way);
+  const heads: number[] = [];
+  for (let at = 0; at < touches.length; at += (touches[at + 5] as number) * FIGURES) heads.push(at);
+  const moving: Way = { u: 0, v: 0 };
+  for (const at of way > 0 ? heads : heads.toReversed()) move(touches, at, width, point, way, moving);
   return [point[0] as number, point[1] as number];
 }
 
@@ -112,7 +141,7 @@ export function* warpOf(paths: readonly (readonly Spot[])[], width: number, box:
   const reach = 2 * width;
   const [tilesX, tilesY] = [Math.ceil(wide(box) / TILE) + 1, Math.ceil(long(box) / TILE) + 1];
   const lists: number[][] = Array.from({ length: tilesX * tilesY }, () => []);
-  for (let at = 0; at < touches.length; at += FIGURES) {
+  for (let at = 0; at < touches.length; at += (touches[at + 5] as number) * FIGURES) {
     const [x, y] = [(touches[at] as number) - box.x0, (touches[at + 1] as number) - box.y0];
     const i0 = Math.max(0, Math.floor((x - reach) / TILE));
     const i1 = Math.min(tilesX - 1, Math.floor((x + reach) / TILE));
@@ -123,12 +152,14 @@ export function* warpOf(paths: readonly (readonly Spot[])[], width: number, box:
   const xs = new Float64Array((nx + 1) * (ny + 1));
   const ys = new Float64Array(xs.length);
   const point = new Float64Array(2);
+  const moving: Way = { u: 0, v: 0 };
   for (let j = 0; j <= ny; j += 1) {
     for (let i = 0; i <= nx; i += 1) {
       point[0] = box.x0 + i * dx;
       point[1] = box.y0 + j * dy;
       const list = lists[Math.floor((j * dy) / TILE) * tilesX + Math.floor((i * dx) / TILE)] ?? [];
-      for (let n = list.length - 1; n >= 0; n -= 1) move(touches, list[n] as number, width, point, -1);
+      for (let n = list.length - 1; n >= 0; n -= 1)
+        move(touches, list[n] as number, width, point, -1, moving);
       xs[j * (nx + 1) + i] = Math.min(box.x1, Math.max(box.x0, point[0]));
       ys[j * (nx + 1) + i] = Math.min(box.y1, Math.max(box.y0, point[1]));
     }

@@ -38,6 +38,7 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
       'The pours in their order along the foot of the window, a drop each, with tilts and waits between them.',
   },
   { word: 'Emulsion', means: 'Oils and lye mixed so that they no longer part, as thin as cream.' },
+  { word: 'Fan', means: 'Strokes of a stick that go out from one place, or in to it.' },
   { word: 'Fill', means: 'How high the mould is poured.' },
   {
     word: 'Gel',
@@ -45,6 +46,10 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
   },
   { word: 'Headspace', means: 'What is left between the fill and the rim.' },
   { word: 'Held back', means: 'Batter of a pot that is kept for the top and for repairs.' },
+  {
+    word: 'Hole',
+    means: 'What a column leaves when it is pulled: filled at once with batter that is held back.',
+  },
   { word: 'Kerf', means: 'What the cut itself takes away.' },
   {
     word: 'Landing',
@@ -76,10 +81,21 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
   },
   { word: 'Part-liquid', means: 'A liquid that takes the place of part of the water: milk, aloe, beer.' },
   { word: 'Pass', means: 'One pour out of a pot that is poured several times.' },
+  {
+    word: 'Plunge',
+    means:
+      'How deep a falling stream goes into the batter it falls on: deeper from higher, and when it is thin.',
+  },
   { word: 'Portions', means: 'Oils divided between the jugs before the lye, so that each jug gets its own.' },
   { word: 'Pot', means: 'Batter of one colour, with a letter: what is mixed in one jug.' },
   { word: 'Prop', means: 'What is put under an edge, an end or a corner of the mould to tilt it.' },
+  {
+    word: 'Pushed aside',
+    means:
+      'What lies in the mould is when more batter comes in: rings, stripes and bowls are earlier pours pushed aside.',
+  },
   { word: 'Roll and pitch', means: 'The tilt across the mould, and along it.' },
+  { word: 'Round', means: 'The same pots poured one after another, once each; a column pour has several.' },
   { word: 'Run', means: 'The layers of an ombre from its first colour to its last.' },
   { word: 'Saponification value', means: 'How much lye an oil can use up; suppliers give it as a range.' },
   { word: 'Scale step', means: 'The smallest difference that a scale shows. Weights are given at it.' },
@@ -94,6 +110,10 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
     means: 'How high batter can stand in a tilted mould before it runs over the low edge.',
   },
   { word: 'Stage', means: 'How thick batter is, from emulsion (0) to firm (5).' },
+  {
+    word: 'Stick',
+    means: 'A chopstick or skewer drawn through batter that is still fluid: it drags colours along.',
+  },
   { word: 'Stock jar', means: 'Colour shaken up in its carrier beforehand, weighed out of the jar.' },
   {
     word: 'Superfat',
@@ -103,4 +123,5 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
   { word: 'Top allowance', means: 'All the batter that is held back for the top.' },
   { word: 'Trace', means: 'Batter thick enough that a drop lies on top for a moment: light, medium, thick.' },
   { word: 'Trim', means: 'What is cut off an end before the first bar.' },
+  { word: 'Turn', means: 'One pot’s place in a round.' },
 ];

@@ -175,11 +175,11 @@ describe('a shelf with more plans than fit', () => {
     await page.getByRole('article', { name: 'Bracken Bank' }).waitFor();
     await page.getByLabel('Find a plan').fill('');
     await page.getByLabel('In the order of').selectOption('name');
-    await page.waitForFunction(() => document.querySelector('article h2')?.textContent === 'Beck Pool');
+    await page.waitForFunction(() => document.querySelector('article h2')?.textContent === 'Basalt Columns');
     expect(await names()).to.deep.equal([...(await names())].toSorted());
     // red and orange before green and purple
     await page.getByLabel('In the order of').selectOption('colour');
-    await page.waitForFunction(() => document.querySelector('article h2')?.textContent !== 'Beck Pool');
+    await page.waitForFunction(() => document.querySelector('article h2')?.textContent !== 'Basalt Columns');
     const byColour = await names();
     expect(byColour.indexOf('Slate Beds')).to.be.below(byColour.indexOf('Beck Pool'));
     expect(byColour.indexOf('Beck Pool')).to.be.below(byColour.indexOf('Heather on Peat'));

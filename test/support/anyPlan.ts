@@ -16,6 +16,23 @@ const dose = fc.record({
   pots: fc.constantFrom(undefined, ['p1'], ['p2'], ['p1', 'p2']),
   from: fc.constantFrom(undefined, 's1', 's2', 's3', 's4'),
 });
+/** A plan whose third pour takes from both pots in rounds. */
+function inRounds(plan: Plan, at: 'wall' | 'column'): Plan {
+  const place = at === 'wall' ? ({ at, wall: 'left' } as const) : ({ at } as const);
+  const steps = plan.steps.map((s) =>
+    s.id === 's3' && s.kind === 'pour'
+      ? { ...s, pattern: { place, then: ['p2', 'p1'], rounds: [2, 1, 0.3] } }
+      : s,
+  );
+  return at === 'wall'
+    ? { ...plan, steps }
+    : {
+        ...plan,
+        mould: { ...plan.mould, column: { form: 'round', acrossMm: 20, xMm: 0, yMm: 0 } },
+        steps: [...steps, { id: 'u1', kind: 'pull' }],
+      };
+}
+
 /** Whatever can be stirred into whichever pots at whatever moment, in every school and way of dividing. */
 const anyBatch = fc
   .record({
@@ -30,6 +47,8 @@ const anyBatch = fc
     overage: fc.double({ min: 0, max: 8, noNaN: true }),
     milk: fc.constantFrom('none', 'frozen', 'water', 'cooled-lye', 'oils', 'emulsion'),
     own: fc.constantFrom('none', 'oils', 'water', 'both'),
+    /** the third pour from both pots in rounds, down a wall or over a column that is pulled */
+    rounds: fc.constantFrom('none', 'none', 'wall', 'column'),
   })
   .map((a): Plan => {
     const change: Partial<Plan> = {
@@ -37,10 +56,13 @@ const anyBatch = fc
       divide:
         a.ahead === 'after-emulsion' ? { kind: a.ahead } : { kind: 'before-lye', lye: a.ahead as 'together' },
     };
+    const layered = boxPlan([rest(), rest(), rest(2), rest()], change);
     const plan =
-      a.school === 'none'
-        ? boxPlan([rest(), rest(), rest(2), rest()], change)
-        : ombrePlan(4, a.school, change);
+      a.school !== 'none'
+        ? ombrePlan(4, a.school, change)
+        : a.rounds === 'none'
+          ? layered
+          : inRounds(layered, a.rounds);
     const potOf = potsByPour(plan);
     const LATE: readonly Moment[] = ['emulsion', 'trace', 'colour', 'pour'];
     const dosesOf = (list: string, i: number): Dose[] => {

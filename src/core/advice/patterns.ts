@@ -2,11 +2,12 @@ import { addPull, columnFor, setPlace, updateStroke } from '../edit/pattern.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { isIn, edgesOf } from '../flow/outline.ts';
 import { slice } from '../geometry/clip.ts';
-import { formatLength, formatMass } from '../units/format.ts';
+import { formatLength, formatMass, formatShort } from '../units/format.ts';
 import { roundsOf } from '../weigh/rounds.ts';
 import { KNOW_HOW } from '../pattern/knowHow.ts';
 import { stagePhrase } from '../setting/stage.ts';
-import type { Stroke } from '../plan/stepSchema.ts';
+import type { Place } from '../plan/patternSchema.ts';
+import type { Pour, Stroke } from '../plan/stepSchema.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
 
@@ -16,6 +17,27 @@ function isInside({ geometry, fill }: Facts, x: number, y: number): boolean {
     const outline = slice(solid, { normal: [0, 0, 1], offset: Math.max(0.01, fill.heightMm - 0.01) });
     return outline.length > 2 && isIn(edgesOf(outline.map((p) => [p[0], p[1]] as const)), x, y);
   });
+}
+
+/** A line beyond a wall is poured down that wall. */
+function lineOutside(
+  { plan, geometry }: Facts,
+  pour: Pour,
+  place: Extract<Place, { at: 'line' }>,
+): Warning[] {
+  const half = (place.runs === 'lengthwise' ? geometry.most.width : geometry.most.length) / 2;
+  if (Math.abs(place.offMm) <= half) return [];
+  const { length } = plan.units;
+  return [
+    {
+      station: 'design',
+      step: pour.id,
+      code: 'line-outside',
+      level: 'refuse',
+      message: `The line is ${formatLength(Math.abs(place.offMm), length)} off the middle, and the wall is ${formatLength(half, length)} from it.`,
+      remedies: [{ label: 'Along the middle', apply: (p) => setPlace(p, pour.id, { ...place, offMm: 0 }) }],
+    },
+  ];
 }
 
 function placeWarnings(facts: Facts, layer: PouredLayer): Warning[] {
@@ -44,6 +66,16 @@ function placeWarnings(facts: Facts, layer: PouredLayer): Warning[] {
             ],
       },
     ];
+  if (place.at === 'column' && facts.geometry.rooms.filter((r) => r.blocked).length > 1)
+    return [
+      {
+        ...about,
+        code: 'column-on-divider',
+        level: 'refuse',
+        message: 'The column stands on the divider: what is poured over it would go into both compartments.',
+      },
+    ];
+  if (place.at === 'line') return lineOutside(facts, pour, place);
   if (place.at !== 'drops') return [];
   return place.spots.flatMap((s, i): Warning[] =>
     isInside(facts, s.xMm, s.yMm)
@@ -98,6 +130,7 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
   if (!know) return [];
   const thick = pots.filter((p) => p.stage > know.thickest + 1e-9);
   if (thick.length === 0) return [];
+  const most = Math.max(...thick.map((p) => p.stage));
   const thickIds = new Set(thick.map((p) => p.id));
   return [
     {
@@ -105,7 +138,7 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
       level: 'warn',
       station: 'design',
       step: pour.id,
-      message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stagePhrase(Math.max(...thick.map((p) => p.stage)))}; ${know.name.toLowerCase()} spreads up to ${stagePhrase(know.thickest)} (estimated). What is drawn here is what thinner batter does.`,
+      message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stagePhrase(most)} (${formatShort(most, 1)} of 5); this way of pouring spreads up to ${formatShort(know.thickest, 1)} (estimated). What is drawn is what thinner batter does.`,
       remedies: [
         {
           label: `Pour at ${know.thickest} of 5`,

@@ -64,6 +64,20 @@ function colours(plan: Plan): Fault[] {
   ];
 }
 
+/** A layer of an ombre is of one pot; a pour in rounds is of several. */
+const ombresInRounds = (plan: Plan): Fault[] =>
+  plan.steps.flatMap((s, i) =>
+    s.kind === 'pour' && s.ombre && s.pattern
+      ? [
+          {
+            code: 'pattern-of-ombre' as const,
+            message: 'a layer of an ombre cannot be poured in rounds',
+            at: `steps.${i}.pattern`,
+          },
+        ]
+      : [],
+  );
+
 const letters = (plan: Plan): Fault[] =>
   plan.pots.flatMap((p, i) =>
     plan.pots.findIndex((q) => q.letter === p.letter) < i
@@ -94,6 +108,7 @@ const rules = (plan: Plan): Fault[] => [
   ...repeats(plan.colorants, 'colorants'),
   ...repeats(plan.ombres, 'ombres'),
   ...colours(plan),
+  ...ombresInRounds(plan),
   ...letters(plan),
   ...unknownPots(plan),
 ];

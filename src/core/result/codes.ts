@@ -36,6 +36,7 @@ export type FaultCode =
   | 'nothing-left'
   | 'out-of-range'
   | 'outside'
+  | 'pattern-of-ombre'
   | 'pot-in-rounds'
   | 'pot-not-poured'
   | 'prop-angles'

@@ -37,7 +37,7 @@ export interface Recount {
   readonly supplied: number;
   /** the lowest that any vessel ever went, g: 0 when nothing is drawn that is not there */
   readonly lowest: number;
-  /** superfat of what each task drew out of a pot into the mould, percent */
+  /** superfat of what each task drew out of a pot into the mould, percent, by the task and the pot: "pour:s1 p1" */
   readonly poured: ReadonlyMap<string, number>;
 }
 
@@ -75,7 +75,10 @@ export function follow(tasks: readonly PrintedTask[], plan: Plan): Recount {
       const from = of(line.from);
       const there = total(from);
       lowest = Math.min(lowest, there - grams);
-      if (/^mould(:|$)/.test(line.to) && grams > 0) poured.set(task.id, superfatOf(from, plan));
+      if (/^mould(:|$)/.test(line.to) && grams > 0) {
+        const [, pot] = line.from.split(':');
+        poured.set(`${task.id} ${pot ?? ''}`, superfatOf(from, plan));
+      }
       for (const [name, g] of [...from]) {
         const part = there > 0 ? (g * grams) / there : 0;
         from.set(name, g - part);

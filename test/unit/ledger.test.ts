@@ -105,7 +105,7 @@ describe('the ledger', () => {
         expect(totalOf(recount)).to.be.closeTo(recount.supplied, 1e-6 * recount.supplied);
         // what each pour and the top draw has the superfat that is given for it
         for (const step of sheet.steps) {
-          const own = recount.poured.get(`pour:${step.id}`);
+          const own = recount.poured.get(`pour:${step.id} ${(step as unknown as { pot: string }).pot}`);
           if (own === undefined) continue;
           expect(own).to.be.closeTo((step as unknown as { superfat_percent: number }).superfat_percent, 0.02);
           expect(own).to.be.at.least(-0.02);

@@ -32,12 +32,11 @@ export function simulatedVolumes({ keys }: Content, prepared: Prepared): Readonl
     const { box } = level;
     const edges = level.fills ? undefined : edgesOf(level.outline);
     const [dx, dy] = [wide(box) / LOOKS, long(box) / LOOKS];
-    // each level is looked at a little otherwise, so that a thin upright band is neither always met nor always missed
-    const shift = (l * GOLDEN) % 1;
+    // each level and row is looked at a little otherwise, so that a thin upright band is neither always met nor always missed
     const aside = (l * GOLDEN * GOLDEN + 0.5) % 1;
-    const x0 = box.x0 + dx * shift;
     for (let j = 0; j < LOOKS; j += 1) {
       const y = box.y0 + (j + aside) * dy;
+      const x0 = box.x0 + dx * (((l + j) * GOLDEN + j * j * GOLDEN * GOLDEN) % 1);
       read(
         at(x0, y, lowest + (l + 0.5) * spacing),
         [right[0] * dx, right[1] * dx, right[2] * dx],

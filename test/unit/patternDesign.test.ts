@@ -209,7 +209,7 @@ describe('patterns apart from the page', () => {
     const partials: Raster[] = [];
     const job = client().ask(
       'face',
-      { face, width: 240, height: 80 },
+      { face, width: 480, height: 160 },
       {
         onProgress: ({ partial }) => {
           if (partial) partials.push(partial);
@@ -230,6 +230,19 @@ describe('patterns apart from the page', () => {
         if (coarse!.pours[coarse!.band[y * coarse!.width + x]! - 1] === there) same += 1;
       }
     expect(same / (coarse!.width * coarse!.height)).to.be.above(0.8);
+  });
+
+  it('a small picture is drawn on coarser grids, and is the same to the eye', async () => {
+    const small = await client().ask('face', { face, width: 150, height: 50 }).outcome;
+    if (small.kind !== 'done') throw new Error(small.kind);
+    const fine = rasterise(face, 150, 50, readyFrom(newShelf()));
+    const differ = small.value.band.filter((n, i) => n !== fine.band[i]);
+    // edges lie a fraction of a pixel otherwise, and there is as much of every colour
+    expect(differ.length / fine.band.length).to.be.below(0.22);
+    for (const [n] of fine.pours.entries()) {
+      const part = ({ band }: Raster): number => band.filter((b) => b === n + 1).length / band.length;
+      expect(part(small.value)).to.be.closeTo(part(fine), 0.015);
+    }
   });
 
   it('the newest request takes the place of the one before, and one can be stopped', async () => {

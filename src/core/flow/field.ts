@@ -24,7 +24,7 @@ export interface Field {
  */
 type Back = Pairs;
 
-/** Cells that a field is solved on. */
+/** Cells that a field is solved on; for a small picture a quarter of them do. */
 const FINE = 8_000;
 
 /** A stream's field is smooth but near it, and a design can have many. */
@@ -102,9 +102,10 @@ export function* fieldOf(
   moved: boolean,
   /** the plan's outline where it does not fill the rectangle */
   outline?: readonly Spot[],
+  small = false,
 ): Task<never, Field> {
   const stands = 'points' in source;
-  const grid = gridOf(box, stands ? FINE : COARSE);
+  const grid = gridOf(box, (stands ? FINE : COARSE) / (small ? 4 : 1));
   const { nx, ny, dx, dy } = grid;
   const open = outline && openCells(grid, box, outline);
   const part = stands

@@ -56,6 +56,7 @@ interface Making {
   readonly spec: BlockSpec;
   readonly levels: Levels;
   readonly fields: Map<string, Field>;
+  readonly small: boolean;
 }
 
 /** The outline of a plan that is round at all levels alike, as a tube's that stands; undefined for one that fills its rectangle, or changes. */
@@ -75,14 +76,14 @@ function roundOutline({ levels, box }: Levels): readonly Spot[] | undefined {
 }
 
 function* fieldFor(
-  { levels, fields }: Making,
+  { levels, fields, small }: Making,
   source: Extract<Source, { kind: 'outline' | 'point' }>,
   moved: boolean,
 ): Task<never, Field> {
   const key = `${String(moved)} ${JSON.stringify(source)}`;
   const known = fields.get(key);
   if (known) return known;
-  const field = yield* fieldOf(levels.box, source, moved, roundOutline(levels));
+  const field = yield* fieldOf(levels.box, source, moved, roundOutline(levels), small);
   fields.set(key, field);
   return field;
 }
@@ -186,11 +187,11 @@ function depthPart(
   return Float64Array.from(levels, (_, l) => Math.min(1, Math.max(0, 1 - ((tip - l) * spacing) / widthMm)));
 }
 
-/** Everything that faces are read off, made once. Long for many strokes: it can be left off between. */
-export function* prepare(spec: BlockSpec): Task<never, Prepared> {
+/** Everything that faces are read off, made once. Long for many strokes: it can be left off between. `small`: on coarser grids, for pictures of a few dozen pixels. */
+export function* prepare(spec: BlockSpec, small = false): Task<never, Prepared> {
   const levels = levelsOf(spec);
   yield { done: 0.1 };
-  const making: Making = { spec, levels, fields: new Map() };
+  const making: Making = { spec, levels, fields: new Map(), small };
   const parts = partsOf(spec.moves);
   /** the surface before each part */
   const surfaces: number[] = [];
@@ -214,7 +215,7 @@ export function* prepare(spec: BlockSpec): Task<never, Prepared> {
         stages.push(yield* runOf(making, part.moves, before, now));
         break;
       case 'stroke': {
-        const warp = yield* warpOf(part.paths, part.widthMm, levels.box);
+        const warp = yield* warpOf(part.paths, part.widthMm, levels.box, small);
         stages.push({ kind: 'drawn', warp, part: depthPart(levels, before, part.depthMm, part.widthMm) });
         break;
       }

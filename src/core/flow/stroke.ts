@@ -132,10 +132,16 @@ export function drawn(
 export type Warp = Pairs;
 
 /** All strokes of one stick at once, kept on a grid: looking a place up then costs the same for one stroke as for a hundred. */
-export function* warpOf(paths: readonly (readonly Spot[])[], width: number, box: Box): Task<never, Warp> {
+export function* warpOf(
+  paths: readonly (readonly Spot[])[],
+  width: number,
+  box: Box,
+  small = false,
+): Task<never, Warp> {
   const touches = touchesOf(paths, width, box);
-  const nx = Math.max(8, Math.ceil(wide(box) / SPACING));
-  const ny = Math.max(8, Math.ceil(long(box) / SPACING));
+  const spacing = small ? 2.4 * SPACING : SPACING;
+  const nx = Math.max(8, Math.ceil(wide(box) / spacing));
+  const ny = Math.max(8, Math.ceil(long(box) / spacing));
   const [dx, dy] = [wide(box) / nx, long(box) / ny];
   // what is moved can come from a little outside its tile
   const reach = 2 * width;

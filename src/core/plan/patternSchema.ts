@@ -52,11 +52,18 @@ export const MOST_POINTS = 2000;
 /** The way of a stick in plan. `about` is where fans, spirals and rings are drawn round. */
 const about = v.strictObject(spot);
 
+const fanOf = (issue: { input: number }): string => `${issue.input} strokes is outside 2 to 96`;
+
 const pathSchema = v.variant('kind', [
   v.strictObject({
     kind: v.literal('fan'),
     about,
-    strokes: v.pipe(v.number(), v.integer('whole strokes are wanted'), v.minValue(2), v.maxValue(96)),
+    strokes: v.pipe(
+      v.number(),
+      v.integer('whole strokes are wanted'),
+      v.minValue(2, fanOf),
+      v.maxValue(96, fanOf),
+    ),
     way: v.picklist(['out', 'in']),
     /** between each two of them another, from half way out */
     doubled: v.boolean(),

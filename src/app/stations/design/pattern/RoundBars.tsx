@@ -1,6 +1,8 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { countRounds, evenRounds, halvingRounds, setRoundPart } from '../../../../core/edit/pattern.ts';
 import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import { MOST_ROUNDS } from '../../../../core/plan/patternSchema.ts';
+import { fail } from '../../../../core/result/result.ts';
 import { roundsOf } from '../../../../core/weigh/rounds.ts';
 import { Gesture } from '../../../../store/gesture.ts';
 import { FigureField } from '../../../parts/quantities.tsx';
@@ -49,7 +51,15 @@ export function RoundBars({ layer }: { readonly layer: PouredLayer }) {
           label="Rounds"
           suffix=""
           value={parts.length}
-          onValue={(count, g) => edit((p) => countRounds(p, pour.id, count), g)}
+          onValue={(count, g) =>
+            edit(
+              (p) =>
+                Number.isInteger(count) && count >= 1 && count <= MOST_ROUNDS
+                  ? countRounds(p, pour.id, count)
+                  : fail('out-of-range', `${count} rounds is outside 1 to ${MOST_ROUNDS} whole ones`),
+              g,
+            )
+          }
         />
         <div className="flex flex-wrap gap-1.5">
           <button type="button" className="btn btn-sm" onClick={() => edit((p) => evenRounds(p, pour.id))}>

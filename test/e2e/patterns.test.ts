@@ -84,6 +84,11 @@ describe('patterns in the browser', () => {
     await page.getByRole('button', { name: 'The stick: spiral' }).waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Redo' }).click();
     await page.getByRole('button', { name: 'The stick: spiral' }).waitFor();
+    await page.getByRole('button', { name: 'Earlier', exact: true }).click();
+    expect(await page.getByRole('button', { name: /^The stick:/ }).allInnerTexts()).to.deep.equal([
+      'spiral',
+      'fan',
+    ]);
     // the sheet, round by round
     await page.getByRole('link', { name: /Pour day/ }).click();
     await page.getByText(/6 rounds of B, A, C, A/).waitFor();

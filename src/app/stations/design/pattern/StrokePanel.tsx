@@ -1,6 +1,6 @@
 import { Trash2, X } from 'lucide-react';
 import { newPath, updateStroke } from '../../../../core/edit/pattern.ts';
-import { removeStep } from '../../../../core/edit/pours.ts';
+import { moveStep, removeStep } from '../../../../core/edit/pours.ts';
 import type { StickPath } from '../../../../core/plan/patternSchema.ts';
 import type { Stroke } from '../../../../core/plan/stepSchema.ts';
 import { pourChosen } from '../../../../store/deskSlice.ts';
@@ -21,7 +21,8 @@ export const PATH_NAMES: Readonly<Record<StickPath['kind'], string>> = {
 
 /** A stick drawn through the batter: which way, how thick and how deep. */
 export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
-  const { computed, edit, show } = useBench();
+  const { plan, computed, edit, show } = useBench();
+  const at = plan.steps.findIndex((s) => s.id === stroke.id);
   const dispatch = useAppDispatch();
   const { path } = stroke;
   const put = (next: StickPath, gesture?: Gesture) =>
@@ -156,7 +157,23 @@ export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
         value={stroke.depthMm}
         onValue={(depthMm, g) => edit((p) => updateStroke(p, stroke.id, { depthMm }), g)}
       />
-      <div>
+      <div className="flex flex-wrap gap-1.5">
+        {([-1, 1] as const).map((by) => {
+          const other = plan.steps[at + by];
+          return (
+            <button
+              key={by}
+              type="button"
+              className="btn btn-sm"
+              disabled={!other || other.kind === 'finish'}
+              onClick={() => {
+                if (other) edit((p) => moveStep(p, stroke.id, other.id));
+              }}
+            >
+              {by < 0 ? 'Earlier' : 'Later'}
+            </button>
+          );
+        })}
         <button
           type="button"
           className="btn btn-sm"

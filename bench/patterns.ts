@@ -14,22 +14,20 @@ import { countRounds } from '../src/core/edit/pattern.ts';
 import type { Plan } from '../src/core/plan/planSchema.ts';
 import { finish } from '../src/core/task/task.ts';
 import { demoPlans } from '../test/support/plans.ts';
+import { ms, percentile, type Say } from './measure.ts';
 
 const WIDE = 600;
 const HIGH = 180;
 
-const median = (list: readonly number[]): number => list.toSorted((a, b) => a - b)[list.length >> 1] ?? 0;
-
 const time = (times: number, run: () => void): number =>
-  median(
+  percentile(
     Array.from({ length: times }, () => {
       const from = performance.now();
       run();
       return performance.now() - from;
     }),
+    50,
   );
-
-const ms = (x: number): string => `${x.toFixed(1)} ms`;
 
 const blockOf = (plan: Plan): BlockSpec => {
   const found = bodiesOf(computePlan(plan)).find(
@@ -58,7 +56,7 @@ function sizeOf(value: unknown, seen = new Set<unknown>()): number {
 }
 
 /** Patterns: made ready once, then read off; how that grows with rounds, and against pulling back one pour after another. */
-export function benchPatterns(say: (name: string, value: string) => void): void {
+export function benchPatterns(say: Say): void {
   const plan = demoPlans().find((p) => p.name === 'Basalt Columns');
   if (!plan) throw new Error('no Basalt Columns');
   const spec = blockOf(plan);

@@ -36,7 +36,7 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
 
 const whole = (mm: number): number => Math.round(mm * 2) / 2;
 
-interface HandleProps extends PlanMarksProps {
+interface HandleProps extends Pick<PlanMarksProps, 'scale'> {
   readonly at: readonly [number, number];
   readonly label: string;
   readonly onMove: (x: number, y: number, gesture: Gesture | undefined) => void;
@@ -116,7 +116,6 @@ export function PlanMarks({ spot, scale }: PlanMarksProps) {
       ))}
       {standing && column.length > 0 && !follows && (
         <Handle
-          spot={spot}
           scale={scale}
           at={[standing.xMm, standing.yMm]}
           label={`The column, ${show.length(standing.xMm)} right of the middle and ${show.length(standing.yMm)} beyond it: arrow keys move it`}
@@ -151,7 +150,6 @@ export function PlanMarks({ spot, scale }: PlanMarksProps) {
           return (
             <Handle
               key={i}
-              spot={spot}
               scale={scale}
               at={[s.xMm, s.yMm]}
               label={`Place ${i + 1}: arrow keys move it`}

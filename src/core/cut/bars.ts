@@ -1,12 +1,10 @@
 import type { PouredLayer } from '../fill/layers.ts';
 import type { LaidPlan } from '../fill/layPlan.ts';
-import { clip } from '../geometry/clip.ts';
 import { fillProfile } from '../geometry/fillProfile.ts';
-import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
-import { volumeOf } from '../geometry/volume.ts';
 import { isCavity } from '../mould/schema.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
+import { holeMassG, holeOf } from '../pattern/hole.ts';
 import type { CutSettings, Plan } from '../plan/planSchema.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
@@ -47,10 +45,6 @@ export function barCount(lengthMm: Millimetres, cut: CutSettings): number {
   const usable = lengthMm - cut.trimStartMm - cut.trimEndMm;
   return Math.max(0, Math.floor(((usable + cut.kerfMm) / (cut.thicknessMm + cut.kerfMm)) * (1 + 1e-9)));
 }
-
-/** The part of a layer that a column stood in: its hole, filled from what is held back. */
-const holeOf = (layer: PouredLayer): Polyhedron | undefined =>
-  layer.blocked && clip(layer.blocked, { normal: layer.up, offset: layer.offset }).below;
 
 interface Slices {
   /** ml and g of a piece's layers, holes filled, below a place on the axis */
@@ -102,10 +96,7 @@ export function cutBars(
       : plan.cut;
   const pieces = piecesOf(plan.mould, geometry, fill.heightMm);
   const heldG = totalHeldBack(plan) / plan.fill.copies;
-  const holeG = stack.layers.reduce((s, l) => {
-    const hole = holeOf(l);
-    return s + (hole ? (volumeOf(hole) / MM3_PER_ML) * l.densityGMl : 0);
-  }, 0);
+  const holeG = holeMassG(stack.layers);
   const filled = holeG > 0 ? Math.min(1, heldG / holeG) : 1;
   const topG = Math.max(0, heldG - holeG);
   const area = pieces.reduce((s, p) => s + p.widthMm * p.lengthMm, 0);

@@ -1,5 +1,6 @@
 import type { Column } from '../mould/schema.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
+import { cornerSpot } from '../pattern/blocks.ts';
 import { MOST_ROUNDS, type PatternPour, type Place, type StickPath } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { potsOf, roundOf } from '../plan/sources.ts';
@@ -156,10 +157,9 @@ function fanAbout(plan: Plan): { xMm: Millimetres; yMm: Millimetres } {
   const place = pour?.kind === 'pour' ? pour.pattern?.place : undefined;
   if (place?.at !== 'corner') return aboutOf(plan);
   const { most } = mouldGeometry(plan.mould);
-  return {
-    xMm: ((place.corner.startsWith('left') ? -1 : 1) * most.width) / 2,
-    yMm: ((place.corner.endsWith('near') ? -1 : 1) * most.length) / 2,
-  };
+  const [x, y] = [most.width / 2, most.length / 2];
+  const [xMm, yMm] = cornerSpot(place.corner, { x0: 0 - x, x1: x, y0: 0 - y, y1: y });
+  return { xMm, yMm };
 }
 
 export function newPath(plan: Plan, kind: StickPath['kind']): StickPath {

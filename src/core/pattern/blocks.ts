@@ -48,7 +48,8 @@ const planBox = (solid: Polyhedron): Box => {
   return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
 };
 
-const cornerSpot = (corner: Corner, { x0, x1, y0, y1 }: Box): Spot => [
+/** Where a corner of a plan is. */
+export const cornerSpot = (corner: Corner, { x0, x1, y0, y1 }: Box): Spot => [
   corner.startsWith('left') ? x0 : x1,
   corner.endsWith('near') ? y0 : y1,
 ];

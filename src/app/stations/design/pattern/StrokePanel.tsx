@@ -19,6 +19,21 @@ export const PATH_NAMES: Readonly<Record<StickPath['kind'], string>> = {
   free: 'A path of your own',
 };
 
+type Way = Extract<StickPath, { kind: 'fan' }>['way'];
+
+/** Out from the middle, or in to it. */
+const WayChoice = ({ way, onChoose }: { readonly way: Way; readonly onChoose: (way: Way) => void }) => (
+  <Choice
+    legend="Drawn"
+    value={way}
+    options={[
+      { value: 'out', label: 'out' },
+      { value: 'in', label: 'in' },
+    ]}
+    onChoose={onChoose}
+  />
+);
+
 /** A stick drawn through the batter: which way, how thick and how deep. */
 export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
   const { plan, computed, edit, show } = useBench();
@@ -62,15 +77,7 @@ export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
               value={path.strokes}
               onValue={(strokes, g) => put({ ...path, strokes: Math.round(strokes) }, g)}
             />
-            <Choice
-              legend="Drawn"
-              value={path.way}
-              options={[
-                { value: 'out', label: 'out' },
-                { value: 'in', label: 'in' },
-              ]}
-              onChoose={(way) => put({ ...path, way })}
-            />
+            <WayChoice way={path.way} onChoose={(way) => put({ ...path, way })} />
           </div>
           <label className="flex cursor-pointer items-center gap-2 text-sm">
             <input
@@ -90,15 +97,7 @@ export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
             value={path.pitchMm}
             onValue={(pitchMm, g) => put({ ...path, pitchMm }, g)}
           />
-          <Choice
-            legend="Drawn"
-            value={path.way}
-            options={[
-              { value: 'out', label: 'out' },
-              { value: 'in', label: 'in' },
-            ]}
-            onChoose={(way) => put({ ...path, way })}
-          />
+          <WayChoice way={path.way} onChoose={(way) => put({ ...path, way })} />
         </div>
       )}
       {path.kind === 'rings' && (

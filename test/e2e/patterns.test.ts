@@ -2,15 +2,18 @@ import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
 import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
 
-/** Every simulated picture on the page is there and sharp. */
+const SHARP = '[data-swirl="sharp"]';
+
+/** Every simulated picture on the page is there and sharp; how many there are. */
 async function sharp(page: Page): Promise<number> {
   const all = page.locator('canvas[data-swirl]');
   await all.first().waitFor({ state: 'attached' });
-  for (let i = 0; i < 150; i += 1) {
-    if ((await page.locator('canvas[data-swirl]:not([data-swirl="sharp"])').count()) === 0) break;
-    await page.waitForTimeout(100);
-  }
-  expect(await page.locator('canvas[data-swirl]:not([data-swirl="sharp"])').count()).to.equal(0);
+  const left = page.locator(`canvas[data-swirl]:not(${SHARP})`);
+  for (let i = 0; i < 400 && (await left.count()) > 0; i += 1) await page.waitForTimeout(100);
+  const waiting = await left.evaluateAll((those) =>
+    those.map((c) => [c.dataset['swirl'], c.getAttribute('width'), c.getAttribute('height')].join(' ')),
+  );
+  expect(waiting, 'pictures that do not come').to.deep.equal([]);
   return all.count();
 }
 

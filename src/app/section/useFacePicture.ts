@@ -3,8 +3,17 @@ import type { FramedFace } from '../../core/face/framed.ts';
 import type { Raster } from '../../core/face/raster.ts';
 import { patternClient } from './patternClient.ts';
 
+interface Wanted {
+  readonly face: FramedFace;
+  readonly width: number;
+  readonly height: number;
+}
+
+const same = (a: Wanted | undefined, b: Wanted): boolean =>
+  a?.face === b.face && a.width === b.width && a.height === b.height;
+
 /** Worked out in this thread where no worker can be had. */
-async function here(wanted: { face: FramedFace; width: number; height: number }): Promise<Raster> {
+async function here(wanted: Wanted): Promise<Raster> {
   const [{ facePicture, newShelf }, { finish }] = await Promise.all([
     import('../../core/face/ready.ts'),
     import('../../core/task/task.ts'),
@@ -13,7 +22,7 @@ async function here(wanted: { face: FramedFace; width: number; height: number })
 }
 
 /** A picture under way. */
-export interface Drawn {
+interface Drawn {
   readonly raster: Raster | undefined;
   /** how far a new one is, 0..1; undefined when it is there */
   readonly done: number | undefined;
@@ -25,30 +34,30 @@ export interface Drawn {
  */
 export function useFacePicture(face: FramedFace, width: number, height: number): Drawn {
   const key = useId();
-  const [drawn, setDrawn] = useState<Drawn>({ raster: undefined, done: 0 });
+  const [drawn, setDrawn] = useState<Drawn & { readonly of?: Wanted }>({ raster: undefined, done: 0 });
   useEffect(() => {
     let gone = false;
     const wanted = { face, width, height };
     const job = patternClient.ask('face', wanted, {
       key,
       onProgress: ({ done, partial }) => {
-        if (!gone) setDrawn((now) => ({ raster: partial ?? now.raster, done }));
+        if (!gone) setDrawn((now) => ({ raster: partial ?? now.raster, done, of: wanted }));
       },
     });
     const get = async (): Promise<void> => {
       const outcome = await job.outcome;
       if (outcome.kind === 'cancelled' || gone) return;
       const raster = outcome.kind === 'done' ? outcome.value : await here(wanted);
-      setDrawn({ raster, done: undefined });
+      setDrawn({ raster, done: undefined, of: wanted });
     };
     get().catch(() => {
       // the last good picture stays
-      if (!gone) setDrawn((now) => ({ ...now, done: undefined }));
+      if (!gone) setDrawn((now) => ({ ...now, done: undefined, of: wanted }));
     });
     return () => {
       gone = true;
       job.stop();
     };
   }, [face, width, height, key]);
-  return drawn;
+  return same(drawn.of, { face, width, height }) ? drawn : { ...drawn, done: 0 };
 }

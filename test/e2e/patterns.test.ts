@@ -2,13 +2,17 @@ import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
 import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
 
-const SHARP = '[data-swirl="sharp"]';
+/** Sharp, or never on the screen. */
+const WAITING = 'canvas[data-swirl]:not([data-swirl="sharp"]):not([data-swirl="unseen"])';
 
-/** Every simulated picture on the page is there and sharp; how many there are. */
+/** Every simulated picture on the screen is there and sharp; how many there are in all. */
 async function sharp(page: Page): Promise<number> {
   const all = page.locator('canvas[data-swirl]');
   await all.first().waitFor({ state: 'attached' });
-  const left = page.locator(`canvas[data-swirl]:not(${SHARP})`);
+  // what has just come onto the screen says so a frame later
+  await page.evaluate('new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(() => r())))');
+  await page.waitForTimeout(60);
+  const left = page.locator(WAITING);
   for (let i = 0; i < 400 && (await left.count()) > 0; i += 1) await page.waitForTimeout(100);
   const waiting = await left.evaluateAll((those) =>
     those.map((c) => [c.dataset['swirl'], c.getAttribute('width'), c.getAttribute('height')].join(' ')),
@@ -147,12 +151,12 @@ describe('patterns in the browser', () => {
     await page.mouse.down();
     await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 4 });
     await page.mouse.up();
-    expect(await column.getAttribute('aria-label')).to.match(
-      /, (2[0-9](\.\d)?) mm right of the middle and 0 mm/,
-    );
+    await page
+      .getByRole('button', { name: /^The column, (2[0-9](\.\d)?) mm right of the middle and 0 mm/ })
+      .waitFor();
     await column.focus();
     await column.press('Shift+ArrowUp');
-    expect(await column.getAttribute('aria-label')).to.match(/10 mm beyond it/);
+    await page.getByRole('button', { name: /^The column, .* 10 mm beyond it/ }).waitFor();
     await page.getByLabel('Pour in rounds').selectOption({ index: 6 });
     await page.getByRole('heading', { name: 'Drops' }).waitFor();
     await page.getByRole('button', { name: 'Place', exact: true }).click();

@@ -1,5 +1,6 @@
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
 import { rasterise, type Ready } from '../../src/core/face/raster.ts';
+import { holeVolumeMl } from '../../src/core/pattern/hole.ts';
 import { seeded } from './random.ts';
 import type { LaidMould } from '../../src/core/fill/layPlan.ts';
 
@@ -27,4 +28,17 @@ export function simulatedMl(
     }
   }
   return shown;
+}
+
+/** What was poured of every deposit, ml; the column's hole apart. */
+export function pouredMl({ stack }: Pick<LaidMould, 'stack'>): ReadonlyMap<string, number> {
+  const poured = new Map<string, number>();
+  for (const layer of stack.layers)
+    for (const part of layer.parts)
+      poured.set(
+        part.key,
+        (poured.get(part.key) ?? 0) +
+          (layer.volumeMl + (layer.pour.pattern ? 0 : holeVolumeMl([layer]))) * part.share,
+      );
+  return poured;
 }

@@ -13,7 +13,7 @@ import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import type { Shape } from '../../src/core/mould/schema.ts';
 import { boxPlan, demoPlans, pour, rest } from '../support/plans.ts';
 import { seeded } from '../support/random.ts';
-import { simulatedMl } from '../support/simulated.ts';
+import { pouredMl, simulatedMl } from '../support/simulated.ts';
 
 const SHAPES: readonly Shape[] = [
   { kind: 'box', lengthMm: 160, widthMm: 110, heightMm: 60 },
@@ -85,19 +85,6 @@ function patterned(shape: Shape, place: Place, rounds: readonly number[], base: 
         : s,
     ),
   };
-}
-
-/** What was poured of every deposit, ml; the column's hole apart. */
-function pouredMl({ stack }: Pick<LaidMould, 'stack'>): ReadonlyMap<string, number> {
-  const poured = new Map<string, number>();
-  for (const layer of stack.layers)
-    for (const part of layer.parts)
-      poured.set(
-        part.key,
-        (poured.get(part.key) ?? 0) +
-          (layer.volumeMl + (layer.pour.pattern ? 0 : holeVolumeMl([layer]))) * part.share,
-      );
-  return poured;
 }
 
 /** Every deposit's volume as it is shown, against what was poured, as parts of all there is. */
@@ -315,7 +302,7 @@ describe('patterns: what is weighed', () => {
         expect(block.deposits.reduce((s, d) => s + d.simulated_share_percent, 0)).to.be.closeTo(100, 1e-6);
       }
     }
-    expect(blocks).to.equal(3);
+    expect(blocks).to.equal(5);
   });
 
   it('says with the number what is wrong: no column, too deep, outside, rounds too small, too thick', () => {

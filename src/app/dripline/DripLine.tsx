@@ -45,23 +45,41 @@ interface MarkProps {
   readonly chosen: boolean;
 }
 
-const Mark = memo(function Mark({ step, chosen }: MarkProps) {
+interface ToolMarkProps {
+  readonly id: string;
+  readonly name: string;
+  readonly says: string;
+  readonly chosen: boolean;
+}
+
+/** Something done with a tool: chosen, it is seen and changed. */
+function ToolMark({ id, name, says, chosen }: ToolMarkProps) {
   const dispatch = useAppDispatch();
-  if (step.kind === 'stroke')
-    return (
-      <button
-        type="button"
-        className="grid cursor-pointer justify-items-center gap-1 px-2 pb-1"
-        aria-pressed={chosen}
-        aria-label={`The stick: ${PATHS[step.path.kind]}`}
-        onClick={() => dispatch(pourChosen(chosen ? null : step.id))}
-      >
-        <span
-          className={`-mt-[5px] size-2.5 rotate-45 border border-base-content ${chosen ? 'bg-accent' : 'bg-base-100'}`}
-        />
-        <span className={`text-xs ${chosen ? 'font-bold' : ''}`}>{PATHS[step.path.kind]}</span>
-      </button>
-    );
+  return (
+    <button
+      type="button"
+      className="grid cursor-pointer justify-items-center gap-1 px-2 pb-1"
+      aria-pressed={chosen}
+      aria-label={says}
+      onClick={() => dispatch(pourChosen(chosen ? null : id))}
+    >
+      <span
+        className={`-mt-[5px] size-2.5 rotate-45 border border-base-content ${chosen ? 'bg-accent' : 'bg-base-100'}`}
+      />
+      <span className={`text-xs ${chosen ? 'font-bold' : ''}`}>{name}</span>
+    </button>
+  );
+}
+
+const Mark = memo(function Mark({ step, chosen }: MarkProps) {
+  if (step.kind === 'stroke') {
+    const name = PATHS[step.path.kind];
+    return <ToolMark id={step.id} name={name} says={`The stick: ${name}`} chosen={chosen} />;
+  }
+  if (step.kind === 'wire')
+    return <ToolMark id={step.id} name="wire" says="The wire, through the section" chosen={chosen} />;
+  if (step.kind === 'pull')
+    return <ToolMark id={step.id} name="pull" says="The column is pulled" chosen={chosen} />;
   if (step.kind === 'wait')
     return (
       <span className="grid justify-items-center gap-1">
@@ -97,7 +115,7 @@ const Mark = memo(function Mark({ step, chosen }: MarkProps) {
   return (
     <span className="grid justify-items-center gap-1">
       <span className="-mt-[5px] size-2.5 rotate-45 border border-base-content bg-base-100" />
-      <span className="text-xs">{step.kind === 'finish' ? FINISH[step.what] : 'pull'}</span>
+      <span className="text-xs">{FINISH[step.what]}</span>
     </span>
   );
 });

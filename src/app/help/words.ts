@@ -87,6 +87,10 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
       'How deep a falling stream goes into the batter it falls on: deeper from higher, and when it is thin.',
   },
   { word: 'Portions', means: 'Oils divided between the jugs before the lye, so that each jug gets its own.' },
+  {
+    word: 'Pointed layers',
+    means: 'Close lines poured over a layer that is still fluid, which sink into it as points.',
+  },
   { word: 'Pot', means: 'Batter of one colour, with a letter: what is mixed in one jug.' },
   { word: 'Prop', means: 'What is put under an edge, an end or a corner of the mould to tilt it.' },
   {
@@ -124,4 +128,9 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
   { word: 'Trace', means: 'Batter thick enough that a drop lies on top for a moment: light, medium, thick.' },
   { word: 'Trim', means: 'What is cut off an end before the first bar.' },
   { word: 'Turn', means: 'One pot’s place in a round.' },
+  {
+    word: 'Wire',
+    means:
+      'A bent wire, mostly with a sleeve on it, moved through fluid layers along a way that is drawn in the section.',
+  },
 ];

@@ -1,7 +1,7 @@
 import { faceAt } from '../../core/face/face.ts';
-import type { MouldFacts } from '../../core/advice/facts.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
-import { bodiesOf } from '../../core/pattern/blocks.ts';
+import type { Body } from '../../core/pattern/blocks.ts';
+import type { StepId } from '../../core/validate/ids.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { useCallback, useMemo } from 'react';
 import { propsAt } from '../../core/edit/prop.ts';
@@ -29,7 +29,9 @@ import { Ruler } from './Ruler.tsx';
 import { SpillLine, SpillWords } from './Spill.tsx';
 import { SurfaceLines } from './SurfaceLines.tsx';
 import { TiltHandle } from './TiltHandle.tsx';
+import { useRehearsed } from './useRehearsed.ts';
 import { Walls } from './Walls.tsx';
+import { WireMarks } from './WireMarks.tsx';
 
 /** Narrower than this, layers are named by their letters alone, px. */
 const CALLOUTS_FROM = 500;
@@ -54,19 +56,11 @@ function propWords(plan: Plan, here: PouredLayer, view: View, geometry: MouldGeo
   return prop && `prop ${formatLength(prop.heightMm, 'mm')}`;
 }
 
-type Standing = Pick<MouldFacts, 'plan' | 'stack' | 'geometry'> & { readonly hand?: number };
-
-/** A mould as it stands once a pour is in. */
-const upTo = (
-  { plan, stack, geometry, hand }: Standing,
-  pourId: string,
-  layers: readonly PouredLayer[],
-): Standing => ({
-  ...(hand === undefined ? {} : { hand }),
-  plan: { ...plan, steps: plan.steps.slice(0, plan.steps.findIndex((s) => s.id === pourId) + 1) },
-  stack: { ...stack, layers },
-  geometry,
-});
+/** Pours of a block, but the last: its surface is the block's. */
+const pushedIn = (bodies: readonly Body[]): ReadonlySet<StepId> =>
+  new Set(
+    bodies.flatMap((b) => (b.kind === 'block' ? b.block.layers.slice(0, -1).map((l) => l.pour.id) : [])),
+  );
 
 interface FlatViewProps {
   readonly view: View;
@@ -87,21 +81,9 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
   const { geometry, stack, fill } = computed;
   const { mould } = plan;
 
-  const index = stack.layers.findIndex((l) => l.pour.id === chosen);
-  const here = moment === 'pour' ? stack.layers[index] : undefined;
+  const { step, index, here, layers, bodies, columnStands } = useRehearsed();
   const tilt = here?.tilt ?? LEVEL;
   const degrees = view === 'section' ? tilt.rollDeg : tilt.pitchDeg;
-  const layers = useMemo(
-    () => (here ? stack.layers.slice(0, index + 1) : stack.layers),
-    [here, stack, index],
-  );
-
-  // what is rehearsed is what the loaf would be if nothing followed
-  const bodies = useMemo(
-    () => bodiesOf(here ? upTo(computed, here.pour.id, layers) : computed),
-    [computed, here, layers],
-  );
-
   const named = width >= CALLOUTS_FROM;
   const wall = drawnWallMm(mould);
   const wide = wideIn(geometry, view);
@@ -127,8 +109,6 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
   const blocked = geometry.rooms.flatMap((r) => (r.blocked ? [viewPolygon(r.blocked, view, at)] : []));
   const face = faceAt(bodies, view, at);
   const half = wide / 2 + wall;
-  // once it is pulled, its hole is filled
-  const standing = here !== undefined || !plan.steps.some((s) => s.kind === 'pull');
   const choose = useCallback(
     (id: string): void => {
       dispatch(pourChosen(id));
@@ -184,9 +164,11 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
               />
             ))}
             <Swirls face={face} frame={frame} colours={depositColours(colours)} />
-            {editable && <SurfaceLines layers={layers} view={view} at={at} frame={frame} />}
+            {editable && (
+              <SurfaceLines layers={layers} pushed={pushedIn(bodies)} view={view} at={at} frame={frame} />
+            )}
             <Dividers mould={mould} geometry={geometry} view={view} frame={frame} />
-            {standing &&
+            {columnStands &&
               blocked.map((polygon, i) => (
                 <path
                   key={i}
@@ -208,7 +190,10 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
                 className="pointer-events-none"
               />
             )}
-            {editable && here && (
+            {step?.kind === 'wire' && (step.lies === 'lengthwise') === (view === 'section') && (
+              <WireMarks wire={step} frame={frame} editable={editable} />
+            )}
+            {editable && here && step?.kind === 'pour' && (
               <TiltHandle
                 frame={frame}
                 view={view}
@@ -239,7 +224,7 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
             fill="currentColor"
           >
             {here ? (
-              `as it stands at pour ${index + 1}`
+              `as it stands ${step?.kind === 'pour' ? `at pour ${index + 1}` : 'after that'}`
             ) : (
               <>
                 {show.length(view === 'section' ? geometry.floor.width : geometry.floor.length)} inside

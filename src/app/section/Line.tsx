@@ -13,6 +13,8 @@ interface LineProps {
   readonly y0: number;
   readonly y1: number;
   readonly chosen: boolean;
+  /** drawn so that what lies under it is seen, unless it is chosen */
+  readonly faint: boolean;
   readonly onStart: (index: number) => void;
   /** pointer at this place in the drawing, px */
   readonly onDrag: (index: number, px: number, py: number, gesture: Gesture) => void;
@@ -26,7 +28,8 @@ const fluid = (x0: number, y0: number, x1: number, y1: number): string =>
 
 /** The surface of a pour: drag it, or move it with the arrow keys. One that a drag does not move is not drawn again. */
 export const Line = memo(function Line(props: LineProps) {
-  const { index, label, value, max, valueText, x0, x1, y0, y1, chosen, onStart, onDrag, onNudge } = props;
+  const { index, label, value, max, valueText, x0, x1, y0, y1, chosen, faint, onStart, onDrag, onNudge } =
+    props;
   const gesture = useRef<Gesture | null>(null);
   const nudges = useRef<Gesture | null>(null);
 
@@ -85,7 +88,7 @@ export const Line = memo(function Line(props: LineProps) {
         fill="none"
         stroke="#1c2727"
         strokeWidth={chosen ? 2.4 : 1}
-        className="group-focus-visible:stroke-accent group-focus-visible:stroke-[4]"
+        className={`group-focus-visible:stroke-accent group-focus-visible:stroke-[4] ${faint && !chosen ? 'opacity-20 group-hover:opacity-100 group-focus-visible:opacity-100' : ''}`}
       />
       {[
         [x0, y0],

@@ -1,6 +1,5 @@
 import { facetsOf, type Eye } from '../../core/face/facets.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
-import { bodiesOf } from '../../core/pattern/blocks.ts';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
@@ -10,6 +9,7 @@ import { useAppSelector } from '../../store/store.ts';
 import { FreePath } from './FreePath.tsx';
 import { PlanMarks } from './PlanMarks.tsx';
 import { SwirlFacet } from './SwirlFacet.tsx';
+import { useRehearsed } from './useRehearsed.ts';
 import { BEYOND_MM, PropsFromAbove } from './PropsFromAbove.tsx';
 
 const FIRST: Eye = { azimuth: -38, elevation: 32 };
@@ -35,7 +35,8 @@ export function LoafView({ above }: { readonly above: boolean }) {
   const { most, heightMm } = computed.geometry;
   const eye = above ? PLAN : turned;
   const keep = above || cutAway === 0 ? undefined : most.length / -2 + (most.length * cutAway) / 100;
-  const facets = facetsOf(bodiesOf(computed), eye, keep);
+  const { bodies, here, step } = useRehearsed();
+  const facets = facetsOf(bodies, eye, keep);
   const foot = footOf(plan.mould);
   // from above with room for the walls and for what stands under them
   const shown =
@@ -139,6 +140,7 @@ export function LoafView({ above }: { readonly above: boolean }) {
       <div className="absolute inset-x-4 bottom-3 flex items-center justify-center gap-3 text-sm">
         {above ? (
           <span className="quiet">
+            {here && `as it stands ${step?.kind === 'pour' ? 'at that pour' : 'after that'} · `}
             {show.length(most.length)} long, {show.length(most.width)} wide, near end at the foot
           </span>
         ) : (

@@ -1,10 +1,9 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { cutLines } from '../../core/cut/cutLines.ts';
 import { setPlace } from '../../core/edit/pattern.ts';
 import { columnIn, strokePaths } from '../../core/pattern/blocks.ts';
-import { Gesture } from '../../store/gesture.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useBench } from '../parts/usePlan.ts';
+import { MoveHandle } from './MoveHandle.tsx';
 
 type Px = readonly [x: number, y: number];
 
@@ -23,64 +22,6 @@ const points = (list: readonly (readonly [number, number])[], spot: PlanMarksPro
         .join(','),
     )
     .join(' ');
-
-/** What one arrow press moves, mm. */
-const NUDGE = 1;
-
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-NUDGE, 0],
-  ArrowRight: [NUDGE, 0],
-  ArrowUp: [0, NUDGE],
-  ArrowDown: [0, 0 - NUDGE],
-};
-
-const whole = (mm: number): number => Math.round(mm * 2) / 2;
-
-interface HandleProps extends Pick<PlanMarksProps, 'scale'> {
-  readonly at: readonly [number, number];
-  readonly label: string;
-  readonly onMove: (x: number, y: number, gesture: Gesture | undefined) => void;
-  readonly children: React.ReactNode;
-}
-
-/** Something in the plan that is dragged, or moved with the arrow keys. */
-function Handle({ at, scale, label, onMove, children }: HandleProps) {
-  const drag = useRef<{ gesture: Gesture; x: number; y: number; from: readonly [number, number] } | null>(
-    null,
-  );
-  const down = (event: PointerEvent): void => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = { gesture: new Gesture(), x: event.clientX, y: event.clientY, from: at };
-  };
-  const move = (event: PointerEvent): void => {
-    const start = drag.current;
-    if (!start) return;
-    const x = start.from[0] + (event.clientX - start.x) / scale;
-    const y = start.from[1] - (event.clientY - start.y) / scale;
-    onMove(whole(x), whole(y), start.gesture);
-  };
-  const key = (event: KeyboardEvent): void => {
-    const by = ARROWS[event.key];
-    if (!by) return;
-    event.preventDefault();
-    const times = event.shiftKey ? 10 : 1;
-    onMove(at[0] + by[0] * times, at[1] + by[1] * times, undefined);
-  };
-  return (
-    <g
-      role="button"
-      tabIndex={0}
-      aria-label={label}
-      className="cursor-move touch-none outline-accent focus-visible:outline-2"
-      onPointerDown={down}
-      onPointerMove={move}
-      onPointerUp={() => (drag.current = null)}
-      onKeyDown={key}
-    >
-      {children}
-    </g>
-  );
-}
 
 /** Over the loaf from above: where it is cut, where the column stands, where drops fall, and the way of the stick that is chosen. */
 export function PlanMarks({ spot, scale }: PlanMarksProps) {
@@ -115,7 +56,7 @@ export function PlanMarks({ spot, scale }: PlanMarksProps) {
         </g>
       ))}
       {standing && column.length > 0 && !follows && (
-        <Handle
+        <MoveHandle
           scale={scale}
           at={[standing.xMm, standing.yMm]}
           label={`The column, ${show.length(standing.xMm)} right of the middle and ${show.length(standing.yMm)} beyond it: arrow keys move it`}
@@ -141,14 +82,14 @@ export function PlanMarks({ spot, scale }: PlanMarksProps) {
             strokeWidth="1.4"
             strokeDasharray="5 4"
           />
-        </Handle>
+        </MoveHandle>
       )}
       {place?.at === 'drops' &&
         !follows &&
         place.spots.map((s, i) => {
           const [x, y] = spot([s.xMm, s.yMm]);
           return (
-            <Handle
+            <MoveHandle
               key={i}
               scale={scale}
               at={[s.xMm, s.yMm]}
@@ -172,7 +113,7 @@ export function PlanMarks({ spot, scale }: PlanMarksProps) {
               <text x={x} y={y + 4.5} textAnchor="middle" fontSize="13" fontWeight="700" fill="#1c2727">
                 {i + 1}
               </text>
-            </Handle>
+            </MoveHandle>
           );
         })}
     </g>

@@ -1,6 +1,7 @@
 import { useCallback } from 'react';
 import { lettersOf, type PouredLayer } from '../../core/fill/layers.ts';
 import { surfaceAcross, viewPolygon, type View } from '../../core/mould/sectionView.ts';
+import type { StepId } from '../../core/validate/ids.ts';
 import { selectBench } from '../../store/computed.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import type { Gesture } from '../../store/gesture.ts';
@@ -12,6 +13,8 @@ import { movableLines, useLineMoves } from './useLineMoves.ts';
 
 interface SurfaceLinesProps {
   readonly layers: readonly PouredLayer[];
+  /** of those whose surface is no more where it was poured: they were pushed about */
+  readonly pushed: ReadonlySet<StepId>;
   readonly view: View;
   /** where the loaf is cut for this view, mm */
   readonly at: number;
@@ -19,7 +22,7 @@ interface SurfaceLinesProps {
 }
 
 /** The surfaces of the layers that can be moved, each a line to drag. */
-export function SurfaceLines({ layers, view, at, frame }: SurfaceLinesProps) {
+export function SurfaceLines({ layers, pushed, view, at, frame }: SurfaceLinesProps) {
   const { computed, show } = useBench();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
@@ -62,6 +65,7 @@ export function SurfaceLines({ layers, view, at, frame }: SurfaceLinesProps) {
         y0={tenth(frame.y(a.z))}
         y1={tenth(frame.y(b.z))}
         chosen={layer.pour.id === chosen}
+        faint={pushed.has(layer.pour.id)}
         onStart={start}
         onDrag={drag}
         onNudge={moves.bySteps}

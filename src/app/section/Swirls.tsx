@@ -3,6 +3,7 @@ import type { Band, Face } from '../../core/face/face.ts';
 import type { FramedFace } from '../../core/face/framed.ts';
 import { painted } from '../../core/face/painted.ts';
 import type { Scale } from './frame.ts';
+import { useSeen } from '../parts/useSeen.ts';
 import { useFacePicture } from './useFacePicture.ts';
 
 /** What is seen of a band alone, in a frame as tight as can be. */
@@ -30,13 +31,17 @@ interface SwirlPictureProps {
   readonly height: number;
 }
 
+const stateOf = (seen: boolean, drawn: boolean, done: number | undefined): string =>
+  !seen ? 'unseen' : !drawn ? 'none' : done === undefined ? 'sharp' : 'coming';
+
 /** The inside of a block where it is cut, as it is simulated. A change of colour paints it anew, nothing more. */
 export const SwirlPicture = memo(function SwirlPicture({ band, colours, width, height }: SwirlPictureProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const cut = cutOf(band);
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the same cut of the same block is the same face
   const face = useMemo(() => framedBand(band), [cut]);
-  const { raster, done } = useFacePicture(face, width, height);
+  const seen = useSeen(canvas);
+  const { raster, done } = useFacePicture(face, width, height, seen);
   useEffect(() => {
     const to = canvas.current;
     if (!to || !raster) return;
@@ -53,7 +58,7 @@ export const SwirlPicture = memo(function SwirlPicture({ band, colours, width, h
       ref={canvas}
       width={width}
       height={height}
-      data-swirl={raster ? (done === undefined ? 'sharp' : 'coming') : 'none'}
+      data-swirl={stateOf(seen, raster !== undefined, done)}
       className="block size-full"
     />
   );

@@ -36,6 +36,7 @@ export function Views({ editable }: { readonly editable: boolean }) {
   const view = wanted === 'beside' && !beside ? 'plan' : wanted;
   const { plan } = useBench();
   const views = beside ? [...VIEWS, { view: 'beside', label: 'Compare' } as const] : VIEWS;
+  const isPour = plan.steps.find((s) => s.id === chosen)?.kind === 'pour';
   const flat = view === 'section' || view === 'side';
   return (
     <>
@@ -103,14 +104,18 @@ export function Views({ editable }: { readonly editable: boolean }) {
             <X className="size-4" aria-label="Show all colours" />
           </button>
         )}
-        {flat && chosen !== null && (
+        {(flat || view === 'plan' || view === 'loaf') && chosen !== null && (
           <button
             type="button"
             className="btn btn-sm border-base-300 bg-base-100"
             aria-pressed={moment === 'pour'}
             onClick={() => dispatch(momentShown(moment === 'pour' ? 'whole' : 'pour'))}
           >
-            {moment === 'pour' ? 'Show the whole loaf' : 'Show it at this pour'}
+            {moment === 'pour'
+              ? 'Show the whole loaf'
+              : isPour
+                ? 'Show it at this pour'
+                : 'Show it after this'}
           </button>
         )}
       </div>

@@ -30,12 +30,13 @@ interface Drawn {
 
 /**
  * A face in pixels, simulated apart from the page: the last one until a new one is there, coarse and then sharp. A newer request takes the place of
- * one that is under way. `face` must be the same object for the same face.
+ * one that is under way; nothing is done for one that was never on the screen. `face` must be the same object for the same face.
  */
-export function useFacePicture(face: FramedFace, width: number, height: number): Drawn {
+export function useFacePicture(face: FramedFace, width: number, height: number, seen: boolean): Drawn {
   const key = useId();
   const [drawn, setDrawn] = useState<Drawn & { readonly of?: Wanted }>({ raster: undefined, done: 0 });
   useEffect(() => {
+    if (!seen) return;
     let gone = false;
     const wanted = { face, width, height };
     const job = patternClient.ask('face', wanted, {
@@ -58,6 +59,6 @@ export function useFacePicture(face: FramedFace, width: number, height: number):
       gone = true;
       job.stop();
     };
-  }, [face, width, height, key]);
+  }, [face, width, height, key, seen]);
   return same(drawn.of, { face, width, height }) ? drawn : { ...drawn, done: 0 };
 }

@@ -4,12 +4,16 @@ import { isIn, edgesOf } from '../flow/outline.ts';
 import { slice } from '../geometry/clip.ts';
 import { formatLength, formatMass, formatShort } from '../units/format.ts';
 import { roundsOf } from '../weigh/rounds.ts';
+import { depthAt, setAt } from '../pattern/depthAt.ts';
 import { KNOW_HOW } from '../pattern/knowHow.ts';
+import { sinkOf, stageToSink } from '../setting/spike.ts';
 import { stagePhrase } from '../setting/stage.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { Pour, Stroke } from '../plan/stepSchema.ts';
 import type { Facts } from './facts.ts';
+import { setWarnings } from './inSet.ts';
 import type { Warning } from './warning.ts';
+import { wireWarnings } from './wires.ts';
 
 /** A place of the plan lies in some compartment's surface, as it is filled. */
 function isInside({ geometry, fill }: Facts, x: number, y: number): boolean {
@@ -125,6 +129,45 @@ function smallTurns({ plan }: Facts, layer: PouredLayer): Warning[] {
   ];
 }
 
+/** Lines that sink deeper than what is fluid below them go to its floor, and colours wash together. */
+function washes(facts: Facts, layer: PouredLayer): Warning[] {
+  const { pour } = layer;
+  if (pour.pattern?.place.at !== 'close-lines') return [];
+  const { plan } = facts;
+  const fluid = layer.offset - layer.riseMm - setAt(facts, pour);
+  const sinks = layer.pots.map((pot) => ({
+    pot,
+    sinkMm: sinkOf(pot.stage, pour.landing.fallMm, layer.densityGMl),
+  }));
+  const deep = sinks.filter((s) => s.sinkMm > fluid);
+  const [worst] = deep.toSorted((a, b) => b.sinkMm - a.sinkMm);
+  if (!worst || fluid <= 0) return [];
+  const say = (mm: number): string => formatLength(mm, plan.units.length);
+  const stage = Math.ceil(10 * stageToSink(fluid * 0.8, pour.landing.fallMm, layer.densityGMl)) / 10;
+  const ids = new Set(deep.map((s) => s.pot.id));
+  return [
+    {
+      code: 'lines-wash',
+      level: 'warn',
+      station: 'design',
+      step: pour.id,
+      message: `Lines of pot ${worst.pot.letter} sink ${say(Math.round(worst.sinkMm))} (estimated), and what is fluid below them is ${say(fluid)} deep: they go to its floor, and the colours wash together.`,
+      remedies:
+        stage <= KNOW_HOW['close-lines'].thickest
+          ? [
+              {
+                label: `Pour at ${stage} of 5`,
+                apply: (p) => ({
+                  ...p,
+                  pots: p.pots.map((pot) => (ids.has(pot.id) ? { ...pot, stage } : pot)),
+                }),
+              },
+            ]
+          : [],
+    },
+  ];
+}
+
 function tooThick({ pour, pots }: PouredLayer): Warning[] {
   const know = pour.pattern && KNOW_HOW[pour.pattern.place.at];
   if (!know) return [];
@@ -152,21 +195,11 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
   ];
 }
 
-/** The deepest that a stick can go where this stroke is made: to the floor of what is fluid. */
-const depthAt = ({ plan, stack }: Facts, stroke: Stroke): number => {
-  const before = new Set(plan.steps.slice(0, plan.steps.indexOf(stroke)).map((s) => s.id));
-  return Math.max(0, ...stack.layers.filter((l) => before.has(l.pour.id)).map((l) => l.offset));
-};
-
 function strokeWarnings(facts: Facts, stroke: Stroke): Warning[] {
   const { plan } = facts;
   const { length } = plan.units;
   const about = { station: 'design', step: stroke.id } as const;
   const deepest = depthAt(facts, stroke);
-  const index = plan.steps.indexOf(stroke);
-  const fluid = plan.steps
-    .slice(0, index)
-    .findLast((s) => s.kind === 'pour' || s.kind === 'wait' || s.kind === 'tilt');
   const deep: Warning[] =
     stroke.depthMm > deepest + 0.5
       ? [
@@ -184,18 +217,11 @@ function strokeWarnings(facts: Facts, stroke: Stroke): Warning[] {
           },
         ]
       : [];
-  const set: Warning[] =
-    fluid && fluid.kind !== 'pour'
-      ? [
-          {
-            ...about,
-            code: 'stroke-in-set',
-            level: 'warn',
-            message:
-              'The stick is drawn after a wait: what it would go through has set, and is drawn as it was poured.',
-          },
-        ]
-      : [];
+  const set = setWarnings(facts, stroke, {
+    code: 'stroke-in-set',
+    lowestMm: Math.max(0, deepest - stroke.depthMm),
+    what: `The stick goes ${formatLength(stroke.depthMm, length)} deep`,
+  });
   const { path } = stroke;
   const spots = path.kind === 'free' ? path.points : path.kind === 'lines' ? [] : [path.about];
   const reach = facts.geometry.most;
@@ -237,8 +263,14 @@ const isStroke = (step: { readonly kind: string }): step is Stroke => step.kind 
 export function patternWarnings(facts: Facts): Warning[] {
   const layers = facts.stack.layers.filter((l) => l.pour.pattern !== undefined);
   return [
-    ...layers.flatMap((l) => [...placeWarnings(facts, l), ...smallTurns(facts, l), ...tooThick(l)]),
+    ...layers.flatMap((l) => [
+      ...placeWarnings(facts, l),
+      ...smallTurns(facts, l),
+      ...tooThick(l),
+      ...washes(facts, l),
+    ]),
     ...unpulled(facts),
     ...facts.plan.steps.filter(isStroke).flatMap((s) => strokeWarnings(facts, s)),
+    ...facts.plan.steps.flatMap((s) => (s.kind === 'wire' ? wireWarnings(facts, s) : [])),
   ];
 }

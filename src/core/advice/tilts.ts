@@ -6,7 +6,7 @@ import { bareWalls } from '../fill/bareWall.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { steepestTilt, tiltHolds } from '../mould/spill.ts';
 import { isLevel } from '../mould/tilt.ts';
-import type { Plan } from '../plan/planSchema.ts';
+import { MOST_STEPS, type Plan } from '../plan/planSchema.ts';
 import { stagePhrase } from '../setting/stage.ts';
 import { formatLength, formatMass, formatShort } from '../units/format.ts';
 import { lowerFirst } from '../units/words.ts';
@@ -118,7 +118,10 @@ function slumps(facts: Facts): Warning[] {
       station: 'design',
       step,
       message: `Turned by ${formatShort(turn.degrees, 1)}° after ${lowerFirst(name)}, its slope would slump: it holds from ${stagePhrase(turn.neededStage)} (${formatShort(turn.neededStage, 1)} of 5), and it is ${stagePhrase(turn.heldStage)} (${formatShort(turn.heldStage, 1)}) then. An estimate.`,
-      remedies: early.length > 1 ? [wait, all] : [wait],
+      // not where a plan would have more steps than it may
+      remedies: (early.length > 1 ? [wait, all] : [wait]).filter(
+        (r) => r.apply(plan).steps.length <= MOST_STEPS,
+      ),
     };
   });
 }

@@ -1,21 +1,17 @@
-import type { OmbreId, PotId, StepId } from '../validate/ids.ts';
-import { mouldGeometry } from '../mould/geometry.ts';
-import { holeMassG } from '../pattern/hole.ts';
-import type { Place } from '../plan/patternSchema.ts';
-import { addPattern, addPull, addStroke } from './pattern.ts';
-import { holdBackEvenly } from './pots.ts';
+import type { OmbreId } from '../validate/ids.ts';
 import type { Colorant } from '../colorant/schema.ts';
 import { layPlan } from '../fill/layPlan.ts';
 import { insideOf } from '../mould/inside.ts';
 import { isCavity, type Mould } from '../mould/schema.ts';
 import { checkPlan } from '../plan/checkPlan.ts';
+import { tooRound } from '../pattern/wireRoom.ts';
 import { newPlan } from '../plan/newPlan.ts';
 import type { Plan, Units } from '../plan/planSchema.ts';
-import type { Pour } from '../plan/stepSchema.ts';
 import { evenAll } from './even.ts';
 import { takeMould } from './mould.ts';
 import { setLayers, startOmbre, updateOmbre } from './ombre.ts';
-import { LANDING_FALL_MM, mapPour } from './pours.ts';
+import { plainPour } from './plainPour.ts';
+import { pushedAside } from './pushedAside.ts';
 import { finishLevel, setTilt, zigzag } from './tilt.ts';
 
 /** A way of pouring that a plan can begin from. */
@@ -114,6 +110,20 @@ export const BEGINNINGS = [
     asks: { ...ALL, layers: false },
   },
   {
+    id: 'pointed',
+    name: 'Pointed layers',
+    says: 'close lines that sink in as points, layer after layer',
+    opens: 'design',
+    asks: { ...ALL, layers: false },
+  },
+  {
+    id: 'wire',
+    name: 'Wire through layers',
+    says: 'level layers, then a wire in waves through all of them',
+    opens: 'design',
+    asks: ALL,
+  },
+  {
     id: 'recipe',
     name: 'A recipe only',
     says: 'one plain pot that fills the mould',
@@ -150,19 +160,6 @@ const CAVITIES = 6;
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 
-const pour = (nth: number, pot: string, compartment = 0): Pour => ({
-  id: `s${nth}`,
-  kind: 'pour',
-  pot,
-  compartment,
-  amount: { kind: 'rest', parts: 1 },
-  locked: false,
-  landing:
-    nth === 1
-      ? { how: 'low', fallMm: LANDING_FALL_MM.low }
-      : { how: 'spatula', fallMm: LANDING_FALL_MM.spatula },
-});
-
 /** Pots of the chosen colours, poured in turn. */
 function layered(plan: Plan, colours: Chosen['colours'], layers: number): Plan {
   const pots = colours.slice(0, Math.max(1, layers)).map(({ name, colour }, i): Plan['pots'][number] => ({
@@ -173,7 +170,7 @@ function layered(plan: Plan, colours: Chosen['colours'], layers: number): Plan {
     stage: 1,
     colorants: [],
   }));
-  const steps = Array.from({ length: layers }, (_, i) => pour(i + 1, pots[i % pots.length]?.id ?? 'p1'));
+  const steps = Array.from({ length: layers }, (_, i) => plainPour(i + 1, pots[i % pots.length]?.id ?? 'p1'));
   return evenAll({ ...plan, pots, steps });
 }
 
@@ -184,90 +181,6 @@ const halfWidth = (mould: Mould): number => {
     ? shape.diameterMm / 2 - mould.linerMm
     : insideOf(shape, mould).floor.width / 2;
 };
-
-type PushedAside = 'column' | 'corner' | 'centre-line' | 'wall' | 'two-sided' | 'drops';
-
-const PLACES: Readonly<Record<PushedAside, Place>> = {
-  column: { at: 'column' },
-  corner: { at: 'corner', corner: 'left-near' },
-  'centre-line': { at: 'line', runs: 'lengthwise', offMm: 0 },
-  wall: { at: 'wall', wall: 'left' },
-  'two-sided': { at: 'two-walls', walls: 'long', firstPercent: 50 },
-  drops: { at: 'drops', spots: [{ xMm: 0, yMm: 0 }] },
-};
-
-/** Drops along a mould, so far apart for its width. */
-function alongMould(mould: Mould): Place {
-  const { floor } = mouldGeometry(mould);
-  const count = Math.max(2, Math.min(7, Math.round(floor.length / (floor.width * 0.45))));
-  const apart = floor.length / count;
-  return {
-    at: 'drops',
-    spots: Array.from({ length: count }, (_, i) => ({
-      xMm: Math.round(((i % 2 === 0 ? -1 : 1) * floor.width) / 6),
-      yMm: Math.round((i + 0.5) * apart - floor.length / 2),
-    })),
-  };
-}
-
-/** The pots of a layered beginning poured in rounds instead: thin, in a place, with the strokes that usually follow. */
-function pushedAside(id: PushedAside, layers: Plan): Plan {
-  const plan: Plan = { ...layers, steps: [], pots: layers.pots.map((p) => ({ ...p, stage: 1 })) };
-  const [first, ...others] = plan.pots;
-  if (!first) return plan;
-  const base = (parts: number): Pour => ({ ...pour(1, first.id), amount: { kind: 'rest', parts } });
-  const lines = others.length > 0 ? others.map((p) => p.id) : [first.id];
-  switch (id) {
-    case 'column': {
-      const poured = addPull(addPattern(plan, PLACES[id]).plan);
-      const laid = layPlan(poured);
-      const held = holdBackEvenly(poured, Math.ceil(holeMassG(laid.stack.layers) * 1.1));
-      return addStroke(held, 'fan', Math.max(1, Math.floor(laid.fill.heightMm))).plan;
-    }
-    case 'corner': {
-      const poured = addPattern(plan, PLACES[id]).plan;
-      return addStroke(poured, 'fan', Math.max(1, Math.floor(layPlan(poured).fill.heightMm))).plan;
-    }
-    case 'centre-line':
-    case 'wall':
-      return addPattern(plan, PLACES[id]).plan;
-    case 'two-sided': {
-      const thicker = {
-        ...plan,
-        pots: plan.pots.map((p) => ({ ...p, stage: lines.includes(p.id) ? 1.6 : 1.2 })),
-      };
-      const { plan: lined, stepId } = addPattern({ ...thicker, steps: [base(48)] }, PLACES['centre-line']);
-      const stacked = ofRound(lined, stepId, [...lines, ...(others.length > 0 ? [first.id] : [])], 2, 24, 8);
-      const last = addPattern(stacked, PLACES[id]);
-      return ofRound(last.plan, last.stepId, [first.id], 1, 28, 10);
-    }
-    case 'drops': {
-      const { plan: dropped, stepId } = addPattern({ ...plan, steps: [base(60)] }, alongMould(plan.mould));
-      return ofRound(dropped, stepId, lines, 2, 40, 60);
-    }
-  }
-}
-
-/** A pour of these pots, in so many rounds, taking so many parts, from so high. */
-const ofRound = (
-  plan: Plan,
-  stepId: StepId,
-  [first, ...then]: readonly PotId[],
-  rounds: number,
-  parts: number,
-  fallMm: number,
-): Plan =>
-  mapPour(plan, stepId, (p) =>
-    p.pattern && first !== undefined
-      ? {
-          ...p,
-          pot: first,
-          amount: { kind: 'rest', parts },
-          landing: { ...p.landing, fallMm },
-          pattern: { ...p.pattern, then, rounds: Array.from({ length: rounds }, () => 1) },
-        }
-      : p,
-  );
 
 function graded(
   plan: Plan,
@@ -310,7 +223,7 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
       return {
         ...two,
         mould: { ...mould, divider: { runs: 'lengthwise', thicknessMm: 2, atMm: [halfWidth(mould)] } },
-        steps: two.pots.slice(0, 2).map((p, i) => pour(i + 1, p.id, i)),
+        steps: two.pots.slice(0, 2).map((p, i) => plainPour(i + 1, p.id, i)),
       };
     }
     case 'column':
@@ -319,7 +232,9 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
     case 'wall':
     case 'two-sided':
     case 'drops':
-      return pushedAside(id, layered(plan, colours, colours.length));
+    case 'pointed':
+    case 'wire':
+      return pushedAside(id, layered(plan, colours, id === 'wire' ? layers : colours.length));
     case 'recipe':
       return {
         ...layered(plan, [{ name: 'Plain', colour: '#f0e6d0' }], 1),
@@ -333,6 +248,7 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
 /** The plan that a beginning makes of what was chosen; undefined where that mould cannot have it. */
 export function beginPlan(id: BeginningId, chosen: Chosen): Plan | undefined {
   const { planId, now, units, mould } = chosen;
+  if (id === 'wire' && tooRound(mould.shape, 'lengthwise') !== undefined) return undefined;
   const taken = takeMould(newPlan(planId, now, units), mould);
   const fresh = isCavity(mould) ? { ...taken, fill: { ...taken.fill, copies: CAVITIES } } : taken;
   const { name } = BEGINNINGS.find((b) => b.id === id) ?? BEGINNINGS[0];

@@ -1,6 +1,6 @@
 import type { Column } from '../mould/schema.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
-import { cornerSpot } from '../pattern/blocks.ts';
+import { cornerSpot } from '../pattern/moves.ts';
 import { MOST_ROUNDS, type PatternPour, type Place, type StickPath } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { potsOf, roundOf } from '../plan/sources.ts';
@@ -105,6 +105,7 @@ const FALLS: Readonly<Record<Place['at'], Pour['landing']>> = {
   line: { how: 'stream', fallMm: 50 },
   wall: { how: 'low', fallMm: 10 },
   'two-walls': { how: 'low', fallMm: 10 },
+  'close-lines': { how: 'low', fallMm: 20 },
   drops: { how: 'stream', fallMm: 150 },
 };
 
@@ -114,6 +115,7 @@ const FIRST_ROUNDS: Readonly<Record<Place['at'], number>> = {
   line: 3,
   wall: 2,
   'two-walls': 1,
+  'close-lines': 1,
   drops: 2,
 };
 
@@ -195,8 +197,8 @@ export function newPath(plan: Plan, kind: StickPath['kind']): StickPath {
   }
 }
 
-/** Strokes and a pulled column come after everything that is poured, before the finish; or right after a step. */
-function insertLate(plan: Plan, step: Step, afterId: StepId | undefined): Plan {
+/** Strokes, a wire and a pulled column come after everything that is poured, before the finish; or right after a step. */
+export function insertLate(plan: Plan, step: Step, afterId: StepId | undefined): Plan {
   const last = plan.steps.findLast((s) => s.kind !== 'finish')?.id;
   return insertAfter(plan, afterId ?? last, step);
 }

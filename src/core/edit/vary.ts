@@ -1,9 +1,10 @@
 import type { StickPath } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { roundOf } from '../plan/sources.ts';
-import type { Pour, Stroke } from '../plan/stepSchema.ts';
+import type { Pour, Stroke, Wire } from '../plan/stepSchema.ts';
 import { stagePhrase } from '../setting/stage.ts';
-import { countRounds, setPourStage, setRoundOrder, updateStroke } from './pattern.ts';
+import { countRounds, setPlace, setPourStage, setRoundOrder, updateStroke } from './pattern.ts';
+import { updateWire } from './wire.ts';
 import { setLanding } from './pours.ts';
 
 /** One way that a design could be otherwise. */
@@ -161,13 +162,72 @@ function ofStroke(stroke: Stroke): readonly Setting[] {
     : [depth];
 }
 
+/** Thinner and thicker, and lifted less high. */
+function ofWire(wire: Wire): readonly Setting[] {
+  const thick = (girthMm: number): Variant => ({
+    label: mm(girthMm),
+    apply: (p) => updateWire(p, wire.id, { girthMm }),
+  });
+  // as a part of its height above the lowest point
+  const floor = Math.min(...wire.points.map((p) => p.heightMm));
+  const last = wire.points.length - 1;
+  const lifted = (label: string, by: number): Variant => ({
+    label,
+    apply: (p) =>
+      updateWire(p, wire.id, {
+        points: wire.points.map((at, i) =>
+          i === 0 || i === last ? at : { ...at, heightMm: floor + (at.heightMm - floor) * by },
+        ),
+      }),
+  });
+  return [
+    {
+      id: `${wire.id} girth`,
+      name: 'The wire: how thick',
+      variants: [
+        thick(Math.max(1, wire.girthMm / 2)),
+        as(mm(wire.girthMm)),
+        thick(Math.min(40, wire.girthMm * 1.5)),
+      ],
+    },
+    {
+      id: `${wire.id} lift`,
+      name: 'The wire: how high it is lifted',
+      variants: [lifted('half as high', 0.5), as('as it is'), lifted('three quarters', 0.75)],
+    },
+  ];
+}
+
+/** Close lines further apart and closer. */
+function ofLines(pour: Pour, nth: string): readonly Setting[] {
+  const place = pour.pattern?.place;
+  if (place?.at !== 'close-lines') return [];
+  const apart = (spacingMm: number): Variant => ({
+    label: `${mm(spacingMm)} apart`,
+    apply: (p) => setPlace(p, pour.id, { ...place, spacingMm }),
+  });
+  return [
+    {
+      id: `${pour.id} apart`,
+      name: `Lines apart${nth}`,
+      variants: [
+        apart(Math.max(4, place.spacingMm / 1.6)),
+        as(`${mm(place.spacingMm)} apart`),
+        apart(Math.min(200, place.spacingMm * 1.6)),
+      ],
+    },
+  ];
+}
+
 /** Everything of a plan's patterns that can be varied. */
 export function settingsOf(plan: Plan): readonly Setting[] {
   const pours = plan.steps.filter((s): s is Pour => s.kind === 'pour' && s.pattern !== undefined);
   return plan.steps.flatMap((s): readonly Setting[] => {
     if (s.kind === 'stroke') return ofStroke(s);
+    if (s.kind === 'wire') return ofWire(s);
     if (s.kind !== 'pour' || !s.pattern) return [];
-    return ofPour(s, plan, pours.length > 1 ? `, pour ${pours.indexOf(s) + 1} in rounds` : '');
+    const nth = pours.length > 1 ? `, pour ${pours.indexOf(s) + 1} in rounds` : '';
+    return [...ofPour(s, plan, nth), ...ofLines(s, nth)];
   });
 }
 

@@ -37,8 +37,10 @@ export function simulatedVolumes({ keys }: Content, prepared: Prepared): Readonl
     for (let j = 0; j < LOOKS; j += 1) {
       const y = box.y0 + (j + aside) * dy;
       const x0 = box.x0 + dx * (((l + j) * GOLDEN + j * j * GOLDEN * GOLDEN) % 1);
+      // all through the levels that this one stands for
+      const within = ((l + j) * GOLDEN) % 1;
       read(
-        at(x0, y, lowest + (l + 0.5) * spacing),
+        at(x0, y, lowest + (l - (EVERY >> 1) + within * EVERY) * spacing),
         [right[0] * dx, right[1] * dx, right[2] * dx],
         LOOKS,
         row,

@@ -3,13 +3,14 @@ import { before } from './field.ts';
 import { long, pairAt, valueAt, wide, type Nodes } from './box.ts';
 import type { Level, Levels } from './levels.ts';
 import { isIn, reachOf } from './outline.ts';
-import type { Drawn, From, Prepared, Run } from './stages.ts';
+import type { Drawn, From, Prepared, Run, Section, Stage } from './stages.ts';
 import { shareAt, valueOfShare, type Shares } from './shares.ts';
 
-/** A place on its way back, in the reference rectangle, mm. */
+/** A place on its way back, in the reference rectangle, mm, and how far up in its level it is, 0 to 1. */
 interface Place {
   x: number;
   y: number;
+  through: number;
 }
 
 /** Which deposit a place of a level is in, or -1, and then the place is where it was before. */
@@ -160,6 +161,7 @@ interface FieldStep {
 /** One step of the way back. All steps have the same shape, so that what runs for every pixel stays one piece of code. */
 interface Step {
   readonly drawn: Drawn | undefined;
+  readonly section: Section | undefined;
   readonly field: FieldStep | undefined;
   readonly other: Reader | undefined;
 }
@@ -185,7 +187,7 @@ function otherReader({ levels }: Prepared, run: Run): Reader | undefined {
   switch (from.kind) {
     case 'everywhere': {
       const count = run.deposits.length;
-      return (_, level) => run.deposits[within(run.beyond, level * count, count, 1, 0)] ?? -1;
+      return ({ through }, level) => run.deposits[within(run.beyond, level * count, count, through, 0)] ?? -1;
     }
     case 'line':
       return lineReader(levels, run, from);
@@ -198,14 +200,48 @@ function otherReader({ levels }: Prepared, run: Run): Reader | undefined {
   }
 }
 
-const stepOf = (prepared: Prepared, stage: Drawn | Run): Step =>
-  stage.kind === 'drawn'
-    ? { drawn: stage, field: undefined, other: undefined }
-    : {
-        drawn: undefined,
+function stepOf(prepared: Prepared, stage: Stage): Step {
+  const none = { drawn: undefined, section: undefined, field: undefined, other: undefined };
+  switch (stage.kind) {
+    case 'drawn':
+      return { ...none, drawn: stage };
+    case 'section':
+      return { ...none, section: stage };
+    case 'run':
+      return {
+        ...none,
         field: stage.from.kind === 'field' ? fieldStep(stage, stage.from) : undefined,
         other: otherReader(prepared, stage),
       };
+  }
+}
+
+/** Bring a place of the section back to where it was, in place of it; gives the level that it was in. */
+function backInSection(
+  { axis, heights, own, levelOf, most, from, to, warp }: Section,
+  place: Place,
+  level: number,
+  pair: Float64Array,
+): number {
+  const other = axis === 0 ? place.y : place.x;
+  const last = heights.length - 1;
+  const off = place.through - 0.5;
+  const near = off < 0 ? Math.max(0, level - 1) : Math.min(last, level + 1);
+  const here = heights[level] as number;
+  let height = here + Math.abs(off) * ((heights[near] as number) - here);
+  if (other >= from && other <= to) {
+    pairAt(warp, axis === 0 ? place.x : place.y, height, pair);
+    if (axis === 0) place.x = pair[0] as number;
+    else place.y = pair[0] as number;
+    height = pair[1] as number;
+  }
+  const entries = levelOf.length - 1;
+  const was = levelOf[Math.min(entries, Math.max(0, Math.round((height / most) * entries)))] as number;
+  const thick = (own[Math.min(last, was + 1)] as number) - (own[Math.max(0, was - 1)] as number);
+  const through = 0.5 + (2 * (height - (own[was] as number))) / thick;
+  place.through = through < 0 ? 0 : through > 1 ? 1 : through;
+  return was;
+}
 
 /** Reads a row of places: `add` + the number of the deposit at each is written to `out` from `to` on. */
 export type RowReader = (
@@ -236,7 +272,7 @@ function makeReader(prepared: Prepared): RowReader {
   const steps = prepared.stages.map((s) => stepOf(prepared, s));
   const last = levels.length - 1;
   const [right, away, up] = axes;
-  const place: Place = { x: 0, y: 0 };
+  const place: Place = { x: 0, y: 0, through: 0 };
   const pair = new Float64Array(2);
   const { x0, y0 } = box;
   // from mm at a level to the reference rectangle: left, per mm across, near, per mm along
@@ -248,15 +284,17 @@ function makeReader(prepared: Prepared): RowReader {
     const [dx, dy, dz] = [dot(right, step), dot(away, step), dot(up, step)];
     // this is where the time goes, for every pixel of every picture: places in plain numbers, nothing made, nothing called that is not small
     for (let n = 0; n < count; n += 1) {
-      let level = Math.floor(z / spacing);
+      const high = z / spacing;
+      let level = Math.floor(high);
       if (level < 0) level = 0;
       else if (level > last) level = last;
+      place.through = Math.min(1, Math.max(0, high - level));
       const at = 4 * level;
       let px = x0 + (x - (fit[at] as number)) * (fit[at + 1] as number);
       let py = y0 + (y - (fit[at + 2] as number)) * (fit[at + 3] as number);
       let deposit = -1;
       for (let s = 0; s < steps.length; s += 1) {
-        const { drawn, field, other } = steps[s] as Step;
+        const { drawn, section, field, other } = steps[s] as Step;
         if (drawn) {
           const by = drawn.part[level] as number;
           if (by <= 0) continue;
@@ -280,6 +318,12 @@ function makeReader(prepared: Prepared): RowReader {
           place.x = px;
           place.y = py;
           field.back(place, level);
+          px = place.x;
+          py = place.y;
+        } else if (section) {
+          place.x = px;
+          place.y = py;
+          level = backInSection(section, place, level, pair);
           px = place.x;
           py = place.y;
         } else if (other) {

@@ -12,6 +12,16 @@ export function edgesOf(points: readonly Spot[]): Edges {
   return edges;
 }
 
+/** The same outline, anticlockwise. */
+export function anticlockwise(points: readonly Spot[]): readonly Spot[] {
+  let twice = 0;
+  for (const [i, [ax, ay]] of points.entries()) {
+    const [bx, by] = points[(i + 1) % points.length] as Spot;
+    twice += ax * by - bx * ay;
+  }
+  return twice < 0 ? points.toReversed() : points;
+}
+
 /** A point lies in the outline, its edge among it. */
 export function isIn(edges: Edges, x: number, y: number): boolean {
   for (let i = 0; i < edges.length; i += 3)

@@ -5,9 +5,10 @@ import { waver } from './hand.ts';
 import { areaOf, boxOf, levelAt, levelsOf, type Level, type Levels } from './levels.ts';
 import { edgesOf } from './outline.ts';
 import type { Rise } from './rise.ts';
-import { leftBeyond, partsOf, risesOf, type RiseMove } from './risesOf.ts';
+import { leftBelow, leftBeyond, partsOf, risesOf, type RiseMove } from './risesOf.ts';
 import { sharesOf, shareAt, valueOfShare, type Shares } from './shares.ts';
 import type { BlockSpec, Move, Source, Spot } from './spec.ts';
+import { heightsOf, linesStage, wireStage } from './section.ts';
 import type { Prepared, Run, Stage } from './stages.ts';
 import { warpOf } from './stroke.ts';
 
@@ -51,6 +52,10 @@ function lineAt({ box }: Level, areas: Shares | undefined, axis: 0 | 1, at: numb
   const [low, high] = edges(box, axis);
   return partBefore(areas, Math.min(1, Math.max(0, (at - low) / (high - low))));
 }
+
+/** Between the points of the grid that a stick's strokes are kept on, mm; of a small picture. */
+const STROKES_SPACING = 1.25;
+const SMALL_SPACING = 3;
 
 interface Making {
   readonly spec: BlockSpec;
@@ -112,7 +117,8 @@ function* runOf(
   const was = (): Uint16Array => Uint16Array.from(now, (z) => levelAt(levels, z));
   switch (source.kind) {
     case 'level':
-      return { kind: 'run', deposits, beyond: leftBeyond(rises, now), from: { kind: 'everywhere' } };
+    case 'lines':
+      return { kind: 'run', deposits, beyond: leftBelow(rises, now), from: { kind: 'everywhere' } };
     case 'line': {
       const { axis } = source;
       const areas = areasAlong(levels, axis);
@@ -202,7 +208,12 @@ export function* prepare(spec: BlockSpec, small = false): Task<never, Prepared> 
   }
   // volumes are given to a double's last digits; what they add up to is the block
   const fits = surface / (levels.volumeMm3 / levels.area);
-  const now = Float64Array.from(levels.levels, (l) => l.height * fits);
+  const heights = Float64Array.from(levels.levels, (l) => l.height * fits);
+  const now = Float64Array.from(heights);
+  /** From here on back, places are told by the heights there are once the surface is at `top`. */
+  const anew = (top: number): void => {
+    for (const [l, h] of heights.entries()) now[l] = Math.min(h, top);
+  };
   const stages: Stage[] = [];
   if (spec.hand > 0) {
     const part = new Float64Array(levels.levels.length).fill(1);
@@ -211,11 +222,23 @@ export function* prepare(spec: BlockSpec, small = false): Task<never, Prepared> 
   for (const [i, part] of [...parts.entries()].reverse()) {
     const before = surfaces[i] ?? 0;
     switch (part.does) {
-      case 'rises':
+      case 'rises': {
+        const [{ source, volumeMm3 }] = part.moves;
+        if (source.kind === 'lines') {
+          const top = before + volumeMm3 / levels.area;
+          stages.push(linesStage(levels, source, before, top, heightsOf(levels, now, fits)));
+          anew(top);
+        }
         stages.push(yield* runOf(making, part.moves, before, now));
         break;
+      }
+      case 'wire':
+        stages.push(yield* wireStage(levels, part, before, fits, heightsOf(levels, now, fits)));
+        anew(before);
+        break;
       case 'stroke': {
-        const warp = yield* warpOf(part.paths, part.widthMm, levels.box, small);
+        const spacing = small ? SMALL_SPACING : STROKES_SPACING;
+        const warp = yield* warpOf(part.paths, part.widthMm, levels.box, spacing);
         stages.push({ kind: 'drawn', warp, part: depthPart(levels, before, part.depthMm, part.widthMm) });
         break;
       }

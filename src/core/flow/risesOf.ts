@@ -7,27 +7,31 @@ export type RiseMove = Extract<Move, { does: 'rise' }>;
 const sameSource = (a: Source, b: Source): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** Rises that belong together, or what is between them. */
-export type Part = { readonly does: 'rises'; readonly moves: readonly RiseMove[] } | Exclude<Move, RiseMove>;
+export type Part =
+  { readonly does: 'rises'; readonly moves: readonly [RiseMove, ...RiseMove[]] } | Exclude<Move, RiseMove>;
 
-/** Rises from the same source one after another, and what is between them, in the order they were made. Batter that is laid goes with its neighbours. */
+/** Batter that is laid on what is there, and moves at most its surface. */
+const isLaid = ({ source }: RiseMove): boolean => source.kind === 'level' || source.kind === 'lines';
+
+/** Rises from the same source one after another, and what is between them, in the order they were made. Batter that is laid goes with its neighbours; close lines by themselves. */
 export function partsOf(moves: readonly Move[]): readonly Part[] {
   const parts: Part[] = [];
-  let rises: RiseMove[] | undefined;
+  let rises: [RiseMove, ...RiseMove[]] | undefined;
   let source: Source | undefined;
   for (const move of moves) {
-    if (move.does !== 'rise') {
-      parts.push(move);
+    if (move.does !== 'rise' || move.source.kind === 'lines') {
+      parts.push(move.does === 'rise' ? { does: 'rises', moves: [move] } : move);
       rises = undefined;
       source = undefined;
       continue;
     }
-    const laid = move.source.kind === 'level';
-    if (!rises || !(laid || source === undefined || sameSource(source, move.source))) {
-      rises = [];
+    const laid = isLaid(move);
+    if (rises && (laid || source === undefined || sameSource(source, move.source))) rises.push(move);
+    else {
+      rises = [move];
       source = undefined;
       parts.push({ does: 'rises', moves: rises });
     }
-    rises.push(move);
     if (!laid) source = move.source;
   }
   return parts;
@@ -52,12 +56,37 @@ export function risesOf(
     const rise = {
       from: height,
       to,
-      plunge: move.source.kind === 'level' ? LAID : move.plunge,
+      plunge: isLaid(move) ? LAID : move.plunge,
       base,
     };
     height = to;
     return rise;
   });
+}
+
+/**
+ * By level and pour, newest first, what of the thickness of the level lies below batter that is only laid: exact wherever a surface is between two levels. `now`
+ * goes back as in `leftBeyond`.
+ */
+export function leftBelow(rises: readonly Rise[], now: Float64Array): Float64Array {
+  const newest = rises.toReversed();
+  const below = new Float64Array(now.length * newest.length);
+  const last = now.length - 1;
+  const heights = Float64Array.from(now);
+  const edge = (l: number): number => {
+    if (l === 0) return 0;
+    const under = heights[l - 1] as number;
+    return l > last
+      ? under + (under - (heights[last - 1] as number)) / 2
+      : (under + (heights[l] as number)) / 2;
+  };
+  for (let l = 0; l <= last; l += 1) {
+    const [foot, head] = [edge(l), edge(l + 1)];
+    for (const [k, { from }] of newest.entries())
+      below[l * newest.length + k] = Math.min(1, Math.max(0, (from - foot) / Math.max(1e-9, head - foot)));
+    now[l] = Math.min(now[l] as number, newest.at(-1)?.from ?? Infinity);
+  }
+  return below;
 }
 
 /**

@@ -15,7 +15,14 @@ export type Source =
   /** down the sides of something that stands there, by its outline, anticlockwise */
   | { readonly kind: 'outline'; readonly points: readonly Spot[] }
   /** a stream let fall in one place */
-  | { readonly kind: 'point'; readonly at: Spot };
+  | { readonly kind: 'point'; readonly at: Spot }
+  /** close lines across an axis, the outermost half as far from the walls as from each other, that sink into what lies below by so much at each line, mm */
+  | {
+      readonly kind: 'lines';
+      readonly axis: 0 | 1;
+      readonly spacingMm: number;
+      readonly sinkMm: number;
+    };
 
 /** What happens to a block of fluid batter, in order. */
 export type Move =
@@ -37,6 +44,18 @@ export type Move =
       readonly widthMm: number;
       /** how deep it goes below the surface, mm */
       readonly depthMm: number;
+    }
+  | {
+      readonly does: 'wire';
+      /** it is seen as a point in the section across this axis, and lies along the other one */
+      readonly axis: 0 | 1;
+      /** its way in that section: mm along the axis, and mm above the floor of the mould */
+      readonly path: readonly Spot[];
+      /** how far round it batter is carried along, mm */
+      readonly widthMm: number;
+      /** where it begins and ends along the other axis, mm */
+      readonly from: number;
+      readonly to: number;
     }
   /** the column is gone; its hole is filled in this order */
   | {

@@ -10,7 +10,7 @@ import type { Warp } from './stroke.ts';
 export interface Run {
   readonly kind: 'run';
   readonly deposits: readonly number[];
-  /** by level and pour: what of the area still lies beyond, once this pour and all newer ones are in; COUNT x pours */
+  /** by level and pour: what of the area still lies beyond, once this pour and all newer ones are in; COUNT x pours. From everywhere: what of the level lies below */
   readonly beyond: Float64Array;
   readonly from: From;
 }
@@ -53,7 +53,25 @@ export interface Drawn {
   readonly part: Float64Array;
 }
 
-export type Stage = Run | Drawn;
+/** In the section across an axis: what was below comes up and what was above goes down, at most of a mould's length. */
+export interface Section {
+  readonly kind: 'section';
+  readonly axis: 0 | 1;
+  /** by level: the height that is in it after all that comes later, once this is done */
+  readonly heights: Float64Array;
+  /** by level: its height once this is done, as it is itself */
+  readonly own: Float64Array;
+  /** the level of each height: LEVELS_A_LEVEL for each of them, evenly spaced from 0 up to `most` */
+  readonly levelOf: Uint16Array;
+  readonly most: number;
+  /** beyond these of the other axis nothing moves, mm */
+  readonly from: number;
+  readonly to: number;
+  /** of a place of the axis and a height */
+  readonly warp: Warp;
+}
+
+export type Stage = Run | Drawn | Section;
 
 /** A block made ready: any number of faces can be read off it. */
 export interface Prepared {

@@ -22,9 +22,6 @@ const PIECE = 0.15;
 /** Tiles that share a list of what touches them, mm. */
 const TILE = 10;
 
-/** Between the points of the grid that the whole way is kept on, mm. */
-const SPACING = 1.25;
-
 /**
  * A piece of a stick's way: where the stick is half way of it, the direction it goes in, how far, and how many pieces move batter together with it: it alone, or with
  * its mirror images in walls nearby, through which batter then cannot go; these come right after it.
@@ -131,15 +128,14 @@ export function drawn(
 /** Where what is at each place of a plan was before the strokes. */
 export type Warp = Pairs;
 
-/** All strokes of one stick at once, kept on a grid: looking a place up then costs the same for one stroke as for a hundred. */
+/** All strokes of one stick at once, kept on a grid of so many mm: looking a place up then costs the same for one stroke as for a hundred. */
 export function* warpOf(
   paths: readonly (readonly Spot[])[],
   width: number,
   box: Box,
-  small = false,
+  spacing: number,
 ): Task<never, Warp> {
   const touches = touchesOf(paths, width, box);
-  const spacing = small ? 2.4 * SPACING : SPACING;
   const nx = Math.max(8, Math.ceil(wide(box) / spacing));
   const ny = Math.max(8, Math.ceil(long(box) / spacing));
   const [dx, dy] = [wide(box) / nx, long(box) / ny];

@@ -14,7 +14,7 @@ export const MM3_PER_ML = 1000;
 
 export const UP: Vec3 = [0, 0, 1];
 
-interface Size {
+export interface Size {
   readonly width: Millimetres;
   readonly length: Millimetres;
 }

@@ -1,20 +1,15 @@
-import type { LayerPart, PouredLayer } from '../fill/layers.ts';
+import type { PouredLayer } from '../fill/layers.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
 import type { Box } from '../flow/box.ts';
-import type { BlockSpec, Move, Source, Spot } from '../flow/spec.ts';
+import type { BlockSpec, Move, Spot } from '../flow/spec.ts';
 import { clip } from '../geometry/clip.ts';
 import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
-import { MM3_PER_ML } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import { columnOutline } from '../mould/rooms.ts';
-import type { Corner } from '../mould/cornerProp.ts';
-import type { Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { heldKey, roundOf } from '../plan/sources.ts';
 import type { Step, Stroke } from '../plan/stepSchema.ts';
-import { plungeOf } from '../setting/plunge.ts';
 import type { Millimetres } from '../units/quantity.ts';
-import { holeVolumeMl } from './hole.ts';
+import { fillOf, numbering, risesOf, wireMove } from './moves.ts';
 import { pathsOf } from './paths.ts';
 
 /** What is in a block: all that its pictures are made of. Can be posted. */
@@ -48,127 +43,11 @@ const planBox = (solid: Polyhedron): Box => {
   return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
 };
 
-/** Where a corner of a plan is. */
-export const cornerSpot = (corner: Corner, { x0, x1, y0, y1 }: Box): Spot => [
-  corner.startsWith('left') ? x0 : x1,
-  corner.endsWith('near') ? y0 : y1,
-];
-
 /** Where a column stands, in plan; undefined where none stands in this room. */
 export const columnIn = ({ mould: { column } }: Plan, room: Room): readonly Spot[] | undefined =>
   column && room.blocked
     ? columnOutline(column).map(([x, y]): Spot => [x + column.xMm, y + column.yMm])
     : undefined;
-
-/** Where each drop of a round comes from, in order: streams in several places are dealt to the pots in turn. */
-function sourcesOf(place: Place, box: Box, column: readonly Spot[] | undefined): readonly Source[] {
-  const middle: Spot = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
-  switch (place.at) {
-    case 'column':
-      return [column ? { kind: 'outline', points: column } : { kind: 'point', at: middle }];
-    case 'corner':
-      return [{ kind: 'point', at: cornerSpot(place.corner, box) }];
-    case 'line':
-      return [{ kind: 'line', axis: place.runs === 'lengthwise' ? 0 : 1, at: middleOf(place, middle) }];
-    case 'wall': {
-      const axis = place.wall === 'left' || place.wall === 'right' ? 0 : 1;
-      const low = place.wall === 'left' || place.wall === 'near';
-      return [{ kind: 'line', axis, at: low ? -Infinity : Infinity }];
-    }
-    case 'two-walls':
-      return [{ kind: 'walls', axis: place.walls === 'long' ? 0 : 1, low: place.firstPercent / 100 }];
-    case 'drops':
-      return place.spots.map((s): Source => ({ kind: 'point', at: [s.xMm, s.yMm] }));
-  }
-}
-
-const middleOf = ({ runs, offMm }: Extract<Place, { at: 'line' }>, [x, y]: Spot): number =>
-  (runs === 'lengthwise' ? x : y) + offMm;
-
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
-
-interface Numbered {
-  readonly keys: string[];
-  readonly numberOf: (key: string) => number;
-}
-
-function numbering(): Numbered {
-  const keys: string[] = [];
-  return {
-    keys,
-    numberOf: (key) => {
-      const known = keys.indexOf(key);
-      return known >= 0 ? known : keys.push(key) - 1;
-    },
-  };
-}
-
-/** The volume of a part that one of `times` turns in a round takes. */
-const turnMm3 = (layer: PouredLayer, part: LayerPart, times: number): number =>
-  (layer.volumeMl * MM3_PER_ML * part.share) / times;
-
-/** A pour as what it does to the block, round by round. */
-function risesOf(
-  layer: PouredLayer,
-  box: Box,
-  column: readonly Spot[] | undefined,
-  { numberOf }: Numbered,
-): readonly Move[] {
-  const { pour } = layer;
-  const { pattern } = pour;
-  const partOf = (pot: string): LayerPart | undefined => layer.parts.find((p) => p.pot.id === pot);
-  if (!pattern)
-    return layer.parts.map((part) => ({
-      does: 'rise',
-      source: { kind: 'level' },
-      volumeMm3: turnMm3(layer, part, 1),
-      plunge: 1,
-      deposit: numberOf(part.key),
-    }));
-  const order = roundOf(pour);
-  const sources = sourcesOf(pattern.place, box, column);
-  const turns = (order.length * sources.length) / gcd(order.length, sources.length);
-  const all = pattern.rounds.reduce((s, r) => s + r, 0);
-  const reach = pattern.place.at === 'drops' ? pattern.place.reachMm : undefined;
-  return pattern.rounds.flatMap((round) =>
-    Array.from({ length: turns }, (_, i): Move[] => {
-      const pot = order[i % order.length] ?? pour.pot;
-      const source = sources[i % sources.length];
-      const part = partOf(pot);
-      if (!part || !source) return [];
-      const times = order.filter((p) => p === pot).length * (turns / order.length);
-      return [
-        {
-          does: 'rise',
-          source,
-          volumeMm3: turnMm3(layer, part, times) * (round / all),
-          plunge: plungeOf(part.pot.stage, pour.landing.fallMm, layer.densityGMl),
-          deposit: numberOf(part.key),
-          ...(reach === undefined ? {} : { reachMm: reach }),
-        },
-      ];
-    }).flat(),
-  );
-}
-
-/** What fills the hole, in the order that it is held back in. */
-function fillOf(plan: Plan, layers: readonly PouredLayer[], { numberOf }: Numbered): Move {
-  const holeMm3 = holeVolumeMl(layers) * MM3_PER_ML;
-  const density = layers.at(-1)?.densityGMl ?? 1;
-  let left = holeMm3;
-  const parts = plan.fill.top.flatMap(({ pot, massG }) => {
-    const volumeMm3 = Math.min(left, ((massG / plan.fill.copies) * MM3_PER_ML) / density);
-    left -= volumeMm3;
-    const stage = plan.pots.find((p) => p.id === pot)?.stage ?? 1;
-    return volumeMm3 > 0
-      ? [{ deposit: numberOf(heldKey(pot)), volumeMm3, plunge: plungeOf(stage, HOLE_FALL_MM, density) }]
-      : [];
-  });
-  return { does: 'fill', parts, holeMm3 };
-}
-
-/** A hole is filled from low down. */
-const HOLE_FALL_MM = 30;
 
 /** How far from the middle of what a stick goes round a column reaches. */
 const freeOf = (path: Stroke['path'], column: readonly Spot[] | undefined, pulled: boolean): number =>
@@ -196,8 +75,11 @@ interface Stretch {
   readonly steps: Step[];
 }
 
-const isMoved = ({ steps }: Stretch): boolean =>
-  steps.some((s) => s.kind === 'stroke' || (s.kind === 'pour' && s.pattern !== undefined));
+/** A step that pushes about what is fluid. */
+const pushes = (step: Step): boolean =>
+  step.kind === 'stroke' || step.kind === 'wire' || (step.kind === 'pour' && step.pattern !== undefined);
+
+const isMoved = ({ steps }: Stretch): boolean => steps.some(pushes);
 
 /** The stretches of a room, in order: a wait sets what is there, and so does turning the mould. */
 function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): readonly Stretch[] {
@@ -217,7 +99,12 @@ function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): re
   return all;
 }
 
-function blockOf(plan: Plan, room: Room, { layers, steps }: Stretch, hand: number): Block | undefined {
+function blockOf(
+  { plan, geometry: { floor } }: Pick<Laid, 'plan' | 'geometry'>,
+  room: Room,
+  { layers, steps }: Stretch,
+  hand: number,
+): Block | undefined {
   const [first, ...others] = layers;
   const last = layers.at(-1);
   if (!first || !last) return undefined;
@@ -245,6 +132,8 @@ function blockOf(plan: Plan, room: Room, { layers, steps }: Stretch, hand: numbe
             depthMm: step.depthMm,
           },
         ];
+      case 'wire':
+        return [wireMove(step, box, floor)];
       case 'pull':
         return [fillOf(plan, layers, numbers)];
       default:
@@ -271,7 +160,7 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
     .flatMap((room) => {
       const layers = stack.layers.filter((l) => l.room === room);
       return stretchesOf(plan.steps, layers).flatMap((stretch): readonly Body[] => {
-        const block = isMoved(stretch) ? blockOf(plan, room, stretch, hand) : undefined;
+        const block = isMoved(stretch) ? blockOf({ plan, geometry }, room, stretch, hand) : undefined;
         return block ? [{ kind: 'block', block }] : stretch.layers.map((layer) => ({ kind: 'layer', layer }));
       });
     })
@@ -285,5 +174,4 @@ const nthOf = (body: Body): number => (body.kind === 'layer' ? body.layer.nth : 
 export const roomOf = (body: Body): Room => (body.kind === 'layer' ? body.layer.room : body.block.room);
 
 /** A plan in which anything is pushed about. */
-export const hasPatterns = ({ steps }: Pick<Plan, 'steps'>): boolean =>
-  steps.some((s) => s.kind === 'stroke' || (s.kind === 'pour' && s.pattern !== undefined));
+export const hasPatterns = ({ steps }: Pick<Plan, 'steps'>): boolean => steps.some(pushes);

@@ -10,6 +10,21 @@ export interface KnowHow {
   readonly thickest: number;
 }
 
+/** The stick, whichever way it is drawn. */
+export const STICK: Pick<KnowHow, 'needs' | 'fails'> = {
+  needs:
+    'Batter that is still fluid all the way down to its tip, up to light. For a top alone no deeper than 6 mm. A cloth to wipe it between strokes.',
+  fails: 'Too many strokes, and colours are one. Deep strokes meant for the top spoil the inside.',
+};
+
+/** A wire through the section. */
+export const WIRE: Pick<KnowHow, 'needs' | 'fails'> = {
+  needs:
+    'Light to medium, layers that lie one on another and are all still fluid. A wire as long as the mould that fits between its walls, with a sleeve on it: bare thin wire hardly moves batter.',
+  fails:
+    'Over-worked, and colours are one. Drawn out towards you it breaks the top; lifted through the top it drags it in.',
+};
+
 export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
   column: {
     name: 'Column pour',
@@ -49,6 +64,15 @@ export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
       'Two jugs with the same grams and two steady hands, slowly; lines that float along the middle before it.',
     fails: 'One side gets more, and the drop leans to the other.',
     thickest: 2,
+  },
+  'close-lines': {
+    name: 'Pointed layers',
+    says: 'close lines back and forth, which sink in as points',
+    needs:
+      'Medium, over a layer that is still fluid. A thin stream held low and drawn back and forth quickly, every line the same; a layer below as deep as the points.',
+    fails:
+      'Too thin: the lines go to the floor and the colours wash together. Too thick: they lie on top as ropes.',
+    thickest: 3.4,
   },
   drops: {
     name: 'Drops',

@@ -26,6 +26,12 @@ const placeSchema = v.variant('at', [
     walls: v.picklist(['long', 'ends']),
     firstPercent: percent(5, 95),
   }),
+  /** close lines back and forth, from end to end or from side to side, that sink into what lies below as points */
+  v.strictObject({
+    at: v.literal('close-lines'),
+    runs: v.picklist(['lengthwise', 'crosswise']),
+    spacingMm: lengthMm(4, 200),
+  }),
   /** streams let fall in places, each pot in turn */
   v.strictObject({
     at: v.literal('drops'),

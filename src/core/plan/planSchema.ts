@@ -79,6 +79,9 @@ const divide = v.variant('kind', [
   v.strictObject({ kind: v.literal('before-lye'), lye: v.picklist(['together', 'jug-by-jug']) }),
 ]);
 
+/** More steps than this nobody follows. */
+export const MOST_STEPS = 200;
+
 export const planSchema = v.strictObject({
   id,
   name: name(120),
@@ -94,7 +97,7 @@ export const planSchema = v.strictObject({
   colorants: listOf(planColorantSchema, 300, 'at most 300 colorants'),
   pots: listOf(pot, MOST_POTS, `at most ${MOST_POTS} pots`, 1, 'a plan needs at least one pot'),
   ombres: listOf(ombreSchema, 8, 'at most 8 ombres'),
-  steps: listOf(stepSchema, 200, 'at most 200 steps'),
+  steps: listOf(stepSchema, MOST_STEPS, `at most ${MOST_STEPS} steps`),
   cut: cutSchema,
   /** the batch that is made of it: what was really done, where it differed */
   batch: v.optional(batchSchema),

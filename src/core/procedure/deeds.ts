@@ -1,6 +1,7 @@
 import type { Mould } from '../mould/schema.ts';
 import type { Place } from '../plan/patternSchema.ts';
-import type { Finish, Landing, Stroke, Wait, Wall } from '../plan/stepSchema.ts';
+import type { WireTold } from '../pattern/wireTold.ts';
+import type { Finish, Landing, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
 import type { PutUnder } from '../mould/propped.ts';
 import type { Celsius, Degrees, Grams, Millilitres, Millimetres, Stage } from '../units/quantity.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
@@ -160,6 +161,16 @@ export type Deed =
       readonly path: Stroke['path'];
       readonly end: Stroke['end'];
       readonly depthMm: Millimetres;
+      /** how many pieces its way has in this mould: what of a fan falls outside is not drawn */
+      readonly pieces: number;
+    } & InMould)
+  | ({
+      readonly does: 'wire';
+      readonly lies: Wire['lies'];
+      readonly girthMm: Millimetres;
+      readonly longMm: Millimetres;
+      /** undefined where it never comes into the batter */
+      readonly told: Omit<WireTold, 'within'> | undefined;
     } & InMould)
   | { readonly does: 'top'; readonly column: boolean }
   | { readonly does: 'finish'; readonly what: Finish['what'] }

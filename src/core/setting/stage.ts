@@ -20,7 +20,7 @@ export function stagePhrase(stage: Stage): string {
 export const yieldStress = (stage: Stage): Pascals => 0.5 * 10 ** (0.7 * stage);
 
 /** The stage at which batter has this yield stress. */
-const stageOfStress = (stress: Pascals): Stage => Math.log10(stress / 0.5) / 0.7;
+export const stageOfStress = (stress: Pascals): Stage => Math.log10(stress / 0.5) / 0.7;
 
 const GRAVITY = 9.81;
 

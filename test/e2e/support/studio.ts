@@ -61,7 +61,7 @@ export function studio({
     });
     if (introduced)
       await context.addInitScript("try { localStorage.setItem('drip-line/introduced', 'yes'); } catch {}");
-    context.setDefaultTimeout(12_000);
+    context.setDefaultTimeout(30_000);
     watch(context, served.url, faults);
     page = await context.newPage();
     await page.goto(served.url);

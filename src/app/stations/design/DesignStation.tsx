@@ -16,6 +16,7 @@ import { AddPattern } from './pattern/AddPattern.tsx';
 import { Otherwise } from './pattern/Otherwise.tsx';
 import { PatternPanel } from './pattern/PatternPanel.tsx';
 import { StrokePanel } from './pattern/StrokePanel.tsx';
+import { WirePanel } from './pattern/WirePanel.tsx';
 import { PourPanel } from './PourPanel.tsx';
 import { SlantAll } from './SlantAll.tsx';
 
@@ -25,6 +26,7 @@ export function DesignStation() {
   const chosen = useAppSelector((s) => s.desk.chosen);
   const layer = computed.stack.layers.find((l) => l.pour.id === chosen);
   const stroke = plan.steps.find((s) => s.kind === 'stroke' && s.id === chosen);
+  const wire = plan.steps.find((s) => s.kind === 'wire' && s.id === chosen);
   const add = (): void => {
     let stepId: StepId | undefined;
     edit((p) => {
@@ -59,6 +61,8 @@ export function DesignStation() {
       </div>
       {stroke?.kind === 'stroke' ? (
         <StrokePanel key={stroke.id} stroke={stroke} />
+      ) : wire?.kind === 'wire' ? (
+        <WirePanel key={wire.id} wire={wire} />
       ) : layer?.pour.pattern ? (
         <PatternPanel key={layer.pour.id} layer={layer} pattern={layer.pour.pattern} />
       ) : layer ? (

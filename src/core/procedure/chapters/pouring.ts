@@ -8,10 +8,14 @@ import { transfersOf } from '../../ledger/ledger.ts';
 import type { PutUnder } from '../../mould/propped.ts';
 import { propsFor } from '../../mould/props.ts';
 import { isLevel } from '../../mould/tilt.ts';
+import { strokePaths } from '../../pattern/blocks.ts';
+import { depthAt } from '../../pattern/depthAt.ts';
+import { wireLong } from '../../pattern/moves.ts';
+import { toldOf } from '../../pattern/wireTold.ts';
 import { pourNames } from '../../plan/deposits.ts';
 import { isAbout, mouldNames, mouldOfStep } from '../../plan/moulds.ts';
 import { potsOf } from '../../plan/sources.ts';
-import type { Pour, Step, Wait } from '../../plan/stepSchema.ts';
+import type { Pour, Step, Wait, Wire } from '../../plan/stepSchema.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import { clean } from '../../weigh/ingredients.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
@@ -259,6 +263,10 @@ function pulling(going: Going, step: Pull): Draft[] {
 
 type StrokeStep = Extract<Step, { kind: 'stroke' }>;
 
+/** The mould that a step is about, as it is filled. */
+const factsOf = ({ computed }: Going, step: Step): MouldFacts =>
+  computed.moulds.find((m) => m.use.id === mouldOfStep(step)) ?? computed.moulds[0];
+
 const stroking = (going: Going, step: StrokeStep): Draft[] => [
   {
     id: step.id,
@@ -269,10 +277,32 @@ const stroking = (going: Going, step: StrokeStep): Draft[] => [
       path: step.path,
       end: step.end,
       depthMm: step.depthMm,
+      pieces: strokePaths(factsOf(going, step), step).length,
       ...named(inNamed(going, mouldOfStep(step))),
     },
   },
 ];
+
+/** A wire through what is fluid, as its way is told. */
+function wiring(going: Going, step: Wire): Draft[] {
+  const facts = factsOf(going, step);
+  const told = toldOf(step, depthAt(facts, step));
+  return [
+    {
+      id: step.id,
+      chapter: 'pour',
+      step: step.id,
+      deed: {
+        does: 'wire',
+        lies: step.lies,
+        girthMm: step.girthMm,
+        longMm: wireLong(step, facts.geometry.floor),
+        told,
+        ...named(inNamed(going, mouldOfStep(step))),
+      },
+    },
+  ];
+}
 
 /** Every wait, tilt, stroke and pour in order, into whichever mould it is. */
 export function pouring(computed: Computed, w: Weights): Draft[] {
@@ -296,6 +326,8 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
         return onePour(going, step);
       case 'stroke':
         return stroking(going, step);
+      case 'wire':
+        return wiring(going, step);
       case 'pull':
         return pulling(going, step);
       case 'finish':

@@ -1,7 +1,6 @@
 import type { CORNERS } from '../../mould/cornerProp.ts';
 import type { Place, StickPath } from '../../plan/patternSchema.ts';
-import type { Stroke } from '../../plan/stepSchema.ts';
-import type { PatternDeed } from '../deeds.ts';
+import type { Deed, PatternDeed } from '../deeds.ts';
 import { inMould, type Saying, type WordsFor } from './says.ts';
 
 const CORNER_WORDS: Readonly<Record<(typeof CORNERS)[number], string>> = {
@@ -33,6 +32,8 @@ export function placeText(place: Place, say: Pick<Saying, 'length'>): string {
       return place.walls === 'long'
         ? `down both long walls at once${place.firstPercent === 50 ? '' : `, ${place.firstPercent} % of it on the left`}`
         : `down both ends at once${place.firstPercent === 50 ? '' : `, ${place.firstPercent} % of it at the near end`}`;
+    case 'close-lines':
+      return `in close lines ${place.runs === 'lengthwise' ? 'from end to end' : 'from side to side'}, back and forth, ${say.length(place.spacingMm)} apart`;
     case 'drops':
       return place.spots.length === 1 ? 'in one place' : `in ${place.spots.length} places in turn`;
   }
@@ -45,11 +46,20 @@ export function roundsText({ rounds, place, fallMm }: PatternDeed, say: Saying):
   return rounds.length === 1 ? `${order}, ${how}` : `${rounds.length} rounds of ${order}, ${how}`;
 }
 
-/** A stick's way. */
-export function pathText(path: StickPath, say: Pick<Saying, 'length'>): string {
+/** A fan's strokes: those of them that fall into the mould, where it is drawn round a corner or a wall. */
+function fanText({ strokes, doubled, way }: Extract<StickPath, { kind: 'fan' }>, pieces: number): string {
+  const all = strokes * (doubled ? 2 : 1);
+  const part = pieces < all;
+  const from = part ? 'where they meet' : 'the middle';
+  const drawn = way === 'out' ? `from ${from} outward` : `from the walls in to ${from}`;
+  return `${part ? pieces : strokes} strokes ${drawn}${doubled ? (part ? ', every second one from half way out' : ', another between each two from half way out') : ''}`;
+}
+
+/** A stick's way; `pieces` is how many there are of it in the mould. */
+export function pathText(path: StickPath, pieces: number, say: Pick<Saying, 'length'>): string {
   switch (path.kind) {
     case 'fan':
-      return `${path.strokes} strokes ${path.way === 'out' ? 'from the middle outward' : 'from the walls inward'}${path.doubled ? ', another between each two from half way out' : ''}`;
+      return fanText(path, pieces);
     case 'spiral':
       return `a spiral ${path.way === 'out' ? 'outward' : 'inward'}, ${say.length(path.pitchMm)} from turn to turn`;
     case 'rings':
@@ -61,12 +71,31 @@ export function pathText(path: StickPath, say: Pick<Saying, 'length'>): string {
   }
 }
 
-export const strokeText = (
-  { path, end, depthMm }: Pick<Stroke, 'path' | 'end' | 'depthMm'>,
-  say: Saying,
-): string => `With the ${end} end of the stick, ${say.length(depthMm)} deep: ${pathText(path, say)}.`;
+const strokeText = ({ path, end, depthMm, pieces }: Extract<Deed, { does: 'stroke' }>, say: Saying): string =>
+  `With the ${end} end of the stick, ${say.length(depthMm)} deep: ${pathText(path, pieces, say)}.`;
 
-export const patternWords: WordsFor<'pull-column' | 'stroke'> = {
+const TIMES = ['', 'once', 'twice'];
+
+/** A wire's way, as it is gone. */
+function wireText({ lies, girthMm, longMm, told }: Extract<Deed, { does: 'wire' }>, say: Saying): string {
+  const which = `With a wire ${say.length(girthMm)} thick and ${say.length(longMm)} long, held from ${lies === 'lengthwise' ? 'end to end' : 'side to side'}`;
+  if (!told) return `${which}: it stays above the batter.`;
+  const [low, high] = lies === 'lengthwise' ? ['left of', 'right of'] : ['on the near side of', 'beyond'];
+  const at = (mm: number): string =>
+    Math.abs(mm) < 0.5 ? 'in the middle' : `${say.length(Math.abs(mm))} ${mm < 0 ? low : high} the middle`;
+  const lifted =
+    told.lifts === 0
+      ? ''
+      : `, lifted ${TIMES[told.lifts] ?? `${told.lifts} times`} on the way to ${say.length(told.highestMm)} at most, never through the top`;
+  return `${which}: down ${at(told.inAtMm)} to ${say.length(Math.max(0, told.lowestMm))} above the floor${lifted}, and straight up and out ${at(told.outAtMm)}.`;
+}
+
+export const patternWords: WordsFor<'pull-column' | 'stroke' | 'wire'> = {
+  wire: (deed, say) => ({
+    text: inMould(deed.mould, wireText(deed, say)),
+    caution:
+      'The wire comes out covered in raw batter and can spring: draw it straight up, not towards you, and keep goggles on.',
+  }),
   'pull-column': ({ holeG, mould }, say) => ({
     text: inMould(
       mould,

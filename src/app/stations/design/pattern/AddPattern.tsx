@@ -1,4 +1,6 @@
 import { addPattern, addPull, addStroke } from '../../../../core/edit/pattern.ts';
+import { addWire } from '../../../../core/edit/wire.ts';
+import type { WireWay } from '../../../../core/pattern/wirePath.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
 import type { Place, StickPath } from '../../../../core/plan/patternSchema.ts';
 import { removeStep } from '../../../../core/edit/pours.ts';
@@ -9,6 +11,7 @@ import { Group } from '../../../parts/Station.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { firstPlace } from './PlaceFields.tsx';
 import { PATH_NAMES } from './StrokePanel.tsx';
+import { WIRE_NAMES } from './WirePanel.tsx';
 
 const NONE = '';
 
@@ -41,8 +44,19 @@ export function AddPattern() {
     if (id !== undefined) dispatch(pourChosen(id));
     dispatch(viewShown('plan'));
   };
+  const wire = (way: string): void => {
+    if (way === NONE) return;
+    let id: string | undefined;
+    edit((p) => {
+      const made = addWire(p, way as WireWay, computed.fill.heightMm);
+      id = made.stepId;
+      return made.plan;
+    });
+    if (id !== undefined) dispatch(pourChosen(id));
+    dispatch(viewShown('section'));
+  };
   return (
-    <Group title="Pushed aside, and the stick">
+    <Group title="Pushed aside, the stick and the wire">
       <Picker
         label="Pour in rounds"
         value={NONE}
@@ -67,6 +81,17 @@ export function AddPattern() {
             })),
           ]}
           onPick={draw}
+        />
+      )}
+      {pours && (
+        <Picker
+          label="Draw a wire through it"
+          value={NONE}
+          options={[
+            { value: NONE, label: 'which way?' },
+            ...(Object.keys(WIRE_NAMES) as WireWay[]).map((way) => ({ value: way, label: WIRE_NAMES[way] })),
+          ]}
+          onPick={wire}
         />
       )}
       {plan.mould.column && pours && (

@@ -2,7 +2,9 @@ import { useId, useRef } from 'react';
 import { setPourStage } from '../../../../core/edit/pattern.ts';
 import { setLanding } from '../../../../core/edit/pours.ts';
 import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { KnowHow } from '../../../../core/pattern/knowHow.ts';
 import { plungeOf, sinksTo } from '../../../../core/setting/plunge.ts';
+import { sinkOf } from '../../../../core/setting/spike.ts';
 import { stagePhrase } from '../../../../core/setting/stage.ts';
 import { Gesture } from '../../../../store/gesture.ts';
 import { useBench } from '../../../parts/usePlan.ts';
@@ -75,14 +77,18 @@ function Slide({
 }
 
 /** From how high and at what thickness a pour goes in: by these it plunges or floats. */
-export function HowPoured({ layer, thickest }: { readonly layer: PouredLayer; readonly thickest: number }) {
+export function HowPoured({ layer, know }: { readonly layer: PouredLayer; readonly know: KnowHow }) {
   const { edit, show } = useBench();
   const { pour, pots, densityGMl } = layer;
   const stages = pots.map((p) => p.stage);
   const stage = stages.reduce((a, b) => a + b, 0) / Math.max(1, stages.length);
   const alike = Math.max(...stages) - Math.min(...stages) < 0.05;
   const { fallMm } = pour.landing;
-  const plunge = plungeOf(stage, fallMm, densityGMl);
+  const { thickest } = know;
+  const sinks =
+    pour.pattern?.place.at === 'close-lines'
+      ? `each line sinks ${show.length(Math.round(sinkOf(stage, fallMm, densityGMl)))}`
+      : sinking(plungeOf(stage, fallMm, densityGMl));
   return (
     <div className="grid gap-2">
       <Slide
@@ -104,7 +110,7 @@ export function HowPoured({ layer, thickest }: { readonly layer: PouredLayer; re
         onValue={(value, g) => edit((p) => setPourStage(p, pour, value), g)}
       />
       <p role="status" className="font-bold">
-        {show.length(fallMm)}, {stagePhrase(stage)}: {sinking(plunge)}
+        {show.length(fallMm)}, {stagePhrase(stage)}: {sinks}
         <span className="quiet font-normal"> (estimated)</span>
       </p>
       {stage > thickest && (

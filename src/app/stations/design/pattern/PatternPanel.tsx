@@ -9,6 +9,7 @@ import { Picker } from '../../../parts/Picker.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { AmountFields } from '../AmountFields.tsx';
 import { HowPoured } from './HowPoured.tsx';
+import { NeedsAndFails } from './NeedsAndFails.tsx';
 import { PictureOrders } from './PictureOrders.tsx';
 import { PlaceFields } from './PlaceFields.tsx';
 import { RoundBars } from './RoundBars.tsx';
@@ -71,17 +72,8 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
           onPick={(i) => edit((p) => mapPour(p, pour.id, (s) => ({ ...s, compartment: Number(i) })))}
         />
       )}
-      <HowPoured layer={layer} thickest={know.thickest} />
-      <dl className="grid gap-2 text-sm">
-        <div>
-          <dt className="font-bold">It needs</dt>
-          <dd className="quiet">{know.needs}</dd>
-        </div>
-        <div>
-          <dt className="font-bold">How it usually fails</dt>
-          <dd className="quiet">{know.fails}</dd>
-        </div>
-      </dl>
+      <HowPoured layer={layer} know={know} />
+      <NeedsAndFails know={know} />
       <div className="flex flex-wrap gap-1.5">
         <button type="button" className="btn btn-sm" onClick={duplicate}>
           <Copy className="size-4" aria-hidden="true" /> Duplicate

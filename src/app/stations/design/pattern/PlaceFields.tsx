@@ -29,6 +29,8 @@ export const firstPlace = (at: Place['at']): Place => {
       return { at, wall: 'left' };
     case 'two-walls':
       return { at, walls: 'long', firstPercent: 50 };
+    case 'close-lines':
+      return { at, runs: 'lengthwise', spacingMm: 14 };
     case 'drops':
       return { at, spots: [{ xMm: 0, yMm: 0 }] };
   }
@@ -88,6 +90,20 @@ function DropFields({ pour, place }: { readonly pour: Pour; readonly place: Drop
   );
 }
 
+type Runs = Extract<Place, { at: 'line' }>['runs'];
+
+const RunsChoice = ({ runs, onChoose }: { readonly runs: Runs; readonly onChoose: (runs: Runs) => void }) => (
+  <Choice
+    legend="The line runs"
+    value={runs}
+    options={[
+      { value: 'lengthwise', label: 'end to end' },
+      { value: 'crosswise', label: 'side to side' },
+    ]}
+    onChoose={onChoose}
+  />
+);
+
 /** Where a pour that pushes others aside goes in. */
 export function PlaceFields({ pour, place }: { readonly pour: Pour; readonly place: Place }) {
   const { plan, edit, show } = useBench();
@@ -126,20 +142,23 @@ export function PlaceFields({ pour, place }: { readonly pour: Pour; readonly pla
       )}
       {place.at === 'line' && (
         <div className="grid grid-cols-[1fr_auto] items-end gap-2">
-          <Choice
-            legend="The line runs"
-            value={place.runs}
-            options={[
-              { value: 'lengthwise', label: 'end to end' },
-              { value: 'crosswise', label: 'side to side' },
-            ]}
-            onChoose={(runs) => put({ ...place, runs })}
-          />
+          <RunsChoice runs={place.runs} onChoose={(runs) => put({ ...place, runs })} />
           <LengthField
             label="Off the middle"
             className="w-24"
             value={place.offMm}
             onValue={(offMm, g) => put({ ...place, offMm }, g)}
+          />
+        </div>
+      )}
+      {place.at === 'close-lines' && (
+        <div className="grid grid-cols-[1fr_auto] items-end gap-2">
+          <RunsChoice runs={place.runs} onChoose={(runs) => put({ ...place, runs })} />
+          <LengthField
+            label="Apart"
+            className="w-24"
+            value={place.spacingMm}
+            onValue={(spacingMm, g) => put({ ...place, spacingMm }, g)}
           />
         </div>
       )}

@@ -1,15 +1,17 @@
-import { Trash2, X } from 'lucide-react';
 import { newPath, updateStroke } from '../../../../core/edit/pattern.ts';
-import { moveStep, removeStep } from '../../../../core/edit/pours.ts';
+import { depthAt } from '../../../../core/pattern/depthAt.ts';
+import { STICK } from '../../../../core/pattern/knowHow.ts';
+import { strokePaths } from '../../../../core/pattern/blocks.ts';
 import type { StickPath } from '../../../../core/plan/patternSchema.ts';
 import type { Stroke } from '../../../../core/plan/stepSchema.ts';
-import { pourChosen } from '../../../../store/deskSlice.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
-import { useAppDispatch } from '../../../../store/store.ts';
 import { Choice } from '../../../parts/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
+import { NeedsAndFails } from './NeedsAndFails.tsx';
+import { StepButtons } from './StepButtons.tsx';
+import { ToolHead } from './ToolHead.tsx';
 
 export const PATH_NAMES: Readonly<Record<StickPath['kind'], string>> = {
   fan: 'Fan',
@@ -36,29 +38,15 @@ const WayChoice = ({ way, onChoose }: { readonly way: Way; readonly onChoose: (w
 
 /** A stick drawn through the batter: which way, how thick and how deep. */
 export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
-  const { plan, computed, edit, show } = useBench();
-  const at = plan.steps.findIndex((s) => s.id === stroke.id);
-  const dispatch = useAppDispatch();
+  const { computed, edit, show } = useBench();
   const { path } = stroke;
   const put = (next: StickPath, gesture?: Gesture) =>
     edit((p) => updateStroke(p, stroke.id, { path: next }), gesture);
-  const deep = computed.fill.heightMm;
+  const deep = depthAt(computed, stroke);
+  const drawn = strokePaths(computed, stroke).length;
   return (
     <section aria-label="The stick" className="grid grid-cols-[minmax(0,1fr)] gap-3">
-      <div className="flex items-center gap-3">
-        <div className="min-w-0 flex-1">
-          <p className="quiet text-sm">The stick</p>
-          <h3 className="text-lg leading-tight">{PATH_NAMES[path.kind]}</h3>
-        </div>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm px-1.5"
-          aria-label="Close the stick"
-          onClick={() => dispatch(pourChosen(null))}
-        >
-          <X className="size-4" aria-hidden="true" />
-        </button>
-      </div>
+      <ToolHead tool="stick" does={PATH_NAMES[path.kind]} />
       <Picker
         label="Its way"
         value={path.kind}
@@ -88,6 +76,11 @@ export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
             />
             Another between each two, from half way out
           </label>
+          {drawn < path.strokes * (path.doubled ? 2 : 1) && (
+            <p role="status" className="quiet text-sm">
+              Drawn all the way round, {drawn} of them fall into the mould.
+            </p>
+          )}
         </>
       )}
       {path.kind === 'spiral' && (
@@ -156,34 +149,8 @@ export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
         value={stroke.depthMm}
         onValue={(depthMm, g) => edit((p) => updateStroke(p, stroke.id, { depthMm }), g)}
       />
-      <div className="flex flex-wrap gap-1.5">
-        {([-1, 1] as const).map((by) => {
-          const other = plan.steps[at + by];
-          return (
-            <button
-              key={by}
-              type="button"
-              className="btn btn-sm"
-              disabled={!other || other.kind === 'finish'}
-              onClick={() => {
-                if (other) edit((p) => moveStep(p, stroke.id, other.id));
-              }}
-            >
-              {by < 0 ? 'Earlier' : 'Later'}
-            </button>
-          );
-        })}
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => {
-            edit((p) => removeStep(p, stroke.id));
-            dispatch(pourChosen(null));
-          }}
-        >
-          <Trash2 className="size-4" aria-hidden="true" /> Remove
-        </button>
-      </div>
+      <NeedsAndFails know={STICK} />
+      <StepButtons stepId={stroke.id} />
     </section>
   );
 }

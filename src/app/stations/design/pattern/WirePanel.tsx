@@ -1,0 +1,107 @@
+import { Plus } from 'lucide-react';
+import { addWirePoint, asLongAsMould, setWireWay, turnWire, updateWire } from '../../../../core/edit/wire.ts';
+import { depthAt } from '../../../../core/pattern/depthAt.ts';
+import { WIRE } from '../../../../core/pattern/knowHow.ts';
+import { wireLong } from '../../../../core/pattern/moves.ts';
+import type { WireWay } from '../../../../core/pattern/wirePath.ts';
+import { toldOf } from '../../../../core/pattern/wireTold.ts';
+import type { Wire } from '../../../../core/plan/stepSchema.ts';
+import { viewShown } from '../../../../store/deskSlice.ts';
+import { useAppDispatch } from '../../../../store/store.ts';
+import { Choice } from '../../../parts/Choice.tsx';
+import { Picker } from '../../../parts/Picker.tsx';
+import { LengthField } from '../../../parts/quantities.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+import { NeedsAndFails } from './NeedsAndFails.tsx';
+import { StepButtons } from './StepButtons.tsx';
+import { ToolHead } from './ToolHead.tsx';
+
+export const WIRE_NAMES: Readonly<Record<WireWay, string>> = {
+  floor: 'Down, along the floor and up',
+  waves: 'In waves between floor and top',
+  loops: 'In loops',
+};
+
+const OWN = '';
+
+/** A wire through the section: how thick, how long, and its way. */
+export function WirePanel({ wire }: { readonly wire: Wire }) {
+  const { computed, edit, show } = useBench();
+  const dispatch = useAppDispatch();
+  const deep = depthAt(computed, wire);
+  const told = toldOf(wire, deep);
+  const long = wireLong(wire, computed.geometry.floor);
+  return (
+    <section aria-label="The wire" className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <ToolHead tool="wire" does="Through the section" />
+      <Picker
+        label="Its way"
+        value={OWN}
+        options={[
+          { value: OWN, label: `through ${wire.points.length} points of its own` },
+          ...(Object.keys(WIRE_NAMES) as WireWay[]).map((way) => ({ value: way, label: WIRE_NAMES[way] })),
+        ]}
+        onPick={(way) => {
+          if (way !== OWN) edit((p) => setWireWay(p, wire.id, way, deep));
+        }}
+      />
+      <p className="quiet text-sm">
+        Drag its points in the section, or move them with the arrow keys; Delete takes one out. The first is
+        where it goes in.
+      </p>
+      <button
+        type="button"
+        className="btn btn-sm justify-self-start"
+        onClick={() => edit((p) => addWirePoint(p, wire.id, Math.floor(wire.points.length / 2) - 1))}
+      >
+        <Plus className="size-4" aria-hidden="true" /> A point half way
+      </button>
+      <Choice
+        legend="It lies"
+        value={wire.lies}
+        options={[
+          { value: 'lengthwise', label: 'end to end' },
+          { value: 'crosswise', label: 'side to side' },
+        ]}
+        onChoose={(lies) => {
+          edit((p) => turnWire(p, wire.id, lies, deep));
+          dispatch(viewShown(lies === 'lengthwise' ? 'section' : 'side'));
+        }}
+      />
+      <div className="grid grid-cols-2 items-end gap-2">
+        <LengthField
+          label="Girth"
+          hint="With its sleeve."
+          value={wire.girthMm}
+          onValue={(girthMm, g) => edit((p) => updateWire(p, wire.id, { girthMm }), g)}
+        />
+        <LengthField
+          label="Length"
+          hint="Its straight part."
+          value={long}
+          onValue={(longMm, g) => edit((p) => updateWire(p, wire.id, { longMm }), g)}
+        />
+      </div>
+      {wire.longMm !== undefined && (
+        <button
+          type="button"
+          className="btn btn-sm justify-self-start"
+          onClick={() => edit((p) => asLongAsMould(p, wire.id))}
+        >
+          As long as the mould
+        </button>
+      )}
+      {told && (
+        <p role="status">
+          <b>
+            {show.length(Math.max(0, told.lowestMm))} above the floor at its lowest
+            {told.lifts > 0 && `, ${show.length(deep - told.highestMm)} below the top at its highest`}
+          </b>
+          <span className="quiet"> of {show.length(deep)} batter.</span>
+        </p>
+      )}
+      <NeedsAndFails know={WIRE} />
+      <StepButtons stepId={wire.id} />
+    </section>
+  );
+}

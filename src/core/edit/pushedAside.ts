@@ -1,0 +1,121 @@
+import { layPlan } from '../fill/layPlan.ts';
+import { mouldGeometry } from '../mould/geometry.ts';
+import type { Mould } from '../mould/schema.ts';
+import { holeMassG } from '../pattern/hole.ts';
+import type { Place } from '../plan/patternSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import type { Pour } from '../plan/stepSchema.ts';
+import type { PotId, StepId } from '../validate/ids.ts';
+import { addPattern, addPull, addStroke } from './pattern.ts';
+import { plainPour } from './plainPour.ts';
+import { holdBackEvenly } from './pots.ts';
+import { mapPour } from './pours.ts';
+import { addWire } from './wire.ts';
+
+export type PushedAside =
+  'column' | 'corner' | 'centre-line' | 'wall' | 'two-sided' | 'drops' | 'pointed' | 'wire';
+
+const PLACES: Readonly<Record<Exclude<PushedAside, 'wire'>, Place>> = {
+  column: { at: 'column' },
+  corner: { at: 'corner', corner: 'left-near' },
+  'centre-line': { at: 'line', runs: 'lengthwise', offMm: 0 },
+  wall: { at: 'wall', wall: 'left' },
+  'two-sided': { at: 'two-walls', walls: 'long', firstPercent: 50 },
+  drops: { at: 'drops', spots: [{ xMm: 0, yMm: 0 }] },
+  pointed: { at: 'close-lines', runs: 'lengthwise', spacingMm: 14 },
+};
+
+/** Drops along a mould, so far apart for its width. */
+function alongMould(mould: Mould): Place {
+  const { floor } = mouldGeometry(mould);
+  const count = Math.max(2, Math.min(7, Math.round(floor.length / (floor.width * 0.45))));
+  const apart = floor.length / count;
+  return {
+    at: 'drops',
+    spots: Array.from({ length: count }, (_, i) => ({
+      xMm: Math.round(((i % 2 === 0 ? -1 : 1) * floor.width) / 6),
+      yMm: Math.round((i + 0.5) * apart - floor.length / 2),
+    })),
+  };
+}
+
+/** The pots of a layered beginning poured in rounds instead: thin, in a place, with the strokes that usually follow. */
+export function pushedAside(id: PushedAside, layers: Plan): Plan {
+  const plan: Plan = { ...layers, steps: [], pots: layers.pots.map((p) => ({ ...p, stage: 1 })) };
+  const [first, ...others] = plan.pots;
+  if (!first) return plan;
+  const base = (parts: number): Pour => ({ ...plainPour(1, first.id), amount: { kind: 'rest', parts } });
+  const lines = others.length > 0 ? others.map((p) => p.id) : [first.id];
+  switch (id) {
+    case 'column': {
+      const poured = addPull(addPattern(plan, PLACES[id]).plan);
+      const laid = layPlan(poured);
+      const held = holdBackEvenly(poured, Math.ceil(holeMassG(laid.stack.layers) * 1.1));
+      return addStroke(held, 'fan', Math.max(1, Math.floor(laid.fill.heightMm))).plan;
+    }
+    case 'corner': {
+      const poured = addPattern(plan, PLACES[id]).plan;
+      return addStroke(poured, 'fan', Math.max(1, Math.floor(layPlan(poured).fill.heightMm))).plan;
+    }
+    case 'centre-line':
+    case 'wall':
+      return addPattern(plan, PLACES[id]).plan;
+    case 'two-sided': {
+      const thicker = {
+        ...plan,
+        pots: plan.pots.map((p) => ({ ...p, stage: lines.includes(p.id) ? 1.6 : 1.2 })),
+      };
+      const { plan: lined, stepId } = addPattern({ ...thicker, steps: [base(48)] }, PLACES['centre-line']);
+      const stacked = ofRound(lined, stepId, [...lines, ...(others.length > 0 ? [first.id] : [])], 2, 24, 8);
+      const last = addPattern(stacked, PLACES[id]);
+      return ofRound(last.plan, last.stepId, [first.id], 1, 28, 10);
+    }
+    case 'pointed':
+      return pointed({ ...plan, pots: plan.pots.map((p) => ({ ...p, stage: POINTED_STAGE })) }, lines);
+    case 'wire': {
+      const stacked = { ...plan, steps: layers.steps };
+      return addWire(stacked, 'waves', Math.max(1, layPlan(stacked).fill.heightMm)).plan;
+    }
+    case 'drops': {
+      const { plan: dropped, stepId } = addPattern({ ...plan, steps: [base(60)] }, alongMould(plan.mould));
+      return ofRound(dropped, stepId, lines, 2, 40, 60);
+    }
+  }
+}
+
+/** Lines sink in as points at this thickness from low down. */
+const POINTED_STAGE = 2.2;
+
+/** A base, and each of the other pots in close lines over it: every one of them pushes points into those below. */
+function pointed(plan: Plan, lines: readonly PotId[]): Plan {
+  const first = plan.pots[0]?.id ?? '';
+  const base: Pour = { ...plainPour(1, first), amount: { kind: 'rest', parts: 2 } };
+  return lines.reduce<Plan>(
+    (p, pot) => {
+      const { plan: added, stepId } = addPattern(p, PLACES.pointed);
+      return ofRound(added, stepId, [pot], 1, 1.5, 20);
+    },
+    { ...plan, steps: [base] },
+  );
+}
+
+/** A pour of these pots, in so many rounds, taking so many parts, from so high. */
+const ofRound = (
+  plan: Plan,
+  stepId: StepId,
+  [first, ...then]: readonly PotId[],
+  rounds: number,
+  parts: number,
+  fallMm: number,
+): Plan =>
+  mapPour(plan, stepId, (p) =>
+    p.pattern && first !== undefined
+      ? {
+          ...p,
+          pot: first,
+          amount: { kind: 'rest', parts },
+          landing: { ...p.landing, fallMm },
+          pattern: { ...p.pattern, then, rounds: Array.from({ length: rounds }, () => 1) },
+        }
+      : p,
+  );

@@ -1,0 +1,177 @@
+import type { LayerPart, PouredLayer } from '../fill/layers.ts';
+import type { Box } from '../flow/box.ts';
+import type { Move, Source, Spot } from '../flow/spec.ts';
+import type { Corner } from '../mould/cornerProp.ts';
+import { MM3_PER_ML, type Size } from '../mould/geometry.ts';
+import type { Place } from '../plan/patternSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { heldKey, roundOf } from '../plan/sources.ts';
+import type { Wire } from '../plan/stepSchema.ts';
+import { plungeOf } from '../setting/plunge.ts';
+import { sinkOf } from '../setting/spike.ts';
+import type { Millimetres } from '../units/quantity.ts';
+import { holeVolumeMl } from './hole.ts';
+import { wireWay } from './wirePath.ts';
+
+/** Where a corner of a plan is. */
+export const cornerSpot = (corner: Corner, { x0, x1, y0, y1 }: Box): Spot => [
+  corner.startsWith('left') ? x0 : x1,
+  corner.endsWith('near') ? y0 : y1,
+];
+
+/** Where each drop of a round comes from, in order: streams in several places are dealt to the pots in turn. */
+function sourcesOf(
+  place: Place,
+  box: Box,
+  column: readonly Spot[] | undefined,
+  sinkMm: Millimetres,
+): readonly Source[] {
+  const middle: Spot = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
+  switch (place.at) {
+    case 'column':
+      return [column ? { kind: 'outline', points: column } : { kind: 'point', at: middle }];
+    case 'corner':
+      return [{ kind: 'point', at: cornerSpot(place.corner, box) }];
+    case 'line':
+      return [{ kind: 'line', axis: place.runs === 'lengthwise' ? 0 : 1, at: middleOf(place, middle) }];
+    case 'wall': {
+      const axis = place.wall === 'left' || place.wall === 'right' ? 0 : 1;
+      const low = place.wall === 'left' || place.wall === 'near';
+      return [{ kind: 'line', axis, at: low ? -Infinity : Infinity }];
+    }
+    case 'two-walls':
+      return [{ kind: 'walls', axis: place.walls === 'long' ? 0 : 1, low: place.firstPercent / 100 }];
+    case 'close-lines':
+      return [
+        {
+          kind: 'lines',
+          axis: place.runs === 'lengthwise' ? 0 : 1,
+          spacingMm: place.spacingMm,
+          sinkMm,
+        },
+      ];
+    case 'drops':
+      return place.spots.map((s): Source => ({ kind: 'point', at: [s.xMm, s.yMm] }));
+  }
+}
+
+const middleOf = ({ runs, offMm }: Extract<Place, { at: 'line' }>, [x, y]: Spot): number =>
+  (runs === 'lengthwise' ? x : y) + offMm;
+
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+
+/** Names of deposits, by the numbers they get as they come. */
+export interface Numbered {
+  readonly keys: string[];
+  readonly numberOf: (key: string) => number;
+}
+
+export function numbering(): Numbered {
+  const keys: string[] = [];
+  return {
+    keys,
+    numberOf: (key) => {
+      const known = keys.indexOf(key);
+      return known >= 0 ? known : keys.push(key) - 1;
+    },
+  };
+}
+
+/** The volume of a part that one of `times` turns in a round takes. */
+const turnMm3 = (layer: PouredLayer, part: LayerPart, times: number): number =>
+  (layer.volumeMl * MM3_PER_ML * part.share) / times;
+
+/** A pour as what it does to the block, round by round. */
+export function risesOf(
+  layer: PouredLayer,
+  box: Box,
+  column: readonly Spot[] | undefined,
+  { numberOf }: Numbered,
+): readonly Move[] {
+  const { pour } = layer;
+  const { pattern } = pour;
+  const partOf = (pot: string): LayerPart | undefined => layer.parts.find((p) => p.pot.id === pot);
+  if (!pattern)
+    return layer.parts.map((part) => ({
+      does: 'rise',
+      source: { kind: 'level' },
+      volumeMm3: turnMm3(layer, part, 1),
+      plunge: 1,
+      deposit: numberOf(part.key),
+    }));
+  const order = roundOf(pour);
+  const { fallMm } = pour.landing;
+  const places = sourcesOf(pattern.place, box, column, 0).length;
+  const turns = (order.length * places) / gcd(order.length, places);
+  const all = pattern.rounds.reduce((s, r) => s + r, 0);
+  const reach = pattern.place.at === 'drops' ? pattern.place.reachMm : undefined;
+  return pattern.rounds.flatMap((round) =>
+    Array.from({ length: turns }, (_, i): Move[] => {
+      const pot = order[i % order.length] ?? pour.pot;
+      const part = partOf(pot);
+      if (!part) return [];
+      const sinkMm = sinkOf(part.pot.stage, fallMm, layer.densityGMl);
+      const source = sourcesOf(pattern.place, box, column, sinkMm)[i % places];
+      if (!source) return [];
+      const times = order.filter((p) => p === pot).length * (turns / order.length);
+      return [
+        {
+          does: 'rise',
+          source,
+          volumeMm3: turnMm3(layer, part, times) * (round / all),
+          plunge: plungeOf(part.pot.stage, fallMm, layer.densityGMl),
+          deposit: numberOf(part.key),
+          ...(reach === undefined ? {} : { reachMm: reach }),
+        },
+      ];
+    }).flat(),
+  );
+}
+
+/** What fills the hole, in the order that it is held back in. */
+export function fillOf(plan: Plan, layers: readonly PouredLayer[], { numberOf }: Numbered): Move {
+  const holeMm3 = holeVolumeMl(layers) * MM3_PER_ML;
+  const density = layers.at(-1)?.densityGMl ?? 1;
+  let left = holeMm3;
+  const parts = plan.fill.top.flatMap(({ pot, massG }) => {
+    const volumeMm3 = Math.min(left, ((massG / plan.fill.copies) * MM3_PER_ML) / density);
+    left -= volumeMm3;
+    const stage = plan.pots.find((p) => p.id === pot)?.stage ?? 1;
+    return volumeMm3 > 0
+      ? [{ deposit: numberOf(heldKey(pot)), volumeMm3, plunge: plungeOf(stage, HOLE_FALL_MM, density) }]
+      : [];
+  });
+  return { does: 'fill', parts, holeMm3 };
+}
+
+/** A hole is filled from low down. */
+const HOLE_FALL_MM = 30;
+
+/** How far round a wire batter goes along with it, of its girth: as for a stick. A judgement. */
+const WIRE_REACH = 3;
+
+/** Its way is followed in steps of so much of that. */
+const WIRE_STEP = 0.15;
+
+/** A wire that is made for a mould is so much shorter than its inside, mm. */
+const WIRE_SPARE = 4;
+
+/** How long a wire's straight part is; one that is made for the mould, by its floor. */
+export const wireLong = ({ lies, longMm }: Wire, floor: Size): Millimetres =>
+  longMm ?? (lies === 'lengthwise' ? floor.length : floor.width) - WIRE_SPARE;
+
+/** A wire as what it does to the block: it lies in the middle of the mould's length. */
+export function wireMove(wire: Wire, box: Box, floor: Size): Move {
+  const along = wire.lies === 'lengthwise';
+  const middle = along ? (box.y0 + box.y1) / 2 : (box.x0 + box.x1) / 2;
+  const half = wireLong(wire, floor) / 2;
+  const widthMm = WIRE_REACH * wire.girthMm;
+  return {
+    does: 'wire',
+    axis: along ? 0 : 1,
+    path: wireWay(wire.points, Math.max(1, WIRE_STEP * widthMm)),
+    widthMm,
+    from: middle - half,
+    to: middle + half,
+  };
+}

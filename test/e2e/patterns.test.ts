@@ -157,7 +157,7 @@ describe('patterns in the browser', () => {
     await column.focus();
     await column.press('Shift+ArrowUp');
     await page.getByRole('button', { name: /^The column, .* 10 mm beyond it/ }).waitFor();
-    await page.getByLabel('Pour in rounds').selectOption({ index: 6 });
+    await page.getByLabel('Pour in rounds').selectOption('drops');
     await page.getByRole('heading', { name: 'Drops' }).waitFor();
     await page.getByRole('button', { name: 'Place', exact: true }).click();
     const second = page.getByRole('button', { name: /^Place 2:/ });
@@ -227,5 +227,104 @@ describe('patterns in the browser', () => {
     expect(await seriousFaults(page)).to.deep.equal([]);
     await page.getByRole('button', { name: 'The stick: fan' }).click();
     expect(await seriousFaults(page)).to.deep.equal([]);
+  });
+});
+
+describe('a wire and pointed layers in the browser', () => {
+  const at = studio();
+
+  it('a wire is drawn through layers: a usual way, its points moved by mouse and keys, what it breaks said and cured', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-ghyll-drop/design');
+    await page.getByLabel('Draw a wire through it').selectOption({ label: 'In waves between floor and top' });
+    await page.getByRole('heading', { name: 'Through the section' }).waitFor();
+    await sharp(page);
+    const picture = page.locator('canvas[data-swirl]').first();
+    const before = await pictureOf(picture);
+    // the fourth point up through the top, by mouse
+    const point = page.getByRole('button', { name: /^Point 4 of the wire/ });
+    const box = (await point.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2, box.y - 60, { steps: 5 });
+    await page.mouse.up();
+    await page.getByText(/comes up to .* and the batter is .* deep: it breaks through the top/).waitFor();
+    await page.getByRole('button', { name: /^Keep it below/ }).click();
+    await page.getByText(/it breaks through the top/).waitFor({ state: 'detached' });
+    // by keys, and out
+    await point.focus();
+    await point.press('Shift+ArrowDown');
+    await page.getByRole('button', { name: /^Point 12 of the wire/ }).waitFor();
+    await point.press('Delete');
+    await page.getByText(/through 1\d points of its own/).waitFor({ state: 'attached' });
+    await sharp(page);
+    expect(await pictureOf(picture)).not.to.equal(before);
+    // bare, too long, and turned
+    await typeIn(page, 'Girth', '1.5');
+    await page.getByText(/1\.5 mm thick hardly moves batter/).waitFor();
+    await typeIn(page, 'Girth', '6');
+    await typeIn(page, 'Length', '400');
+    await page.getByText(/The wire is 400 mm long, and the mould's inside is 249 mm/).waitFor();
+    await page.getByRole('button', { name: 'As long as the mould' }).first().click();
+    await page.getByText(/The wire is 400 mm long/).waitFor({ state: 'detached' });
+    await page.getByText('side to side', { exact: true }).click();
+    await sharp(page);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    // it is seen without it as it stood before, and is on the sheet
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByText(/With a wire 6 mm thick and 245 mm long, held from end to end/).waitFor();
+    await page.getByText(/draw it straight up, not towards you/).waitFor();
+    expect(await seriousFaults(page)).to.deep.equal([]);
+  });
+
+  it('pointed layers: deeper from higher, thinner they wash, and one press thickens them', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-larch-spires/design');
+    await sharp(page);
+    const picture = page.locator('canvas[data-swirl]').first();
+    await page.getByRole('button', { name: /^Pour 3:/ }).click();
+    await page.getByText(/each line sinks 1\d mm/).waitFor();
+    const before = await pictureOf(picture);
+    await page.getByLabel('Poured from').fill('85');
+    await page
+      .getByText(/Lines of pot C sink .* and what is fluid below them is .* deep/)
+      .first()
+      .waitFor();
+    await page
+      .getByRole('button', { name: /^Pour at \d.* of 5$/ })
+      .first()
+      .click();
+    await page.getByText(/Lines of pot C sink/).waitFor({ state: 'detached' });
+    await typeIn(page, 'Apart', '30');
+    await sharp(page);
+    expect(await pictureOf(picture)).not.to.equal(before);
+    // as it stands at that pour, two layers less are in
+    const whole = await pictureOf(picture);
+    await page.getByRole('button', { name: 'Show it at this pour' }).click();
+    await page.getByText('as it stands at pour 3').waitFor();
+    await sharp(page);
+    expect(await pictureOf(picture)).not.to.equal(whole);
+    expect(await seriousFaults(page)).to.deep.equal([]);
+  });
+
+  it('a stroke is rehearsed from above: without it, and after it', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-basalt-columns/design');
+    await page.getByRole('button', { name: 'Plan', exact: true }).click();
+    await sharp(page);
+    const top = page.locator('canvas[data-swirl]').first();
+    const whole = await pictureOf(top);
+    await page.getByRole('button', { name: 'The stick: fan' }).click();
+    await page.getByRole('button', { name: 'Show it after this' }).click();
+    await page.getByText('as it stands after that', { exact: false }).waitFor();
+    await sharp(page);
+    const fanned = await pictureOf(top);
+    expect(fanned).not.to.equal(whole);
+    await page.getByRole('button', { name: 'The stick: spiral' }).click();
+    await sharp(page);
+    expect(await pictureOf(top)).to.equal(whole);
+    await page.getByRole('button', { name: /^Pour 1: 5 rounds of 6/ }).click();
+    await sharp(page);
+    expect(await pictureOf(top)).not.to.equal(fanned);
   });
 });

@@ -58,7 +58,9 @@ function barFace(computed: Computed, asked: string, side: Side): FramedFace {
   const bar = /^\d+$/.test(asked) ? bars[Number(asked) - 1] : undefined;
   if (!bar) throw new Asked(`--bar: ${asked} is none of the ${bars.length} bars of this mould`);
   if (!sidesOf(bar).includes(side))
-    throw new Asked('--side: a disc has a foot (near) and a head (far), no top');
+    throw new Asked(
+      '--side: a disc or a slice parallel to the floor has a lower face (near) and an upper one (far), no top',
+    );
   return sideOfBar(computed, bar, side);
 }
 

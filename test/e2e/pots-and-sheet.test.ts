@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { studio, type } from './support/studio.ts';
+import { seriousFaults, studio, type } from './support/studio.ts';
 
 const grams = (text: string): number => Number(text.replace(/[^\d.]/g, ''));
 
@@ -120,5 +120,38 @@ describe('pots, pour sheet and cut', () => {
     expect(await fact('A bar at the cut')).to.match(/≈\s*19\d g/);
     await type(page, 'Trim, near end', '300 mm');
     await page.getByText('300 mm is outside 0 to 200 mm').waitFor();
+  });
+});
+
+describe('which way a loaf is cut', () => {
+  const at = studio();
+
+  it('is chosen by its picture; blocks are sliced, counted, walked, and told on the sheet', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-basalt-columns/cut');
+    const best = page.getByRole('button', { name: /parallel to the floor.*shows most of the design/ });
+    await best.waitFor();
+    await best.click();
+    await page.getByRole('heading', { name: 'Cut in blocks, then in slices' }).waitFor();
+    await type(page, 'Thickness of a slice', '29');
+    await page.getByText(/blocks × 2 slices/).waitFor();
+    await type(page, 'Length of a bar', '400');
+    await page.getByText(/A loaf of .* gives no block of 400 mm/).waitFor();
+    await type(page, 'Length of a bar', '88');
+    await page.getByText('3 blocks × 2 slices').waitFor();
+    await page.getByRole('button', { name: 'Bars', exact: true }).click();
+    await page.getByText('lower', { exact: true }).waitFor();
+    await page.getByText('near end, foot').first().waitFor();
+    await page.getByText('upper', { exact: true }).click();
+    expect(await seriousFaults(page)).to.deep.equal([]);
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page
+      .getByText(/Cut across into 3 blocks of 88 mm, and slice each parallel to the floor into 2 of 29 mm/)
+      .waitFor();
+    await page.getByRole('link', { name: /^.*Cut/ }).click();
+    await page.getByRole('button', { name: /^Straight across/ }).click();
+    await page.getByText('Laid on its side', { exact: false }).click();
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByText(/Lay the loaf on its side, so that nothing drags/).waitFor();
   });
 });

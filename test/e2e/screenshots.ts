@@ -113,7 +113,12 @@ for (const view of VIEWS.filter((v) => wanted.length === 0 || wanted.includes(v.
   await page.waitForTimeout(400);
   // what is simulated is there, and sharp
   for (let i = 0; i < 100; i += 1) {
-    if ((await page.locator('canvas[data-swirl]:not([data-swirl="sharp"]):not([data-swirl="unseen"])').count()) === 0) break;
+    if (
+      (await page
+        .locator('canvas[data-swirl]:not([data-swirl="sharp"]):not([data-swirl="unseen"])')
+        .count()) === 0
+    )
+      break;
     await page.waitForTimeout(100);
   }
   await page.screenshot({ path: `${out}/${view.name}.png`, animations: 'disabled' });

@@ -1,5 +1,6 @@
 import type { Station } from '../../core/advice/warning.ts';
 import { barsInAll } from '../../core/cut/barsText.ts';
+import { plural } from '../../core/units/words.ts';
 import { inAll } from '../../core/plan/moulds.ts';
 import type { Computed } from '../../core/computed/compute.ts';
 import { formatNumber, formatPercent } from '../../core/units/format.ts';
@@ -11,8 +12,6 @@ export interface StationEntry {
   /** one line of what is settled there */
   readonly line: (computed: Computed, show: Show) => string;
 }
-
-const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
 const SHAPES = {
   box: 'box',

@@ -1,3 +1,5 @@
+import type { Sliced } from '../cut/bars.ts';
+import { withWay } from '../cut/way.ts';
 import { formatLength } from '../units/format.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Warning } from './warning.ts';
@@ -8,7 +10,53 @@ export const withCut =
   (change: Partial<Plan['cut']>) =>
   (p: Plan): Plan => ({ ...p, cut: { ...p.cut, ...change } });
 
-export function cutWarnings({ plan, cut }: Facts): Warning[] {
+/** Blocks that are sliced: none in this length, no slice in this height or width, or much of it left over. */
+function slicedWarnings({ plan, cut }: Facts, sliced: Sliced): Warning[] {
+  const say = (mm: number): string => formatLength(mm, plan.units.length);
+  const { by, longMm, blocks, slices, offcutMm } = sliced;
+  const { thicknessMm } = plan.cut;
+  const [size, which] = by === 'floor' ? ['height', 'high'] : ['width', 'wide'];
+  const about = { station: 'cut', level: 'warn' } as const;
+  if (blocks === 0)
+    return [
+      {
+        ...about,
+        code: 'no-bars',
+        message: `A loaf of ${say(cut.loafMm)} gives no block of ${say(longMm)} between these trims: it is cut across.`,
+        remedies: [{ label: 'Cut straight across', apply: withWay(undefined) }],
+      },
+    ];
+  const { same, more } = cut.evenThicknessMm;
+  const offers = [same, more].flatMap((mm) => {
+    const tenth = mm === undefined ? 0 : Math.floor(mm * 10) / 10;
+    return tenth >= 5 && tenth <= 300
+      ? [{ label: `Slices of ${say(tenth)}`, apply: withCut({ thicknessMm: tenth }) }]
+      : [];
+  });
+  if (slices === 0)
+    return [
+      {
+        ...about,
+        code: 'no-bars',
+        message: `Its ${size} gives no slice of ${say(thicknessMm)}: a block is not as ${which} as that.`,
+        remedies: offers,
+      },
+    ];
+  if (offcutMm < thicknessMm / 3) return [];
+  return [
+    {
+      code: 'cut-remainder',
+      level: 'note',
+      station: 'cut',
+      message: `${say(offcutMm)} of the ${size} is left over beside ${slices} ${slices === 1 ? 'slice' : 'slices'} of ${say(thicknessMm)}.`,
+      remedies: offers,
+    },
+  ];
+}
+
+export function cutWarnings(facts: Facts): Warning[] {
+  const { plan, cut } = facts;
+  if (cut.sliced) return slicedWarnings(facts, cut.sliced);
   const { length } = plan.units;
   const longest = cut.bars.filter((b) => b.piece.lengthMm === cut.loafMm);
   const pieces = cut.pieces.filter((p) => p.lengthMm === cut.loafMm).length;

@@ -5,9 +5,10 @@ import type { Vec3 } from '../geometry/vec.ts';
 import { isCavity } from '../mould/schema.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
 import { holeMassG, holeOf } from '../pattern/hole.ts';
-import type { CutSettings, Plan } from '../plan/planSchema.ts';
+import type { CutSettings, CutWay, Plan } from '../plan/planSchema.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
+import { blockBars } from './blockBars.ts';
 import { piecesOf, type Piece } from './pieces.ts';
 
 /** The bars of one place along a piece: from `startMm` to `endMm` of its length, 0 at its near end or at the floor. */
@@ -18,10 +19,33 @@ export interface Bar {
   /** so many beside each other, each this wide at the lined floor, with a kerf between them */
   readonly strips: number;
   readonly stripMm: Millimetres;
+  /** of a block that is sliced: which slice of it */
+  readonly slice?: Slice;
   /** one bar's: the slice shared by its strips, less the kerfs between them */
   readonly volumeMl: Millilitres;
   /** when cut: its own batter, what fills a column's hole in it, and its share of the top */
   readonly massG: Grams;
+}
+
+/** A slice of a block, mould frame: between two level planes, or between two upright ones that run along the loaf. */
+export interface Slice {
+  readonly by: CutWay['by'];
+  readonly fromMm: Millimetres;
+  readonly toMm: Millimetres;
+  /** the first lies against the floor or the left wall, the last right under the top or against the right wall */
+  readonly first: boolean;
+  readonly last: boolean;
+}
+
+/** How blocks are sliced, in the longest piece. */
+export interface Sliced extends CutWay {
+  readonly blocks: number;
+  /** of each block */
+  readonly slices: number;
+  /** bars of what is left of the length, cut across */
+  readonly across: number;
+  /** what is left of the height or the width beside the slices */
+  readonly offcutMm: Millimetres;
 }
 
 export interface BarCut {
@@ -34,16 +58,21 @@ export interface BarCut {
   readonly stripMm: Millimetres;
   /** one entry a place, piece by piece */
   readonly bars: readonly Bar[];
+  /** where blocks are sliced */
+  readonly sliced?: Sliced;
   /** the longest that is left past a last bar's cut, before the far trim */
   readonly remainderMm: Millimetres;
-  /** the thickness at which the same trims and kerf give a piece this many bars and one more, nothing left over */
+  /** the thickness at which the same trims and kerf give a piece this many bars and one more, nothing left over; of slices where blocks are sliced */
   readonly evenThicknessMm: { readonly same: Millimetres | undefined; readonly more: Millimetres };
 }
 
+/** Slices of a block, or bars of a length that is all to be cut: one kerf less than slices. */
+const piecesIn = (lengthMm: Millimetres, { thicknessMm, kerfMm }: CutSettings): number =>
+  Math.max(0, Math.floor(((lengthMm + kerfMm) / (thicknessMm + kerfMm)) * (1 + 1e-9)));
+
 /** Bars = floor((length - trims + kerf) / (thickness + kerf)); a part in 10^9 forgives binary rounding. */
 export function barCount(lengthMm: Millimetres, cut: CutSettings): number {
-  const usable = lengthMm - cut.trimStartMm - cut.trimEndMm;
-  return Math.max(0, Math.floor(((usable + cut.kerfMm) / (cut.thicknessMm + cut.kerfMm)) * (1 + 1e-9)));
+  return piecesIn(lengthMm - cut.trimStartMm - cut.trimEndMm, cut);
 }
 
 interface Slices {
@@ -105,16 +134,17 @@ export function cutBars(
     return p.axis === 'z' ? p.widthMm : (p.widthMm - (strips - 1) * kerfMm) / strips;
   };
   const stripsOf = (p: Piece): number => (p.axis === 'z' ? 1 : cutOf(p).strips);
+  const wayOf = (p: Piece): CutWay | undefined => (cavity || p.axis === 'z' ? undefined : plan.cut.way);
+  /** where slices lie, and how thick what they are cut from is */
+  const slicedIn = (p: Piece, { by }: CutWay): { readonly from: Millimetres; readonly size: Millimetres } =>
+    by === 'floor' ? { from: 0, size: fill.heightMm } : { from: p.leftMm, size: p.widthMm };
   const bars = pieces.flatMap((piece): Bar[] => {
-    const cut = cutOf(piece);
+    const whole = cutOf(piece);
     const strip = stripOf(piece);
     if (strip <= 0) return [];
     const room = geometry.rooms[piece.room];
-    const { volumeTo, massTo } = slicesOf(
-      piece,
-      stack.layers.filter((l) => l.room === room),
-      filled,
-    );
+    const layers = stack.layers.filter((l) => l.room === room);
+    const { volumeTo, massTo } = slicesOf(piece, layers, filled);
     const share = strip / piece.widthMm;
     // g of the top on a mm of this piece, all its strips
     const topPerMm =
@@ -123,7 +153,31 @@ export function cutBars(
         : piece.axis === 'y' && area > 0
           ? (topG * piece.widthMm) / area
           : 0;
-    return Array.from({ length: barCount(piece.lengthMm, cut) }, (_, i): Bar => {
+    const way = wayOf(piece);
+    const blocks = way ? barCount(piece.lengthMm, { ...whole, thicknessMm: way.longMm }) : 0;
+    const cut =
+      way && blocks > 0
+        ? { ...whole, trimStartMm: whole.trimStartMm + blocks * (way.longMm + whole.kerfMm) }
+        : whole;
+    const sliced = way
+      ? Array.from({ length: blocks }, (_, i): readonly Bar[] => {
+          const startMm = whole.trimStartMm + i * (way.longMm + whole.kerfMm);
+          const block = { piece, layers, filled, startMm, endMm: startMm + way.longMm };
+          const { from, size } = slicedIn(piece, way);
+          const lengthwise = way.by === 'lengthwise';
+          return blockBars(block, { by: way.by, from, size, settings: whole }).map((b): Bar => ({
+            piece,
+            startMm,
+            endMm: startMm + way.longMm,
+            strips: lengthwise ? 1 : stripsOf(piece),
+            stripMm: lengthwise ? whole.thicknessMm : strip,
+            slice: b.slice,
+            volumeMl: b.volumeMl * (lengthwise ? 1 : share),
+            massG: (b.massG + topPerMm * way.longMm * b.topShare) * (lengthwise ? 1 : share),
+          }));
+        }).flat()
+      : [];
+    const across = Array.from({ length: barCount(piece.lengthMm, cut) }, (_, i): Bar => {
       const startMm = cut.trimStartMm + i * (cut.thicknessMm + cut.kerfMm);
       const endMm = startMm + cut.thicknessMm;
       const [from, to] = [piece.fromMm + startMm, piece.fromMm + endMm];
@@ -137,18 +191,19 @@ export function cutBars(
         massG: (massTo(to) - massTo(from) + topPerMm * cut.thicknessMm) * share,
       };
     });
+    return [...sliced, ...across];
   });
   const remainderOf = (piece: Piece): Millimetres => {
-    const { lengthMm } = piece;
-    const cut = cutOf(piece);
-    const n = barCount(lengthMm, cut);
-    const usable = lengthMm - cut.trimStartMm - cut.trimEndMm;
-    return Math.max(0, usable - n * cut.thicknessMm - Math.max(0, n - 1) * cut.kerfMm);
+    const { trimStartMm, trimEndMm } = cutOf(piece);
+    const ends = bars.filter((b) => b.piece === piece).map((b) => b.endMm);
+    return Math.max(0, piece.lengthMm - trimEndMm - Math.max(trimStartMm, ...ends));
   };
   const loafMm = Math.max(...pieces.map((p) => p.lengthMm));
   const { cut } = plan;
-  const usable = loafMm - cut.trimStartMm - cut.trimEndMm;
-  const n = barCount(loafMm, cut);
+  const longest = pieces.find((p) => p.lengthMm === loafMm);
+  const way = longest && wayOf(longest);
+  const usable = longest && way ? slicedIn(longest, way).size : loafMm - cut.trimStartMm - cut.trimEndMm;
+  const n = piecesIn(usable, cut);
   const thicknessFor = (count: number): number => (usable - (count - 1) * cut.kerfMm) / count;
   return {
     pieces,
@@ -156,6 +211,17 @@ export function cutBars(
     count: bars.reduce((s, b) => s + b.strips, 0),
     stripMm: Math.max(...pieces.map(stripOf)),
     bars,
+    ...(longest && way
+      ? {
+          sliced: {
+            ...way,
+            blocks: barCount(loafMm, { ...cut, thicknessMm: way.longMm }),
+            slices: n,
+            across: bars.filter((b) => b.piece === longest && !b.slice).reduce((s, b) => s + b.strips, 0),
+            offcutMm: Math.max(0, usable - n * cut.thicknessMm - Math.max(0, n - 1) * cut.kerfMm),
+          },
+        }
+      : {}),
     remainderMm: Math.max(...pieces.map(remainderOf)),
     evenThicknessMm: { same: n > 0 ? thicknessFor(n) : undefined, more: thicknessFor(n + 1) },
   };

@@ -1,8 +1,7 @@
 import type { LaidMould } from '../fill/layPlan.ts';
 import type { PouredLayer } from '../fill/layers.ts';
-import { clip } from '../geometry/clip.ts';
+import { slabOf } from '../geometry/clip.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
-import type { Vec3 } from '../geometry/vec.ts';
 import { volumeOf } from '../geometry/volume.ts';
 import type { Grams, Millimetres } from '../units/quantity.ts';
 import type { Bar, BarCut } from './bars.ts';
@@ -29,24 +28,27 @@ export interface SingleBar {
 
 type Cutting = Pick<LaidMould, 'geometry' | 'stack'> & { readonly cut: BarCut };
 
-const between = (solid: Polyhedron, normal: Vec3, low: Millimetres, high: Millimetres): Polyhedron =>
-  clip(clip(solid, { normal, offset: low }).above, { normal, offset: high }).below;
-
 /** A layer's part of one place. */
-interface Slice {
+interface LayerSlice {
   readonly solid: Polyhedron;
   readonly densityGMl: number;
 }
 
-const slicesOf = (layers: readonly PouredLayer[], { piece, startMm, endMm }: Bar): readonly Slice[] =>
-  layers.map(({ solid, densityGMl }) => ({
-    solid: between(solid, [0, 1, 0], piece.fromMm + startMm, piece.fromMm + endMm),
-    densityGMl,
-  }));
+const slicesOf = (
+  layers: readonly PouredLayer[],
+  { piece, startMm, endMm, slice }: Bar,
+): readonly LayerSlice[] =>
+  layers.map(({ solid, densityGMl }) => {
+    const block = slabOf(solid, [0, 1, 0], piece.fromMm + startMm, piece.fromMm + endMm);
+    return {
+      solid: slice?.by === 'floor' ? slabOf(block, [0, 0, 1], slice.fromMm, slice.toMm) : block,
+      densityGMl,
+    };
+  });
 
 /** What stands of a place in one strip: by this the place's mass is shared. */
-const inStrip = (slices: readonly Slice[], from: Millimetres, to: Millimetres): number =>
-  slices.reduce((sum, s) => sum + volumeOf(between(s.solid, [1, 0, 0], from, to)) * s.densityGMl, 0);
+const inStrip = (slices: readonly LayerSlice[], from: Millimetres, to: Millimetres): number =>
+  slices.reduce((sum, s) => sum + volumeOf(slabOf(s.solid, [1, 0, 0], from, to)) * s.densityGMl, 0);
 
 /** The only bar of its piece comes from no place in it. */
 const ALONE: readonly Beside[] = [];
@@ -62,12 +64,16 @@ export function singleBars(facts: Cutting): readonly SingleBar[] {
     const own = cut.bars.filter((b) => b.piece === piece);
     const room = geometry.rooms[piece.room];
     const layers = stack.layers.filter((l) => l.room === room);
-    const { strips, stripMm: widthMm } = place;
+    const { strips, stripMm: widthMm, slice } = place;
+    const upright = slice?.by === 'lengthwise' ? slice : undefined;
     const kerfMm = strips > 1 ? (piece.widthMm - strips * widthMm) / (strips - 1) : 0;
-    const lefts = Array.from({ length: strips }, (_, i) => piece.leftMm + i * (widthMm + kerfMm));
+    const lefts = Array.from(
+      { length: strips },
+      (_, i) => (upright?.fromMm ?? piece.leftMm) + i * (widthMm + kerfMm),
+    );
     const last = lefts.length - 1;
-    const froms = lefts.map((left, i) => (i === 0 ? -FAR : left));
-    const tos = lefts.map((left, i) => (i === last ? FAR : left + widthMm));
+    const froms = lefts.map((left, i) => (i === 0 && (upright?.first ?? true) ? -FAR : left));
+    const tos = lefts.map((left, i) => (i === last && (upright?.last ?? true) ? FAR : left + widthMm));
     const slices = last === 0 ? [] : slicesOf(layers, place);
     const masses = last === 0 ? [1] : froms.map((from, i) => inStrip(slices, from, tos[i] ?? FAR));
     const sum = masses.reduce((a, b) => a + b, 0);
@@ -84,18 +90,22 @@ export function singleBars(facts: Cutting): readonly SingleBar[] {
       beside: alone
         ? ALONE
         : [
-            ...(place === own[0] ? [ends[0]] : []),
-            ...(place === own.at(-1) ? [ends[1]] : []),
-            ...(last > 0 && strip === 0 ? (['left wall'] as const) : []),
-            ...(last > 0 && strip === last ? (['right wall'] as const) : []),
+            ...(place.startMm === own[0]?.startMm ? [ends[0]] : []),
+            ...(place.endMm === own.at(-1)?.endMm ? [ends[1]] : []),
+            ...((last > 0 && strip === 0) || upright?.first ? (['left wall'] as const) : []),
+            ...((last > 0 && strip === last) || upright?.last ? (['right wall'] as const) : []),
+            ...(slice?.by === 'floor' && slice.first ? (['foot'] as const) : []),
+            ...(slice?.by === 'floor' && slice.last ? (['top'] as const) : []),
           ],
     }));
   });
   const off = (b: Omit<SingleBar, 'centre'>): number => {
-    const { piece, startMm, endMm } = b.place;
+    const { piece, startMm, endMm, slice } = b.place;
+    const half = Math.max(0, ...cut.bars.map((o) => (o.slice?.by === 'floor' ? o.slice.toMm : 0))) / 2;
     return Math.hypot(
       (startMm + endMm - piece.lengthMm) / 2,
       b.leftMm + b.widthMm / 2 - piece.leftMm - piece.widthMm / 2,
+      slice?.by === 'floor' ? (slice.fromMm + slice.toMm) / 2 - half : 0,
     );
   };
   const nearest = new Map<Bar['piece'], number>();

@@ -1,8 +1,9 @@
+import type { Slice } from '../cut/bars.ts';
 import type { SingleBar } from '../cut/singleBars.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { ViewPoint } from '../mould/sectionView.ts';
-import { bodiesOf, roomOf } from '../pattern/blocks.ts';
+import { bodiesOf, roomOf, type Body } from '../pattern/blocks.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { faceAt, faceLevel, type Band, type Face } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
@@ -11,9 +12,9 @@ import { topOf } from './top.ts';
 export const SIDES = ['near', 'far', 'top'] as const;
 export type Side = (typeof SIDES)[number];
 
-/** A disc of a standing tube has no top. */
-export const sidesOf = (bar: SingleBar): readonly Side[] =>
-  bar.place.piece.axis === 'z' ? ['near', 'far'] : SIDES;
+/** A disc of a standing tube has no top, and a slice parallel to the floor has two faces to look at. */
+export const sidesOf = ({ place: { piece, slice } }: SingleBar): readonly Side[] =>
+  piece.axis === 'z' || slice?.by === 'floor' ? ['near', 'far'] : SIDES;
 
 type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry' | 'fill'> & { readonly hand?: number };
 
@@ -81,6 +82,38 @@ const along = (face: Face, stretch: Stretch): Face => {
   return within(face.map(lain), stretch).map(lain);
 };
 
+/** The two faces of a slice of a block: `near` is the one below, or on the left, as it is seen with the slice turned over. */
+function sideOfSlice(
+  bodies: readonly Body[],
+  { from, to, middle }: Stretch,
+  across: Stretch & { readonly half: Millimetres },
+  slice: Slice,
+  side: Exclude<Side, 'top'>,
+  headMm: Millimetres,
+): FramedFace {
+  const at = side === 'near' ? slice.fromMm + INSIDE : slice.toMm - INSIDE;
+  const turnedOver = (face: Face): Face => (side === 'near' ? mirrored(face) : face);
+  if (slice.by === 'floor') {
+    const level = along(within(faceLevel(bodies, at), across), { from, to, middle });
+    const half = (to - from) / 2;
+    return framed({
+      face: turnedOver(level),
+      left: 0 - across.half,
+      right: across.half,
+      foot: -half,
+      head: half,
+    });
+  }
+  const upright = within(faceAt(bodies, 'side', at), { from, to, middle });
+  return framed({
+    face: turnedOver(upright),
+    left: from - middle,
+    right: to - middle,
+    foot: 0,
+    head: headMm,
+  });
+}
+
 /**
  * A side of one bar: the near and the far cut as they are looked at with the bar turned towards one, the far one mirrored; the top from
  * above, its near cut at the foot. A disc of a standing tube has its foot for near, its head for far, and no top.
@@ -98,6 +131,11 @@ export function sideOfBar(laid: Laid, bar: SingleBar, side: Side): FramedFace {
     const top = along(within(topOf(bodies), across), { from: start, to: end, middle: (start + end) / 2 });
     const face = piece.axis === 'z' ? [] : top;
     return framed({ face, left: -half, right: half, foot: -deep, head: deep });
+  }
+  const { slice } = bar.place;
+  if (slice) {
+    const block: Stretch = { from: start, to: end, middle: (start + end) / 2 };
+    return sideOfSlice(bodies, block, { ...across, half }, slice, side, fill.heightMm);
   }
   const at = side === 'near' ? start + INSIDE : end - INSIDE;
   const face = within(piece.axis === 'z' ? faceLevel(bodies, at) : faceAt(bodies, 'section', at), across);

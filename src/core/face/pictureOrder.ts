@@ -7,8 +7,8 @@ import type { Pour } from '../plan/stepSchema.ts';
 import type { Task } from '../task/task.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import { sectionAt, topFace } from './loafFaces.ts';
+import { countEdges } from './edges.ts';
 import { newShelf, readyFrom } from './ready.ts';
-import { rasterise } from './raster.ts';
 import type { FramedFace } from './framed.ts';
 
 /** An order of a round's pots, and how much neighbours differ in the picture that it gives. */
@@ -29,9 +29,6 @@ export interface OrdersFound {
   readonly now: number;
   readonly best: readonly PictureOrder[];
 }
-
-/** px of a picture that edges are counted in */
-const SIZE = 150;
 
 /** More difference than this reads as no more contrast. A judgement, no source. */
 const ENOUGH = 80;
@@ -62,29 +59,6 @@ function turnsApart(plan: Plan, pour: Pour): { readonly plan: Plan; readonly key
     },
     keys: clones.map((c) => depositKey(apart, c.id)),
   };
-}
-
-/** How long the edges between two turns are in a picture, px, added to `edges`: turns x turns. */
-function countEdges(
-  face: FramedFace,
-  keys: readonly string[],
-  ready: ReturnType<typeof readyFrom>,
-  edges: Float64Array,
-): void {
-  const { band, pours } = rasterise(face, SIZE, SIZE, ready, 1);
-  const turnOf = Int16Array.from([-1, ...pours.map((key) => keys.indexOf(key))]);
-  const n = keys.length;
-  const meet = (i: number, j: number): void => {
-    const [a, b] = [turnOf[band[i] ?? 0] ?? -1, turnOf[band[j] ?? 0] ?? -1];
-    if (a < 0 || b < 0 || a === b) return;
-    edges[a * n + b] = (edges[a * n + b] as number) + 1;
-    edges[b * n + a] = (edges[b * n + a] as number) + 1;
-  };
-  for (let y = 0; y + 1 < SIZE; y += 1)
-    for (let x = 0; x + 1 < SIZE; x += 1) {
-      meet(y * SIZE + x, y * SIZE + x + 1);
-      meet(y * SIZE + x, (y + 1) * SIZE + x);
-    }
 }
 
 const facesOf = (laid: LaidMould): readonly FramedFace[] => [

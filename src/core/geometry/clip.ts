@@ -140,3 +140,7 @@ export function clip(solid: Polyhedron, plane: Plane): Parts {
     cut,
   };
 }
+
+/** What of a solid lies between two planes of one normal. */
+export const slabOf = (solid: Polyhedron, normal: Vec3, low: number, high: number): Polyhedron =>
+  clip(clip(solid, { normal, offset: low }).above, { normal, offset: high }).below;

@@ -25,8 +25,21 @@ export const toHeight = v.strictObject({
   heightMm: lengthMm(1, 600),
 });
 
+/**
+ * Otherwise than straight across: into blocks one bar long first, and each of these into slices as thick as a bar, parallel to the floor or upright along the
+ * loaf. What is left of the length is cut across.
+ */
+const way = v.strictObject({
+  by: v.picklist(['floor', 'lengthwise']),
+  longMm: lengthMm(10, 600),
+});
+
 /** Straight across the loaf, lengths along y in mm; a slab is also cut into strips across its width. */
 export const cutSchema = v.strictObject({
+  /** straight across when absent */
+  way: v.optional(way),
+  /** the loaf lies on its side while it is cut across, so that what lies in it or on it does not drag through the faces */
+  onSide: v.optional(v.literal(true)),
   strips: v.pipe(v.number(), v.integer('whole strips are wanted'), v.minValue(1), v.maxValue(20)),
   thicknessMm: lengthMm(5, 300),
   kerfMm: lengthMm(0, 10),

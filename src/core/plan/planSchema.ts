@@ -111,3 +111,5 @@ export type FillTo = Plan['fill']['to'];
 export type Pot = Plan['pots'][number];
 export type Divide = Plan['divide'];
 export type CutSettings = Plan['cut'];
+/** Blocks that are sliced, in place of bars straight across. */
+export type CutWay = NonNullable<CutSettings['way']>;

@@ -1,3 +1,4 @@
+import type { Sliced } from '../cut/bars.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { WireTold } from '../pattern/wireTold.ts';
@@ -185,6 +186,8 @@ export type Deed =
       readonly moulds: number;
       readonly pieces: number;
       readonly strips: number;
+      readonly sliced?: Sliced;
+      readonly onSide: boolean;
       readonly trimStartMm: Millimetres;
       readonly trimEndMm: Millimetres;
     } & InMould);

@@ -228,6 +228,18 @@ function sheetOf(computed: Computed): object {
     cut: {
       bars: cut.count,
       thickness_mm: plan.cut.thicknessMm,
+      ...(cut.sliced
+        ? {
+            sliced: {
+              by: cut.sliced.by,
+              long_mm: cut.sliced.longMm,
+              blocks: cut.sliced.blocks,
+              slices: cut.sliced.slices,
+              across: cut.sliced.across,
+              offcut_mm: cut.sliced.offcutMm,
+            },
+          }
+        : {}),
       remainder_mm: cut.remainderMm,
       bars_in_all: barsInAll(moulds),
       pieces: cut.pieces.length,

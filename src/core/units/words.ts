@@ -2,3 +2,6 @@
 export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** "1 bar", "2 bars". */
+export const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

@@ -2,12 +2,15 @@ import { WATER_LOST_IN_CURE } from '../../../core/batter/fragranceLimit.ts';
 import { barsText } from '../../../core/cut/barsText.ts';
 import { isCavity } from '../../../core/mould/schema.ts';
 import type { CutSettings } from '../../../core/plan/planSchema.ts';
+import { lainOnSide } from '../../../core/cut/way.ts';
+import { plural } from '../../../core/units/words.ts';
 import { formatNumber } from '../../../core/units/format.ts';
 import { Fact } from '../../parts/Fact.tsx';
 import { Group, Station } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { CutterFields } from './CutterFields.tsx';
+import { CutWays } from './CutWays.tsx';
 import { Gallery } from './Gallery.tsx';
 import { LoafLength } from './LoafLength.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
@@ -17,6 +20,7 @@ export function CutStation() {
   const { cut, recipe } = computed;
   const cavity = isCavity(plan.mould);
   const stands = cut.pieces[0]?.axis === 'z';
+  const { way } = plan.cut;
   const put = (change: Partial<CutSettings>, gesture: Gesture) =>
     edit((p) => ({ ...p, cut: { ...p.cut, ...change } }), gesture);
   const masses = cut.bars.map((b) => b.massG);
@@ -28,16 +32,25 @@ export function CutStation() {
   return (
     <Station
       station="cut"
-      title={cavity ? 'A bar a cavity' : stands ? 'Cut into discs' : 'Cut, straight across'}
+      title={
+        cavity
+          ? 'A bar a cavity'
+          : stands
+            ? 'Cut into discs'
+            : way
+              ? 'Cut in blocks, then in slices'
+              : 'Cut, straight across'
+      }
     >
       <LoafLength />
+      {!cavity && !stands && <CutWays />}
       {cavity ? (
         <p className="text-sm">It comes out of its cavity as it is: nothing is cut.</p>
       ) : (
         <Group title="Bars">
           <div className="grid grid-cols-3 gap-3">
             <LengthField
-              label="Thickness"
+              label={way ? 'Thickness of a slice' : 'Thickness'}
               value={plan.cut.thicknessMm}
               onValue={(thicknessMm, g) => put({ thicknessMm }, g)}
             />
@@ -46,7 +59,14 @@ export function CutStation() {
               value={plan.cut.kerfMm}
               onValue={(kerfMm, g) => put({ kerfMm }, g)}
             />
-            {!stands && (
+            {way && !stands && (
+              <LengthField
+                label="Length of a bar"
+                value={way.longMm}
+                onValue={(longMm, g) => put({ way: { ...way, longMm } }, g)}
+              />
+            )}
+            {!stands && way?.by !== 'lengthwise' && (
               <FigureField
                 label={cut.pieces.length > 1 ? 'Strips across, each piece' : 'Strips across'}
                 suffix=""
@@ -65,6 +85,17 @@ export function CutStation() {
               onValue={(trimEndMm, g) => put({ trimEndMm }, g)}
             />
           </div>
+          {!way && !stands && (
+            <label className="flex cursor-pointer items-center gap-2 text-sm">
+              <input
+                type="checkbox"
+                className="size-4 accent-(--color-primary)"
+                checked={plan.cut.onSide === true}
+                onChange={(event) => edit(lainOnSide(event.target.checked))}
+              />
+              Laid on its side, so that salt, seeds or a mica line do not drag through the faces
+            </label>
+          )}
         </Group>
       )}
       {!cavity && !stands && <CutterFields />}
@@ -83,7 +114,16 @@ export function CutStation() {
         >
           {show.length(cut.loafMm)}
         </Fact>
-        {!cavity && <Fact name="Left over">{show.length(cut.remainderMm)}</Fact>}
+        {cut.sliced && cut.sliced.blocks > 0 && (
+          <Fact name="In each loaf">
+            {`${plural(cut.sliced.blocks, 'block')} × ${plural(cut.sliced.slices, 'slice')}${cut.sliced.across > 0 ? `, ${cut.sliced.across} across` : ''}`}
+          </Fact>
+        )}
+        {!cavity && (
+          <Fact name={cut.sliced ? 'Left over of its length' : 'Left over'}>
+            {show.length(cut.remainderMm)}
+          </Fact>
+        )}
         {masses.length > 0 && (
           <>
             <Fact name="A bar at the cut" origin="estimated" strong>
@@ -95,7 +135,7 @@ export function CutStation() {
             <Fact name="Face of a bar">
               {stands
                 ? `a disc, ${show.length(cut.stripMm)} across`
-                : `${show.length(cut.stripMm)} × ${show.length(computed.fill.heightMm)}`}
+                : `${show.length(way?.by === 'lengthwise' ? way.longMm : cut.stripMm)} × ${show.length(way?.by === 'floor' ? way.longMm : computed.fill.heightMm)}`}
             </Fact>
           </>
         )}

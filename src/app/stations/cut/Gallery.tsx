@@ -27,7 +27,9 @@ export function Gallery() {
   const [first] = bars;
   if (!first) return null;
   const sides = sidesOf(first);
-  const words = sides.map((side) => sideWord(first, side)).join(', ');
+  // slices of blocks, and bars of what is left cut across, have other sides
+  const kinds = bars.map((bar) => sides.map((side) => sideWord(bar, side)).join(', '));
+  const words = [...new Set(kinds)].join(', or ');
   const faces = bars.map((bar) => sides.map((side) => sideOfBar(computed, bar, side)));
   const scale = Math.min(...faces.flat().map((face) => scaleFor(face, WIDE - 4, HIGH - 4)));
   const title = (i: number): string => {

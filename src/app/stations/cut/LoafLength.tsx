@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import type { Bar } from '../../../core/cut/bars.ts';
 import type { Piece } from '../../../core/cut/pieces.ts';
 import { faceAt } from '../../../core/face/face.ts';
 import { depositColours } from '../../../core/ombre/coloursOf.ts';
@@ -50,10 +51,14 @@ export function LoafLength() {
   const y = (z: number): number => height - 30 - z * scale;
   const top = y(computed.fill.heightMm);
   const shown = cut.pieces.filter((p) => p.leftMm === cut.pieces[0]?.leftMm);
-  const strips = stands ? 1 : plan.cut.strips;
   // as the bars are counted: each place from the left
-  const numberOf = (place: number): string =>
-    strips > 1 ? `${place * strips + 1}–${(place + 1) * strips}` : `${place + 1}`;
+  const numbersOf = (place: Bar): string => {
+    const before = cut.bars.slice(0, cut.bars.indexOf(place)).reduce((s, b) => s + b.strips, 0);
+    const here = cut.bars
+      .filter((b) => b.piece === place.piece && b.startMm === place.startMm)
+      .reduce((s, b) => s + b.strips, 0);
+    return here > 1 ? `${before + 1}–${before + here}` : `${before + 1}`;
+  };
   const along = (piece: Piece, mm: number): number => (stands ? y(piece.fromMm + mm) : x(piece.fromMm + mm));
   return (
     <div ref={ref}>
@@ -88,7 +93,12 @@ export function LoafLength() {
               />
             ))}
           {shown.map((piece) => {
-            const bars = cut.bars.filter((b) => b.piece === piece);
+            const own = cut.bars.filter((b) => b.piece === piece);
+            // the slices of a block lie in one place
+            const bars = own.filter((b, i) => own.findIndex((o) => o.startMm === b.startMm) === i);
+            const slices = own.flatMap((b) =>
+              b.slice?.by === 'floor' ? [{ bar: b, zs: [b.slice.fromMm, b.slice.toMm] }] : [],
+            );
             const last = bars.at(-1)?.endMm ?? plan.cut.trimStartMm;
             return (
               <g key={piece.fromMm}>
@@ -120,6 +130,18 @@ export function LoafLength() {
                       strokeWidth="1.1"
                     />
                   ))}
+                {slices.flatMap(({ bar, zs }) =>
+                  zs
+                    .filter((z) => z > 0.1)
+                    .map((z) => (
+                      <path
+                        key={`${bar.startMm} ${z}`}
+                        d={`M${along(piece, bar.startMm)},${y(z)}H${along(piece, bar.endMm)}`}
+                        stroke="var(--color-base-content)"
+                        strokeWidth="1.1"
+                      />
+                    )),
+                )}
                 {bars.map((b) => (
                   <text
                     key={b.startMm}
@@ -129,7 +151,7 @@ export function LoafLength() {
                     fontSize="12.5"
                     fill="var(--color-base-content)"
                   >
-                    {numberOf(cut.bars.indexOf(b))}
+                    {numbersOf(b)}
                   </text>
                 ))}
               </g>

@@ -59,6 +59,8 @@ function cutDeed({ plan, cut, use }: MouldFacts, mould: { readonly mould?: strin
     moulds: plan.fill.copies,
     pieces: cut.pieces.length,
     strips: plan.cut.strips,
+    ...(cut.sliced && cut.sliced.blocks > 0 ? { sliced: cut.sliced } : {}),
+    onSide: plan.cut.onSide === true,
     trimStartMm: plan.cut.trimStartMm,
     trimEndMm: plan.cut.trimEndMm,
     ...mould,

@@ -111,8 +111,8 @@ describe('patterns in the browser', () => {
     const page = at.page();
     await at.go('/plan/demo-basalt-columns/cut');
     await page.getByRole('button', { name: 'Plan', exact: true }).click();
-    // the loaf from above, from its side, and three sides of fifteen bars
-    expect(await sharp(page)).to.equal(1 + 1 + 45);
+    // the loaf from above, from its side, a bar of each way to cut it, and three sides of fifteen bars
+    expect(await sharp(page)).to.equal(1 + 1 + 3 + 45);
     const top = page
       .getByRole('group', { name: /seen from straight above/ })
       .locator('canvas')

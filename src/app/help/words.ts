@@ -113,6 +113,10 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
     word: 'Spill line',
     means: 'How high batter can stand in a tilted mould before it runs over the low edge.',
   },
+  {
+    word: 'Split jug',
+    means: 'Colours side by side in one jug, poured together so that each keeps to its side of the stream.',
+  },
   { word: 'Stage', means: 'How thick batter is, from emulsion (0) to firm (5).' },
   {
     word: 'Stick',

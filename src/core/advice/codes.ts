@@ -74,6 +74,7 @@ export type WarningCode =
   | 'stroke-in-set'
   | 'stroke-outside'
   | 'lines-wash'
+  | 'overmixed'
   | 'wire-at-column'
   | 'wire-bare'
   | 'wire-in-set'

@@ -129,6 +129,24 @@ function smallTurns({ plan }: Facts, layer: PouredLayer): Warning[] {
   ];
 }
 
+/** More turns of a spoon than this, and nothing is told apart. Common practice, no source. */
+const MOST_TURNS = 4;
+
+function overmixed({ pour }: PouredLayer): Warning[] {
+  const place = pour.pattern?.place;
+  if (place?.at !== 'in-the-pot' || place.spoonTurns <= MOST_TURNS) return [];
+  return [
+    {
+      code: 'overmixed',
+      level: 'warn',
+      station: 'design',
+      step: pour.id,
+      message: `${formatShort(place.spoonTurns, 1)} turns of the spoon: above about ${MOST_TURNS} the colours are one. The streaks that are drawn will not be told apart.`,
+      remedies: [{ label: 'Two turns', apply: (p) => setPlace(p, pour.id, { ...place, spoonTurns: 2 }) }],
+    },
+  ];
+}
+
 /** Lines that sink deeper than what is fluid below them go to its floor, and colours wash together. */
 function washes(facts: Facts, layer: PouredLayer): Warning[] {
   const { pour } = layer;
@@ -268,6 +286,7 @@ export function patternWarnings(facts: Facts): Warning[] {
       ...smallTurns(facts, l),
       ...tooThick(l),
       ...washes(facts, l),
+      ...overmixed(l),
     ]),
     ...unpulled(facts),
     ...facts.plan.steps.filter(isStroke).flatMap((s) => strokeWarnings(facts, s)),

@@ -117,6 +117,20 @@ export const BEGINNINGS = [
     asks: { ...ALL, layers: false },
   },
   {
+    id: 'in-the-pot',
+    name: 'In-the-pot swirl',
+    says: 'accents stirred once or twice into one jug, and poured',
+    opens: 'design',
+    asks: { ...ALL, layers: false },
+  },
+  {
+    id: 'split-jug',
+    name: 'Split jug',
+    says: 'colours side by side in one jug, poured in wiggles',
+    opens: 'design',
+    asks: { ...ALL, layers: false },
+  },
+  {
     id: 'wire',
     name: 'Wire through layers',
     says: 'level layers, then a wire in waves through all of them',
@@ -233,6 +247,8 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
     case 'two-sided':
     case 'drops':
     case 'pointed':
+    case 'in-the-pot':
+    case 'split-jug':
     case 'wire':
       return pushedAside(id, layered(plan, colours, id === 'wire' ? layers : colours.length));
     case 'recipe':

@@ -1,11 +1,11 @@
 import type { Column } from '../mould/schema.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
-import { cornerSpot } from '../pattern/moves.ts';
+import { cornerSpot, isOneJug } from '../pattern/moves.ts';
 import { MOST_ROUNDS, type PatternPour, type Place, type StickPath } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { potsOf, roundOf } from '../plan/sources.ts';
 import type { Pour, Step, Stroke } from '../plan/stepSchema.ts';
-import type { Millimetres, Stage } from '../units/quantity.ts';
+import type { Grams, Millimetres, Stage } from '../units/quantity.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import { freshId } from './freshId.ts';
 import { insertAfter, mapPour, meanParts } from './pours.ts';
@@ -17,8 +17,12 @@ const withRound = (pour: Pour, pattern: PatternPour, [first, ...then]: readonly 
 const ofPattern = (plan: Plan, stepId: StepId, change: (pour: Pour, pattern: PatternPour) => Pour): Plan =>
   mapPour(plan, stepId, (pour) => (pour.pattern ? change(pour, pour.pattern) : pour));
 
+/** Out of one jug it goes in at once. */
 export const setPlace = (plan: Plan, stepId: StepId, place: Place): Plan =>
-  ofPattern(plan, stepId, (pour, pattern) => ({ ...pour, pattern: { ...pattern, place } }));
+  ofPattern(plan, stepId, (pour, pattern) => ({
+    ...pour,
+    pattern: { ...pattern, place, rounds: isOneJug(place) ? [1] : pattern.rounds },
+  }));
 
 /** Another turn at the end of each round. */
 export const addTurn = (plan: Plan, stepId: StepId, pot: PotId): Plan =>
@@ -78,6 +82,14 @@ export const evenRounds = (plan: Plan, stepId: StepId): Plan =>
 export const halvingRounds = (plan: Plan, stepId: StepId): Plan =>
   setRounds(plan, stepId, (r) => halves(r.length));
 
+/** Of each pot of a pour so many grams are held back, for all moulds together; what is held back of others stays. */
+export function holdBackOfEach(plan: Plan, pour: Pour, massG: Grams): Plan {
+  const pots = potsOf(pour);
+  const others = plan.fill.top.filter((t) => !pots.includes(t.pot));
+  const top = [...others, ...pots.map((pot) => ({ pot, massG: Math.round(massG * 10) / 10 }))];
+  return { ...plan, fill: { ...plan.fill, top: massG > 0 ? top : others } };
+}
+
 /** What one round takes, as a part of the largest; the others stay. */
 export const setRoundPart = (plan: Plan, stepId: StepId, at: number, part: number): Plan =>
   setRounds(plan, stepId, (rounds) => {
@@ -106,6 +118,8 @@ const FALLS: Readonly<Record<Place['at'], Pour['landing']>> = {
   wall: { how: 'low', fallMm: 10 },
   'two-walls': { how: 'low', fallMm: 10 },
   'close-lines': { how: 'low', fallMm: 20 },
+  'in-the-pot': { how: 'spatula', fallMm: 8 },
+  'split-jug': { how: 'low', fallMm: 20 },
   drops: { how: 'stream', fallMm: 150 },
 };
 
@@ -116,6 +130,8 @@ const FIRST_ROUNDS: Readonly<Record<Place['at'], number>> = {
   wall: 2,
   'two-walls': 1,
   'close-lines': 1,
+  'in-the-pot': 1,
+  'split-jug': 1,
   drops: 2,
 };
 

@@ -13,7 +13,16 @@ import { mapPour } from './pours.ts';
 import { addWire } from './wire.ts';
 
 export type PushedAside =
-  'column' | 'corner' | 'centre-line' | 'wall' | 'two-sided' | 'drops' | 'pointed' | 'wire';
+  | 'column'
+  | 'corner'
+  | 'centre-line'
+  | 'wall'
+  | 'two-sided'
+  | 'drops'
+  | 'pointed'
+  | 'in-the-pot'
+  | 'split-jug'
+  | 'wire';
 
 const PLACES: Readonly<Record<Exclude<PushedAside, 'wire'>, Place>> = {
   column: { at: 'column' },
@@ -22,6 +31,8 @@ const PLACES: Readonly<Record<Exclude<PushedAside, 'wire'>, Place>> = {
   wall: { at: 'wall', wall: 'left' },
   'two-sided': { at: 'two-walls', walls: 'long', firstPercent: 50 },
   drops: { at: 'drops', spots: [{ xMm: 0, yMm: 0 }] },
+  'in-the-pot': { at: 'in-the-pot', spoonTurns: 1.5 },
+  'split-jug': { at: 'split-jug', wiggleMm: 30 },
   pointed: { at: 'close-lines', runs: 'lengthwise', spacingMm: 14 },
 };
 
@@ -69,6 +80,15 @@ export function pushedAside(id: PushedAside, layers: Plan): Plan {
       const stacked = ofRound(lined, stepId, [...lines, ...(others.length > 0 ? [first.id] : [])], 2, 24, 8);
       const last = addPattern(stacked, PLACES[id]);
       return ofRound(last.plan, last.stepId, [first.id], 1, 28, 10);
+    }
+    case 'in-the-pot': {
+      // as much of the first as of all its accents
+      const { plan: made, stepId } = addPattern(plan, PLACES[id]);
+      return ofRound(made, stepId, [...lines.map(() => first.id), ...lines], 1, 1, 8);
+    }
+    case 'split-jug': {
+      const { plan: made, stepId } = addPattern(plan, PLACES[id]);
+      return ofRound(made, stepId, [first.id, ...lines], 1, 1, 20);
     }
     case 'pointed':
       return pointed({ ...plan, pots: plan.pots.map((p) => ({ ...p, stage: POINTED_STAGE })) }, lines);

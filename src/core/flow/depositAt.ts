@@ -5,6 +5,7 @@ import type { Level, Levels } from './levels.ts';
 import { isIn, reachOf } from './outline.ts';
 import type { Drawn, From, Prepared, Run, Section, Stage } from './stages.ts';
 import { shareAt, valueOfShare, type Shares } from './shares.ts';
+import { mixedAt } from './texture.ts';
 
 /** A place on its way back, in the reference rectangle, mm, and how far up in its level it is, 0 to 1. */
 interface Place {
@@ -187,6 +188,10 @@ function otherReader({ levels }: Prepared, run: Run): Reader | undefined {
   switch (from.kind) {
     case 'everywhere': {
       const count = run.deposits.length;
+      const { texture } = run;
+      if (texture)
+        return ({ x, y, through }, level) =>
+          within(run.beyond, level, 1, through, 0) < 1 ? mixedAt(texture, x, y, level, through) : -1;
       return ({ through }, level) => run.deposits[within(run.beyond, level * count, count, through, 0)] ?? -1;
     }
     case 'line':

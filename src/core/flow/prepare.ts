@@ -11,6 +11,7 @@ import type { BlockSpec, Move, Source, Spot } from './spec.ts';
 import { heightsOf, linesStage, wireStage } from './section.ts';
 import type { Prepared, Run, Stage } from './stages.ts';
 import { warpOf } from './stroke.ts';
+import { textureOf } from './texture.ts';
 
 const partBefore = (areas: Shares | undefined, part: number): number => (areas ? shareAt(areas, part) : part);
 
@@ -106,7 +107,7 @@ function areasOf({ levels, spec }: Making, field: Field): readonly Shares[] {
 /** One run of pours: what of each level each of them takes, and how far that is told from its source. */
 function* runOf(
   making: Making,
-  moves: readonly RiseMove[],
+  moves: readonly [RiseMove, ...RiseMove[]],
   from: number,
   now: Float64Array,
 ): Task<never, Run> {
@@ -117,8 +118,19 @@ function* runOf(
   const was = (): Uint16Array => Uint16Array.from(now, (z) => levelAt(levels, z));
   switch (source.kind) {
     case 'level':
-    case 'lines':
-      return { kind: 'run', deposits, beyond: leftBelow(rises, now), from: { kind: 'everywhere' } };
+    case 'lines': {
+      const [{ mixed }] = moves;
+      const [rise] = rises;
+      const texture = mixed && rise && textureOf(levels, mixed, rise.from, rise.to, Float64Array.from(now));
+      const beyond = leftBelow(rises, now);
+      return {
+        kind: 'run',
+        deposits,
+        beyond,
+        from: { kind: 'everywhere' },
+        ...(texture ? { texture } : {}),
+      };
+    }
     case 'line': {
       const { axis } = source;
       const areas = areasAlong(levels, axis);

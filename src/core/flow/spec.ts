@@ -24,6 +24,15 @@ export type Source =
       readonly sinkMm: number;
     };
 
+/** Batter of several colours that is laid as one: stirred together a little, or side by side in one jug. */
+export interface Mixed {
+  readonly how:
+    | { readonly kind: 'stirred'; readonly turns: number }
+    /** poured in wiggles so far apart, mm */
+    | { readonly kind: 'wiggled'; readonly spacingMm: number };
+  readonly parts: readonly { readonly deposit: number; readonly share: number }[];
+}
+
 /** What happens to a block of fluid batter, in order. */
 export type Move =
   | {
@@ -35,6 +44,8 @@ export type Move =
       readonly reachMm?: number;
       /** number of the deposit, by which it has its colour */
       readonly deposit: number;
+      /** laid, of several deposits in place of that one */
+      readonly mixed?: Mixed;
     }
   | {
       readonly does: 'stroke';

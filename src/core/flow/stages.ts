@@ -3,6 +3,7 @@ import type { Field } from './field.ts';
 import type { Levels } from './levels.ts';
 import type { Edges } from './outline.ts';
 import type { Shares } from './shares.ts';
+import type { Texture } from './texture.ts';
 import type { BlockSpec, Spot } from './spec.ts';
 import type { Warp } from './stroke.ts';
 
@@ -13,6 +14,8 @@ export interface Run {
   /** by level and pour: what of the area still lies beyond, once this pour and all newer ones are in; COUNT x pours. From everywhere: what of the level lies below */
   readonly beyond: Float64Array;
   readonly from: From;
+  /** its one pour is of several colours */
+  readonly texture?: Texture;
 }
 
 /** How far a run's batter has come, read off a place. */

@@ -74,6 +74,22 @@ export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
       'Too thin: the lines go to the floor and the colours wash together. Too thick: they lie on top as ropes.',
     thickest: 3.4,
   },
+  'in-the-pot': {
+    name: 'In-the-pot swirl',
+    says: 'accents stirred into one jug with a spoon, poured level',
+    needs:
+      'Light to medium. The main colour in one jug, its accents poured in on different sides; one or two turns of a spoon, then out at once.',
+    fails: 'Turned too often it is one colour: above about four turns nothing is told apart.',
+    thickest: 2.4,
+  },
+  'split-jug': {
+    name: 'Split jug',
+    says: 'colours side by side in one jug, poured level in wiggles',
+    needs:
+      'Light to medium. The colours poured into one jug from both sides at once, halves by weight; the lip held so that both run over it; wiggles close together.',
+    fails: 'Unequal halves: one runs out first. A jug that is turned mixes them.',
+    thickest: 2.4,
+  },
   drops: {
     name: 'Drops',
     says: 'thin streams let fall in chosen places',

@@ -50,6 +50,9 @@ function sourcesOf(
           sinkMm,
         },
       ];
+    case 'in-the-pot':
+    case 'split-jug':
+      return [{ kind: 'level' }];
     case 'drops':
       return place.spots.map((s): Source => ({ kind: 'point', at: [s.xMm, s.yMm] }));
   }
@@ -81,6 +84,12 @@ export function numbering(): Numbered {
 const turnMm3 = (layer: PouredLayer, part: LayerPart, times: number): number =>
   (layer.volumeMl * MM3_PER_ML * part.share) / times;
 
+type OneJug = Extract<Place, { at: 'in-the-pot' | 'split-jug' }>;
+
+/** All its pots are in one jug before they are poured. */
+export const isOneJug = (place: Place): place is OneJug =>
+  place.at === 'in-the-pot' || place.at === 'split-jug';
+
 /** A pour as what it does to the block, round by round. */
 export function risesOf(
   layer: PouredLayer,
@@ -100,6 +109,27 @@ export function risesOf(
       deposit: numberOf(part.key),
     }));
   const order = roundOf(pour);
+  const { place } = pattern;
+  if (isOneJug(place)) {
+    const [first] = layer.parts;
+    if (!first) return [];
+    return [
+      {
+        does: 'rise',
+        source: { kind: 'level' },
+        volumeMm3: layer.volumeMl * MM3_PER_ML,
+        plunge: 1,
+        deposit: numberOf(first.key),
+        mixed: {
+          how:
+            place.at === 'in-the-pot'
+              ? { kind: 'stirred', turns: place.spoonTurns }
+              : { kind: 'wiggled', spacingMm: place.wiggleMm },
+          parts: layer.parts.map((p) => ({ deposit: numberOf(p.key), share: p.share })),
+        },
+      },
+    ];
+  }
   const { fallMm } = pour.landing;
   const places = sourcesOf(pattern.place, box, column, 0).length;
   const turns = (order.length * places) / gcd(order.length, places);

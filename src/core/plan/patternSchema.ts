@@ -8,6 +8,8 @@ export const WALLS = ['left', 'right', 'near', 'far'] as const;
 /** A spot of the plan, from the middle of the floor: right, and towards the far end. */
 const spot = { xMm: lengthMm(-1000, 1000), yMm: lengthMm(-1000, 1000) };
 
+const spoonOf = (issue: { input: number }): string => `${issue.input} turns is outside 0.5 to 12`;
+
 /** Where a pour that pushes earlier batter aside goes in. */
 const placeSchema = v.variant('at', [
   /** down the column that stands in the mould */
@@ -32,6 +34,13 @@ const placeSchema = v.variant('at', [
     runs: v.picklist(['lengthwise', 'crosswise']),
     spacingMm: lengthMm(4, 200),
   }),
+  /** accents stirred into the first pot's jug with a few turns of a spoon, and poured level out of it */
+  v.strictObject({
+    at: v.literal('in-the-pot'),
+    spoonTurns: v.pipe(v.number(), v.minValue(0.5, spoonOf), v.maxValue(12, spoonOf)),
+  }),
+  /** side by side in one jug, poured level in wiggles so far apart */
+  v.strictObject({ at: v.literal('split-jug'), wiggleMm: lengthMm(8, 200) }),
   /** streams let fall in places, each pot in turn */
   v.strictObject({
     at: v.literal('drops'),

@@ -34,6 +34,10 @@ export function placeText(place: Place, say: Pick<Saying, 'length'>): string {
         : `down both ends at once${place.firstPercent === 50 ? '' : `, ${place.firstPercent} % of it at the near end`}`;
     case 'close-lines':
       return `in close lines ${place.runs === 'lengthwise' ? 'from end to end' : 'from side to side'}, back and forth, ${say.length(place.spacingMm)} apart`;
+    case 'in-the-pot':
+      return `out of one jug: the first of them in it, the others poured in on different sides, stirred with ${place.spoonTurns === 1 ? 'one turn' : `${place.spoonTurns} turns`} of a spoon and poured level at once`;
+    case 'split-jug':
+      return `out of one jug, side by side in it, level in wiggles ${say.length(place.wiggleMm)} apart`;
     case 'drops':
       return place.spots.length === 1 ? 'in one place' : `in ${place.spots.length} places in turn`;
   }

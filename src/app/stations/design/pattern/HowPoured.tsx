@@ -85,10 +85,13 @@ export function HowPoured({ layer, know }: { readonly layer: PouredLayer; readon
   const alike = Math.max(...stages) - Math.min(...stages) < 0.05;
   const { fallMm } = pour.landing;
   const { thickest } = know;
+  const at = pour.pattern?.place.at;
   const sinks =
-    pour.pattern?.place.at === 'close-lines'
-      ? `each line sinks ${show.length(Math.round(sinkOf(stage, fallMm, densityGMl)))}`
-      : sinking(plungeOf(stage, fallMm, densityGMl));
+    at === 'in-the-pot' || at === 'split-jug'
+      ? 'lies on what is there'
+      : at === 'close-lines'
+        ? `each line sinks ${show.length(Math.round(sinkOf(stage, fallMm, densityGMl)))}`
+        : sinking(plungeOf(stage, fallMm, densityGMl));
   return (
     <div className="grid gap-2">
       <Slide

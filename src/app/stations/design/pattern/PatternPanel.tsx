@@ -2,6 +2,7 @@ import { Copy, Trash2, X } from 'lucide-react';
 import { duplicatePour, mapPour, removeStep } from '../../../../core/edit/pours.ts';
 import type { PouredLayer } from '../../../../core/fill/layers.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
+import { isOneJug } from '../../../../core/pattern/moves.ts';
 import type { PatternPour } from '../../../../core/plan/patternSchema.ts';
 import { pourChosen } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
@@ -60,8 +61,8 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
         </button>
       </div>
       <RoundOrder pour={pour} />
-      {pattern.then.length > 1 && <PictureOrders pour={pour} />}
-      <RoundBars layer={layer} />
+      {pattern.then.length > 1 && !isOneJug(pattern.place) && <PictureOrders pour={pour} />}
+      {!isOneJug(pattern.place) && <RoundBars layer={layer} />}
       <AmountFields layer={layer} />
       <PlaceFields pour={pour} place={pattern.place} />
       {rooms > 1 && (

@@ -7,7 +7,7 @@ import type { Pour } from '../../../../core/plan/stepSchema.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
 import { Choice } from '../../../parts/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
-import { LengthField, PercentField } from '../../../parts/quantities.tsx';
+import { FigureField, LengthField, PercentField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 
 const CORNER_WORDS: Readonly<Record<Corner, string>> = {
@@ -31,6 +31,10 @@ export const firstPlace = (at: Place['at']): Place => {
       return { at, walls: 'long', firstPercent: 50 };
     case 'close-lines':
       return { at, runs: 'lengthwise', spacingMm: 14 };
+    case 'in-the-pot':
+      return { at, spoonTurns: 1.5 };
+    case 'split-jug':
+      return { at, wiggleMm: 30 };
     case 'drops':
       return { at, spots: [{ xMm: 0, yMm: 0 }] };
   }
@@ -150,6 +154,21 @@ export function PlaceFields({ pour, place }: { readonly pour: Pour; readonly pla
             onValue={(offMm, g) => put({ ...place, offMm }, g)}
           />
         </div>
+      )}
+      {place.at === 'in-the-pot' && (
+        <FigureField
+          label="Turns of the spoon"
+          suffix=""
+          value={place.spoonTurns}
+          onValue={(spoonTurns, g) => put({ ...place, spoonTurns }, g)}
+        />
+      )}
+      {place.at === 'split-jug' && (
+        <LengthField
+          label="From wiggle to wiggle"
+          value={place.wiggleMm}
+          onValue={(wiggleMm, g) => put({ ...place, wiggleMm }, g)}
+        />
       )}
       {place.at === 'close-lines' && (
         <div className="grid grid-cols-[1fr_auto] items-end gap-2">

@@ -1,7 +1,14 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { countRounds, evenRounds, halvingRounds, setRoundPart } from '../../../../core/edit/pattern.ts';
+import {
+  countRounds,
+  evenRounds,
+  halvingRounds,
+  holdBackOfEach,
+  setRoundPart,
+} from '../../../../core/edit/pattern.ts';
 import type { PouredLayer } from '../../../../core/fill/layers.ts';
 import { MOST_ROUNDS } from '../../../../core/plan/patternSchema.ts';
+import { potsOf } from '../../../../core/plan/sources.ts';
 import { fail } from '../../../../core/result/result.ts';
 import { roundsOf } from '../../../../core/weigh/rounds.ts';
 import { Gesture } from '../../../../store/gesture.ts';
@@ -11,6 +18,9 @@ import { useBench } from '../../../parts/usePlan.ts';
 /** px */
 const HIGH = 72;
 const LABEL = 18;
+
+/** What is usually held back of each pot for a column's hole, ml. Common practice, no source. */
+const USUAL_HELD_ML = 30;
 
 /** More rounds than this are not drawn one by one. */
 const MOST_BARS = 16;
@@ -30,6 +40,8 @@ export function RoundBars({ layer }: { readonly layer: PouredLayer }) {
   const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.massG] as const));
   const rounds = roundsOf(pour, (pot) => massOf.get(pot) ?? 0, plan.units.scaleStepG);
   const most = Math.max(...parts);
+  const pots = potsOf(pour);
+  const heldG = plan.fill.top.reduce((s, t) => s + (pots.includes(t.pot) ? t.massG : 0), 0);
   /** a round against the largest of the others */
   const against = (i: number): number => (parts[i] ?? 1) / Math.max(...parts.filter((_, k) => k !== i), 1e-6);
   const move = (i: number, event: PointerEvent): void => {
@@ -73,6 +85,15 @@ export function RoundBars({ layer }: { readonly layer: PouredLayer }) {
           >
             Half of what is left
           </button>
+          <button
+            type="button"
+            className="btn btn-sm"
+            onClick={() =>
+              edit((p) => holdBackOfEach(p, pour, USUAL_HELD_ML * layer.densityGMl * plan.fill.copies))
+            }
+          >
+            All but {USUAL_HELD_ML} ml
+          </button>
         </div>
       </div>
       {parts.length > 1 && parts.length <= MOST_BARS && (
@@ -113,6 +134,7 @@ export function RoundBars({ layer }: { readonly layer: PouredLayer }) {
         </ol>
       )}
       <p className="quiet text-sm">
+        {heldG > 0 && `${show.mass(heldG)} of them held back, see “Held back for the top”. `}
         {parts.length === 1
           ? `All of it in one round: ${show.mass(first?.massG ?? 0)} of pot ${first?.pot.letter ?? ''}.`
           : `Of pot ${first?.pot.letter ?? ''} in each round. Drag a bar, or use the arrow keys.`}

@@ -2,6 +2,7 @@ import { ArrowLeft, ArrowRight, X } from 'lucide-react';
 import { useState } from 'react';
 import { addPot } from '../../../../core/edit/pots.ts';
 import { addTurn, moveTurn, removeTurn } from '../../../../core/edit/pattern.ts';
+import { isOneJug } from '../../../../core/pattern/moves.ts';
 import { roundOf, potNamed } from '../../../../core/plan/sources.ts';
 import type { Pour } from '../../../../core/plan/stepSchema.ts';
 import { Picker } from '../../../parts/Picker.tsx';
@@ -33,7 +34,11 @@ export function RoundOrder({ pour }: { readonly pour: Pour }) {
   };
   return (
     <div className="grid gap-2">
-      <p className="quiet text-sm">One round, in order</p>
+      <p className="quiet text-sm">
+        {pour.pattern && isOneJug(pour.pattern.place)
+          ? 'In one jug, by equal parts: a pot can come again'
+          : 'One round, in order'}
+      </p>
       <ol className="flex flex-wrap gap-1.5">
         {round.map((id, i) => {
           const here = potNamed(plan, id);

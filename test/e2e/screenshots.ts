@@ -72,9 +72,9 @@ const VIEWS: readonly View[] = [
   { name: 'colorants', path: '/colorants' },
   { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day' },
   { name: 'tilted', path: '/plan/demo-copper-weir/design', press: [/^Pour 4:/, /Show it at/] },
-  { name: 'loaf', path: '/plan/demo-copper-weir/design', press: [/^Loaf$/] },
+  { name: 'wire', path: '/plan/demo-ripple-sill/design', press: [/^The wire/] },
   { name: 'bars', path: '/plan/demo-basalt-columns/cut', press: [/^Loaf$/] },
-  { name: 'cut', path: '/plan/demo-slate-beds/cut' },
+  { name: 'cut', path: '/plan/demo-basalt-columns/cut' },
   { name: 'moulds', path: '/plan/demo-slate-beds/mould', first: sixCavities },
   { name: 'both', path: '/plan/demo-copper-weir/design', press: [/^Look at both$/] },
 ];

@@ -106,4 +106,18 @@ export function benchPatterns(say: Say): void {
     `${(faceTime(oneByOne, 3) / rounds5).toFixed(1)} x`,
   );
   say('memory of what was made ready', `${sizeOf(prepared).toFixed(1)} MB`);
+  benchSections(say);
+}
+
+/** What goes through the section: a wire in waves, and close lines. */
+function benchSections(say: Say): void {
+  for (const name of ['Ripple Sill', 'Larch Spires']) {
+    const plan = demoPlans().find((p) => p.name === name);
+    if (!plan) throw new Error(`no ${name}`);
+    const spec = blockOf(plan);
+    const prepared = finish(prepare(spec));
+    const what = name === 'Ripple Sill' ? 'six layers and a wire' : 'three pours in close lines';
+    say(`${what}: made ready (aim < 400 ms)`, ms(time(3, () => finish(prepare(spec)))));
+    say('  a face of 600 x 180', ms(faceTime(prepared, 9)));
+  }
 }

@@ -129,7 +129,7 @@ describe('patterns in the browser', () => {
     expect(await pictureOf(loaf.locator('canvas').last())).to.equal(side);
     await page.getByRole('button', { name: 'Cut', exact: true }).click();
     await sharp(page);
-    await page.getByRole('button', { name: 'Parallel to the floor' }).click();
+    await page.getByRole('button', { name: 'Parallel to the floor', exact: true }).click();
     await page.getByLabel('Move it').fill('0.8');
     await page.getByLabel('Turn it').fill('30');
     await sharp(page);

@@ -9,6 +9,7 @@ import type { Place } from '../../src/core/plan/patternSchema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Pour } from '../../src/core/plan/stepSchema.ts';
 import type { Shape } from '../../src/core/mould/schema.ts';
+import { roundsOf } from '../../src/core/weigh/rounds.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { boxPlan, pour, rest } from '../support/plans.ts';
 import { pouredMl, simulatedMl } from '../support/simulated.ts';
@@ -95,6 +96,20 @@ describe('colours out of one jug', () => {
         told.remedies![0]!.apply(mixed(SHAPES[0]!, { at: 'in-the-pot', spoonTurns: 6 })),
       ).warnings.map((w) => w.code),
     ).to.not.include('overmixed');
+  });
+
+  it('go into the jug once each, with all of their parts: half of the first, a quarter of each accent', () => {
+    const plan = mixed(SHAPES[0]!, PLACES[0]!);
+    const step = plan.steps.find((s): s is Pour => s.kind === 'pour' && s.pattern !== undefined)!;
+    const layer = firstOf(plan).stack.layers.find((l) => l.pour.id === step.id)!;
+    const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.massG]));
+    const rounds = roundsOf(step, (pot) => massOf.get(pot) ?? 0, 0.1);
+    expect(rounds).to.have.length(1);
+    expect(rounds[0]!.map((t) => t.pot)).to.deep.equal(['p1', 'p2', 'p3']);
+    const [a, b, c] = rounds[0]!.map((t) => t.massG / layer.massG);
+    expect(a).to.be.closeTo(0.5, 0.001);
+    expect(b).to.be.closeTo(0.25, 0.001);
+    expect(c).to.be.closeTo(0.25, 0.001);
   });
 
   it('are told on the sheet: into one jug, how it is stirred or wiggled, and what of each', () => {

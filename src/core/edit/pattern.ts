@@ -1,9 +1,9 @@
 import type { Column } from '../mould/schema.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
-import { cornerSpot, isOneJug } from '../pattern/moves.ts';
+import { cornerSpot } from '../pattern/moves.ts';
 import { MOST_ROUNDS, type PatternPour, type Place, type StickPath } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { potsOf, roundOf } from '../plan/sources.ts';
+import { isOneJug, potsOf, roundOf } from '../plan/sources.ts';
 import type { Pour, Step, Stroke } from '../plan/stepSchema.ts';
 import type { Grams, Millimetres, Stage } from '../units/quantity.ts';
 import type { PotId, StepId } from '../validate/ids.ts';

@@ -5,7 +5,7 @@ import type { Corner } from '../mould/cornerProp.ts';
 import { MM3_PER_ML, type Size } from '../mould/geometry.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { heldKey, roundOf } from '../plan/sources.ts';
+import { heldKey, isOneJug, roundOf } from '../plan/sources.ts';
 import type { Wire } from '../plan/stepSchema.ts';
 import { plungeOf } from '../setting/plunge.ts';
 import { sinkOf } from '../setting/spike.ts';
@@ -83,12 +83,6 @@ export function numbering(): Numbered {
 /** The volume of a part that one of `times` turns in a round takes. */
 const turnMm3 = (layer: PouredLayer, part: LayerPart, times: number): number =>
   (layer.volumeMl * MM3_PER_ML * part.share) / times;
-
-type OneJug = Extract<Place, { at: 'in-the-pot' | 'split-jug' }>;
-
-/** All its pots are in one jug before they are poured. */
-export const isOneJug = (place: Place): place is OneJug =>
-  place.at === 'in-the-pot' || place.at === 'split-jug';
 
 /** A pour as what it does to the block, round by round. */
 export function risesOf(

@@ -1,4 +1,5 @@
 import type { PotId, StepId } from '../validate/ids.ts';
+import type { Place } from './patternSchema.ts';
 import type { Plan, Pot } from './planSchema.ts';
 import type { Pour, Step } from './stepSchema.ts';
 
@@ -60,3 +61,9 @@ export const potsIn = (plan: Pick<Plan, 'pots'>, pour: Pour): readonly Pot[] =>
 
 /** What is held back in a pot, by its name as a deposit. */
 export const heldKey = (pot: PotId): string => `pot ${pot}`;
+
+type OneJug = Extract<Place, { at: 'in-the-pot' | 'split-jug' }>;
+
+/** All its pots are in one jug before they are poured. */
+export const isOneJug = (place: Place): place is OneJug =>
+  place.at === 'in-the-pot' || place.at === 'split-jug';

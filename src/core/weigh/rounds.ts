@@ -1,5 +1,5 @@
 import type { Pour } from '../plan/stepSchema.ts';
-import { roundOf } from '../plan/sources.ts';
+import { isOneJug, potsOf, roundOf } from '../plan/sources.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Grams } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
@@ -20,7 +20,8 @@ export type Round = readonly Turn[];
  * that nothing is lost or made up, and the last turn ends at all there is.
  */
 export function roundsOf(pour: Pour, massOf: (pot: PotId) => Grams, stepG: Grams): readonly Round[] {
-  const order = roundOf(pour);
+  // into one jug each pot goes once, with all of its parts
+  const order = pour.pattern && isOneJug(pour.pattern.place) ? potsOf(pour) : roundOf(pour);
   const parts = pour.pattern?.rounds ?? [1];
   const all = parts.reduce((s, p) => s + p, 0);
   const times = new Map<PotId, number>();

@@ -2,7 +2,7 @@ import { Copy, Trash2, X } from 'lucide-react';
 import { duplicatePour, mapPour, removeStep } from '../../../../core/edit/pours.ts';
 import type { PouredLayer } from '../../../../core/fill/layers.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
-import { isOneJug } from '../../../../core/pattern/moves.ts';
+import { isOneJug } from '../../../../core/plan/sources.ts';
 import type { PatternPour } from '../../../../core/plan/patternSchema.ts';
 import { pourChosen } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';

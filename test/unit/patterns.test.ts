@@ -13,20 +13,12 @@ import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import type { Shape } from '../../src/core/mould/schema.ts';
 import { boxPlan, demoPlans, pour, rest } from '../support/plans.ts';
 import { seeded } from '../support/random.ts';
+import { OTHER_SHAPES } from '../support/shapes.ts';
 import { pouredMl, simulatedMl } from '../support/simulated.ts';
 
 const SHAPES: readonly Shape[] = [
   { kind: 'box', lengthMm: 160, widthMm: 110, heightMm: 60 },
-  {
-    kind: 'tapered',
-    floorLengthMm: 190,
-    floorWidthMm: 60,
-    rimLengthMm: 215,
-    rimWidthMm: 90,
-    heightMm: 70,
-  },
-  { kind: 'half-round', lengthMm: 180, diameterMm: 120 },
-  { kind: 'tube', stands: 'standing', lengthMm: 90, diameterMm: 110 },
+  ...OTHER_SHAPES,
 ];
 
 const PLACES: readonly Place[] = [

@@ -18,22 +18,11 @@ import { sinkOf, stageToSink } from '../../src/core/setting/spike.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { boxPlan, demoPlans, pour, rest } from '../support/plans.ts';
 import { seeded } from '../support/random.ts';
+import { OTHER_SHAPES } from '../support/shapes.ts';
 import { pouredMl, simulatedMl } from '../support/simulated.ts';
 
 const BOX: Shape = { kind: 'box', lengthMm: 160, widthMm: 90, heightMm: 70 };
-const SHAPES: readonly Shape[] = [
-  BOX,
-  {
-    kind: 'tapered',
-    floorLengthMm: 190,
-    floorWidthMm: 60,
-    rimLengthMm: 215,
-    rimWidthMm: 90,
-    heightMm: 70,
-  },
-  { kind: 'half-round', lengthMm: 180, diameterMm: 120 },
-  { kind: 'tube', stands: 'standing', lengthMm: 90, diameterMm: 110 },
-];
+const SHAPES: readonly Shape[] = [BOX, ...OTHER_SHAPES];
 
 const firstOf = (plan: Plan): LaidMould => layPlan(plan).moulds[0];
 

@@ -1,17 +1,17 @@
-import { addPull, columnFor, setPlace, updateStroke } from '../edit/pattern.ts';
+import { addPull, columnFor, setPlace } from '../edit/pattern.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { isIn, edgesOf } from '../flow/outline.ts';
 import { slice } from '../geometry/clip.ts';
 import { formatLength, formatMass, formatShort } from '../units/format.ts';
 import { roundsOf } from '../weigh/rounds.ts';
-import { depthAt, setAt } from '../pattern/depthAt.ts';
+import { setAt } from '../pattern/depthAt.ts';
 import { KNOW_HOW } from '../pattern/knowHow.ts';
 import { sinkOf, stageToSink } from '../setting/spike.ts';
 import { stagePhrase } from '../setting/stage.ts';
 import type { Place } from '../plan/patternSchema.ts';
-import type { Pour, Stroke } from '../plan/stepSchema.ts';
+import type { Pour } from '../plan/stepSchema.ts';
 import type { Facts } from './facts.ts';
-import { setWarnings } from './inSet.ts';
+import { strokeWarnings } from './strokes.ts';
 import type { Warning } from './warning.ts';
 import { wireWarnings } from './wires.ts';
 
@@ -213,53 +213,6 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
   ];
 }
 
-function strokeWarnings(facts: Facts, stroke: Stroke): Warning[] {
-  const { plan } = facts;
-  const { length } = plan.units;
-  const about = { station: 'design', step: stroke.id } as const;
-  const deepest = depthAt(facts, stroke);
-  const deep: Warning[] =
-    stroke.depthMm > deepest + 0.5
-      ? [
-          {
-            ...about,
-            code: 'stroke-deep',
-            level: 'warn',
-            message: `The stick goes ${formatLength(stroke.depthMm, length)} deep, and the batter is ${formatLength(deepest, length)} deep there: it scrapes along the floor.`,
-            remedies: [
-              {
-                label: `${formatLength(Math.floor(deepest), length)} deep`,
-                apply: (p) => updateStroke(p, stroke.id, { depthMm: Math.max(0.5, Math.floor(deepest)) }),
-              },
-            ],
-          },
-        ]
-      : [];
-  const set = setWarnings(facts, stroke, {
-    code: 'stroke-in-set',
-    lowestMm: Math.max(0, deepest - stroke.depthMm),
-    what: `The stick goes ${formatLength(stroke.depthMm, length)} deep`,
-  });
-  const { path } = stroke;
-  const spots = path.kind === 'free' ? path.points : path.kind === 'lines' ? [] : [path.about];
-  const reach = facts.geometry.most;
-  const off = spots.filter(
-    (s) => Math.abs(s.xMm) > reach.width / 2 + 0.5 || Math.abs(s.yMm) > reach.length / 2 + 0.5,
-  );
-  const [worst] = off;
-  const outside: Warning[] = worst
-    ? [
-        {
-          ...about,
-          code: 'stroke-outside',
-          level: 'refuse',
-          message: `The stick's way leaves the mould: ${off.length === 1 ? 'a point' : `${off.length} points`} of it, the first ${formatLength(worst.xMm, length)} right of the middle and ${formatLength(worst.yMm, length)} beyond it.`,
-        },
-      ]
-    : [];
-  return [...outside, ...deep, ...set];
-}
-
 /** A column that something is poured over has to come out again. */
 function unpulled({ plan, stack }: Facts): Warning[] {
   const over = stack.layers.some((l) => l.pour.pattern?.place.at === 'column' && l.room.blocked);
@@ -275,8 +228,6 @@ function unpulled({ plan, stack }: Facts): Warning[] {
   ];
 }
 
-const isStroke = (step: { readonly kind: string }): step is Stroke => step.kind === 'stroke';
-
 /** What there is to say of pours that push others aside, and of the stick. */
 export function patternWarnings(facts: Facts): Warning[] {
   const layers = facts.stack.layers.filter((l) => l.pour.pattern !== undefined);
@@ -289,7 +240,7 @@ export function patternWarnings(facts: Facts): Warning[] {
       ...overmixed(l),
     ]),
     ...unpulled(facts),
-    ...facts.plan.steps.filter(isStroke).flatMap((s) => strokeWarnings(facts, s)),
+    ...facts.plan.steps.flatMap((s) => (s.kind === 'stroke' ? strokeWarnings(facts, s) : [])),
     ...facts.plan.steps.flatMap((s) => (s.kind === 'wire' ? wireWarnings(facts, s) : [])),
   ];
 }

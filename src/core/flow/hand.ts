@@ -1,4 +1,5 @@
 import { long, pairsOf, wide, type Box } from './box.ts';
+import { numbers } from './numbers.ts';
 import type { Warp } from './stroke.ts';
 
 /** Between the knots that a hand's waver is drawn through, mm. */
@@ -9,17 +10,6 @@ const MOST = 2.2;
 
 const SPACING = 3;
 
-/** Numbers from -1 to 1 that are the same each time (mulberry32, from memory). */
-function numbers(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return (((t ^ (t >>> 14)) >>> 0) / 4294967296) * 2 - 1;
-  };
-}
-
 const smooth = (t: number): number => t * t * t * (t * (6 * t - 15) + 10);
 
 /**
@@ -27,7 +17,8 @@ const smooth = (t: number): number => t * t * t * (t * (6 * t - 15) + 10);
  * that vanishes at the walls, so that nothing goes through them and areas stay. An estimate of nothing: for looks alone.
  */
 export function waver(box: Box, hand: number, seed: number): Warp {
-  const next = numbers(seed);
+  const random = numbers(seed);
+  const next = (): number => random() * 2 - 1;
   const [kx, ky] = [Math.ceil(wide(box) / KNOTS) + 2, Math.ceil(long(box) / KNOTS) + 2];
   const knots = Array.from({ length: kx * ky }, next);
   const fade = (at: number, size: number): number => smooth(Math.min(1, Math.min(at, size - at) / KNOTS));

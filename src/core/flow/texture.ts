@@ -1,5 +1,6 @@
 import { long, wide, type Box } from './box.ts';
 import { boxOf, type Levels } from './levels.ts';
+import { numbers } from './numbers.ts';
 import { edgesOf, isIn } from './outline.ts';
 import type { Mixed } from './spec.ts';
 
@@ -8,18 +9,7 @@ type Worth = (x: number, y: number, height: number) => number;
 
 /** A lattice of numbers from 0 to 1 that comes again after so many corners each way. */
 const AGAIN = 32;
-const CORNERS = numbersOf(AGAIN ** 3, 20261126);
-
-/** The same numbers each time (mulberry32, from memory). */
-function numbersOf(count: number, seed: number): Float64Array {
-  let state = seed;
-  return Float64Array.from({ length: count }, () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  });
-}
+const CORNERS = Float64Array.from({ length: AGAIN ** 3 }, numbers(20261126));
 
 const cornerAt = (i: number, j: number, k: number): number =>
   CORNERS[((k & 31) << 10) | ((j & 31) << 5) | (i & 31)] as number;

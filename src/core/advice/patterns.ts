@@ -9,10 +9,12 @@ import { KNOW_HOW } from '../pattern/knowHow.ts';
 import { sinkOf, stageToSink } from '../setting/spike.ts';
 import { stagePhrase } from '../setting/stage.ts';
 import type { Place } from '../plan/patternSchema.ts';
+import type { Pot } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
+import type { Stage } from '../units/quantity.ts';
 import type { Facts } from './facts.ts';
 import { strokeWarnings } from './strokes.ts';
-import type { Warning } from './warning.ts';
+import type { Remedy, Warning } from './warning.ts';
 import { wireWarnings } from './wires.ts';
 
 /** A place of the plan lies in some compartment's surface, as it is filled. */
@@ -129,6 +131,18 @@ function smallTurns({ plan }: Facts, layer: PouredLayer): Warning[] {
   ];
 }
 
+/** Some pots at another thickness. */
+function atStage(pots: readonly Pot[], stage: Stage): Remedy {
+  const ids = new Set(pots.map((p) => p.id));
+  return {
+    label: `Pour at ${stage} of 5`,
+    apply: (plan) => ({
+      ...plan,
+      pots: plan.pots.map((pot) => (ids.has(pot.id) ? { ...pot, stage } : pot)),
+    }),
+  };
+}
+
 /** More turns of a spoon than this, and nothing is told apart. Common practice, no source. */
 const MOST_TURNS = 4;
 
@@ -162,7 +176,6 @@ function washes(facts: Facts, layer: PouredLayer): Warning[] {
   if (!worst || fluid <= 0) return [];
   const say = (mm: number): string => formatLength(mm, plan.units.length);
   const stage = Math.ceil(10 * stageToSink(fluid * 0.8, pour.landing.fallMm, layer.densityGMl)) / 10;
-  const ids = new Set(deep.map((s) => s.pot.id));
   return [
     {
       code: 'lines-wash',
@@ -173,13 +186,10 @@ function washes(facts: Facts, layer: PouredLayer): Warning[] {
       remedies:
         stage <= KNOW_HOW['close-lines'].thickest
           ? [
-              {
-                label: `Pour at ${stage} of 5`,
-                apply: (p) => ({
-                  ...p,
-                  pots: p.pots.map((pot) => (ids.has(pot.id) ? { ...pot, stage } : pot)),
-                }),
-              },
+              atStage(
+                deep.map((d) => d.pot),
+                stage,
+              ),
             ]
           : [],
     },
@@ -192,7 +202,6 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
   const thick = pots.filter((p) => p.stage > know.thickest + 1e-9);
   if (thick.length === 0) return [];
   const most = Math.max(...thick.map((p) => p.stage));
-  const thickIds = new Set(thick.map((p) => p.id));
   return [
     {
       code: 'too-thick-to-spread',
@@ -200,15 +209,7 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
       station: 'design',
       step: pour.id,
       message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stagePhrase(most)} (${formatShort(most, 1)} of 5); this way of pouring spreads up to ${formatShort(know.thickest, 1)} (estimated). What is drawn is what thinner batter does.`,
-      remedies: [
-        {
-          label: `Pour at ${know.thickest} of 5`,
-          apply: (p) => ({
-            ...p,
-            pots: p.pots.map((pot) => (thickIds.has(pot.id) ? { ...pot, stage: know.thickest } : pot)),
-          }),
-        },
-      ],
+      remedies: [atStage(thick, know.thickest)],
     },
   ];
 }

@@ -8,7 +8,7 @@ import { holeMassG, holeOf } from '../pattern/hole.ts';
 import type { CutSettings, CutWay, Plan } from '../plan/planSchema.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
-import { blockBars } from './blockBars.ts';
+import { blockBars, piecesIn } from './blockBars.ts';
 import { piecesOf, type Piece } from './pieces.ts';
 
 /** The bars of one place along a piece: from `startMm` to `endMm` of its length, 0 at its near end or at the floor. */
@@ -66,11 +66,7 @@ export interface BarCut {
   readonly evenThicknessMm: { readonly same: Millimetres | undefined; readonly more: Millimetres };
 }
 
-/** Slices of a block, or bars of a length that is all to be cut: one kerf less than slices. */
-const piecesIn = (lengthMm: Millimetres, { thicknessMm, kerfMm }: CutSettings): number =>
-  Math.max(0, Math.floor(((lengthMm + kerfMm) / (thicknessMm + kerfMm)) * (1 + 1e-9)));
-
-/** Bars = floor((length - trims + kerf) / (thickness + kerf)); a part in 10^9 forgives binary rounding. */
+/** Bars = floor((length - trims + kerf) / (thickness + kerf)). */
 export function barCount(lengthMm: Millimetres, cut: CutSettings): number {
   return piecesIn(lengthMm - cut.trimStartMm - cut.trimEndMm, cut);
 }

@@ -41,12 +41,17 @@ const FAR = 1e6;
 /** What is left over that is thinner than this is no slice's cut, mm: the last slice has it. */
 const FLUSH = 0.5;
 
+/** Slices of a block, or bars of a length that is all to be cut: one kerf less than slices; a part in 10^9 forgives binary rounding. */
+export const piecesIn = (lengthMm: Millimetres, { thicknessMm, kerfMm }: CutSettings): number =>
+  Math.max(0, Math.floor(((lengthMm + kerfMm) / (thicknessMm + kerfMm)) * (1 + 1e-9)));
+
 /** The slices of a block, from the floor up or from the left, each by its own volume. */
 export function blockBars(
   { piece, layers, filled, startMm, endMm }: Block,
-  { by, from, size, settings: { thicknessMm, kerfMm } }: Slicing,
+  { by, from, size, settings }: Slicing,
 ): readonly BlockBar[] {
-  const count = Math.max(0, Math.floor(((size + kerfMm) / (thicknessMm + kerfMm)) * (1 + 1e-9)));
+  const count = piecesIn(size, settings);
+  const { thicknessMm, kerfMm } = settings;
   const along: Vec3 = [0, 1, 0];
   const square: Vec3 = by === 'floor' ? [0, 0, 1] : [1, 0, 0];
   const parts = layers.map((l) => {

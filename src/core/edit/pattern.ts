@@ -110,6 +110,30 @@ export function columnFor(plan: Plan): Column {
   return { form: 'square', acrossMm, xMm: 0, yMm: 0 };
 }
 
+/** Where a pour of each kind begins, before it is told otherwise. */
+export const firstPlace = (at: Place['at']): Place => {
+  switch (at) {
+    case 'column':
+      return { at };
+    case 'corner':
+      return { at, corner: 'left-near' };
+    case 'line':
+      return { at, runs: 'lengthwise', offMm: 0 };
+    case 'wall':
+      return { at, wall: 'left' };
+    case 'two-walls':
+      return { at, walls: 'long', firstPercent: 50 };
+    case 'close-lines':
+      return { at, runs: 'lengthwise', spacingMm: 14 };
+    case 'in-the-pot':
+      return { at, spoonTurns: 1.5 };
+    case 'split-jug':
+      return { at, wiggleMm: 30 };
+    case 'drops':
+      return { at, spots: [{ xMm: 0, yMm: 0 }] };
+  }
+};
+
 /** How a pour that displaces others begins to be poured. What runs down a column or a wall lands low: 1 cm in effect (common practice, no source). */
 const FALLS: Readonly<Record<Place['at'], Pour['landing']>> = {
   column: { how: 'low', fallMm: 10 },

@@ -6,7 +6,7 @@ import type { Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
-import { addPattern, addPull, addStroke } from './pattern.ts';
+import { addPattern, addPull, addStroke, firstPlace } from './pattern.ts';
 import { plainPour } from './plainPour.ts';
 import { holdBackEvenly } from './pots.ts';
 import { mapPour } from './pours.ts';
@@ -23,18 +23,6 @@ export type PushedAside =
   | 'in-the-pot'
   | 'split-jug'
   | 'wire';
-
-const PLACES: Readonly<Record<Exclude<PushedAside, 'wire'>, Place>> = {
-  column: { at: 'column' },
-  corner: { at: 'corner', corner: 'left-near' },
-  'centre-line': { at: 'line', runs: 'lengthwise', offMm: 0 },
-  wall: { at: 'wall', wall: 'left' },
-  'two-sided': { at: 'two-walls', walls: 'long', firstPercent: 50 },
-  drops: { at: 'drops', spots: [{ xMm: 0, yMm: 0 }] },
-  'in-the-pot': { at: 'in-the-pot', spoonTurns: 1.5 },
-  'split-jug': { at: 'split-jug', wiggleMm: 30 },
-  pointed: { at: 'close-lines', runs: 'lengthwise', spacingMm: 14 },
-};
 
 /** Drops along a mould, so far apart for its width. */
 function alongMould(mould: Mould): Place {
@@ -59,35 +47,35 @@ export function pushedAside(id: PushedAside, layers: Plan): Plan {
   const lines = others.length > 0 ? others.map((p) => p.id) : [first.id];
   switch (id) {
     case 'column': {
-      const poured = addPull(addPattern(plan, PLACES[id]).plan);
+      const poured = addPull(addPattern(plan, firstPlace(id)).plan);
       const laid = layPlan(poured);
       const held = holdBackEvenly(poured, Math.ceil(holeMassG(laid.stack.layers) * 1.1));
       return addStroke(held, 'fan', Math.max(1, Math.floor(laid.fill.heightMm))).plan;
     }
     case 'corner': {
-      const poured = addPattern(plan, PLACES[id]).plan;
+      const poured = addPattern(plan, firstPlace(id)).plan;
       return addStroke(poured, 'fan', Math.max(1, Math.floor(layPlan(poured).fill.heightMm))).plan;
     }
     case 'centre-line':
     case 'wall':
-      return addPattern(plan, PLACES[id]).plan;
+      return addPattern(plan, firstPlace(id === 'wall' ? id : 'line')).plan;
     case 'two-sided': {
       const thicker = {
         ...plan,
         pots: plan.pots.map((p) => ({ ...p, stage: lines.includes(p.id) ? 1.6 : 1.2 })),
       };
-      const { plan: lined, stepId } = addPattern({ ...thicker, steps: [base(48)] }, PLACES['centre-line']);
+      const { plan: lined, stepId } = addPattern({ ...thicker, steps: [base(48)] }, firstPlace('line'));
       const stacked = ofRound(lined, stepId, [...lines, ...(others.length > 0 ? [first.id] : [])], 2, 24, 8);
-      const last = addPattern(stacked, PLACES[id]);
+      const last = addPattern(stacked, firstPlace('two-walls'));
       return ofRound(last.plan, last.stepId, [first.id], 1, 28, 10);
     }
     case 'in-the-pot': {
       // as much of the first as of all its accents
-      const { plan: made, stepId } = addPattern(plan, PLACES[id]);
+      const { plan: made, stepId } = addPattern(plan, firstPlace(id));
       return ofRound(made, stepId, [...lines.map(() => first.id), ...lines], 1, 1, 8);
     }
     case 'split-jug': {
-      const { plan: made, stepId } = addPattern(plan, PLACES[id]);
+      const { plan: made, stepId } = addPattern(plan, firstPlace(id));
       return ofRound(made, stepId, [first.id, ...lines], 1, 1, 20);
     }
     case 'pointed':
@@ -112,7 +100,7 @@ function pointed(plan: Plan, lines: readonly PotId[]): Plan {
   const base: Pour = { ...plainPour(1, first), amount: { kind: 'rest', parts: 2 } };
   return lines.reduce<Plan>(
     (p, pot) => {
-      const { plan: added, stepId } = addPattern(p, PLACES.pointed);
+      const { plan: added, stepId } = addPattern(p, firstPlace('close-lines'));
       return ofRound(added, stepId, [pot], 1, 1.5, 20);
     },
     { ...plan, steps: [base] },

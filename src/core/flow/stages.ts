@@ -64,7 +64,7 @@ export interface Section {
   readonly heights: Float64Array;
   /** by level: its height once this is done, as it is itself */
   readonly own: Float64Array;
-  /** the level of each height: LEVELS_A_LEVEL for each of them, evenly spaced from 0 up to `most` */
+  /** the level of each height, evenly spaced from 0 up to `most` */
   readonly levelOf: Uint16Array;
   readonly most: number;
   /** beyond these of the other axis nothing moves, mm */

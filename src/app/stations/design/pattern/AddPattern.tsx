@@ -1,15 +1,16 @@
-import { addPattern, addPull, addStroke } from '../../../../core/edit/pattern.ts';
+import { addPattern, addPull, addStroke, firstPlace } from '../../../../core/edit/pattern.ts';
 import { addWire } from '../../../../core/edit/wire.ts';
 import type { WireWay } from '../../../../core/pattern/wirePath.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
 import type { Place, StickPath } from '../../../../core/plan/patternSchema.ts';
+import type { Plan } from '../../../../core/plan/planSchema.ts';
+import type { StepId } from '../../../../core/validate/ids.ts';
 import { removeStep } from '../../../../core/edit/pours.ts';
-import { pourChosen, viewShown } from '../../../../store/deskSlice.ts';
+import { pourChosen, viewShown, type LoafViewName } from '../../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../../store/store.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { Group } from '../../../parts/Station.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
-import { firstPlace } from './PlaceFields.tsx';
 import { PATH_NAMES } from './StrokePanel.tsx';
 import { WIRE_NAMES } from './WirePanel.tsx';
 
@@ -22,38 +23,29 @@ export function AddPattern() {
   const chosen = useAppSelector((s) => s.desk.chosen);
   const pull = plan.steps.find((s) => s.kind === 'pull');
   const pours = plan.steps.some((s) => s.kind === 'pour');
-  const add = (at: string): void => {
-    if (at === NONE) return;
-    let id: string | undefined;
+  /** A new step, chosen, in the view that it is seen best in. */
+  const put = (
+    make: (p: Plan) => { readonly plan: Plan; readonly stepId: StepId },
+    view: LoafViewName,
+  ): void => {
+    let id: StepId | undefined;
     edit((p) => {
-      const made = addPattern(p, firstPlace(at as Place['at']), chosen ?? undefined);
+      const made = make(p);
       id = made.stepId;
       return made.plan;
     });
     if (id !== undefined) dispatch(pourChosen(id));
-    dispatch(viewShown('plan'));
+    dispatch(viewShown(view));
+  };
+  const add = (at: string): void => {
+    if (at !== NONE) put((p) => addPattern(p, firstPlace(at as Place['at']), chosen ?? undefined), 'plan');
   };
   const draw = (kind: string): void => {
-    if (kind === NONE) return;
-    let id: string | undefined;
-    edit((p) => {
-      const made = addStroke(p, kind as StickPath['kind'], Math.max(1, Math.round(computed.fill.heightMm)));
-      id = made.stepId;
-      return made.plan;
-    });
-    if (id !== undefined) dispatch(pourChosen(id));
-    dispatch(viewShown('plan'));
+    const deep = Math.max(1, Math.round(computed.fill.heightMm));
+    if (kind !== NONE) put((p) => addStroke(p, kind as StickPath['kind'], deep), 'plan');
   };
   const wire = (way: string): void => {
-    if (way === NONE) return;
-    let id: string | undefined;
-    edit((p) => {
-      const made = addWire(p, way as WireWay, computed.fill.heightMm);
-      id = made.stepId;
-      return made.plan;
-    });
-    if (id !== undefined) dispatch(pourChosen(id));
-    dispatch(viewShown('section'));
+    if (way !== NONE) put((p) => addWire(p, way as WireWay, computed.fill.heightMm), 'section');
   };
   return (
     <Group title="Pushed aside, the stick and the wire">

@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react';
-import { columnFor, setPlace } from '../../../../core/edit/pattern.ts';
+import { columnFor, firstPlace, setPlace } from '../../../../core/edit/pattern.ts';
 import { CORNERS, type Corner } from '../../../../core/mould/cornerProp.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
 import type { Place } from '../../../../core/plan/patternSchema.ts';
@@ -15,29 +15,6 @@ const CORNER_WORDS: Readonly<Record<Corner, string>> = {
   'right-near': 'near, right',
   'left-far': 'far, left',
   'right-far': 'far, right',
-};
-
-export const firstPlace = (at: Place['at']): Place => {
-  switch (at) {
-    case 'column':
-      return { at };
-    case 'corner':
-      return { at, corner: 'left-near' };
-    case 'line':
-      return { at, runs: 'lengthwise', offMm: 0 };
-    case 'wall':
-      return { at, wall: 'left' };
-    case 'two-walls':
-      return { at, walls: 'long', firstPercent: 50 };
-    case 'close-lines':
-      return { at, runs: 'lengthwise', spacingMm: 14 };
-    case 'in-the-pot':
-      return { at, spoonTurns: 1.5 };
-    case 'split-jug':
-      return { at, wiggleMm: 30 };
-    case 'drops':
-      return { at, spots: [{ xMm: 0, yMm: 0 }] };
-  }
 };
 
 type Drops = Extract<Place, { at: 'drops' }>;

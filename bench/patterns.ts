@@ -1,4 +1,5 @@
-import { bodiesOf, type Body } from '../src/core/pattern/blocks.ts';
+import { bodiesOf } from '../src/core/pattern/blocks.ts';
+import { specsOf, type Body } from '../src/core/pattern/body.ts';
 import { computePlan } from '../src/core/computed/compute.ts';
 import { singleBars } from '../src/core/cut/singleBars.ts';
 import { sideOfBar } from '../src/core/face/barFaces.ts';
@@ -34,7 +35,9 @@ const blockOf = (plan: Plan): BlockSpec => {
     (b): b is Extract<Body, { kind: 'block' }> => b.kind === 'block',
   );
   if (!found) throw new Error('no block');
-  return found.block.content.spec;
+  const [spec] = specsOf(found.block.content);
+  if (!spec) throw new Error('nothing is made ready for it');
+  return spec;
 };
 
 /** A face of a slab across its middle, one look a pixel. */

@@ -1,6 +1,6 @@
 import { faceAt } from '../../core/face/face.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
-import type { Body } from '../../core/pattern/blocks.ts';
+import type { Body } from '../../core/pattern/body.ts';
 import type { StepId } from '../../core/validate/ids.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { useCallback, useMemo } from 'react';

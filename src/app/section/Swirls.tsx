@@ -2,6 +2,7 @@ import { memo, useEffect, useMemo, useRef } from 'react';
 import type { Band, Face } from '../../core/face/face.ts';
 import type { FramedFace } from '../../core/face/framed.ts';
 import { painted } from '../../core/face/painted.ts';
+import { keyOf } from '../../core/pattern/body.ts';
 import type { Scale } from './frame.ts';
 import { useSeen } from '../parts/useSeen.ts';
 import { useFacePicture } from './useFacePicture.ts';
@@ -21,7 +22,7 @@ function framedBand(band: Band): FramedFace {
 
 /** The same words for the same cut of the same block. */
 const cutOf = ({ swirl, outline }: Band): string =>
-  JSON.stringify([swirl?.content.spec.key, swirl?.origin, swirl?.across, swirl?.up, outline]);
+  JSON.stringify([swirl && keyOf(swirl.content), swirl?.origin, swirl?.across, swirl?.up, outline]);
 
 interface SwirlPictureProps {
   readonly band: Band;

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import type { MouldFacts } from '../../core/advice/facts.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
-import { bodiesOf, type Body } from '../../core/pattern/blocks.ts';
+import { bodiesOf } from '../../core/pattern/blocks.ts';
+import type { Body } from '../../core/pattern/body.ts';
 import type { Step } from '../../core/plan/stepSchema.ts';
 import type { StepId } from '../../core/validate/ids.ts';
 import { useAppSelector } from '../../store/store.ts';

@@ -30,10 +30,13 @@ function asPoured(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
   });
 }
 
-/** What a pour puts of one pot into one mould of a kind, as weighed. */
+/** What of a pour stays in one mould of a kind, of one pot, as weighed. */
 function eachOf(weights: Weights): (mouldId: MouldId, key: string) => number | undefined {
   const pours = new Map(weights.pots.flatMap((p) => p.pours.map((q) => [q.key, q.into] as const)));
-  return (mouldId, key) => pours.get(key)?.find((i) => i.mould === mouldId)?.eachG;
+  return (mouldId, key) => {
+    const into = pours.get(key)?.find((i) => i.mould === mouldId);
+    return into && into.eachG - into.offG;
+  };
 }
 
 /** The layers with the masses that the scale shows for them: one figure wherever a pour's amount stands. */
@@ -70,9 +73,10 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
   const inBars = (m: LaidMould): MouldFacts => ({ ...m, cut: cutBars(m, m.plan) });
   const [first, ...others] = laid.moulds;
   const moulds = [inBars(first), ...others.map(inBars)] as const;
-  const graded = weights
+  const wanted = weights
     ? new Map(weights.ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)))
     : gradedMixes(plan);
+  const graded = laid.stirred.size > 0 ? new Map([...wanted, ...laid.stirred]) : wanted;
   const bodies = bodiesOf(plan, plannedState(plan, 'cured'), graded);
   const colours = coloursOfBodies(bodies);
   yield { done: 0.7 };

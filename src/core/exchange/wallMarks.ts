@@ -1,6 +1,7 @@
 import { lettersOf } from '../fill/layers.ts';
 import { bareWalls } from '../fill/bareWall.ts';
 import type { PouredLayer } from '../fill/layers.ts';
+import { pouredHeights } from '../fill/scraped.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Wall } from '../plan/stepSchema.ts';
 import type { Computed } from '../computed/compute.ts';
@@ -35,8 +36,7 @@ function leanOf({ geometry }: Computed, wall: Wall): number {
 const roundWalled = (plan: Plan): boolean =>
   plan.mould.shape.kind === 'half-round' || plan.mould.shape.kind === 'tube';
 
-const heightOn = (layer: PouredLayer, wall: Wall): number =>
-  ({ left: layer.leftMm, right: layer.rightMm, near: layer.nearMm, far: layer.farMm })[wall];
+const heightOn = (layer: PouredLayer, wall: Wall): number => pouredHeights(layer)[wall];
 
 /**
  * The heights each pour comes up to at the middle of each wall. Round walls have no straight strip: for a lying

@@ -4,7 +4,7 @@ import { slice } from '../geometry/clip.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import { viewPolygon, type View, type ViewPoint } from '../mould/sectionView.ts';
-import type { Block, Body, Content } from '../pattern/blocks.ts';
+import { solidOf, type Block, type Body, type Content } from '../pattern/body.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
 /** A cut through a block: where each point of the picture is in the mould: origin + h across + z up, mm. */
@@ -55,11 +55,10 @@ export const cutEach = (
   outlineOf: (solid: Polyhedron) => readonly ViewPoint[],
   plane: Omit<Swirl, 'content'>,
 ): Face =>
-  bodies.map((b) =>
-    b.kind === 'layer'
-      ? bandOf(b.layer, outlineOf(b.layer.solid))
-      : swirlBand(b.block, outlineOf(b.block.content.spec.region), plane),
-  );
+  bodies.map((b) => {
+    const outline = outlineOf(solidOf(b));
+    return b.kind === 'layer' ? bandOf(b.layer, outline) : swirlBand(b.block, outline, plane);
+  });
 
 /** The loaf cut across at y = `at` and seen from the near end, or cut along at x = `at` and seen from the right; mm. */
 export const faceAt = (bodies: readonly Body[], view: View, at: Millimetres): Face =>

@@ -2,7 +2,7 @@ import type { StepId } from '../validate/ids.ts';
 import { clip } from '../geometry/clip.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import { cross, dot, sub, type Vec3 } from '../geometry/vec.ts';
-import type { Block, Body } from '../pattern/blocks.ts';
+import { solidOf, type Block, type Body } from '../pattern/body.ts';
 import { bandOf, swirlBand, type Band, type Swirl } from './face.ts';
 
 /** Where the loaf is seen from: azimuth about z (0 from the near end), elevation above the bench, degrees. */
@@ -106,7 +106,7 @@ function steady(face: readonly Vec3[]): readonly Vec3[] {
 export function facetsOf(bodies: readonly Body[], eye: Eye, keep: number | undefined): readonly Facet[] {
   const camera = cameraOf(eye);
   return bodies.flatMap((body) => {
-    const whole = body.kind === 'layer' ? body.layer.solid : body.block.content.spec.region;
+    const whole = solidOf(body);
     const solid: Polyhedron =
       keep === undefined ? whole : clip(whole, { normal: [0, 1, 0], offset: keep }).above;
     const { pourId, nth, letters } =

@@ -1,7 +1,7 @@
 import { layPlan } from '../fill/layPlan.ts';
 import { plannedState } from '../look/state.ts';
 import { viewPolygon, type ViewPoint } from '../mould/sectionView.ts';
-import { coloursOf, depositColours } from '../ombre/coloursOf.ts';
+import { coloursOf, depositColours, gradedMixes } from '../ombre/coloursOf.ts';
 import { bodiesOf } from '../pattern/blocks.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
@@ -21,12 +21,13 @@ export interface Picture {
 
 /** A plan as its shelf shows it. */
 export function* picture(plan: Plan): Task<never, Picture> {
-  const [laid] = layPlan(plan).moulds;
+  const whole = layPlan(plan);
+  const [laid] = whole.moulds;
   const { geometry } = laid;
   yield { done: 0.6 };
   return {
     face: faceAt(bodiesOf(laid), 'section', 0),
-    colours: depositColours(coloursOf(plan, plannedState(plan, 'cured'))),
+    colours: depositColours(coloursOf(plan, plannedState(plan, 'cured'), new Map([...gradedMixes(plan), ...whole.stirred]))),
     inside: viewPolygon(geometry.solid, 'section'),
     wideMm: geometry.most.width,
     highMm: geometry.heightMm,

@@ -1,7 +1,9 @@
-import { rowReader } from '../flow/depositAt.ts';
+import { rowReader, type RowReader } from '../flow/depositAt.ts';
+import { scrapedReader } from '../flow/scraped.ts';
 import type { Prepared } from '../flow/stages.ts';
 import type { BlockSpec } from '../flow/spec.ts';
 import type { Vec3 } from '../geometry/vec.ts';
+import type { Content } from '../pattern/body.ts';
 import type { Band } from './face.ts';
 import { scaleFor, type FramedFace } from './framed.ts';
 
@@ -28,13 +30,19 @@ const point = ({ origin, across, up }: NonNullable<Band['swirl']>, h: number, z:
   origin[2] + across[2] * h + up[2] * z,
 ];
 
+/** What reads a content's places. */
+const readerOf = (content: Content, ready: Ready): RowReader =>
+  content.kind === 'moved'
+    ? rowReader(ready(content.spec))
+    : scrapedReader(content.scraped, (spec) => rowReader(ready(spec)));
+
 /** Fills `count` samples from `to` on, the first at (h, z) of the picture and the next ones `step` mm to its right. */
 type Filler = (h: number, z: number, step: number, count: number, to: number) => void;
 
 /** What fills a band: its one number, or a block's deposits, read off it. `first` is the number of the first of them. */
 function fillerOf({ swirl }: Band, first: number, band: Uint16Array, ready: Ready): Filler {
   if (!swirl) return (_h, _z, _step, count, to) => band.fill(first, to, to + count);
-  const read = rowReader(ready(swirl.content.spec));
+  const read = readerOf(swirl.content, ready);
   const { across } = swirl;
   return (h, z, step, count, to) => {
     read(point(swirl, h, z), [across[0] * step, across[1] * step, across[2] * step], count, band, to, first);

@@ -3,6 +3,7 @@ import type { Prepared } from '../flow/stages.ts';
 import type { BlockSpec } from '../flow/spec.ts';
 import type { Task } from '../task/task.ts';
 import { finish } from '../task/task.ts';
+import { specsOf } from '../pattern/body.ts';
 import type { FramedFace } from './framed.ts';
 import { rasterise, type Raster, type Ready } from './raster.ts';
 
@@ -68,7 +69,7 @@ function* made(shelf: Shelf, spec: BlockSpec, small: boolean): Task<never, Prepa
 
 /** A face in pixels: what has to be simulated is made ready, then it comes coarse, and then sharp. */
 export function* facePicture(shelf: Shelf, { face, width, height }: Wanted): Task<Raster, Raster> {
-  const specs = face.face.flatMap((b) => (b.swirl ? [b.swirl.content.spec] : []));
+  const specs = face.face.flatMap((b) => (b.swirl ? specsOf(b.swirl.content) : []));
   const small = width * height <= SMALL;
   const prepared = new Map<string, Prepared>();
   for (const spec of specs)

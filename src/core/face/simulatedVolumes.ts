@@ -4,7 +4,6 @@ import { edgesOf, isIn } from '../flow/outline.ts';
 import type { Prepared } from '../flow/stages.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
-import type { Content } from '../pattern/blocks.ts';
 import type { Millilitres } from '../units/quantity.ts';
 
 /** Looks across and along each sheet, and every so manyth level: 300 000 looks in a block. */
@@ -15,7 +14,7 @@ const EVERY = 3;
 const GOLDEN = 0.618034;
 
 /** The volume of every deposit of a block as its pictures show it, by its name: looked at all through it, in even steps. */
-export function simulatedVolumes({ keys }: Content, prepared: Prepared): ReadonlyMap<string, Millilitres> {
+export function simulatedVolumes(keys: readonly string[], prepared: Prepared): ReadonlyMap<string, Millilitres> {
   const { levels, axes, lowest, spacing } = prepared.levels;
   const [right, away, up] = axes;
   const read = rowReader(prepared);

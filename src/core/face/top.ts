@@ -1,4 +1,4 @@
-import type { Body } from '../pattern/blocks.ts';
+import type { Body } from '../pattern/body.ts';
 import { facetsOf } from './facets.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Band, Face, Swirl } from './face.ts';

@@ -3,7 +3,9 @@ import { NOMINAL_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { mouldGeometry, type MouldGeometry } from '../mould/geometry.ts';
 import { FIRST, inAll, partOf, usesOf, type MouldUse } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import type { Mix } from '../plan/ombreSchema.ts';
 import { recipesOf, type Recipes } from '../plan/recipes.ts';
+import { scrapesOf } from '../plan/scrapes.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams } from '../units/quantity.ts';
 import {
@@ -18,6 +20,7 @@ import { batterIn } from './batterIn.ts';
 import { followed } from './followed.ts';
 import { layPours, type PouredLayer, type PouredStack } from './layers.ts';
 import { makeupOf, makeupsOf, type Makeup } from './makeup.ts';
+import { madeBeyond, stirredMixes } from './scrapings.ts';
 import { topShares } from './topShares.ts';
 
 /** One mould of a plan, and where each pour lies in it. Enough to draw it. */
@@ -45,6 +48,8 @@ export interface LaidPlan {
   readonly fill: FillTarget;
   readonly stack: PouredStack;
   readonly moulds: readonly [LaidMould, ...LaidMould[]];
+  /** mixes of pours out of jugs that scrapings of another pot went into, by their deposits */
+  readonly stirred: ReadonlyMap<string, Mix>;
 }
 
 /** A batch whose size is given is laid again until its mean density agrees with what was laid: relative, and so often at most. */
@@ -90,15 +95,20 @@ const ownFill = ({ use, geometry, part }: ToLay): FillTarget | undefined => {
   return use.takesRest || to.kind === 'batter' || to.kind === 'oils' ? undefined : fillTo(geometry, to);
 };
 
-/** All moulds laid, of batter with this mean makeup. */
-function lay({ plan, toLay, makeup, poured }: Laying, mean: MeanBatter, densityIn: DensityIn): Laid {
+/** All moulds laid, of batter with this mean makeup. `scrapedG` of the batch stays in none of them. */
+function lay(
+  { plan, toLay, makeup, poured }: Laying,
+  mean: MeanBatter,
+  densityIn: DensityIn,
+  scrapedG: Grams,
+): Laid {
   const batchG = givenBatch(plan, mean);
   const fills = toLay.map(ownFill);
   const takenG = toLay.reduce(
     (s, { use }, i) => s + (fills[i]?.volumeMl ?? 0) * densityIn(use.id) * use.copies,
     0,
   );
-  const leftG = batchG === undefined ? 0 : batchForMoulds(plan, batchG) - takenG;
+  const leftG = batchG === undefined ? 0 : batchForMoulds(plan, batchG) - takenG - scrapedG;
   const laid: LaidMould[] = [];
   for (const [i, { use, geometry, part }] of toLay.entries()) {
     const fill = fills[i] ?? fillWith(geometry, leftG / densityIn(use.id) / use.copies, batchG ?? 0);
@@ -137,27 +147,40 @@ function laidDensity({ stack }: LaidMould, plain: MeanBatter): number {
   return massG > 0 ? massG / stack.filledMl : plain.densityGMl;
 }
 
+/** A batch of given size, and jugs that scrapings go into, depend on what is laid. */
+const laysAgain = (plan: Plan, mean: MeanBatter): boolean =>
+  givenBatch(plan, mean) !== undefined || scrapesOf(plan).size > 0;
+
 /** Lay a plan's pours in all its moulds. `poured` are amounts that take the place of planned ones. */
 export function layPlan(plan: Plan, poured?: PouredAmounts): LaidPlan {
   const recipes = recipesOf(plan);
   const recipe = recipes.batch;
-  const makeup = makeupsOf(plan, recipes);
   const shares = plan.others.length === 0 ? undefined : topShares(plan);
   const toLay = usesOf(plan).map((use) => ({
     use,
     geometry: mouldGeometry(use.mould),
     part: partOf(plan, use.id, shares?.get(use.id) ?? 1),
   }));
-  const laying: Laying = { plan, toLay, makeup, poured };
+  let stirred: LaidPlan['stirred'] = new Map();
+  let laying: Laying = { plan, toLay, makeup: makeupsOf(plan, recipes, stirred), poured };
   const plain = makeupOf(plan, recipe, []);
   let mean: MeanBatter = plain;
-  let moulds = lay(laying, mean, () => plain.densityGMl);
-  for (let i = 0; i < ROUNDS && givenBatch(plan, mean) !== undefined; i += 1) {
-    const now = meanOf(moulds, makeup, plain);
-    if (Math.abs(now.densityGMl / mean.densityGMl - 1) + Math.abs(now.oils / mean.oils - 1) < AGREES) break;
+  let scrapedG = 0;
+  let moulds = lay(laying, mean, () => plain.densityGMl, scrapedG);
+  for (let i = 0; i < ROUNDS && laysAgain(plan, mean); i += 1) {
+    const now = meanOf(moulds, laying.makeup, plain);
+    const off = madeBeyond(plan, moulds);
+    const apart =
+      Math.abs(now.densityGMl / mean.densityGMl - 1) +
+      Math.abs(now.oils / mean.oils - 1) +
+      Math.abs(off - scrapedG) / Math.max(1, off);
+    if (apart < AGREES) break;
     mean = now;
+    scrapedG = off;
+    stirred = stirredMixes(plan, moulds);
+    laying = { ...laying, makeup: makeupsOf(plan, recipes, stirred) };
     const densities = new Map(moulds.map((m) => [m.use.id, laidDensity(m, plain)] as const));
-    moulds = lay(laying, mean, (id) => densities.get(id) ?? plain.densityGMl);
+    moulds = lay(laying, mean, (id) => densities.get(id) ?? plain.densityGMl, scrapedG);
   }
   const [{ geometry, fill, stack }] = moulds;
   return {
@@ -170,5 +193,6 @@ export function layPlan(plan: Plan, poured?: PouredAmounts): LaidPlan {
     fill,
     stack,
     moulds,
+    stirred,
   };
 }

@@ -3,10 +3,12 @@ import type { PotId } from '../validate/ids.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
+import { scrapingOf, type Below, type NotScraped, type Scraping } from './scraped.ts';
 import { wallPoint } from './wallPoints.ts';
 import { surfaceAcross } from '../mould/sectionView.ts';
 import { stackPours, type Layer, type StackFault, type Wish } from '../mould/stack.ts';
 import { poursOf, type TiltedPour } from '../plan/pours.ts';
+import { scrapesOf } from '../plan/scrapes.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams, Millilitres, Millimetres, Percent } from '../units/quantity.ts';
@@ -41,6 +43,10 @@ export interface PouredLayer extends Layer {
   readonly rightMm: Millimetres;
   readonly nearMm: Millimetres;
   readonly farMm: Millimetres;
+  /** what a scraper takes of it: that is poured too, and in none of the figures above */
+  readonly scraping?: Scraping;
+  /** why the scraping that is asked for cannot be done */
+  readonly notScraped?: NotScraped;
 }
 
 export interface PouredStack {
@@ -73,6 +79,20 @@ const wishOf = (amount: Amount, room: Room, fillMl: Millilitres, densityGMl: num
       return { kind: 'volume', volumeMl: (fillMl * amount.percent) / 100 };
   }
 };
+
+/** Layers of one compartment with what is scraped off them. */
+function withScrapings(plan: Plan, room: Room, layers: readonly PouredLayer[]): readonly PouredLayer[] {
+  const scrapes = scrapesOf(plan);
+  if (scrapes.size === 0) return layers;
+  const below: Below[] = [];
+  return layers.map((layer) => {
+    const scrape = scrapes.get(layer.pour.id);
+    const scraped = scrape && scrapingOf(room, layer, below, scrape);
+    below.push({ layer, scraping: typeof scraped === 'object' ? scraped : undefined });
+    if (!scraped) return layer;
+    return typeof scraped === 'object' ? { ...layer, scraping: scraped } : { ...layer, notScraped: scraped };
+  });
+}
 
 /** The pours of one compartment, in order, with their places among all pours. */
 function layRoom(
@@ -122,7 +142,7 @@ function layRoom(
     };
   });
   const { fault } = stack;
-  return { layers, fault: fault && { ...fault, pour: pours[fault.pour]?.nth ?? 0 } };
+  return { layers: withScrapings(plan, room, layers), fault: fault && { ...fault, pour: pours[fault.pour]?.nth ?? 0 } };
 }
 
 /** Lay all pours, each in its own compartment; the layers come back in the order they are poured. */

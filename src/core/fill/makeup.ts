@@ -1,4 +1,4 @@
-import { potNamed } from '../plan/sources.ts';
+import { depositKey, potNamed } from '../plan/sources.ts';
 import type { PotId } from '../validate/ids.ts';
 import { NOMINAL_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { CARRIER_DENSITY, carrierPerG, POWDER_DENSITY, UNDESCRIBED_DENSITY } from '../colorant/dispersion.ts';
@@ -61,12 +61,16 @@ export function makeupOf(plan: Pick<Plan, 'colorants'>, recipe: Recipe | undefin
 export const colorantPart = (makeup: Makeup): number =>
   makeup.powder + makeup.carrierOil + makeup.carrierOther;
 
-/** What every pour of a plan is made of, by its pot or by its place in its ombre. */
-export function makeupsOf(plan: Plan, recipes: Recipes): (pour: Pour, pot: PotId) => Makeup {
+/** What every pour of a plan is made of, by its pot or by its place in its ombre; `stirred` are mixes of pots that something else was stirred into. */
+export function makeupsOf(
+  plan: Plan,
+  recipes: Recipes,
+  stirred: ReadonlyMap<string, Mix>,
+): (pour: Pour, pot: PotId) => Makeup {
   const graded = gradedMixes(plan);
   const known = new Map<Mix, Map<Recipe | undefined, Makeup>>();
   return (pour, pot) => {
-    const mix = graded.get(pour.id) ?? potNamed(plan, pot)?.colorants ?? [];
+    const mix = stirred.get(depositKey(pour, pot)) ?? graded.get(pour.id) ?? potNamed(plan, pot)?.colorants ?? [];
     const recipe = recipes.ofPour(pour.id, pot);
     const byRecipe = known.get(mix) ?? new Map<Recipe | undefined, Makeup>();
     known.set(mix, byRecipe);

@@ -4,8 +4,8 @@ import type { ViewPoint } from '../mould/sectionView.ts';
 import type { Wall } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
-/** Where a flat outline's left or right side stands at height z: the outermost h there. */
-function sideAt(outline: readonly ViewPoint[], z: Millimetres, sign: 1 | -1): Millimetres {
+/** Where the left (-1) or right side of a flat outline stands at height z: the outermost h there. */
+export function sideAt(outline: readonly ViewPoint[], z: Millimetres, sign: 1 | -1): Millimetres {
   let most = -Infinity;
   for (const [i, p] of outline.entries()) {
     const q = outline[(i + 1) % outline.length] as ViewPoint;

@@ -1,5 +1,6 @@
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
+import type { Ground } from './ground.ts';
 
 /** A point of the plan of a mould, mm: right of and beyond the middle of its floor. */
 export type Spot = readonly [x: number, y: number];
@@ -94,4 +95,39 @@ export interface BlockSpec {
   readonly moves: readonly Move[];
   /** 0: as drawn; 1: as a hand does it */
   readonly hand: number;
+}
+
+/** Something that lies in a mould, told by the surface that it ends at. */
+export interface Lying {
+  /** unit normal of its surface, and its offset, mm */
+  readonly up: Vec3;
+  readonly offset: number;
+  /** number of its deposit, or of the first of its block's */
+  readonly first: number;
+  readonly block?: BlockSpec;
+}
+
+/** A profile that was scraped, and what was laid over it, first poured first. */
+export interface Cut {
+  /** the axis that the profile is seen along */
+  readonly axis: 0 | 1;
+  readonly ground: Ground;
+  readonly lowest: number;
+  readonly highest: number;
+  /**
+   * At even heights from the lowest to the highest place of the profile: how high what is open below would reach if the ground were level, and how
+   * far the mould reaches there: along the axis from, to, and along the other from, to; mm
+   */
+  readonly levels: readonly (readonly [to: number, low: number, high: number, near: number, far: number])[];
+  readonly over: readonly Lying[];
+  /** above what lies over it there is nothing; otherwise the last of it goes on upwards, until it is scraped itself */
+  readonly open: boolean;
+}
+
+/** Where layers that were scraped to a profile meet what lies over them. Can be posted. */
+export interface ScrapedSpec {
+  /** what lies below the first profile, as it was poured before it was scraped */
+  readonly under: readonly [Lying, ...Lying[]];
+  /** in the order they were scraped */
+  readonly cuts: readonly Cut[];
 }

@@ -1,34 +1,19 @@
 import type { PouredLayer } from '../fill/layers.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
 import type { Box } from '../flow/box.ts';
-import type { BlockSpec, Move, Spot } from '../flow/spec.ts';
+import type { Move, Spot } from '../flow/spec.ts';
 import { clip } from '../geometry/clip.ts';
 import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
 import type { Room } from '../mould/rooms.ts';
 import { columnOutline } from '../mould/rooms.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { isOneJug } from '../plan/sources.ts';
 import type { Step, Stroke } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
+import { nthOf, type Block, type Body } from './body.ts';
 import { fillOf, numbering, risesOf, wireMove } from './moves.ts';
 import { pathsOf } from './paths.ts';
-
-/** What is in a block: all that its pictures are made of. Can be posted. */
-export interface Content {
-  readonly spec: BlockSpec;
-  /** names of its deposits, by their numbers in it */
-  readonly keys: readonly string[];
-}
-
-/** Pours that were still fluid together: where they lie is known to the last digit, what became of them inside is simulated. */
-export interface Block {
-  readonly content: Content;
-  readonly layers: readonly [PouredLayer, ...PouredLayer[]];
-  readonly room: Room;
-}
-
-/** What is seen of a mould's batter by itself: a layer that nothing was pushed about in, or a block. */
-export type Body =
-  { readonly kind: 'layer'; readonly layer: PouredLayer } | { readonly kind: 'block'; readonly block: Block };
+import { asPouredLayer, sculpted } from './sculpted.ts';
 
 /** `hand`: 0 as drawn, 1 with the waver of a hand. */
 type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry'> & { readonly hand?: number };
@@ -81,12 +66,12 @@ const pushes = (step: Step): boolean =>
 
 const isMoved = ({ steps }: Stretch): boolean => steps.some(pushes);
 
-/** The stretches of a room, in order: a wait sets what is there, and so does turning the mould. */
+/** The stretches of a room, in order: a wait sets what is there, and so does turning the mould. What is scraped is thick enough to stay. */
 function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): readonly Stretch[] {
   const all: Stretch[] = [];
   let now: Stretch | undefined;
   for (const step of steps) {
-    if (step.kind === 'wait' || step.kind === 'tilt') {
+    if (step.kind === 'wait' || step.kind === 'tilt' || step.kind === 'scrape') {
       now = undefined;
       continue;
     }
@@ -98,6 +83,21 @@ function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): re
   }
   return all;
 }
+
+/** Nothing was pushed about but one pour by itself: what a scraper takes is of that pour alone. */
+function isAlone(stretch: Stretch): boolean {
+  if (!isMoved(stretch)) return true;
+  const [layer] = stretch.layers;
+  const pattern = layer?.pour.pattern;
+  return stretch.layers.length === 1 && (layer?.parts.length === 1 || (!!pattern && isOneJug(pattern.place)));
+}
+
+/** A layer that can be scraped: of what lies there fluid, all is of its pour. */
+export const canBeScraped = ({ plan, stack }: Pick<Laid, 'plan' | 'stack'>, layer: PouredLayer): boolean =>
+  stretchesOf(
+    plan.steps,
+    stack.layers.filter((l) => l.room === layer.room),
+  ).some((s) => isAlone(s) && s.layers.includes(layer));
 
 function blockOf(
   { plan, geometry: { floor } }: Pick<Laid, 'plan' | 'geometry'>,
@@ -144,10 +144,18 @@ function blockOf(
   const all = column && pull < 0 ? [...moves, fillOf(plan, layers, numbers)] : moves;
   const body = { region, blocked, column, up: last.up, moves: all, hand };
   return {
-    content: { spec: { key: JSON.stringify(body), ...body }, keys: numbers.keys },
+    content: { kind: 'moved', spec: { key: JSON.stringify(body), ...body }, keys: numbers.keys },
+    solid: region,
     layers: [first, ...others],
     room,
   };
+}
+
+/** A layer as it stands when all steps of a plan are done: before its scraping, all of it is there. */
+function standing({ steps }: Plan, layer: PouredLayer): PouredLayer {
+  const { scraping } = layer;
+  if (!scraping || steps.some((s) => s.id === scraping.scrape.id)) return layer;
+  return asPouredLayer({ ...layer, scraping });
 }
 
 const known = new WeakMap<LaidMould['stack'], ReadonlyMap<number, readonly Body[]>>();
@@ -158,10 +166,18 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
   if (before) return before;
   const bodies = geometry.rooms
     .flatMap((room) => {
-      const layers = stack.layers.filter((l) => l.room === room);
-      return stretchesOf(plan.steps, layers).flatMap((stretch): readonly Body[] => {
-        const block = isMoved(stretch) ? blockOf({ plan, geometry }, room, stretch, hand) : undefined;
+      const layers = stack.layers.filter((l) => l.room === room).map((l) => standing(plan, l));
+      const stretches = stretchesOf(plan.steps, layers);
+      const blockIn = (stretch: Stretch): Block | undefined =>
+        isMoved(stretch) ? blockOf({ plan, geometry }, room, stretch, hand) : undefined;
+      const bodies = stretches.flatMap((stretch): readonly Body[] => {
+        const block = blockIn(stretch);
         return block ? [{ kind: 'block', block }] : stretch.layers.map((layer) => ({ kind: 'layer', layer }));
+      });
+      const alone = stretches.filter(isAlone);
+      return sculpted(room, bodies, (layer) => {
+        const stretch = alone.find((s) => s.layers[0]?.pour.id === layer.pour.id);
+        return stretch && { layer, block: blockIn({ ...stretch, layers: [layer] }) };
       });
     })
     .sort((a, b) => nthOf(a) - nthOf(b));
@@ -169,9 +185,9 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
   return bodies;
 }
 
-const nthOf = (body: Body): number => (body.kind === 'layer' ? body.layer.nth : body.block.layers[0].nth);
-
-export const roomOf = (body: Body): Room => (body.kind === 'layer' ? body.layer.room : body.block.room);
-
 /** A plan in which anything is pushed about. */
 export const hasPatterns = ({ steps }: Pick<Plan, 'steps'>): boolean => steps.some(pushes);
+
+/** A plan of which something is seen that has to be simulated: what is pushed about, or scraped. */
+export const isSimulated = ({ steps }: Pick<Plan, 'steps'>): boolean =>
+  steps.some((s) => pushes(s) || s.kind === 'scrape');

@@ -2,6 +2,7 @@ import { mouldId, ombreId, potId, stepId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import { UNDER } from '../mould/propped.ts';
 import { patternSchema, strokeFields, WALLS } from './patternSchema.ts';
+import { scrapeFields } from './scrapeSchema.ts';
 import { wireFields } from './wireSchema.ts';
 import {
   degrees,
@@ -96,6 +97,9 @@ const stroke = v.strictObject({ id: stepId, ...inMould, kind: v.literal('stroke'
 /** A wire moved through the batter in the section. */
 const wire = v.strictObject({ id: stepId, ...inMould, kind: v.literal('wire'), ...wireFields });
 
+/** A scraper pulled over the layer poured last. */
+const scrape = v.strictObject({ id: stepId, ...inMould, kind: v.literal('scrape'), ...scrapeFields });
+
 /** The column is pulled and its hole filled with what is held back, pot after pot. */
 const pull = v.strictObject({ id: stepId, ...inMould, kind: v.literal('pull') });
 
@@ -105,7 +109,7 @@ const finish = v.strictObject({
   what: v.picklist(['mist', 'insulate', 'warm-oven', 'leave-cool']),
 });
 
-export const stepSchema = v.variant('kind', [pour, tilt, wait, stroke, wire, pull, finish]);
+export const stepSchema = v.variant('kind', [pour, tilt, wait, stroke, wire, scrape, pull, finish]);
 
 export type Wall = Extract<v.InferOutput<typeof amount>, { kind: 'line' }>['wall'];
 export type Wait = v.InferOutput<typeof wait>;
@@ -114,5 +118,6 @@ export type Pour = v.InferOutput<typeof pour>;
 export type Landing = Pour['landing'];
 export type Stroke = v.InferOutput<typeof stroke>;
 export type Wire = v.InferOutput<typeof wire>;
+export type Scrape = v.InferOutput<typeof scrape>;
 export type Finish = v.InferOutput<typeof finish>;
 export type Step = v.InferOutput<typeof stepSchema>;

@@ -1,8 +1,9 @@
+import type { PotId } from '../validate/ids.ts';
 import type { Sliced } from '../cut/bars.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { WireTold } from '../pattern/wireTold.ts';
-import type { Finish, Landing, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
+import type { Finish, Landing, Scrape, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
 import type { PutUnder } from '../mould/propped.ts';
 import type { Celsius, Degrees, Grams, Millilitres, Millimetres, Stage } from '../units/quantity.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
@@ -172,6 +173,22 @@ export type Deed =
       readonly longMm: Millimetres;
       /** undefined where it never comes into the batter */
       readonly told: Omit<WireTold, 'within'> | undefined;
+    } & InMould)
+  | ({
+      readonly does: 'scrape';
+      readonly pulled: Scrape['pulled'];
+      readonly edge: Scrape['edge'];
+      readonly reliefMm: Millimetres;
+      readonly depthMm: Millimetres;
+      /** from the rim down to where its lowest tips go */
+      readonly underRimMm: Millimetres;
+      /** the stage that keeps the ridges */
+      readonly stage: Stage;
+      readonly to: Scrape['to'];
+      /** the pot whose jug takes the scrapings */
+      readonly jug?: PotId;
+      /** that jug has its lye only afterwards */
+      readonly beforeLye: boolean;
     } & InMould)
   | { readonly does: 'top'; readonly column: boolean }
   | { readonly does: 'finish'; readonly what: Finish['what'] }

@@ -47,7 +47,11 @@ function nameOf({ plan }: Computed, w: Weights, t: Transfer): string {
 
 /** One transfer as a line of the sheet. */
 export function lineOf(computed: Computed, w: Weights, t: Transfer): Line {
-  const use = isA(t.act, 'pour') && computed.moulds.find((m) => VESSEL.mould(m.use.id) === t.to)?.use;
+  const use =
+    isA(t.act, 'pour') &&
+    computed.moulds.find(({ use: { id } }) =>
+      [VESSEL.mould(id), VESSEL.layer(rest(t.act), id)].includes(t.to),
+    )?.use;
   const times = use ? use.copies : 1;
   const vessel = [t.to, t.from].find((v) => isA(v, 'pot') || isA(v, 'plain') || isA(v, 'cup'));
   const [substance] = t.from === SUPPLY ? t.what.keys() : [];

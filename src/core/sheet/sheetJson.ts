@@ -16,7 +16,7 @@ import type { Weights } from '../weigh/weights.ts';
 import type { Computed } from '../computed/compute.ts';
 import { dispersals } from '../procedure/mixing.ts';
 import { blocksJson } from './blocksJson.ts';
-import { hasPatterns } from '../pattern/blocks.ts';
+import { isSimulated } from '../pattern/blocks.ts';
 import { layerJson, mouldJson } from './mouldJson.ts';
 import { patternJson } from './patternJson.ts';
 import { ombreJson } from './ombreJson.ts';
@@ -224,7 +224,7 @@ function sheetOf(computed: Computed): object {
           : {}),
       };
     }),
-    ...(hasPatterns(plan) ? { blocks: blocksJson(moulds[0]) } : {}),
+    ...(isSimulated(plan) ? { blocks: blocksJson(moulds[0]) } : {}),
     cut: {
       bars: cut.count,
       thickness_mm: plan.cut.thicknessMm,

@@ -15,6 +15,10 @@ export const VESSEL = {
   pot: (pot: PotId) => `pot:${pot}`,
   /** plain batter kept aside for a pot that goes paler */
   plain: (pot: PotId) => `plain:${pot}`,
+  /** a layer that is scraped, until it is */
+  layer: (pour: StepId, mould: MouldId) => `layer:${pour}:${mould}`,
+  /** a mould that scrapings go into */
+  spareMould: 'spare-mould',
   /** batter of a pot that something is stirred into for one pour alone */
   cup: (pot: PotId, pour: StepId) => `cup:${pot}:${pour}`,
 } as const;
@@ -48,6 +52,8 @@ export const ACT = {
   /** just before a pour */
   stir: (pour: StepId) => `stir:${pour}`,
   pour: (pour: StepId) => `pour:${pour}`,
+  /** off the layer that was poured last */
+  scrape: (scrape: StepId) => `scrape:${scrape}`,
   /** what is held back, into a column's hole */
   pull: 'pull',
   top: 'top',

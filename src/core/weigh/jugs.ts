@@ -37,7 +37,8 @@ function intoPot(ledger: Ledger, potId: PotId): readonly Transfer[] {
     known.get(ledger) ??
     grouped(ledger.transfers, ({ from, to }) => {
       const pot = potOfVessel(to);
-      return pot === potOfVessel(from) ? undefined : pot;
+      // scrapings were made in another jug, or came out of this one
+      return pot === potOfVessel(from) || from.startsWith('layer:') ? undefined : pot;
     });
   known.set(ledger, byPot);
   return byPot.get(potId) ?? [];

@@ -2,6 +2,9 @@ import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import { superfatIn } from '../ledger/balance.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { scrapesOf } from '../plan/scrapes.ts';
+import type { Pour, Scrape } from '../plan/stepSchema.ts';
+import { jugOfScrapings } from '../fill/scrapings.ts';
 import { topShares } from '../fill/topShares.ts';
 import { massOfContents } from '../ledger/contents.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
@@ -95,6 +98,25 @@ function inFillingOrder({ fill }: Plan, pots: readonly PotTarget[]): readonly Po
   return pots.toSorted((a, b) => place(a) - place(b));
 }
 
+/** What a scraper takes of a layer goes where it is to go; the rest stays in the mould. */
+function scrapeOff(
+  { plan, book }: WeighBench,
+  pour: Pour,
+  scrape: Scrape,
+  pots: readonly PotTarget[],
+): void {
+  const act = ACT.scrape(scrape.id);
+  const jug = jugOfScrapings(plan, pour, scrape);
+  const to = jug === undefined ? VESSEL.spareMould : VESSEL.pot(jug);
+  const into = pots.flatMap((p) => p.pours.filter((q) => q.stepId === pour.id).flatMap((q) => q.into));
+  for (const mould of new Set(into.map((i) => i.mould))) {
+    const layer = VESSEL.layer(pour.id, mould);
+    const offG = into.reduce((s, i) => s + (i.mould === mould ? i.offG * i.copies : 0), 0);
+    book.move(act, layer, to, offG, false);
+    book.move(act, layer, VESSEL.mould(mould), massOfContents(book.holds(layer)), false);
+  }
+}
+
 /**
  * All pours in order, then what fills the holes of columns that are pulled (`holes`: g by mould, all its copies), then the top. `ombres` are as they are by now; what is poured is `amounts`, or all there is when the
  * jug has less.
@@ -115,7 +137,9 @@ export function pourAll(
     if (!thickenedPots.has(potId)) atTrace(bench, potId);
     thickenedPots.add(potId);
   };
-  for (const deposit of depositsOf(plan)) {
+  const scrapes = scrapesOf(plan);
+  const deposits = depositsOf(plan);
+  for (const [nth, deposit] of deposits.entries()) {
     const { key, pour, pot, moulds } = deposit;
     const wantedG = amounts.get(key) ?? 0;
     thickened(pot.id);
@@ -123,20 +147,23 @@ export function pourAll(
     const cupG = beforePour(bench, deposit, wantedG);
     const vessel = cupG === undefined ? VESSEL.pot(pot.id) : VESSEL.cup(pot.id, pour.id);
     const superfatPercent = superfatIn(book.holds(vessel), substances);
-    const into = intoOf.get(key) ?? moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0 }));
+    const into = intoOf.get(key) ?? moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0, offG: 0 }));
+    const scrape = scrapes.get(pour.id);
+    const at = (mould: MouldId): string => (scrape ? VESSEL.layer(pour.id, mould) : VESSEL.mould(mould));
     const went = new Map(
       shared(into, cupG ?? wantedG, stepG).map(
         ({ mould, massG }) =>
-          [mould, book.move(ACT.pour(pour.id), vessel, VESSEL.mould(mould), massG, false)] as const,
+          [mould, book.move(ACT.pour(pour.id), vessel, at(mould), massG, false)] as const,
       ),
     );
     const pouredG = [...went.values()].reduce((s, g) => s + g, 0);
     poured.set(key, { pouredG, into: went, superfatPercent });
+    if (scrape && deposits[nth + 1]?.pour.id !== pour.id) scrapeOff(bench, pour, scrape, pots);
   }
   const open = new Map(holes);
   for (const { pot, heldBackG } of inFillingOrder(plan, pots)) {
     if (heldBackG > 0) thickened(pot.id);
-    const into = [...tops].map(([mould, share]) => ({ mould, copies: 1, eachG: share }));
+    const into = [...tops].map(([mould, share]) => ({ mould, copies: 1, eachG: share, offG: 0 }));
     for (const { mould, massG } of shared(into, heldBackG, stepG)) {
       const inHoleG = Math.min(massG, toStep(open.get(mould) ?? 0, stepG));
       open.set(mould, (open.get(mould) ?? 0) - inHoleG);

@@ -34,7 +34,7 @@ export interface PotPart {
 export function partsOf(target: PotTarget, recipes: Recipes, fallback: Recipe): readonly PotPart[] {
   const pours = target.pours.map((p): PotPart => ({
     pourId: p.stepId,
-    massG: p.massG,
+    massG: p.freshG,
     recipe: recipes.ofPour(p.stepId, target.pot.id) ?? fallback,
   }));
   const pouredG = pours.reduce((s, p) => s + p.massG, 0);

@@ -1,6 +1,7 @@
 import type { MouldId, StepId } from '../validate/ids.ts';
 import { potsOf } from '../plan/sources.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
+import { freshOf, jugTurns, scrapedOf } from '../fill/scrapings.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
@@ -13,6 +14,8 @@ export interface PouredInto {
   readonly copies: number;
   /** into one of them */
   readonly eachG: Grams;
+  /** of that, what is scraped off again */
+  readonly offG: Grams;
 }
 
 /** What one pour is to take of one pot, at the scale's step. */
@@ -23,9 +26,11 @@ export interface PourTarget {
   readonly into: readonly PouredInto[];
   /** into all moulds */
   readonly massG: Grams;
+  /** of that, what is made for it: the rest is scrapings that are in the jug by then */
+  readonly freshG: Grams;
 }
 
-/** What one pot is to hold, at the scale's step: its pours, what it holds back, and what is mixed beyond. */
+/** What one pot is to hold, at the scale's step: what is made for its pours, what it holds back, and what is mixed beyond. */
 export interface PotTarget {
   readonly pot: Pot;
   readonly pours: readonly PourTarget[];
@@ -50,8 +55,11 @@ const intoMoulds = (
   round: (massG: Grams) => Grams,
 ): readonly PouredInto[] =>
   moulds.flatMap(({ use, stack }): PouredInto[] => {
-    const part = stack.layers.find((l) => l.pour.id === pour.id)?.parts.find((p) => p.key === key);
-    return part ? [{ mould: use.id, copies: use.copies, eachG: round(part.massG) }] : [];
+    const layer = stack.layers.find((l) => l.pour.id === pour.id);
+    const part = layer?.parts.find((p) => p.key === key);
+    if (!layer || !part) return [];
+    const offG = round(scrapedOf(layer, part));
+    return [{ mould: use.id, copies: use.copies, eachG: round(part.massG + scrapedOf(layer, part)), offG }];
   });
 
 type Round = (massG: Grams, stepG: Grams) => Grams;
@@ -65,6 +73,18 @@ function targetsWith(
   const step = plan.units.scaleStepG;
   const overage = plan.fill.overagePercent / 100;
   const deposits = depositsOf(plan);
+  const inAllG = (d: Deposit, of: (i: PouredInto) => Grams): Grams =>
+    sumAtStep(
+      intoMoulds(moulds, d, (massG) => round(massG, step)).map((i) => of(i) * i.copies),
+      step,
+    );
+  const fresh = freshOf(
+    jugTurns(
+      plan,
+      (d) => inAllG(d, (i) => i.eachG),
+      (d) => inAllG(d, (i) => i.offG),
+    ),
+  );
   const pots = plan.pots.map((pot): PotTarget => {
     const pours = deposits.flatMap((deposit): PourTarget[] => {
       if (deposit.pot !== pot) return [];
@@ -73,13 +93,14 @@ function targetsWith(
         into.map((i) => i.eachG * i.copies),
         step,
       );
-      return into.length > 0 ? [{ stepId: deposit.pour.id, key: deposit.key, into, massG }] : [];
+      const freshG = sumAtStep([fresh.get(deposit.key) ?? massG], step);
+      return into.length > 0 ? [{ stepId: deposit.pour.id, key: deposit.key, into, massG, freshG }] : [];
     });
     const heldBackG = sumAtStep(
       plan.fill.top.filter((t) => t.pot === pot.id).map((t) => round(t.massG, step)),
       step,
     );
-    const used = pours.reduce((s, p) => s + p.massG, heldBackG);
+    const used = pours.reduce((s, p) => s + p.freshG, heldBackG);
     const overageG = round(used * overage, step);
     return { pot, pours, heldBackG, overageG, batterG: sumAtStep([used, overageG], step) };
   });

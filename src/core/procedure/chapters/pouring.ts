@@ -1,9 +1,11 @@
-import type { MouldId } from '../../validate/ids.ts';
+import type { MouldId, PotId } from '../../validate/ids.ts';
 import type { MouldFacts } from '../../advice/facts.ts';
 import type { Computed } from '../../computed/compute.ts';
 import { bareWalls } from '../../fill/bareWall.ts';
 import { batterIn } from '../../fill/batterIn.ts';
 import type { PouredLayer } from '../../fill/layers.ts';
+import { pouredHeights } from '../../fill/scraped.ts';
+import { jugOfScrapings } from '../../fill/scrapings.ts';
 import { transfersOf } from '../../ledger/ledger.ts';
 import type { PutUnder } from '../../mould/propped.ts';
 import { propsFor } from '../../mould/props.ts';
@@ -14,8 +16,10 @@ import { wireLong } from '../../pattern/moves.ts';
 import { toldOf } from '../../pattern/wireTold.ts';
 import { pourNames } from '../../plan/deposits.ts';
 import { isAbout, mouldNames, mouldOfStep } from '../../plan/moulds.ts';
+import { scrapedPour } from '../../plan/scrapes.ts';
 import { potsOf } from '../../plan/sources.ts';
-import type { Pour, Step, Wait, Wire } from '../../plan/stepSchema.ts';
+import type { Pour, Scrape, Step, Wait, Wire } from '../../plan/stepSchema.ts';
+import { stageToKeepRidges } from '../../setting/ridge.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import { clean } from '../../weigh/ingredients.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
@@ -121,7 +125,7 @@ function scaleAfter(w: Weights, { pot }: PotWeight, step: Pour): Extract<Deed, {
 }
 
 const surfaceOf = (layer: PouredLayer, mould: string | undefined): Surface => ({
-  heightsMm: { left: layer.leftMm, right: layer.rightMm, near: layer.nearMm, far: layer.farMm },
+  heightsMm: pouredHeights(layer),
   bare: bareWalls(layer.room, layer),
   ...named(mould),
 });
@@ -199,7 +203,9 @@ function onePour(going: Going, step: Pour): Draft[] {
   const jug = pots.length === 1 ? scaleAfter(w, pot, step) : undefined;
   const pattern = patternOf(going, step, own);
   const nameOfLine = ({ to, pot: from, name }: Line): string => {
-    const found = into.find((i) => VESSEL.mould(i.facts.use.id) === to);
+    const found = into.find(({ facts: { use } }) =>
+      [VESSEL.mould(use.id), VESSEL.layer(step.id, use.id)].includes(to),
+    );
     const named = found && (found.name !== undefined || found.copies > 1);
     const what = pots.length > 1 ? `Pot ${pots.find((p) => p.pot.id === from)?.pot.letter ?? ''}` : 'Batter';
     return named ? `${what} into ${eachOf(found.copies, found.name)}` : pots.length > 1 ? what : name;
@@ -304,6 +310,68 @@ function wiring(going: Going, step: Wire): Draft[] {
   ];
 }
 
+/** The layer poured last scraped to its profile, and its scrapings where they go. */
+function scraping(going: Going, step: Scrape): Draft[] {
+  const { computed, w } = going;
+  const { plan } = computed;
+  const pour = scrapedPour(plan, step);
+  const into = mouldsOf(going, step).flatMap((facts) => {
+    const layer = facts.stack.layers.find((l) => l.pour.id === pour?.id);
+    return layer?.scraping ? [{ facts, layer, scraping: layer.scraping }] : [];
+  });
+  const [own] = into;
+  if (!pour || !own) return [];
+  const offG = (mould: MouldId): Grams =>
+    w.pots
+      .flatMap((p) => p.pours.filter((q) => q.stepId === pour.id))
+      .reduce((s, q) => s + (q.into.find((i) => i.mould === mould)?.offG ?? 0), 0);
+  for (const { facts } of into) {
+    const { id } = facts.use;
+    going.inMouldG.set(id, clean((going.inMouldG.get(id) ?? 0) - offG(id)));
+  }
+  const jug = jugOfScrapings(plan, pour, step);
+  const made = w.pots.find((p) => p.pot.id === jug);
+  const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
+  const { pulled, edge, reliefMm, depthMm, to } = step;
+  const letter = (id: PotId | undefined): string => plan.pots.find((p) => p.id === id)?.letter ?? '';
+  const lines = linesOf(computed, w, ACT.scrape(step.id))
+    .filter((l) => !computed.moulds.some((m) => l.to === VESSEL.mould(m.use.id)))
+    .map((l) => ({
+      ...l,
+      name: jug === undefined ? 'Scrapings into a spare mould' : `Scrapings into jug ${letter(jug)}`,
+    }));
+  return [
+    {
+      id: ACT.scrape(step.id),
+      chapter: 'pour',
+      step: step.id,
+      deed: {
+        does: 'scrape',
+        pulled,
+        edge,
+        reliefMm,
+        depthMm,
+        to,
+        underRimMm: own.layer.room.heightMm - own.scraping.pouredMm + depthMm,
+        stage: stageToKeepRidges(Math.min(reliefMm, depthMm), own.layer.densityGMl),
+        ...(jug === undefined ? {} : { jug }),
+        beforeLye: jugByJug && made !== undefined && !going.combined.has(made.pot.id),
+        ...named(inNamed(going, mouldOfStep(step))),
+      },
+      lines,
+      running: into.map(({ facts: { use } }) => {
+        const name = inNamed(going, use.id);
+        return {
+          inMouldG: going.inMouldG.get(use.id) ?? 0,
+          ofG: going.ofG.get(use.id) ?? 0,
+          moulds: use.copies,
+          ...(name === undefined ? {} : { name }),
+        };
+      }),
+    },
+  ];
+}
+
 /** Every wait, tilt, stroke and pour in order, into whichever mould it is. */
 export function pouring(computed: Computed, w: Weights): Draft[] {
   const going: Going = {
@@ -328,6 +396,8 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
         return stroking(going, step);
       case 'wire':
         return wiring(going, step);
+      case 'scrape':
+        return scraping(going, step);
       case 'pull':
         return pulling(going, step);
       case 'finish':

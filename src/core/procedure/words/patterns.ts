@@ -1,5 +1,7 @@
 import type { CORNERS } from '../../mould/cornerProp.ts';
 import type { Place, StickPath } from '../../plan/patternSchema.ts';
+import type { RepeatedEdge, ScraperEdge } from '../../plan/scrapeSchema.ts';
+import { stagePhrase } from '../../setting/stage.ts';
 import type { Deed, PatternDeed } from '../deeds.ts';
 import { inMould, type Saying, type WordsFor } from './says.ts';
 
@@ -94,7 +96,39 @@ function wireText({ lies, girthMm, longMm, told }: Extract<Deed, { does: 'wire' 
   return `${which}: down ${at(told.inAtMm)} to ${say.length(Math.max(0, told.lowestMm))} above the floor${lifted}, and straight up and out ${at(told.outAtMm)}.`;
 }
 
-export const patternWords: WordsFor<'pull-column' | 'stroke' | 'wire'> = {
+const EDGES: Readonly<Record<RepeatedEdge, string>> = {
+  waves: 'waves',
+  teeth: 'teeth',
+  grooves: 'round grooves',
+  ridges: 'round ridges',
+  notches: 'square notches',
+};
+
+/** What a scraper's edge is like. */
+export const edgeText = (edge: ScraperEdge, reliefMm: number, say: Pick<Saying, 'length'>): string =>
+  edge.kind === 'drawn'
+    ? `an edge of its own, ${say.length(reliefMm)} deep`
+    : `${EDGES[edge.shape]} ${say.length(reliefMm)} deep and ${say.length(edge.pitchMm)} apart`;
+
+function scrapingsText({ to, jug, beforeLye }: Extract<Deed, { does: 'scrape' }>, say: Saying): string {
+  const letter = say.letterOf(jug) ?? '';
+  if (to === 'spare') return 'Put the scrapings into a spare mould';
+  if (to === 'pot') return `Put the scrapings back into jug ${letter}`;
+  return beforeLye
+    ? `Put the scrapings into the oils of jug ${letter} before its lye, and blend them in with it`
+    : `Put the scrapings into jug ${letter} and stir until no streak of them is seen`;
+}
+
+function scrapeText(deed: Extract<Deed, { does: 'scrape' }>, say: Saying): string {
+  const way = deed.pulled === 'lengthwise' ? 'from end to end' : 'from side to side';
+  return `Pull the scraper (${edgeText(deed.edge, deed.reliefMm, say)}) over it ${way} in one go, its lowest tips ${say.length(deed.underRimMm)} below the rim, ${say.length(deed.depthMm)} below the surface. The layer has to be ${stagePhrase(deed.stage)} at least, or its ridges slump. ${scrapingsText(deed, say)}.`;
+}
+
+export const patternWords: WordsFor<'pull-column' | 'stroke' | 'wire' | 'scrape'> = {
+  scrape: (deed, say) => ({
+    text: inMould(deed.mould, scrapeText(deed, say)),
+    caution: 'Scrapings are raw batter: gloves and goggles stay on, and the scraper goes into a bowl.',
+  }),
   wire: (deed, say) => ({
     text: inMould(deed.mould, wireText(deed, say)),
     caution:

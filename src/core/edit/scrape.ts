@@ -1,0 +1,191 @@
+import { partAt } from '../flow/edge.ts';
+import type { PouredLayer } from '../fill/layers.ts';
+import { mouldGeometry } from '../mould/geometry.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { MOST_EDGE_POINTS, type RepeatedEdge, type ScraperEdge } from '../plan/scrapeSchema.ts';
+import type { Scrape } from '../plan/stepSchema.ts';
+import { stageToKeepRidges } from '../setting/ridge.ts';
+import type { Millimetres, Stage } from '../units/quantity.ts';
+import type { StepId } from '../validate/ids.ts';
+import { freshId } from './freshId.ts';
+import { insertAfter } from './pours.ts';
+
+/** A scraped layer is let stand so long before the next colour, minutes. Common practice, no source. */
+const LET_STAND = 5;
+
+const halfMm = (mm: Millimetres): Millimetres => Math.round(mm * 2) / 2;
+
+const within = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
+
+/** How wide what a scraper is pulled over is. */
+const widthFor = ({ mould }: Plan, pulled: Scrape['pulled']): Millimetres => {
+  const { floor } = mouldGeometry(mould);
+  return pulled === 'lengthwise' ? floor.width : floor.length;
+};
+
+/** The stage that is waited for, to a tenth, never short of what is needed. */
+export const waitedToKeep = (reliefMm: Millimetres, densityGMl: number): Stage =>
+  Math.min(5, Math.ceil(stageToKeepRidges(reliefMm, densityGMl) * 10 - 1e-9) / 10);
+
+/** A layer scraped to waves once it is thick enough, and let stand. */
+export function addScrape(
+  plan: Plan,
+  { pour, riseMm, densityGMl }: Pick<PouredLayer, 'pour' | 'riseMm' | 'densityGMl'>,
+): { readonly plan: Plan; readonly stepId: StepId } {
+  const stepId = freshId('r', plan.steps);
+  const reliefMm = halfMm(within(riseMm * 0.6, 1, 12));
+  const scrape: Scrape = {
+    id: stepId,
+    kind: 'scrape',
+    ...(pour.mould === undefined ? {} : { mould: pour.mould }),
+    pulled: 'lengthwise',
+    edge: {
+      kind: 'repeated',
+      shape: 'waves',
+      pitchMm: halfMm(within(widthFor(plan, 'lengthwise') / 3, 8, 60)),
+      shiftMm: 0,
+    },
+    reliefMm,
+    depthMm: reliefMm,
+    to: 'spare',
+  };
+  const about = scrape.mould === undefined ? {} : { mould: scrape.mould };
+  const at = plan.steps.findIndex((s) => s.id === pour.id);
+  const waited = plan.steps[at + 1];
+  const has = waited?.kind === 'wait';
+  const first = has
+    ? plan
+    : insertAfter(plan, pour.id, {
+        id: freshId('w', plan.steps),
+        kind: 'wait',
+        ...about,
+        until: { kind: 'stage', stage: waitedToKeep(reliefMm, densityGMl) },
+      });
+  const waitId = first.steps[at + 1]?.id ?? pour.id;
+  const scraped = insertAfter(first, waitId, scrape);
+  const follows = scraped.steps.slice(at + 3).some((s) => s.kind === 'pour');
+  const stood = follows
+    ? insertAfter(scraped, stepId, {
+        id: freshId('w', scraped.steps),
+        kind: 'wait',
+        ...about,
+        until: { kind: 'minutes', minutes: LET_STAND },
+      })
+    : scraped;
+  return { plan: stood, stepId };
+}
+
+const ofScrape = (plan: Plan, stepId: StepId, change: (scrape: Scrape) => Scrape): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) => (s.kind === 'scrape' && s.id === stepId ? change(s) : s)),
+});
+
+export const updateScrape = (
+  plan: Plan,
+  stepId: StepId,
+  change: Partial<Omit<Scrape, 'id' | 'kind'>>,
+): Plan => ofScrape(plan, stepId, (scrape) => ({ ...scrape, ...change }));
+
+/** No step: two points this near would be one, mm. */
+const APART = 0.1;
+
+/** An edge as points that can be drawn on: of one that repeats so many a pitch. */
+const A_PITCH = 8;
+
+function pointsOf(edge: ScraperEdge, width: Millimetres): Extract<ScraperEdge, { kind: 'drawn' }>['points'] {
+  if (edge.kind === 'drawn') return edge.points;
+  const count = within(Math.round((width / edge.pitchMm) * A_PITCH), 6, 48);
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const acrossMm = Math.round((i / count - 0.5) * width * 10) / 10;
+    return { acrossMm, part: Math.round(partAt(edge, acrossMm) * 100) / 100 };
+  });
+}
+
+/** An edge that repeats, or one drawn by hand that begins as the present one is. */
+export function setEdgeShape(plan: Plan, stepId: StepId, shape: RepeatedEdge | 'drawn'): Plan {
+  return ofScrape(plan, stepId, (scrape) => {
+    const { edge, pulled } = scrape;
+    const width = widthFor(plan, pulled);
+    if (shape === 'drawn')
+      return { ...scrape, edge: { kind: 'drawn', points: pointsOf(edge, width) } };
+    const before =
+      edge.kind === 'repeated' ? edge : { pitchMm: halfMm(within(width / 3, 8, 60)), shiftMm: 0 };
+    return { ...scrape, edge: { kind: 'repeated', shape, pitchMm: before.pitchMm, shiftMm: before.shiftMm } };
+  });
+}
+
+const ofPoints = (
+  plan: Plan,
+  stepId: StepId,
+  change: (
+    points: Extract<ScraperEdge, { kind: 'drawn' }>['points'],
+  ) => Extract<ScraperEdge, { kind: 'drawn' }>['points'],
+): Plan =>
+  ofScrape(plan, stepId, (scrape) =>
+    scrape.edge.kind === 'drawn'
+      ? { ...scrape, edge: { ...scrape.edge, points: change(scrape.edge.points) } }
+      : scrape,
+  );
+
+/** A point stays between its neighbours: an edge has one height at each place. */
+export const moveEdgePoint = (
+  plan: Plan,
+  stepId: StepId,
+  at: number,
+  to: { readonly acrossMm: Millimetres; readonly part: number },
+): Plan =>
+  ofPoints(plan, stepId, (points) =>
+    points.with(at, {
+      acrossMm: within(
+        to.acrossMm,
+        (points[at - 1]?.acrossMm ?? -1000 - APART) + APART,
+        (points[at + 1]?.acrossMm ?? 1000 + APART) - APART,
+      ),
+      part: within(to.part, 0, 1),
+    }),
+  );
+
+/** Another point half way to the next one, or, for the last, from the one before. */
+export const addEdgePoint = (plan: Plan, stepId: StepId, after: number): Plan =>
+  ofPoints(plan, stepId, (points) => {
+    const from = Math.min(after, points.length - 2);
+    const [a, b] = [points[from], points[from + 1]];
+    if (!a || !b || points.length >= MOST_EDGE_POINTS || b.acrossMm - a.acrossMm < 2 * APART) return points;
+    const point = { acrossMm: (a.acrossMm + b.acrossMm) / 2, part: (a.part + b.part) / 2 };
+    return points.toSpliced(from + 1, 0, point);
+  });
+
+/** Two points stay. */
+export const removeEdgePoint = (plan: Plan, stepId: StepId, at: number): Plan =>
+  ofPoints(plan, stepId, (points) => (points.length > 2 ? points.toSpliced(at, 1) : points));
+
+/** The layer is waited for, right before it is scraped, until it keeps its ridges. */
+export function waitBeforeScrape(plan: Plan, stepId: StepId, stage: Stage): Plan {
+  const at = plan.steps.findIndex((s) => s.id === stepId);
+  const before = plan.steps[at - 1];
+  const until = { kind: 'stage', stage } as const;
+  if (before?.kind === 'wait')
+    return { ...plan, steps: plan.steps.with(at - 1, { ...before, until }) };
+  const scrape = plan.steps[at];
+  const about = scrape?.kind === 'scrape' && scrape.mould !== undefined ? { mould: scrape.mould } : {};
+  return {
+    ...plan,
+    steps: plan.steps.toSpliced(at, 0, { id: freshId('w', plan.steps), kind: 'wait', ...about, until }),
+  };
+}
+
+/** A wait right before a layer, so that it lies on what is set. */
+export function setBefore(plan: Plan, pourId: StepId, stage: Stage): Plan {
+  const at = plan.steps.findIndex((s) => s.id === pourId);
+  const pour = plan.steps[at];
+  const about = pour?.kind === 'pour' && pour.mould !== undefined ? { mould: pour.mould } : {};
+  return {
+    ...plan,
+    steps: plan.steps.toSpliced(at, 0, {
+      id: freshId('w', plan.steps),
+      kind: 'wait',
+      ...about,
+      until: { kind: 'stage', stage },
+    }),
+  };
+}

@@ -1,0 +1,41 @@
+import { prepare } from '../flow/prepare.ts';
+import { rowReader } from '../flow/depositAt.ts';
+import { scrapedReader } from '../flow/scraped.ts';
+import { slice } from '../geometry/clip.ts';
+import { corners } from '../geometry/polyhedron.ts';
+import { MM3_PER_ML } from '../mould/geometry.ts';
+import type { Block, Content } from '../pattern/body.ts';
+import { finish } from '../task/task.ts';
+import type { Millilitres } from '../units/quantity.ts';
+
+/** Looks at so many heights, across at each, and along. */
+const LOOKS = { heights: 300, across: 200, along: 24 };
+
+/** The volume of every deposit where scraped layers meet what lies over them, as its pictures show it, by its name. */
+export function scrapedVolumes(
+  { solid }: Block,
+  { keys, scraped }: Extract<Content, { kind: 'scraped' }>,
+): ReadonlyMap<string, Millilitres> {
+  const read = scrapedReader(scraped, (spec) => rowReader(finish(prepare(spec))));
+  const zs = corners(solid).map((p) => p[2]);
+  const [low, high] = [Math.min(...zs), Math.max(...zs)];
+  const each = (high - low) / LOOKS.heights;
+  const row = new Uint16Array(LOOKS.across);
+  const mm3 = new Map<string, number>(keys.map((k) => [k, 0]));
+  for (let l = 0; l < LOOKS.heights; l += 1) {
+    const z = low + (l + 0.5) * each;
+    const outline = slice(solid, { normal: [0, 0, 1], offset: z });
+    const xs = outline.map((p) => p[0]);
+    const ys = outline.map((p) => p[1]);
+    const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
+    const [dx, dy] = [(Math.max(...xs) - x0) / LOOKS.across, (Math.max(...ys) - y0) / LOOKS.along];
+    for (let j = 0; j < LOOKS.along; j += 1) {
+      read([x0 + dx / 2, y0 + (j + 0.5) * dy, z], [dx, 0, 0], LOOKS.across, row, 0, 1);
+      for (const number of row) {
+        const key = keys[number - 1];
+        if (key !== undefined) mm3.set(key, (mm3.get(key) ?? 0) + dx * dy * each);
+      }
+    }
+  }
+  return new Map([...mm3].map(([key, sum]) => [key, sum / MM3_PER_ML]));
+}

@@ -1,0 +1,46 @@
+import type { PouredLayer } from '../fill/layers.ts';
+import type { BlockSpec, ScrapedSpec } from '../flow/spec.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
+import type { Room } from '../mould/rooms.ts';
+
+/** What is in a block: all that its pictures are made of. Can be posted. */
+export type Content = {
+  /** names of its deposits, by their numbers in it */
+  readonly keys: readonly string[];
+} & (
+  | { readonly kind: 'moved'; readonly spec: BlockSpec }
+  /** layers scraped to a profile, where they meet what lies over them */
+  | { readonly kind: 'scraped'; readonly key: string; readonly scraped: ScrapedSpec }
+);
+
+/** Pours that were still fluid together: where they lie is known to the last digit, what became of them inside is simulated. */
+export interface Block {
+  readonly content: Content;
+  /** what of the mould it is seen in */
+  readonly solid: Polyhedron;
+  readonly layers: readonly [PouredLayer, ...PouredLayer[]];
+  readonly room: Room;
+}
+
+/** What is seen of a mould's batter by itself: a layer that nothing was pushed about in, or a block. */
+export type Body =
+  { readonly kind: 'layer'; readonly layer: PouredLayer } | { readonly kind: 'block'; readonly block: Block };
+
+/** Where it stands among all pours. */
+export const nthOf = (body: Body): number =>
+  body.kind === 'layer' ? body.layer.nth : body.block.layers[0].nth;
+
+export const roomOf = (body: Body): Room => (body.kind === 'layer' ? body.layer.room : body.block.room);
+
+export const solidOf = (body: Body): Polyhedron =>
+  body.kind === 'layer' ? body.layer.solid : body.block.solid;
+
+/** Everything of a content that has to be made ready before it can be read. */
+export const specsOf = (content: Content): readonly BlockSpec[] =>
+  content.kind === 'moved'
+    ? [content.spec]
+    : [...content.scraped.under, ...content.scraped.cuts.flatMap((c) => c.over)].flatMap((l) => l.block ?? []);
+
+/** Alike for contents that are alike. */
+export const keyOf = (content: Content): string =>
+  content.kind === 'moved' ? content.spec.key : content.key;

@@ -1,0 +1,176 @@
+import type { PouredLayer } from '../fill/layers.ts';
+import { levelProfile, reachAt, type Scraping } from '../fill/scraped.ts';
+import { openAt } from '../flow/ground.ts';
+import type { Cut, Lying } from '../flow/spec.ts';
+import { clip } from '../geometry/clip.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
+import { UP } from '../mould/geometry.ts';
+import type { Room } from '../mould/rooms.ts';
+import { nthOf, solidOf, type Block, type Body, type Content } from './body.ts';
+
+/** A layer as it is poured before it is scraped; with its block, where something was pushed about in it. */
+export type AsPoured = (
+  layer: PouredLayer,
+) => { readonly layer: PouredLayer; readonly block: Block | undefined } | undefined;
+
+export type Scraped = PouredLayer & { readonly scraping: Scraping };
+
+/** Heights between the lowest and the highest place of a profile that what is open below them is kept at. */
+const HEIGHTS = 240;
+
+/** How high what is open over a profile would reach over level ground, height by height. */
+function levelsOver(room: Room, { axis, ground, lowestMm, highestMm, underMm3 }: Scraping): Cut['levels'] {
+  const profile = levelProfile(room);
+  const each = (highestMm - lowestMm) / HEIGHTS;
+  const open = [0];
+  let sum = 0;
+  for (let k = 0; k < HEIGHTS; k += 1) {
+    const height = lowestMm + (k + 0.5) * each;
+    const { low, high, near, far } = reachAt(room, axis, height);
+    sum += openAt(ground, low, high, height) * (far - near) * each;
+    open.push(sum);
+  }
+  // by quadrature; what is over the profile at its highest place is known
+  const whole = Math.max(0, profile.volumeBelow(highestMm) - underMm3);
+  const scale = sum > 0 ? whole / sum : 0;
+  return open.map((mm3, k) => {
+    const { low, high, near, far } = reachAt(room, axis, lowestMm + k * each);
+    return [profile.levelOf(underMm3 + mm3 * scale), low, high, near, far] as const;
+  });
+}
+
+/** A layer with all that was poured, before it is scraped. */
+export function asPouredLayer({ scraping, ...layer }: Scraped): PouredLayer {
+  const { pouredMm, volumeMl } = scraping;
+  const offset = Math.min(pouredMm, layer.room.heightMm);
+  return {
+    ...layer,
+    offset,
+    volumeMl: layer.volumeMl + volumeMl,
+    solid: clip(layer.space, { normal: UP, offset }).below,
+  };
+}
+
+/** Numbers for the deposits of what lies there, as they come. */
+function counter(): { readonly keys: string[]; readonly lyingOf: (body: Body) => Lying } {
+  const keys: string[] = [];
+  return {
+    keys,
+    lyingOf: (body) => {
+      const first = keys.length;
+      if (body.kind === 'layer') {
+        keys.push(body.layer.pour.id);
+        return { up: body.layer.up, offset: body.layer.offset, first };
+      }
+      const { content, layers } = body.block;
+      const last = layers.at(-1) ?? layers[0];
+      keys.push(...content.keys);
+      return {
+        up: last.up,
+        offset: last.offset,
+        first,
+        ...(content.kind === 'moved' ? { block: content.spec } : {}),
+      };
+    },
+  };
+}
+
+const filled = <T>(list: readonly T[]): readonly [T, ...T[]] | undefined => {
+  const [first, ...others] = list;
+  return first === undefined ? undefined : [first, ...others];
+};
+
+/** Scraped layers whose profiles reach over each other's heights, seen as one. */
+interface Group {
+  readonly scraped: Scraped[];
+  lowestMm: number;
+  highestMm: number;
+}
+
+function groupsOf(layers: readonly Scraped[]): readonly Group[] {
+  const groups: Group[] = [];
+  for (const layer of layers) {
+    const { lowestMm, highestMm } = layer.scraping;
+    const last = groups.at(-1);
+    if (last && lowestMm < last.highestMm) {
+      last.scraped.push(layer);
+      last.highestMm = Math.max(last.highestMm, highestMm);
+      last.lowestMm = Math.min(last.lowestMm, lowestMm);
+    } else groups.push({ scraped: [layer], lowestMm, highestMm });
+  }
+  return groups;
+}
+
+/** One stretch of a room's height as it is scraped and filled again. */
+function sculptedBlock(
+  room: Room,
+  bodies: readonly Body[],
+  asPoured: AsPoured,
+  { scraped, lowestMm, highestMm }: Group,
+): Block | undefined {
+  const solid = clip(clip(room.solid, { normal: UP, offset: highestMm }).below, {
+    normal: UP,
+    offset: lowestMm,
+  }).above;
+  if (solid.faces.length === 0) return undefined;
+  const { keys, lyingOf } = counter();
+  const upTo = (from: number, layer: Scraped): readonly Lying[] => {
+    const between = bodies.filter((b) => nthOf(b) > from && nthOf(b) < layer.nth);
+    const full = asPoured(asPouredLayer(layer));
+    const own: Body[] = full
+      ? [full.block ? { kind: 'block', block: full.block } : { kind: 'layer', layer: full.layer }]
+      : [];
+    return [...between, ...own].map(lyingOf);
+  };
+  const [first] = scraped;
+  const under = first && filled(upTo(-Infinity, first));
+  if (!first || !under) return undefined;
+  const cuts = scraped.map((layer, k): Cut => {
+    const next = scraped[k + 1];
+    const { axis, ground, lowestMm: lowest, highestMm: highest } = layer.scraping;
+    return {
+      axis,
+      ground,
+      lowest,
+      highest,
+      levels: levelsOver(room, layer.scraping),
+      over: next ? upTo(layer.nth, next) : bodies.filter((b) => nthOf(b) > layer.nth).map(lyingOf),
+      open: next === undefined,
+    };
+  });
+  const body = { under, cuts };
+  const content: Content = { kind: 'scraped', keys, key: JSON.stringify(body), scraped: body };
+  return { content, solid, layers: [first, ...scraped.slice(1)], room };
+}
+
+/** What of a body is below or above a height. */
+const partOf = (body: Body, side: 'below' | 'above', heightMm: number): readonly Body[] => {
+  const solid: Polyhedron = clip(solidOf(body), { normal: UP, offset: heightMm })[side];
+  if (solid.faces.length === 0) return [];
+  return body.kind === 'layer'
+    ? [{ kind: 'layer', layer: { ...body.layer, solid } }]
+    : [{ kind: 'block', block: { ...body.block, solid } }];
+};
+
+/**
+ * The bodies of one room with layers that are scraped as they are seen: between the lowest and the highest place of a profile stands a block of its own,
+ * and what lies there is cut off at it. Volumes of layers stay what they are: a scraped layer's is what the scraper leaves of it.
+ */
+export function sculpted(room: Room, bodies: readonly Body[], asPoured: AsPoured): readonly Body[] {
+  const scraped = bodies
+    .flatMap((b) => (b.kind === 'layer' ? [b.layer] : b.block.layers))
+    .filter((l): l is Scraped => l.scraping !== undefined && asPoured(l) !== undefined);
+  let seen = bodies;
+  for (const group of groupsOf(scraped)) {
+    const block = sculptedBlock(room, bodies, asPoured, group);
+    const nth = group.scraped.at(-1)?.nth ?? 0;
+    if (!block) continue;
+    const { lowestMm, highestMm } = group;
+    seen = [
+      ...seen.filter((b) => nthOf(b) <= nth).flatMap((b) => partOf(b, 'below', lowestMm)),
+      { kind: 'block', block },
+      ...seen.filter((b) => nthOf(b) > nth).flatMap((b) => partOf(b, 'above', highestMm)),
+    ];
+  }
+  return seen;
+}

@@ -26,6 +26,7 @@ import { drawnWallMm, fitFrame, pathOf, wideIn } from './frame.ts';
 import { LayerShape } from './LayerShape.tsx';
 import { Swirls } from './Swirls.tsx';
 import { Ruler } from './Ruler.tsx';
+import { ScrapeMarks } from './ScrapeMarks.tsx';
 import { SpillLine, SpillWords } from './Spill.tsx';
 import { SurfaceLines } from './SurfaceLines.tsx';
 import { TiltHandle } from './TiltHandle.tsx';
@@ -56,10 +57,14 @@ function propWords(plan: Plan, here: PouredLayer, view: View, geometry: MouldGeo
   return prop && `prop ${formatLength(prop.heightMm, 'mm')}`;
 }
 
-/** Pours of a block, but the last: its surface is the block's. */
+/** Pours of a block, but the last: its surface is the block's. What was scraped has none that is straight. */
 const pushedIn = (bodies: readonly Body[]): ReadonlySet<StepId> =>
   new Set(
-    bodies.flatMap((b) => (b.kind === 'block' ? b.block.layers.slice(0, -1).map((l) => l.pour.id) : [])),
+    bodies.flatMap((b) => {
+      if (b.kind === 'layer') return [];
+      const { layers, content } = b.block;
+      return (content.kind === 'scraped' ? layers : layers.slice(0, -1)).map((l) => l.pour.id);
+    }),
   );
 
 interface FlatViewProps {
@@ -154,7 +159,7 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
             />
             {face.map((band) => (
               <LayerShape
-                key={band.pourId}
+                key={`${band.pourId}${band.swirl ? ' inside' : ''}`}
                 band={band}
                 colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
                 frame={frame}
@@ -192,6 +197,9 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
             )}
             {step?.kind === 'wire' && (step.lies === 'lengthwise') === (view === 'section') && (
               <WireMarks wire={step} frame={frame} editable={editable} />
+            )}
+            {step?.kind === 'scrape' && (step.pulled === 'lengthwise') === (view === 'section') && (
+              <ScrapeMarks scrape={step} frame={frame} editable={editable} />
             )}
             {editable && here && step?.kind === 'pour' && (
               <TiltHandle

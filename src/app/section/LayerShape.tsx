@@ -16,6 +16,9 @@ interface LayerShapeProps {
   readonly onChoose?: (id: string) => void;
 }
 
+/** Its picture says what is in it, and where nothing is. */
+export const isScraped = ({ swirl }: Band): boolean => swirl?.content.kind === 'scraped';
+
 /** Height of a convex polygon through its middle, mm: what its letter has to fit into. */
 function heightAtMiddle(polygon: readonly ViewPoint[], h: number): number {
   const zs = polygon.flatMap((p, i) => {
@@ -37,6 +40,7 @@ interface DrawnProps {
   readonly colour: string;
   readonly chosen: boolean;
   readonly lined: boolean;
+  readonly clear: boolean;
   readonly onChoose: ((id: string) => void) | undefined;
 }
 
@@ -51,6 +55,7 @@ const Drawn = memo(function Drawn({
   colour,
   chosen,
   lined,
+  clear,
   onChoose,
 }: DrawnProps) {
   return (
@@ -63,7 +68,11 @@ const Drawn = memo(function Drawn({
         })
       }
     >
-      <path d={path} fill={colour} stroke={lined ? '#1c272755' : colour} strokeWidth="0.7" />
+      {clear ? (
+        <path d={path} fill="transparent" />
+      ) : (
+        <path d={path} fill={colour} stroke={lined ? '#1c272755' : colour} strokeWidth="0.7" />
+      )}
       {size !== undefined && (
         <text x={x} y={y} textAnchor="middle" fontSize={size} fontWeight="700" fill={inkOn(colour)}>
           {letter}
@@ -99,6 +108,7 @@ export function LayerShape({ band, colour, frame, chosen, bare, lined = true, on
       colour={colour}
       chosen={chosen}
       lined={lined}
+      clear={isScraped(band)}
       onChoose={onChoose}
     />
   );

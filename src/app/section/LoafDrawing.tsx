@@ -6,6 +6,7 @@ import type { MouldFacts } from '../../core/advice/facts.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { drawnWallMm, fitFrame, middle, pathOf } from './frame.ts';
+import { isScraped } from './LayerShape.tsx';
 import { Swirls } from './Swirls.tsx';
 import { Walls } from './Walls.tsx';
 
@@ -41,12 +42,14 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
   return (
     <svg viewBox={`0 0 ${WIDE} ${high}`} className="block w-full" aria-hidden="true">
       <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section', at)} frame={frame} />
-      {face.map((band) => {
+      {face.map((band, i) => {
         const colour = colours.pours.get(band.pourId) ?? NO_COLOUR;
         const here = middle(band.outline);
         return (
-          <g key={band.pourId}>
-            <path d={pathOf(band.outline, frame)} fill={colour} stroke="#1c272788" strokeWidth="0.8" />
+          <g key={`${band.pourId} ${i}`}>
+            {!isScraped(band) && (
+              <path d={pathOf(band.outline, frame)} fill={colour} stroke="#1c272788" strokeWidth="0.8" />
+            )}
             {letters && !band.swirl && band.outline.length > 0 && (
               <text
                 x={frame.x(here.h)}

@@ -1,4 +1,5 @@
 import type { Facet, FacetPlane } from '../../core/face/facets.ts';
+import { isScraped } from './LayerShape.tsx';
 import { Swirls } from './Swirls.tsx';
 
 interface SwirlFacetProps {
@@ -37,9 +38,9 @@ export function SwirlFacet({ facet, plane, spot, scale, colours }: SwirlFacetPro
               .join(','),
           )
           .join(' ')}
-        fill="#1c2727"
+        fill="#000000"
         fillOpacity={dark}
-        stroke="#1c2727"
+        stroke={isScraped(plane.band) ? 'none' : '#1c2727'}
         strokeOpacity={0.25}
         strokeWidth="0.8"
       />

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { MouldFacts } from '../../core/advice/facts.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
-import { bodiesOf } from '../../core/pattern/blocks.ts';
+import { bodiesOf, standing } from '../../core/pattern/blocks.ts';
 import type { Body } from '../../core/pattern/body.ts';
 import type { Step } from '../../core/plan/stepSchema.ts';
 import type { StepId } from '../../core/validate/ids.ts';
@@ -45,10 +45,11 @@ export function useRehearsed(): Rehearsed {
   const done = plan.steps.slice(0, stepAt + 1).map((s) => s.id);
   const index = stack.layers.findLastIndex((l) => done.includes(l.pour.id));
   const here = moment === 'pour' ? stack.layers[index] : undefined;
-  const layers = useMemo(
-    () => (here ? stack.layers.slice(0, index + 1) : stack.layers),
-    [here, stack, index],
-  );
+  const layers = useMemo(() => {
+    if (!here) return stack.layers;
+    const steps = plan.steps.slice(0, stepAt + 1);
+    return stack.layers.slice(0, index + 1).map((l) => standing({ steps }, l));
+  }, [here, stack, index, plan.steps, stepAt]);
   // what is rehearsed is what the loaf would be if nothing followed
   const bodies = useMemo(
     () => bodiesOf(here && step ? upTo(computed, step.id, layers) : computed),

@@ -244,10 +244,7 @@ function ofScrape(facts: Facts, scrape: Scrape): Warning[] {
         'scrape-pushed',
         'refuse',
         'What is scraped was poured into batter that was still fluid: its scrapings would be of several pots. Let that set first.',
-        [
-          { label: 'Wait before that pour', apply: (p) => setBefore(p, pour.id, 3) },
-          leftOut(scrape),
-        ],
+        [{ label: 'Wait before that pour', apply: (p) => setBefore(p, pour.id, 3) }, leftOut(scrape)],
       ),
     ];
   return [

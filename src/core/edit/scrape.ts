@@ -86,7 +86,15 @@ export const updateScrape = (
   change: Partial<Omit<Scrape, 'id' | 'kind'>>,
 ): Plan => ofScrape(plan, stepId, (scrape) => ({ ...scrape, ...change }));
 
-/** No step: two points this near would be one, mm. */
+/** How deep its profile is. One whose highest places just touch the surface goes on doing so. */
+export const setRelief = (plan: Plan, stepId: StepId, reliefMm: Millimetres): Plan =>
+  ofScrape(plan, stepId, (scrape) => ({
+    ...scrape,
+    reliefMm,
+    depthMm: scrape.depthMm === scrape.reliefMm ? reliefMm : scrape.depthMm,
+  }));
+
+/** Two points this near would be one, mm. */
 const APART = 0.1;
 
 /** An edge as points that can be drawn on: of one that repeats so many a pitch. */
@@ -106,8 +114,7 @@ export function setEdgeShape(plan: Plan, stepId: StepId, shape: RepeatedEdge | '
   return ofScrape(plan, stepId, (scrape) => {
     const { edge, pulled } = scrape;
     const width = widthFor(plan, pulled);
-    if (shape === 'drawn')
-      return { ...scrape, edge: { kind: 'drawn', points: pointsOf(edge, width) } };
+    if (shape === 'drawn') return { ...scrape, edge: { kind: 'drawn', points: pointsOf(edge, width) } };
     const before =
       edge.kind === 'repeated' ? edge : { pitchMm: halfMm(within(width / 3, 8, 60)), shiftMm: 0 };
     return { ...scrape, edge: { kind: 'repeated', shape, pitchMm: before.pitchMm, shiftMm: before.shiftMm } };
@@ -164,8 +171,7 @@ export function waitBeforeScrape(plan: Plan, stepId: StepId, stage: Stage): Plan
   const at = plan.steps.findIndex((s) => s.id === stepId);
   const before = plan.steps[at - 1];
   const until = { kind: 'stage', stage } as const;
-  if (before?.kind === 'wait')
-    return { ...plan, steps: plan.steps.with(at - 1, { ...before, until }) };
+  if (before?.kind === 'wait') return { ...plan, steps: plan.steps.with(at - 1, { ...before, until }) };
   const scrape = plan.steps[at];
   const about = scrape?.kind === 'scrape' && scrape.mould !== undefined ? { mould: scrape.mould } : {};
   return {

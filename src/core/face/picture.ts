@@ -27,7 +27,9 @@ export function* picture(plan: Plan): Task<never, Picture> {
   yield { done: 0.6 };
   return {
     face: faceAt(bodiesOf(laid), 'section', 0),
-    colours: depositColours(coloursOf(plan, plannedState(plan, 'cured'), new Map([...gradedMixes(plan), ...whole.stirred]))),
+    colours: depositColours(
+      coloursOf(plan, plannedState(plan, 'cured'), new Map([...gradedMixes(plan), ...whole.stirred])),
+    ),
     inside: viewPolygon(geometry.solid, 'section'),
     wideMm: geometry.most.width,
     highMm: geometry.heightMm,

@@ -2,7 +2,6 @@ import { prepare } from '../flow/prepare.ts';
 import { rowReader } from '../flow/depositAt.ts';
 import { scrapedReader } from '../flow/scraped.ts';
 import { slice } from '../geometry/clip.ts';
-import { corners } from '../geometry/polyhedron.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
 import type { Block, Content } from '../pattern/body.ts';
 import { finish } from '../task/task.ts';
@@ -17,8 +16,8 @@ export function scrapedVolumes(
   { keys, scraped }: Extract<Content, { kind: 'scraped' }>,
 ): ReadonlyMap<string, Millilitres> {
   const read = scrapedReader(scraped, (spec) => rowReader(finish(prepare(spec))));
-  const zs = corners(solid).map((p) => p[2]);
-  const [low, high] = [Math.min(...zs), Math.max(...zs)];
+  const low = Math.min(...scraped.cuts.map((c) => c.lowest));
+  const high = Math.max(...scraped.cuts.map((c) => c.highest));
   const each = (high - low) / LOOKS.heights;
   const row = new Uint16Array(LOOKS.across);
   const mm3 = new Map<string, number>(keys.map((k) => [k, 0]));

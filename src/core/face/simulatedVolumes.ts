@@ -14,7 +14,10 @@ const EVERY = 3;
 const GOLDEN = 0.618034;
 
 /** The volume of every deposit of a block as its pictures show it, by its name: looked at all through it, in even steps. */
-export function simulatedVolumes(keys: readonly string[], prepared: Prepared): ReadonlyMap<string, Millilitres> {
+export function simulatedVolumes(
+  keys: readonly string[],
+  prepared: Prepared,
+): ReadonlyMap<string, Millilitres> {
   const { levels, axes, lowest, spacing } = prepared.levels;
   const [right, away, up] = axes;
   const read = rowReader(prepared);

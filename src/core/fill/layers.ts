@@ -142,7 +142,10 @@ function layRoom(
     };
   });
   const { fault } = stack;
-  return { layers: withScrapings(plan, room, layers), fault: fault && { ...fault, pour: pours[fault.pour]?.nth ?? 0 } };
+  return {
+    layers: withScrapings(plan, room, layers),
+    fault: fault && { ...fault, pour: pours[fault.pour]?.nth ?? 0 },
+  };
 }
 
 /** Lay all pours, each in its own compartment; the layers come back in the order they are poured. */

@@ -70,7 +70,8 @@ export function makeupsOf(
   const graded = gradedMixes(plan);
   const known = new Map<Mix, Map<Recipe | undefined, Makeup>>();
   return (pour, pot) => {
-    const mix = stirred.get(depositKey(pour, pot)) ?? graded.get(pour.id) ?? potNamed(plan, pot)?.colorants ?? [];
+    const mix =
+      stirred.get(depositKey(pour, pot)) ?? graded.get(pour.id) ?? potNamed(plan, pot)?.colorants ?? [];
     const recipe = recipes.ofPour(pour.id, pot);
     const byRecipe = known.get(mix) ?? new Map<Recipe | undefined, Makeup>();
     known.set(mix, byRecipe);

@@ -51,8 +51,7 @@ export interface Reach {
 
 /** `low` to `high` along the axis that a profile is seen along, `near` to `far` along the other one. */
 export function reachAt({ outline }: Room, axis: 0 | 1, heightMm: Millimetres): Reach {
-  const [across, along] =
-    axis === 0 ? [outline.section, outline.side] : [outline.side, outline.section];
+  const [across, along] = axis === 0 ? [outline.section, outline.side] : [outline.side, outline.section];
   return {
     low: sideAt(across, heightMm, -1),
     high: sideAt(across, heightMm, 1),
@@ -118,9 +117,7 @@ function aboveGround(room: Room, axis: 0 | 1, ground: Ground, { up, offset }: La
 /** How far one ground stands over another, at the most, mm. */
 function groundAbove(of: Scraping, axis: 0 | 1, ground: Ground): Millimetres {
   if (of.axis !== axis) return of.highestMm - Math.min(...ground.heights);
-  return Math.max(
-    ...ground.heights.map((h, i) => heightAt(of.ground, ground.from + i * ground.step) - h),
-  );
+  return Math.max(...ground.heights.map((h, i) => heightAt(of.ground, ground.from + i * ground.step) - h));
 }
 
 /** A layer that cannot be scraped as it lies has no scraping: it is slanted, or a column stands in it, or its mould is a round one that stands. */

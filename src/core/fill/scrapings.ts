@@ -131,8 +131,7 @@ export function stirredMixes(plan: Plan, moulds: readonly Filled[]): ReadonlyMap
     plan.fill.top.map((t) => [t.pot, t.massG * (1 + plan.fill.overagePercent / 100)] as const),
   );
   for (const turn of turns)
-    if (turn.does === 'out')
-      heldG.set(turn.pot, (heldG.get(turn.pot) ?? 0) + (fresh.get(turn.key) ?? 0));
+    if (turn.does === 'out') heldG.set(turn.pot, (heldG.get(turn.pot) ?? 0) + (fresh.get(turn.key) ?? 0));
   const now = new Map<PotId, Mix>();
   const mixOf = (pot: PotId): Mix => now.get(pot) ?? potNamed(plan, pot)?.colorants ?? [];
   for (const turn of turns) {

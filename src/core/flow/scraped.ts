@@ -55,7 +55,10 @@ function levelledBy(cut: Cut): Levelled {
     const before = table[start + i] as number;
     const open = before + ((table[start + i + 1] as number) - before) * (where - i);
     // the reach at the height it comes to
-    const high = Math.min(levels.length - 1, Math.max(0, ((to - lowest) / (highest - lowest)) * (levels.length - 1)));
+    const high = Math.min(
+      levels.length - 1,
+      Math.max(0, ((to - lowest) / (highest - lowest)) * (levels.length - 1)),
+    );
     const [, low1, high1, near1, far1] = levels[Math.round(high)] ?? a;
     out[axis] = low1 + (open / all) * (high1 - low1);
     const other = axis === 0 ? 1 : 0;

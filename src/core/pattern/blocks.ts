@@ -152,7 +152,7 @@ function blockOf(
 }
 
 /** A layer as it stands when all steps of a plan are done: before its scraping, all of it is there. */
-function standing({ steps }: Plan, layer: PouredLayer): PouredLayer {
+export function standing({ steps }: Pick<Plan, 'steps'>, layer: PouredLayer): PouredLayer {
   const { scraping } = layer;
   if (!scraping || steps.some((s) => s.id === scraping.scrape.id)) return layer;
   return asPouredLayer({ ...layer, scraping });

@@ -39,7 +39,9 @@ export const solidOf = (body: Body): Polyhedron =>
 export const specsOf = (content: Content): readonly BlockSpec[] =>
   content.kind === 'moved'
     ? [content.spec]
-    : [...content.scraped.under, ...content.scraped.cuts.flatMap((c) => c.over)].flatMap((l) => l.block ?? []);
+    : [...content.scraped.under, ...content.scraped.cuts.flatMap((c) => c.over)].flatMap(
+        (l) => l.block ?? [],
+      );
 
 /** Alike for contents that are alike. */
 export const keyOf = (content: Content): string =>

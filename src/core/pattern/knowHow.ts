@@ -25,6 +25,14 @@ export const WIRE: Pick<KnowHow, 'needs' | 'fails'> = {
     'Over-worked, and colours are one. Drawn out towards you it breaks the top; lifted through the top it drags it in.',
 };
 
+/** A scraper over a layer. */
+export const SCRAPER: Pick<KnowHow, 'needs' | 'fails'> = {
+  needs:
+    'Medium to thick when it is poured, thick when it is scraped. A scraper that rests on the rim, as wide as the mould; a bowl or a jug for the scrapings; about five minutes to hold, and the next colour spooned over.',
+  fails:
+    'Scraped too soon, the profile slumps. Scraped too late, it crumbles. Colour is left on the walls: wipe them before the next layer.',
+};
+
 export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
   column: {
     name: 'Column pour',

@@ -18,6 +18,9 @@ export type Scraped = PouredLayer & { readonly scraping: Scraping };
 /** Heights between the lowest and the highest place of a profile that what is open below them is kept at. */
 const HEIGHTS = 240;
 
+/** It is seen so far over what lies next to it, mm, so that no seam shows between them. */
+const LAP = 0.3;
+
 /** How high what is open over a profile would reach over level ground, height by height. */
 function levelsOver(room: Room, { axis, ground, lowestMm, highestMm, underMm3 }: Scraping): Cut['levels'] {
   const profile = levelProfile(room);
@@ -46,6 +49,11 @@ export function asPouredLayer({ scraping, ...layer }: Scraped): PouredLayer {
   return {
     ...layer,
     offset,
+    riseMm: layer.riseMm + offset - layer.offset,
+    leftMm: offset,
+    rightMm: offset,
+    nearMm: offset,
+    farMm: offset,
     volumeMl: layer.volumeMl + volumeMl,
     solid: clip(layer.space, { normal: UP, offset }).below,
   };
@@ -108,9 +116,9 @@ function sculptedBlock(
   asPoured: AsPoured,
   { scraped, lowestMm, highestMm }: Group,
 ): Block | undefined {
-  const solid = clip(clip(room.solid, { normal: UP, offset: highestMm }).below, {
+  const solid = clip(clip(room.solid, { normal: UP, offset: highestMm + LAP }).below, {
     normal: UP,
-    offset: lowestMm,
+    offset: lowestMm - LAP,
   }).above;
   if (solid.faces.length === 0) return undefined;
   const { keys, lyingOf } = counter();

@@ -78,6 +78,23 @@ const ombresInRounds = (plan: Plan): Fault[] =>
       : [],
   );
 
+/** A scraper's edge has one height at each place. */
+const edges = (plan: Plan): Fault[] =>
+  plan.steps.flatMap((s, i) => {
+    if (s.kind !== 'scrape' || s.edge.kind !== 'drawn') return [];
+    const { points } = s.edge;
+    const back = points.findIndex((p, k) => k > 0 && p.acrossMm <= (points[k - 1]?.acrossMm ?? -Infinity));
+    return back < 0
+      ? []
+      : [
+          {
+            code: 'edge-turns-back' as const,
+            message: `point ${back + 1} of the edge does not lie to the right of the one before it`,
+            at: `steps.${i}.edge.points.${back}.acrossMm`,
+          },
+        ];
+  });
+
 const letters = (plan: Plan): Fault[] =>
   plan.pots.flatMap((p, i) =>
     plan.pots.findIndex((q) => q.letter === p.letter) < i
@@ -109,6 +126,7 @@ const rules = (plan: Plan): Fault[] => [
   ...repeats(plan.ombres, 'ombres'),
   ...colours(plan),
   ...ombresInRounds(plan),
+  ...edges(plan),
   ...letters(plan),
   ...unknownPots(plan),
 ];

@@ -9,6 +9,7 @@ export type FaultCode =
   | 'curve-falls'
   | 'divider-outside'
   | 'dose-from-pour'
+  | 'edge-turns-back'
   | 'empty'
   | 'late-oil-early'
   | 'layers-out-of-range'

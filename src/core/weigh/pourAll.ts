@@ -99,12 +99,7 @@ function inFillingOrder({ fill }: Plan, pots: readonly PotTarget[]): readonly Po
 }
 
 /** What a scraper takes of a layer goes where it is to go; the rest stays in the mould. */
-function scrapeOff(
-  { plan, book }: WeighBench,
-  pour: Pour,
-  scrape: Scrape,
-  pots: readonly PotTarget[],
-): void {
+function scrapeOff({ plan, book }: WeighBench, pour: Pour, scrape: Scrape, pots: readonly PotTarget[]): void {
   const act = ACT.scrape(scrape.id);
   const jug = jugOfScrapings(plan, pour, scrape);
   const to = jug === undefined ? VESSEL.spareMould : VESSEL.pot(jug);
@@ -152,8 +147,7 @@ export function pourAll(
     const at = (mould: MouldId): string => (scrape ? VESSEL.layer(pour.id, mould) : VESSEL.mould(mould));
     const went = new Map(
       shared(into, cupG ?? wantedG, stepG).map(
-        ({ mould, massG }) =>
-          [mould, book.move(ACT.pour(pour.id), vessel, at(mould), massG, false)] as const,
+        ({ mould, massG }) => [mould, book.move(ACT.pour(pour.id), vessel, at(mould), massG, false)] as const,
       ),
     );
     const pouredG = [...went.values()].reduce((s, g) => s + g, 0);

@@ -18,6 +18,7 @@ import { PatternPanel } from './pattern/PatternPanel.tsx';
 import { StrokePanel } from './pattern/StrokePanel.tsx';
 import { WirePanel } from './pattern/WirePanel.tsx';
 import { PourPanel } from './PourPanel.tsx';
+import { ScrapePanel } from './scrape/ScrapePanel.tsx';
 import { SlantAll } from './SlantAll.tsx';
 
 export function DesignStation() {
@@ -26,6 +27,7 @@ export function DesignStation() {
   const chosen = useAppSelector((s) => s.desk.chosen);
   const layer = computed.stack.layers.find((l) => l.pour.id === chosen);
   const stroke = plan.steps.find((s) => s.kind === 'stroke' && s.id === chosen);
+  const scrape = plan.steps.find((s) => s.kind === 'scrape' && s.id === chosen);
   const wire = plan.steps.find((s) => s.kind === 'wire' && s.id === chosen);
   const add = (): void => {
     let stepId: StepId | undefined;
@@ -63,6 +65,8 @@ export function DesignStation() {
         <StrokePanel key={stroke.id} stroke={stroke} />
       ) : wire?.kind === 'wire' ? (
         <WirePanel key={wire.id} wire={wire} />
+      ) : scrape?.kind === 'scrape' ? (
+        <ScrapePanel key={scrape.id} scrape={scrape} />
       ) : layer?.pour.pattern ? (
         <PatternPanel key={layer.pour.id} layer={layer} pattern={layer.pour.pattern} />
       ) : layer ? (

@@ -22,6 +22,7 @@ import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { AmountFields } from './AmountFields.tsx';
 import { OmbreLine } from './OmbreLine.tsx';
+import { ScrapeIt } from './scrape/ScrapeIt.tsx';
 import { TiltFields } from './TiltFields.tsx';
 
 const NEW_POT = 'a new pot';
@@ -142,6 +143,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
         value={pour.landing.fallMm}
         onValue={(fallMm, g) => edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm }), g)}
       />
+      <ScrapeIt layer={layer} />
       <div className="flex flex-wrap gap-1.5">
         <button
           type="button"

@@ -1,0 +1,33 @@
+import { addScrape } from '../../../../core/edit/scrape.ts';
+import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import { canBeScraped } from '../../../../core/pattern/blocks.ts';
+import { scrapesOf } from '../../../../core/plan/scrapes.ts';
+import type { StepId } from '../../../../core/validate/ids.ts';
+import { pourChosen, viewShown } from '../../../../store/deskSlice.ts';
+import { useAppDispatch } from '../../../../store/store.ts';
+import { useBench } from '../../../parts/usePlan.ts';
+
+/** Scrapes a layer to a profile, or goes to its scraping where there is one. */
+export function ScrapeIt({ layer }: { readonly layer: PouredLayer }) {
+  const { plan, computed, edit } = useBench();
+  const dispatch = useAppDispatch();
+  const scrape = scrapesOf(plan).get(layer.pour.id);
+  if (!scrape && !canBeScraped(computed, layer)) return null;
+  const add = (): void => {
+    let id: StepId | undefined = scrape?.id;
+    if (id === undefined)
+      edit((p) => {
+        const made = addScrape(p, layer);
+        id = made.stepId;
+        return made.plan;
+      });
+    if (id === undefined) return;
+    dispatch(pourChosen(id));
+    dispatch(viewShown(scrape?.pulled === 'crosswise' ? 'side' : 'section'));
+  };
+  return (
+    <button type="button" className="btn btn-sm justify-self-start" onClick={add}>
+      {scrape ? 'How it is scraped' : 'Scrape it to a profile'}
+    </button>
+  );
+}

@@ -1,0 +1,94 @@
+import { Plus } from 'lucide-react';
+import { addEdgePoint, setEdgeShape, setRelief, updateScrape } from '../../../../core/edit/scrape.ts';
+import { SCRAPER } from '../../../../core/pattern/knowHow.ts';
+import { scrapedPour } from '../../../../core/plan/scrapes.ts';
+import type { Scrape } from '../../../../core/plan/stepSchema.ts';
+import { viewShown } from '../../../../store/deskSlice.ts';
+import { useAppDispatch } from '../../../../store/store.ts';
+import { Choice } from '../../../parts/Choice.tsx';
+import { LengthField } from '../../../parts/quantities.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+import { NeedsAndFails } from '../pattern/NeedsAndFails.tsx';
+import { StepButtons } from '../pattern/StepButtons.tsx';
+import { ToolHead } from '../pattern/ToolHead.tsx';
+import { EdgeShapes } from './EdgeShapes.tsx';
+import { ScraperFiles } from './ScraperFiles.tsx';
+import { Scrapings } from './Scrapings.tsx';
+
+/** A layer scraped to a profile: its edge, how deep, which way, and where what is scraped off goes. */
+export function ScrapePanel({ scrape }: { readonly scrape: Scrape }) {
+  const { plan, computed, edit } = useBench();
+  const dispatch = useAppDispatch();
+  const { edge } = scrape;
+  const pour = scrapedPour(plan, scrape);
+  const layer = computed.stack.layers.find((l) => l.pour.id === pour?.id);
+  return (
+    <section aria-label="The scraper" className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <ToolHead tool="scraper" does={layer ? `Over pour ${layer.nth + 1}` : 'Over nothing yet'} />
+      <EdgeShapes
+        value={edge.kind === 'drawn' ? 'drawn' : edge.shape}
+        onChoose={(shape) => edit((p) => setEdgeShape(p, scrape.id, shape))}
+      />
+      <div className="grid grid-cols-2 items-end gap-2">
+        <LengthField
+          label="From tip to ridge"
+          value={scrape.reliefMm}
+          onValue={(reliefMm, g) => edit((p) => setRelief(p, scrape.id, reliefMm), g)}
+        />
+        <LengthField
+          label="Tips go down"
+          value={scrape.depthMm}
+          onValue={(depthMm, g) => edit((p) => updateScrape(p, scrape.id, { depthMm }), g)}
+        />
+        {edge.kind === 'repeated' && (
+          <>
+            <LengthField
+              label="From tip to tip"
+              value={edge.pitchMm}
+              onValue={(pitchMm, g) =>
+                edit((p) => updateScrape(p, scrape.id, { edge: { ...edge, pitchMm } }), g)
+              }
+            />
+            <LengthField
+              label="Off the middle"
+              value={edge.shiftMm}
+              onValue={(shiftMm, g) =>
+                edit((p) => updateScrape(p, scrape.id, { edge: { ...edge, shiftMm } }), g)
+              }
+            />
+          </>
+        )}
+      </div>
+      {edge.kind === 'drawn' && (
+        <>
+          <p className="quiet text-sm">
+            Drag its points in the section, or move them with the arrow keys; Delete takes one out.
+          </p>
+          <button
+            type="button"
+            className="btn btn-sm justify-self-start"
+            onClick={() => edit((p) => addEdgePoint(p, scrape.id, Math.floor(edge.points.length / 2) - 1))}
+          >
+            <Plus className="size-4" aria-hidden="true" /> A point half way
+          </button>
+        </>
+      )}
+      <Choice
+        legend="Pulled"
+        value={scrape.pulled}
+        options={[
+          { value: 'lengthwise', label: 'end to end' },
+          { value: 'crosswise', label: 'side to side' },
+        ]}
+        onChoose={(pulled) => {
+          edit((p) => updateScrape(p, scrape.id, { pulled }));
+          dispatch(viewShown(pulled === 'lengthwise' ? 'section' : 'side'));
+        }}
+      />
+      {layer && <Scrapings scrape={scrape} layer={layer} />}
+      {layer && <ScraperFiles scrape={scrape} layer={layer} />}
+      <NeedsAndFails know={SCRAPER} />
+      <StepButtons stepId={scrape.id} />
+    </section>
+  );
+}

@@ -1,0 +1,93 @@
+import { useState } from 'react';
+import { Download, Upload } from 'lucide-react';
+import { updateScrape } from '../../../../core/edit/scrape.ts';
+import { plateOf } from '../../../../core/exchange/scraper/plate.ts';
+import { readScraperSvg } from '../../../../core/exchange/scraper/readSvg.ts';
+import { scraperStl } from '../../../../core/exchange/scraper/writeStl.ts';
+import { scraperSvg } from '../../../../core/exchange/scraper/writeSvg.ts';
+import { planFileName } from '../../../../core/exchange/writePlan.ts';
+import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { Scrape } from '../../../../core/plan/stepSchema.ts';
+import { FilePicker } from '../../../parts/FilePicker.tsx';
+import { readText } from '../../../parts/readText.ts';
+import { saveFile } from '../../../parts/saveFile.ts';
+import { useBench } from '../../../parts/usePlan.ts';
+
+interface ScraperFilesProps {
+  readonly scrape: Scrape;
+  readonly layer: PouredLayer;
+}
+
+/** The scraper as a drawing to cut out and as a solid to print; and an edge drawn elsewhere taken in. */
+export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: ScraperFilesProps) {
+  const { plan, edit, show } = useBench();
+  const [said, setSaid] = useState<{ readonly text: string; readonly wrong: boolean } | null>(null);
+  const plate = scraping && plateOf(room, scraping);
+  const fileName = (ending: string): string =>
+    planFileName(plan).replace('.dripline.json', `-scraper-${nth + 1}.${ending}`);
+  const bring = async (file: File): Promise<void> => {
+    const text = await readText(file);
+    const read = text.ok ? readScraperSvg(text.value) : text;
+    if (!read.ok) {
+      setSaid({
+        text: `“${file.name}” was not taken, nothing has changed: ${read.fault.message}.`,
+        wrong: true,
+      });
+      return;
+    }
+    const { edge, reliefMm, wideMm } = read.value;
+    edit((p) => updateScrape(p, scrape.id, { edge, reliefMm }));
+    setSaid({
+      text: `“${file.name}” was taken: ${show.length(wideMm)} wide and ${show.length(reliefMm)} deep, ${edge.points.length} points.`,
+      wrong: false,
+    });
+  };
+  return (
+    <div className="grid gap-2">
+      <p className="quiet text-sm">
+        The scraper rests on the rim
+        {plate && ` and is ${show.length(plate.betweenMm)} wide between the walls`}. An edge is one path of an
+        SVG drawing, from left to right, in true size.
+      </p>
+      <div className="flex flex-wrap gap-1.5">
+        <FilePicker label="Edge as SVG" accept=".svg,image/svg+xml" onFile={(file) => void bring(file)}>
+          <Upload className="size-4" aria-hidden="true" /> Take in an SVG
+        </FilePicker>
+        {plate && (
+          <>
+            <button
+              type="button"
+              className="btn btn-sm"
+              onClick={() => {
+                saveFile(
+                  fileName('svg'),
+                  scraperSvg(plate, `${plan.name}, scraper of pour ${nth + 1}`),
+                  'image/svg+xml',
+                );
+              }}
+            >
+              <Download className="size-4" aria-hidden="true" /> To cut out, SVG
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm"
+              onClick={() => {
+                saveFile(fileName('stl'), scraperStl(plate), 'model/stl');
+              }}
+            >
+              <Download className="size-4" aria-hidden="true" /> To print, STL
+            </button>
+          </>
+        )}
+      </div>
+      {said && (
+        <p
+          role={said.wrong ? 'alert' : 'status'}
+          className={said.wrong ? 'text-sm text-error' : 'quiet text-sm'}
+        >
+          {said.text}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -33,6 +33,27 @@ function inRounds(plan: Plan, at: 'wall' | 'column'): Plan {
       };
 }
 
+/** A plan whose first pour is scraped. */
+const scraped = (plan: Plan, to: 'spare' | 'pot' | 'next'): Plan => ({
+  ...plan,
+  steps: plan.steps.flatMap((s): Plan['steps'] =>
+    s.id === 's1'
+      ? [
+          s,
+          {
+            id: 'r1',
+            kind: 'scrape',
+            pulled: 'lengthwise',
+            edge: { kind: 'repeated', shape: 'waves', pitchMm: 20, shiftMm: 0 },
+            reliefMm: 8,
+            depthMm: 9,
+            to,
+          },
+        ]
+      : [s],
+  ),
+});
+
 /** Whatever can be stirred into whichever pots at whatever moment, in every school and way of dividing. */
 const anyBatch = fc
   .record({
@@ -49,6 +70,8 @@ const anyBatch = fc
     own: fc.constantFrom('none', 'oils', 'water', 'both'),
     /** the third pour from both pots in rounds, down a wall or over a column that is pulled */
     rounds: fc.constantFrom('none', 'none', 'wall', 'column'),
+    /** the first pour scraped, and where its scrapings go */
+    scraped: fc.constantFrom('none', 'none', 'spare', 'pot', 'next'),
   })
   .map((a): Plan => {
     const change: Partial<Plan> = {
@@ -61,7 +84,9 @@ const anyBatch = fc
       a.school !== 'none'
         ? ombrePlan(4, a.school, change)
         : a.rounds === 'none'
-          ? layered
+          ? a.scraped === 'none'
+            ? layered
+            : scraped(layered, a.scraped as 'spare' | 'pot' | 'next')
           : inRounds(layered, a.rounds);
     const potOf = potsByPour(plan);
     const LATE: readonly Moment[] = ['emulsion', 'trace', 'colour', 'pour'];

@@ -75,7 +75,8 @@ export function follow(tasks: readonly PrintedTask[], plan: Plan): Recount {
       const from = of(line.from);
       const there = total(from);
       lowest = Math.min(lowest, there - grams);
-      if (/^mould(:|$)/.test(line.to) && grams > 0) {
+      // a layer that is scraped stands by itself until it is
+      if (/^(mould|layer)(:|$)/.test(line.to) && grams > 0) {
         const [, pot] = line.from.split(':');
         poured.set(`${task.id} ${pot ?? ''}`, superfatOf(from, plan));
       }

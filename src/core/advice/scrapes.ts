@@ -54,7 +54,7 @@ const CANNOT: Readonly<Record<NotScraped, readonly [WarningCode, string]>> = {
   ],
 };
 
-/** A scraper that goes too low is let stand higher by what it goes too low, and half a millimetre. */
+/** A profile that goes too low is made so much less deep that its tips stand half a millimetre clear. */
 const SPARED = 0.5;
 
 /** Ends of a profile are known to this, mm. */
@@ -64,32 +64,25 @@ const TOUCH = 0.05;
 function misfits(
   { plan }: Facts,
   said: Said,
+  { offset }: PouredLayer,
   { scrape, crossesMm, overRimMm, pouredMm }: Scraping,
 ): Warning[] {
   const say = (mm: number): string => formatLength(mm, plan.units.length);
-  const depth = Math.floor((scrape.depthMm - crossesMm - SPARED) * 2) / 2;
+  // what stays is given: a profile goes down by its mean, and comes up by the rest
+  const mean = (offset - (pouredMm - scrape.depthMm)) / scrape.reliefMm;
+  const relief = Math.floor((scrape.reliefMm - (crossesMm + SPARED) / Math.max(0.05, mean)) * 2) / 2;
+  const shallower: Remedy = {
+    label: `Only ${say(relief)} from tip to ridge`,
+    apply: (p) => updateScrape(p, scrape.id, { reliefMm: relief, depthMm: Math.min(scrape.depthMm, relief) }),
+  };
   const crosses: Warning[] =
     crossesMm > TOUCH
       ? [
           said(
             'scrape-crosses',
             'refuse',
-            `The scraper's tips go ${say(scrape.depthMm)} below the surface: ${say(crossesMm)} into what lies below the layer.`,
-            [
-              ...(depth >= 0.5
-                ? [
-                    {
-                      label: `Only ${say(depth)} deep`,
-                      apply: (p: Facts['plan']) =>
-                        updateScrape(p, scrape.id, {
-                          depthMm: depth,
-                          reliefMm: Math.min(scrape.reliefMm, depth),
-                        }),
-                    },
-                  ]
-                : []),
-              leftOut(scrape),
-            ],
+            `The scraper's tips go ${say(crossesMm)} into what lies below the layer.`,
+            [...(relief >= 0.5 ? [shallower] : []), leftOut(scrape)],
           ),
         ]
       : [];
@@ -248,7 +241,7 @@ function ofScrape(facts: Facts, scrape: Scrape): Warning[] {
       ),
     ];
   return [
-    ...misfits(facts, said, scraping),
+    ...misfits(facts, said, layer, scraping),
     ...soft(facts, said, layer, scrape),
     ...strays(facts, said, layer, scrape),
     ...slantOver(facts, said, layer, scraping),

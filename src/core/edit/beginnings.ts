@@ -2,7 +2,7 @@ import type { OmbreId } from '../validate/ids.ts';
 import type { Colorant } from '../colorant/schema.ts';
 import { layPlan } from '../fill/layPlan.ts';
 import { insideOf } from '../mould/inside.ts';
-import { isCavity, type Mould } from '../mould/schema.ts';
+import { hasNoEnds, isCavity, type Mould } from '../mould/schema.ts';
 import { checkPlan } from '../plan/checkPlan.ts';
 import { tooRound } from '../pattern/wireRoom.ts';
 import { newPlan } from '../plan/newPlan.ts';
@@ -12,6 +12,7 @@ import { takeMould } from './mould.ts';
 import { setLayers, startOmbre, updateOmbre } from './ombre.ts';
 import { plainPour } from './plainPour.ts';
 import { pushedAside } from './pushedAside.ts';
+import { sculptedLayers } from './scrape.ts';
 import { finishLevel, setTilt, zigzag } from './tilt.ts';
 
 /** A way of pouring that a plan can begin from. */
@@ -138,6 +139,13 @@ export const BEGINNINGS = [
     asks: ALL,
   },
   {
+    id: 'sculpted',
+    name: 'Sculpted layers',
+    says: 'each scraped to waves once it is thick, the next spooned over',
+    opens: 'design',
+    asks: ALL,
+  },
+  {
     id: 'recipe',
     name: 'A recipe only',
     says: 'one plain pot that fills the mould',
@@ -251,6 +259,8 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
     case 'split-jug':
     case 'wire':
       return pushedAside(id, layered(plan, colours, id === 'wire' ? layers : colours.length));
+    case 'sculpted':
+      return sculptedLayers(layered(plan, colours, layers));
     case 'recipe':
       return {
         ...layered(plan, [{ name: 'Plain', colour: '#f0e6d0' }], 1),
@@ -265,6 +275,7 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
 export function beginPlan(id: BeginningId, chosen: Chosen): Plan | undefined {
   const { planId, now, units, mould } = chosen;
   if (id === 'wire' && tooRound(mould.shape, 'lengthwise') !== undefined) return undefined;
+  if (id === 'sculpted' && hasNoEnds(mould.shape)) return undefined;
   const taken = takeMould(newPlan(planId, now, units), mould);
   const fresh = isCavity(mould) ? { ...taken, fill: { ...taken.fill, copies: CAVITIES } } : taken;
   const { name } = BEGINNINGS.find((b) => b.id === id) ?? BEGINNINGS[0];

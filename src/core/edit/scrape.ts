@@ -1,4 +1,5 @@
 import { partAt } from '../flow/edge.ts';
+import { layPlan } from '../fill/layPlan.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -8,7 +9,7 @@ import { stageToKeepRidges } from '../setting/ridge.ts';
 import type { Millimetres, Stage } from '../units/quantity.ts';
 import type { StepId } from '../validate/ids.ts';
 import { freshId } from './freshId.ts';
-import { insertAfter } from './pours.ts';
+import { insertAfter, LANDING_FALL_MM } from './pours.ts';
 
 /** A scraped layer is let stand so long before the next colour, minutes. Common practice, no source. */
 const LET_STAND = 5;
@@ -73,6 +74,25 @@ export function addScrape(
       })
     : scraped;
   return { plan: stood, stepId };
+}
+
+/** Thick enough to be scraped soon after it is poured; what follows is spooned over. */
+const POURED_AT: Stage = 2;
+
+/** Level layers, every one but the last scraped to the same waves. */
+export function sculptedLayers(layers: Plan): Plan {
+  const first = layers.steps.find((s) => s.kind === 'pour')?.id;
+  const thick: Plan = {
+    ...layers,
+    pots: layers.pots.map((p) => ({ ...p, stage: POURED_AT })),
+    steps: layers.steps.map((s) =>
+      s.kind === 'pour' && s.id !== first
+        ? { ...s, landing: { how: 'spoon', fallMm: LANDING_FALL_MM.spoon } }
+        : s,
+    ),
+  };
+  const laid = layPlan(thick).stack.layers;
+  return laid.slice(0, -1).reduce((plan, layer) => addScrape(plan, layer).plan, thick);
 }
 
 const ofScrape = (plan: Plan, stepId: StepId, change: (scrape: Scrape) => Scrape): Plan => ({

@@ -63,13 +63,19 @@ function scrapedJson({ stack }: MouldFacts, bodies: readonly Body[]): readonly o
   const pours = stack.layers.filter((l) => !inMoved.has(l.pour.id));
   const all = pours.reduce((s, l) => s + l.volumeMl, 0);
   const shown = (l: PouredLayer): number => shownMl.get(l.pour.id) ?? 0;
+  const shownAll = pours.reduce((s, l) => s + shown(l), 0);
   return [
     {
       scraped: pours.flatMap((l) => (l.scraping ? [l.pour.id] : [])),
       volume_ml: all,
       volume_error_percent:
         (Math.max(0, ...pours.map((l) => Math.abs(shown(l) - l.volumeMl))) / Math.max(all, 1e-9)) * 100,
-      deposits: pours.map((l) => ({ pour: l.pour.id, stays_ml: l.volumeMl, simulated_ml: shown(l) })),
+      deposits: pours.map((l) => ({
+        pour: l.pour.id,
+        stays_ml: l.volumeMl,
+        simulated_ml: shown(l),
+        simulated_share_percent: (shown(l) / Math.max(shownAll, 1e-9)) * 100,
+      })),
     },
   ];
 }

@@ -37,4 +37,16 @@ export const layerJson = (layer: PouredLayer): object => ({
     does_not_reach: bareWalls(layer.room, layer).map((b) => b.wall),
   },
   density_g_ml: layer.densityGMl,
+  ...(layer.scraping
+    ? {
+        // poured higher, and scraped down to a profile whose mean is the surface above
+        scraped: {
+          poured_to_mm: layer.scraping.pouredMm,
+          lowest_mm: layer.scraping.lowestMm,
+          highest_mm: layer.scraping.highestMm,
+          volume_ml: layer.scraping.volumeMl,
+          mass_g: layer.scraping.volumeMl * layer.densityGMl,
+        },
+      }
+    : {}),
 });

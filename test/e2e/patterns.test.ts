@@ -328,3 +328,124 @@ describe('a wire and pointed layers in the browser', () => {
     expect(await pictureOf(top)).not.to.equal(fanned);
   });
 });
+
+describe('scraped layers in the browser', () => {
+  const at = studio();
+
+  it('a layer is scraped: its edge by picture, by its handles and keys, deeper than it may be, where the scrapings go', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-slate-beds/design');
+    await page
+      .getByRole('button', { name: /^Pour 1/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'Scrape it to a profile' }).click();
+    const panel = page.getByRole('region', { name: 'The scraper' });
+    await panel.getByRole('heading', { name: 'Over pour 1' }).waitFor();
+    await sharp(page);
+    const section = page.locator('canvas[data-swirl]').first();
+    const waves = await pictureOf(section);
+    await panel.getByRole('radio', { name: 'teeth' }).check({ force: true });
+    await sharp(page);
+    expect(await pictureOf(section)).not.to.equal(waves);
+    // a wider pitch and another place by its handles' keys
+    const pitch = Number.parseFloat(await fieldValue(page, 'From tip to tip'));
+    const ridge = page.getByRole('button', { name: /^The scraper's ridge/ });
+    await ridge.focus();
+    await ridge.press('ArrowRight');
+    expect(Number.parseFloat(await fieldValue(page, 'From tip to tip'))).to.equal(pitch + 2);
+    const tip = page.getByRole('button', { name: /^The scraper's tip/ });
+    await tip.focus();
+    await tip.press('ArrowLeft');
+    expect(await fieldValue(page, 'Off the middle')).to.equal('−1 mm');
+    // too deep for its layer: said with the number, and cured by a press
+    await typeIn(page, 'From tip to ridge', '60');
+    await page
+      .getByText(/tips go [\d.]+ mm into what lies below/)
+      .first()
+      .waitFor();
+    await page
+      .getByRole('button', { name: /^Only [\d.]+ mm from tip to ridge/ })
+      .first()
+      .click();
+    await page.getByText(/mm into what lies below/).waitFor({ state: 'detached' });
+    await typeIn(page, 'From tip to ridge', '12 mm');
+    // out of range, and no length at all
+    for (const text of ['0', '500', 'deep']) {
+      await typeIn(page, 'From tip to tip', text);
+      await page.getByRole('alert').first().waitFor();
+    }
+    await typeIn(page, 'From tip to tip', '1 in');
+    expect(await fieldValue(page, 'From tip to tip')).to.equal('25.4 mm');
+    // into the next jug: less of that is made, and its colour moves
+    const next = page.getByRole('button', { name: /^Pour 2/ });
+    const before = await panel.getByRole('status').innerText();
+    expect(before).to.match(/[\d ]+ g scraped off, [\d ]+ g stay/);
+    await panel.getByLabel('The scrapings go').selectOption({ index: 2 });
+    await panel.getByText(/as it is mixed, and with the scrapings in it/).waitFor();
+    await next.first().waitFor();
+    await saved(page);
+    await at.walk('/plan/demo-slate-beds/pour-day');
+    await page.getByText(/Pull the scraper \(teeth [\d.]+ mm deep and 25.4 mm apart\)/).waitFor();
+    await page.getByText(/Put the scrapings into jug [A-Z] and stir/).waitFor();
+  });
+
+  it('an edge is drawn by hand, saved as a drawing and as a solid, and taken in again; what is no edge is refused', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-peat-furrows/design');
+    await page.getByRole('button', { name: 'The layer is scraped' }).first().click();
+    const panel = page.getByRole('region', { name: 'The scraper' });
+    const saving = async (name: RegExp): Promise<string> => {
+      const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        panel.getByRole('button', { name }).click(),
+      ]);
+      const chunks: Buffer[] = [];
+      for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+      return Buffer.concat(chunks).toString('utf8');
+    };
+    const svg = await saving(/^To cut out/);
+    expect(svg).to.match(/width="[\d.]+mm"/);
+    expect(await saving(/^To print/)).to.match(/^solid scraper\n {2}facet normal/);
+    await panel.getByRole('radio', { name: 'drawn' }).check({ force: true });
+    const point = page.getByRole('button', { name: /^Point 3 of the edge/ });
+    await point.focus();
+    await point.press('ArrowUp');
+    const many = await page.getByRole('button', { name: /^Point \d+ of the edge/ }).count();
+    await page.getByRole('button', { name: /^Point 3 of the edge/ }).press('Delete');
+    expect(await page.getByRole('button', { name: /^Point \d+ of the edge/ }).count()).to.equal(many - 1);
+    const bring = (name: string, text: string): Promise<void> =>
+      page
+        .getByLabel('Edge as SVG')
+        .setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) });
+    await bring('loop.svg', '<svg width="80mm" viewBox="0 0 80 40"><path d="M0 20L50 10L30 20L80 5"/></svg>');
+    await panel
+      .getByRole('alert')
+      .getByText(/“loop.svg” was not taken, nothing has changed: the path turns back 30 mm/)
+      .waitFor();
+    await bring('edge.svg', svg);
+    await panel.getByText(/“edge.svg” was taken: 90 mm wide and 12 mm deep/).waitFor();
+    expect(await fieldValue(page, 'From tip to ridge')).to.equal('12 mm');
+    await sharp(page);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: /^Point 3 of the edge/ }).waitFor();
+    expect(await page.getByRole('button', { name: /^Point \d+ of the edge/ }).count()).to.equal(many - 1);
+    expect(await seriousFaults(page)).to.deep.equal([]);
+  });
+
+  it('rehearsed: poured high, scraped, and covered; begun from “Sculpted layers”', async () => {
+    const page = at.page();
+    await page.goto(`${at.url()}/new`);
+    await page.getByRole('button', { name: 'Sculpted layers' }).click();
+    await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
+    expect(await page.getByRole('button', { name: 'The layer is scraped' }).count()).to.be.above(1);
+    await page.getByRole('button', { name: 'The layer is scraped' }).first().click();
+    await sharp(page);
+    await page.getByRole('button', { name: 'Show it after this' }).click();
+    await page.getByText('as it stands after that').waitFor();
+    await sharp(page);
+    const [most] = await coloursIn(page.locator('canvas[data-swirl]').first());
+    expect(await coloursIn(page.locator('canvas[data-swirl]').first())).to.have.length(1);
+    expect(most![1]).to.be.above(1000);
+  });
+});

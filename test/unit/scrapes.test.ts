@@ -41,7 +41,6 @@ const BOX: Shape = { kind: 'box', lengthMm: 160, widthMm: 90, heightMm: 80 };
 const SHAPES: readonly Shape[] = [
   BOX,
   ...OTHER_SHAPES.filter((s) => s.kind !== 'tube'),
-  { kind: 'tube', stands: 'lying', lengthMm: 150, diameterMm: 100 },
 ];
 
 const scrapeOf = (id: string, change: Partial<Scrape> = {}): Scrape => ({
@@ -487,14 +486,11 @@ describe('scraped layers: what is said', () => {
         mould: { ...column.mould, column: { form: 'round', acrossMm: 20, xMm: 0, yMm: 0 } },
       }),
     ).to.include('scrape-at-column');
-    expect(
-      codes(
-        scraped(
-          {},
-          OTHER_SHAPES.find((s) => s.kind === 'tube'),
-        ),
-      ),
-    ).to.include('scrape-round-mould');
+    for (const stands of ['standing', 'lying'] as const)
+      expect(
+        codes(scraped({}, { kind: 'tube', stands, lengthMm: 90, diameterMm: 100 })),
+        stands,
+      ).to.include('scrape-round-mould');
     const pushed = addPattern(layered(BOX, [3, 3]), { at: 'wall', wall: 'left' }, 's1');
     expect(
       codes({

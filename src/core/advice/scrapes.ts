@@ -48,6 +48,10 @@ const CANNOT: Readonly<Record<NotScraped, readonly [WarningCode, string]>> = {
     'The layer that is scraped was poured into a tilted mould. A scraper rests on the rim and wants a level one.',
   ],
   column: ['scrape-at-column', "The column stands in the scraper's way."],
+  'closed-above': [
+    'scrape-round-mould',
+    'The mould closes in above the layer: a scraper as wide as the layer does not go in.',
+  ],
   'standing-round': [
     'scrape-round-mould',
     'A scraper is pulled from end to end, and a round mould that stands has none.',

@@ -2,7 +2,7 @@ import type { OmbreId } from '../validate/ids.ts';
 import type { Colorant } from '../colorant/schema.ts';
 import { layPlan } from '../fill/layPlan.ts';
 import { insideOf } from '../mould/inside.ts';
-import { hasNoEnds, isCavity, type Mould } from '../mould/schema.ts';
+import { isCavity, type Mould } from '../mould/schema.ts';
 import { checkPlan } from '../plan/checkPlan.ts';
 import { tooRound } from '../pattern/wireRoom.ts';
 import { newPlan } from '../plan/newPlan.ts';
@@ -275,7 +275,8 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
 export function beginPlan(id: BeginningId, chosen: Chosen): Plan | undefined {
   const { planId, now, units, mould } = chosen;
   if (id === 'wire' && tooRound(mould.shape, 'lengthwise') !== undefined) return undefined;
-  if (id === 'sculpted' && hasNoEnds(mould.shape)) return undefined;
+  // a tube closes in above, or has no ends
+  if (id === 'sculpted' && mould.shape.kind === 'tube') return undefined;
   const taken = takeMould(newPlan(planId, now, units), mould);
   const fresh = isCavity(mould) ? { ...taken, fill: { ...taken.fill, copies: CAVITIES } } : taken;
   const { name } = BEGINNINGS.find((b) => b.id === id) ?? BEGINNINGS[0];

@@ -120,7 +120,7 @@ function groundAbove(of: Scraping, axis: 0 | 1, ground: Ground): Millimetres {
   return Math.max(...ground.heights.map((h, i) => heightAt(of.ground, ground.from + i * ground.step) - h));
 }
 
-/** A layer that cannot be scraped as it lies has no scraping: it is slanted, or a column stands in it, or its mould is a round one that stands. */
+/** Its levels are rectangles: a round mould that stands has others. */
 const straight = (room: Room, axis: 0 | 1): boolean => {
   const middle = room.heightMm / 2;
   const { low, high, near, far } = reachAt(room, axis, middle);
@@ -149,6 +149,12 @@ interface PouredUpTo {
   readonly scraping?: Scraping;
 }
 
+/** Its opening is narrower than it is at a height: what is as wide as a layer there does not go in. */
+function closesIn(room: Room, axis: 0 | 1, heightMm: Millimetres): boolean {
+  const [here, rim] = [heightMm, room.heightMm * (1 - 1e-9)].map((z) => reachAt(room, axis, z));
+  return !here || !rim || rim.high - rim.low < here.high - here.low - 1;
+}
+
 /** What lies in a compartment below a layer, in the order it was poured, each with what was scraped off it. */
 export interface Below {
   readonly layer: Layer;
@@ -156,7 +162,7 @@ export interface Below {
 }
 
 /** Why a layer cannot be scraped where it lies. */
-export type NotScraped = 'slanted' | 'column' | 'standing-round';
+export type NotScraped = 'slanted' | 'column' | 'standing-round' | 'closed-above';
 
 /**
  * A layer as a scraper leaves it. What stays is what the pour says, so it is poured as much higher as the edge takes: the surface H before
@@ -172,6 +178,7 @@ export function scrapingOf(
   if (room.blocked) return 'column';
   if (layer.up[2] < 1 - 1e-12) return 'slanted';
   if (!straight(room, axis)) return 'standing-round';
+  if (closesIn(room, axis, layer.offset)) return 'closed-above';
   const edge = edgeIn(room, axis, scrape);
   const profile = levelProfile(room);
   const underMm3 = [...below.map((b) => b.layer), layer].reduce((s, l) => s + l.volumeMl, 0) * MM3_PER_ML;

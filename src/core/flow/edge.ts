@@ -42,3 +42,12 @@ export function partAt(edge: Edge, acrossMm: number): number {
   if (!a || !b) return (a ?? b)?.part ?? 0;
   return a.part + ((b.part - a.part) * (acrossMm - a.acrossMm)) / (b.acrossMm - a.acrossMm);
 }
+
+/** Where an edge turns between two places: its tips and ridges, or the points it is drawn through. */
+export function turnsOf(edge: Edge, fromMm: number, toMm: number): readonly number[] {
+  if (edge.kind === 'drawn') return edge.points.map((p) => p.acrossMm).filter((x) => x > fromMm && x < toMm);
+  const half = edge.pitchMm / 2;
+  const first = Math.ceil((fromMm - edge.shiftMm) / half);
+  const count = Math.max(0, Math.floor((toMm - edge.shiftMm) / half) - first + 1);
+  return Array.from({ length: count }, (_, i) => edge.shiftMm + (first + i) * half);
+}

@@ -96,8 +96,5 @@ export type Column = v.InferOutput<typeof columnSchema>;
 export type Shape = v.InferOutput<typeof shapeSchema>;
 export type Mould = v.InferOutput<typeof mouldSchema>;
 
-/** A scraper or a wire is drawn from end to end: a round mould that stands has none. */
-export const hasNoEnds = (shape: Shape): boolean => shape.kind === 'tube' && shape.stands === 'standing';
-
 /** A mould for one bar, which is not cut. */
 export const isCavity = ({ bars }: Mould): boolean => bars?.across === 1 && bars.along === 1;

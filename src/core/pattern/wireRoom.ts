@@ -1,12 +1,12 @@
 import { anticlockwise, edgesOf, isIn } from '../flow/outline.ts';
 import type { MouldGeometry } from '../mould/geometry.ts';
-import { hasNoEnds, type Mould } from '../mould/schema.ts';
+import type { Mould } from '../mould/schema.ts';
 import type { Wire } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
 /** Why a straight wire does not go down in a mould of a shape; undefined where it does. */
 export function tooRound(shape: Mould['shape'], lies: Wire['lies']): string | undefined {
-  if (hasNoEnds(shape))
+  if (shape.kind === 'tube' && shape.stands === 'standing')
     return 'The mould is round: a straight wire as long as the mould does not go down in it.';
   if (lies === 'crosswise' && (shape.kind === 'tube' || shape.kind === 'half-round'))
     return 'The mould is round across: a wire from side to side does not go down in it. Lay it from end to end.';

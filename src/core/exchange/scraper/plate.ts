@@ -1,6 +1,6 @@
 import { reachAt, type Scraping } from '../../fill/scraped.ts';
 import type { Room } from '../../mould/rooms.ts';
-import { partAt } from '../../flow/edge.ts';
+import { partAt, turnsOf } from '../../flow/edge.ts';
 import type { Millimetres } from '../../units/quantity.ts';
 
 /** A place of the plate, mm: right of its middle, and above the rim that it rests on. */
@@ -19,8 +19,8 @@ const FREE = 0.5;
 const SHOULDER = 15;
 const GRIP = 35;
 
-/** Between the points of its edge, mm. */
-const STEP = 0.5;
+/** Between the points of its edge, mm, besides those where it turns. */
+const STEP = 0.25;
 
 /**
  * The plate that scrapes a layer: between the walls where its tips go, so that it also goes through a mould that is wider above. Its edge is all of the profile,
@@ -34,8 +34,9 @@ export function plateOf(room: Room, { scrape, axis, pouredMm }: Scraping): Plate
   const [left, right] = [low + FREE - middle, high - FREE - middle];
   const steps = Math.max(2, Math.ceil((right - left) / STEP));
   const top = room.heightMm;
-  const edge = Array.from({ length: steps + 1 }, (_, i): PlatePoint => {
-    const x = left + ((right - left) * i) / steps;
+  const even = Array.from({ length: steps + 1 }, (_, i) => left + ((right - left) * i) / steps);
+  const places = [...new Set([...even, ...turnsOf(scrape.edge, left, right)])].sort((a, b) => a - b);
+  const edge = places.map((x): PlatePoint => {
     return [x, Math.min(0, tip + scrape.reliefMm * partAt(scrape.edge, x) - top)];
   });
   const out = Math.max(rim.high - middle, middle - rim.low) + SHOULDER;

@@ -5,8 +5,8 @@ import { REPEATED_EDGES, type RepeatedEdge } from '../../../../core/plan/scrapeS
 export const EDGE_NAMES: Readonly<Record<RepeatedEdge | 'drawn', string>> = {
   waves: 'waves',
   teeth: 'teeth',
-  grooves: 'round grooves',
-  ridges: 'round ridges',
+  grooves: 'grooves',
+  ridges: 'ridges',
   notches: 'notches',
   drawn: 'drawn',
 };

@@ -86,7 +86,7 @@ const anyBatch = fc
         : a.rounds === 'none'
           ? a.scraped === 'none'
             ? layered
-            : scraped(layered, a.scraped as 'spare' | 'pot' | 'next')
+            : scraped(layered, a.scraped)
           : inRounds(layered, a.rounds);
     const potOf = potsByPour(plan);
     const LATE: readonly Moment[] = ['emulsion', 'trace', 'colour', 'pour'];

@@ -109,7 +109,9 @@ const Mark = memo(function Mark({ step, chosen }: MarkProps) {
         </svg>
         <span className="text-xs">
           {step.rollDeg === 0 && step.pitchDeg === 0
-            ? 'level'
+            ? step.fluid
+              ? 'runs level'
+              : 'level'
             : `${formatShort(step.rollDeg || step.pitchDeg, 1)}°`}
         </span>
       </span>

@@ -1,9 +1,9 @@
-import { lettersOf } from '../fill/layers.ts';
+import { beforeSettling, lettersOf, type PouredLayer } from '../fill/layers.ts';
 import { setAmount } from '../edit/pours.ts';
-import { setTilt } from '../edit/tilt.ts';
+import { setTilt, setWhileFluid } from '../edit/tilt.ts';
 import { waitedStage, waitsBeforeTurns, turnsOf } from '../edit/turns.ts';
 import { bareWalls } from '../fill/bareWall.ts';
-import type { PouredLayer } from '../fill/layers.ts';
+
 import { steepestTilt, tiltHolds } from '../mould/spill.ts';
 import { isLevel } from '../mould/tilt.ts';
 import { MOST_STEPS, type Plan } from '../plan/planSchema.ts';
@@ -101,12 +101,18 @@ function bare(facts: Facts, layer: PouredLayer): Warning[] {
 
 function slumps(facts: Facts): Warning[] {
   const { plan, stack } = facts;
-  const early = turnsOf(plan, stack.layers).filter((t) => t.heldStage + 0.05 < t.neededStage);
+  const early = turnsOf(plan, stack.layers.map(beforeSettling)).filter(
+    (t) => t.heldStage + 0.05 < t.neededStage,
+  );
   return early.map((turn): Warning => {
     const { name, step } = about(facts, turn.layer);
     const wait = {
       label: `Wait until ${stagePhrase(waitedStage(turn))} before turning`,
       apply: (p: Plan) => waitsBeforeTurns(p, [turn]),
+    };
+    const fluid = {
+      label: 'Set it level while it is fluid: it runs level',
+      apply: (p: Plan) => setWhileFluid(p, turn.tiltId, true),
     };
     const all = {
       label: 'Wait so before every turn',
@@ -119,7 +125,7 @@ function slumps(facts: Facts): Warning[] {
       step,
       message: `Turned by ${formatShort(turn.degrees, 1)}° after ${lowerFirst(name)}, its slope would slump: it holds from ${stagePhrase(turn.neededStage)} (${formatShort(turn.neededStage, 1)} of 5), and it is ${stagePhrase(turn.heldStage)} (${formatShort(turn.heldStage, 1)}) then. An estimate.`,
       // not where a plan would have more steps than it may
-      remedies: (early.length > 1 ? [wait, all] : [wait]).filter(
+      remedies: [wait, ...(early.length > 1 ? [all] : []), ...(turn.toLevel ? [fluid] : [])].filter(
         (r) => r.apply(plan).steps.length <= MOST_STEPS,
       ),
     };
@@ -129,6 +135,8 @@ function slumps(facts: Facts): Warning[] {
 /** Spills, walls left bare, slopes that would slump. Nothing while the pours do not fit at all. */
 export function tiltWarnings(facts: Facts): Warning[] {
   if (facts.stack.fault) return [];
-  const perLayer = facts.stack.layers.flatMap((l) => [...spills(facts, l), ...bare(facts, l)]);
+  const perLayer = facts.stack.layers
+    .map(beforeSettling)
+    .flatMap((l) => [...spills(facts, l), ...bare(facts, l)]);
   return [...perLayer, ...slumps(facts)];
 }

@@ -1,6 +1,7 @@
 import { layPlan } from '../fill/layPlan.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
 import type { Mould } from '../mould/schema.ts';
+import { tiltHolds } from '../mould/spill.ts';
 import { holeMassG } from '../pattern/hole.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -10,6 +11,8 @@ import { addPattern, addPull, addStroke, firstPlace } from './pattern.ts';
 import { plainPour } from './plainPour.ts';
 import { holdBackEvenly } from './pots.ts';
 import { mapPour } from './pours.ts';
+import { propUp } from './prop.ts';
+import { settleAtEnd } from './tilt.ts';
 import { addWire } from './wire.ts';
 
 export type PushedAside =
@@ -38,6 +41,20 @@ function alongMould(mould: Mould): Place {
   };
 }
 
+/** What is at hand to put under a corner, mm: a thick spoon, a thin one. Judgements, no source. */
+const SPOONS = [12, 8, 5];
+
+/** A corner pour with something under its corner: the highest that does not spill; level where all of them do. */
+function propped(plan: Plan, stepId: StepId): Plan {
+  for (const heightMm of SPOONS) {
+    const up = propUp(plan, stepId, [{ name: 'spoon', under: 'left-near', heightMm }]);
+    if (!up.ok) continue;
+    const [layer] = layPlan(up.value).stack.layers;
+    if (layer && tiltHolds(layer.room, layer, layer.tilt) >= layer.volumeMl) return up.value;
+  }
+  return plan;
+}
+
 /** The pots of a layered beginning poured in rounds instead: thin, in a place, with the strokes that usually follow. */
 export function pushedAside(id: PushedAside, layers: Plan): Plan {
   const plan: Plan = { ...layers, steps: [], pots: layers.pots.map((p) => ({ ...p, stage: 1 })) };
@@ -53,8 +70,10 @@ export function pushedAside(id: PushedAside, layers: Plan): Plan {
       return addStroke(held, 'fan', Math.max(1, Math.floor(laid.fill.heightMm))).plan;
     }
     case 'corner': {
-      const poured = addPattern(plan, firstPlace(id)).plan;
-      return addStroke(poured, 'fan', Math.max(1, Math.floor(layPlan(poured).fill.heightMm))).plan;
+      const { plan: level, stepId } = addPattern(plan, firstPlace(id));
+      const poured = propped(level, stepId);
+      const drawn = addStroke(poured, 'fan', Math.max(1, Math.floor(layPlan(poured).fill.heightMm))).plan;
+      return poured === level ? drawn : settleAtEnd(drawn);
     }
     case 'centre-line':
     case 'wall':

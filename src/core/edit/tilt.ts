@@ -49,6 +49,31 @@ export function finishLevel(plan: Plan): Plan {
   return last ? setTilt(plan, last.id, LEVEL) : plan;
 }
 
+/** The mould set level, by this step, while what lies in it is fluid, or once it has set. */
+export const setWhileFluid = (plan: Plan, tiltId: StepId, fluid: boolean): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) => {
+    if (s.kind !== 'tilt' || s.id !== tiltId) return s;
+    const { fluid: _was, ...tilt } = s;
+    return fluid ? { ...tilt, fluid: true } : tilt;
+  }),
+});
+
+/** The mould set level once all of it is in and drawn through, while it is fluid: what lies in it runs level. */
+export function settleAtEnd(plan: Plan): Plan {
+  const last = plan.steps.findLast((s) => s.kind !== 'finish');
+  const at = last ? plan.steps.indexOf(last) + 1 : 0;
+  return {
+    ...plan,
+    steps: plan.steps.toSpliced(at, 0, {
+      ...tiltStep(plan.steps, LEVEL),
+      kind: 'tilt',
+      ...LEVEL,
+      fluid: true,
+    }),
+  };
+}
+
 /**
  * All pours level, each holding the volume it has now: heights and marks become parts of the whole, for they mean
  * something else at another tilt.

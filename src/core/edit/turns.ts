@@ -1,7 +1,7 @@
 import { leadPot, potNamed } from '../plan/sources.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { dot } from '../geometry/vec.ts';
-import { upOf } from '../mould/tilt.ts';
+import { isLevel, upOf } from '../mould/tilt.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { stageToHoldSlope } from '../setting/stage.ts';
 import type { Degrees, Stage } from '../units/quantity.ts';
@@ -13,6 +13,8 @@ export interface Turn {
   /** the tilt step that turns the mould */
   readonly tiltId: string;
   readonly degrees: Degrees;
+  /** it is set level */
+  readonly toLevel: boolean;
   readonly neededStage: Stage;
   /** its pot's stage at the pour, or what the plan waits for before turning */
   readonly heldStage: Stage;
@@ -30,11 +32,11 @@ export function turnsOf(plan: Plan, layers: readonly PouredLayer[]): readonly Tu
     }
     if (step.kind === 'wait' && step.until.kind === 'stage')
       heldStage = Math.max(heldStage, step.until.stage);
-    if (step.kind !== 'tilt' || !last) continue;
+    if (step.kind !== 'tilt' || step.fluid || !last) continue;
     const cosine = Math.min(1, Math.max(-1, dot(last.up, upOf(step))));
     const degrees = (Math.acos(cosine) * 180) / Math.PI;
     const neededStage = Math.min(5, stageToHoldSlope(last.riseMm, degrees, last.densityGMl));
-    turns.push({ layer: last, tiltId: step.id, degrees, neededStage, heldStage });
+    turns.push({ layer: last, tiltId: step.id, degrees, toLevel: isLevel(step), neededStage, heldStage });
   }
   return turns;
 }

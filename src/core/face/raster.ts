@@ -1,5 +1,6 @@
 import { rowReader, type RowReader } from '../flow/depositAt.ts';
 import { scrapedReader } from '../flow/scraped.ts';
+import { tiltedReader } from '../flow/settle.ts';
 import type { Prepared } from '../flow/stages.ts';
 import type { BlockSpec } from '../flow/spec.ts';
 import type { Vec3 } from '../geometry/vec.ts';
@@ -31,10 +32,16 @@ const point = ({ origin, across, up }: NonNullable<Band['swirl']>, h: number, z:
 ];
 
 /** What reads a content's places. */
-const readerOf = (content: Content, ready: Ready): RowReader =>
-  content.kind === 'moved'
-    ? rowReader(ready(content.spec))
-    : scrapedReader(content.scraped, (spec) => rowReader(ready(spec)));
+export function readerOf(content: Content, ready: Ready): RowReader {
+  switch (content.kind) {
+    case 'moved':
+      return rowReader(ready(content.spec));
+    case 'tilted':
+      return tiltedReader(content.tilted, rowReader(ready(content.tilted.level)));
+    case 'scraped':
+      return scrapedReader(content.scraped, (spec) => rowReader(ready(spec)));
+  }
+}
 
 /** Fills `count` samples from `to` on, the first at (h, z) of the picture and the next ones `step` mm to its right. */
 type Filler = (h: number, z: number, step: number, count: number, to: number) => void;

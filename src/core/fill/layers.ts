@@ -1,17 +1,25 @@
 import { depositKey, potsIn, sharesOf } from '../plan/sources.ts';
-import type { PotId } from '../validate/ids.ts';
+import type { PotId, StepId } from '../validate/ids.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import { scrapingOf, type Below, type NotScraped, type Scraping } from './scraped.ts';
 import { wallPoint } from './wallPoints.ts';
 import { surfaceAcross } from '../mould/sectionView.ts';
-import { stackPours, type Layer, type StackFault, type Wish } from '../mould/stack.ts';
+import { stackPours, type Layer, type Lie, type StackFault, type Wish } from '../mould/stack.ts';
 import { poursOf, type TiltedPour } from '../plan/pours.ts';
 import { scrapesOf } from '../plan/scrapes.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams, Millilitres, Millimetres, Percent } from '../units/quantity.ts';
+
+/** Heights of a surface at the left and right wall at mid-length, and at the near and far end. */
+export interface OnWalls {
+  readonly leftMm: Millimetres;
+  readonly rightMm: Millimetres;
+  readonly nearMm: Millimetres;
+  readonly farMm: Millimetres;
+}
 
 /** What a layer has of one pot. */
 export interface LayerPart {
@@ -24,7 +32,7 @@ export interface LayerPart {
 }
 
 /** A pour as planned: where it lies, what it takes and what it is made of. */
-export interface PouredLayer extends Layer {
+export interface PouredLayer extends Layer, OnWalls {
   readonly pour: Pour;
   /** in the order they go in */
   readonly pots: readonly Pot[];
@@ -38,11 +46,8 @@ export interface PouredLayer extends Layer {
   readonly densityGMl: number;
   /** of the batter that goes into the mould */
   readonly sharePercent: Percent;
-  /** height of the surface at the left and right wall at mid-length, and at the near and far end */
-  readonly leftMm: Millimetres;
-  readonly rightMm: Millimetres;
-  readonly nearMm: Millimetres;
-  readonly farMm: Millimetres;
+  /** how it lay in a tilted mould until that was set level while it was fluid, and by which step */
+  readonly settled?: Lie & OnWalls & { readonly by: StepId };
   /** what a scraper takes of it: that is poured too, and in none of the figures above */
   readonly scraping?: Scraping;
   /** why the scraping that is asked for cannot be done */
@@ -80,6 +85,25 @@ const wishOf = (amount: Amount, room: Room, fillMl: Millilitres, densityGMl: num
   }
 };
 
+function onWalls(room: Room, { up, offset }: Lie): OnWalls {
+  const wide = surfaceAcross(room.outline.section, 'section', up, offset, room.middle.y);
+  const long = surfaceAcross(room.outline.side, 'side', up, offset, room.middle.x);
+  const level = offset / up[2];
+  return {
+    leftMm: wide?.[0].z ?? level,
+    rightMm: wide?.[1].z ?? level,
+    nearMm: long?.[0].z ?? level,
+    farMm: long?.[1].z ?? level,
+  };
+}
+
+/** A layer as it lay in the mould that it was poured in, before that was set level. */
+export function beforeSettling(layer: PouredLayer): PouredLayer {
+  if (!layer.settled) return layer;
+  const { by: _by, ...lie } = layer.settled;
+  return { ...layer, ...lie };
+}
+
 /** Layers of one compartment with what is scraped off them. */
 function withScrapings(plan: Plan, room: Room, layers: readonly PouredLayer[]): readonly PouredLayer[] {
   const scrapes = scrapesOf(plan);
@@ -106,16 +130,14 @@ function layRoom(
   const roomFillMl = openProfile([room], UP).volumeBelow(heightMm) / MM3_PER_ML;
   const stack = stackPours(
     room,
-    pours.map(({ pour, tilt }) => ({
+    pours.map(({ pour, tilt, settledBy }) => ({
       tilt,
+      ...(settledBy === undefined ? {} : { runsLevel: settledBy }),
       wish: wishOf(pour.amount, room, fillMl, meanDensity(pour, densityOf)),
     })),
     roomFillMl,
   );
   const layers = stack.layers.map((layer, i): PouredLayer => {
-    const wide = surfaceAcross(room.outline.section, 'section', layer.up, layer.offset, room.middle.y);
-    const long = surfaceAcross(room.outline.side, 'side', layer.up, layer.offset, room.middle.x);
-    const level = layer.offset / layer.up[2];
     const own = pours[i] as (typeof pours)[number];
     const { pour } = own;
     const densityGMl = meanDensity(pour, densityOf);
@@ -135,10 +157,10 @@ function layRoom(
       massG: layer.volumeMl * densityGMl,
       densityGMl,
       sharePercent: fillMl > 0 ? (layer.volumeMl / fillMl) * 100 : 0,
-      leftMm: wide?.[0].z ?? level,
-      rightMm: wide?.[1].z ?? level,
-      nearMm: long?.[0].z ?? level,
-      farMm: long?.[1].z ?? level,
+      ...onWalls(room, layer),
+      ...(layer.before && own.settledBy !== undefined
+        ? { settled: { by: own.settledBy, ...layer.before, ...onWalls(room, layer.before) } }
+        : {}),
     };
   });
   const { fault } = stack;

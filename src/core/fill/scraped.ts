@@ -130,22 +130,25 @@ const straight = (room: Room, axis: 0 | 1): boolean => {
 };
 
 /** How high a layer is poured at the middle of each wall. */
-export const pouredHeights = ({
-  leftMm: left,
-  rightMm: right,
-  nearMm: near,
-  farMm: far,
-  scraping,
-}: PouredUpTo): Readonly<Record<Wall, Millimetres>> =>
-  scraping
-    ? { left: scraping.pouredMm, right: scraping.pouredMm, near: scraping.pouredMm, far: scraping.pouredMm }
-    : { left, right, near, far };
+export function pouredHeights(layer: PouredUpTo): Readonly<Record<Wall, Millimetres>> {
+  const { scraping } = layer;
+  if (scraping) {
+    const { pouredMm } = scraping;
+    return { left: pouredMm, right: pouredMm, near: pouredMm, far: pouredMm };
+  }
+  const { leftMm: left, rightMm: right, nearMm: near, farMm: far } = layer.settled ?? layer;
+  return { left, right, near, far };
+}
 
-interface PouredUpTo {
+interface Heights {
   readonly leftMm: Millimetres;
   readonly rightMm: Millimetres;
   readonly nearMm: Millimetres;
   readonly farMm: Millimetres;
+}
+
+interface PouredUpTo extends Heights {
+  readonly settled?: Heights;
   readonly scraping?: Scraping;
 }
 

@@ -8,7 +8,7 @@ import { findRoot } from '../numeric/findRoot.ts';
 import type { Millilitres, Millimetres } from '../units/quantity.ts';
 import { MM3_PER_ML } from './geometry.ts';
 import type { Room } from './rooms.ts';
-import { upOf, type Tilt } from './tilt.ts';
+import { LEVEL, upOf, type Tilt } from './tilt.ts';
 
 /** What a pour asks for, once masses and percents are volumes. */
 export type Wish =
@@ -21,15 +21,23 @@ export type Wish =
 export interface WishedPour {
   readonly tilt: Tilt;
   readonly wish: Wish;
+  /** it runs level with those next to it that have the same, once they are all in */
+  readonly runsLevel?: string;
 }
 
 /** One pour as it lies in the mould. */
-export interface Layer {
+export interface Layer extends Lie {
+  readonly volumeMl: Millilitres;
+  /** how it lay before it ran level */
+  readonly before?: Lie;
+}
+
+/** Where a pour lies. */
+export interface Lie {
   readonly tilt: Tilt;
   /** unit normal of the surface and its offset: the surface is `up . x = offset`, mm */
   readonly up: Vec3;
   readonly offset: number;
-  readonly volumeMl: Millilitres;
   /** rise of the surface over the lowest point that was open, square to the surface */
   readonly riseMm: Millimetres;
   /** the region it fills; a column standing in it is part of the region and filled once it is pulled */
@@ -67,6 +75,35 @@ function levelWanted(wish: Wish, up: Vec3, lowest: Millimetres): Millimetres {
   return wish.kind === 'point' ? dot(up, wish.point) : -Infinity;
 }
 
+/** Pours that were fluid together as they lie once the mould is set level: each keeps its volume. */
+export function runLevel(
+  layers: readonly Layer[],
+  under: Pick<Layer, 'space' | 'blocked'>,
+): Pick<Layer, 'space' | 'blocked'> & { readonly layers: readonly Layer[] } {
+  let { space, blocked } = under;
+  const up = upOf(LEVEL);
+  const level = layers.map(({ volumeMl, before: _before, ...lie }): Layer => {
+    const profile = openProfile([{ solid: space, blocked }], up);
+    const offset = profile.levelOf(Math.min(profile.total, volumeMl * MM3_PER_ML));
+    const parts = clip(space, { normal: up, offset });
+    const layer: Layer = {
+      tilt: LEVEL,
+      up,
+      offset,
+      volumeMl,
+      riseMm: offset - profile.lowest,
+      solid: parts.below,
+      space,
+      blocked,
+      before: lie,
+    };
+    space = parts.above;
+    blocked = blocked && emptied(clip(blocked, { normal: up, offset }).above);
+    return layer;
+  });
+  return { layers: level, space, blocked };
+}
+
 function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres): Stack {
   const layers: Layer[] = [];
   let space = room.solid;
@@ -75,7 +112,11 @@ function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres):
   let filled = 0;
   let asked = 0;
   let fault: StackFault | undefined;
-  for (const [index, { tilt, wish }] of pours.entries()) {
+  /** those that run level together, and what was open before the first of them */
+  let fluid: Layer[] = [];
+  let under = { space, blocked };
+  for (const [index, { tilt, wish, runsLevel }] of pours.entries()) {
+    if (fluid.length === 0) under = { space, blocked };
     const up = upOf(tilt);
     const profile = openProfile([{ solid: space, blocked }], up);
     const wantedLevel = levelWanted(wish, up, profile.lowest);
@@ -95,7 +136,7 @@ function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres):
     const volume = Math.min(wanted, left);
     const offset = profile.levelOf(volume);
     const parts = clip(space, { normal: up, offset });
-    layers.push({
+    const layer: Layer = {
       tilt,
       up,
       offset,
@@ -104,11 +145,19 @@ function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres):
       solid: parts.below,
       space,
       blocked,
-    });
+    };
+    layers.push(layer);
     space = parts.above;
     blocked = blocked && emptied(clip(blocked, { normal: up, offset }).above);
     filled += volume;
     asked += wanted;
+    fluid = runsLevel === undefined ? [] : [...fluid, layer];
+    if (runsLevel !== undefined && pours[index + 1]?.runsLevel !== runsLevel) {
+      const level = runLevel(fluid, under);
+      layers.splice(layers.length - fluid.length, fluid.length, ...level.layers);
+      ({ space, blocked } = level);
+      fluid = [];
+    }
   }
   const stack = { layers, filledMl: filled / MM3_PER_ML, wantedMl: asked / MM3_PER_ML };
   return fault ? { ...stack, fault } : stack;

@@ -1,5 +1,7 @@
-import type { PouredLayer } from '../fill/layers.ts';
+import { beforeSettling, type PouredLayer } from '../fill/layers.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
+import { slopeToLevel, spaceUpTo, type Slope } from '../flow/settle.ts';
+import { runLevel } from '../mould/stack.ts';
 import type { Box } from '../flow/box.ts';
 import type { Move, Spot } from '../flow/spec.ts';
 import { clip } from '../geometry/clip.ts';
@@ -14,6 +16,7 @@ import { nthOf, type Block, type Body } from './body.ts';
 import { fillOf, numbering, risesOf, wireMove } from './moves.ts';
 import { pathsOf } from './paths.ts';
 import { asPouredLayer, sculpted } from './sculpted.ts';
+import { levelledPaths, levelledWire, type ToLevel } from './sloping.ts';
 
 /** `hand`: 0 as drawn, 1 with the waver of a hand. */
 type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry'> & { readonly hand?: number };
@@ -60,9 +63,12 @@ interface Stretch {
   readonly steps: Step[];
 }
 
-/** A step that pushes about what is fluid. */
+/** A step that pushes about what is fluid; setting the mould level does. */
 const pushes = (step: Step): boolean =>
-  step.kind === 'stroke' || step.kind === 'wire' || (step.kind === 'pour' && step.pattern !== undefined);
+  step.kind === 'stroke' ||
+  step.kind === 'wire' ||
+  (step.kind === 'tilt' && step.fluid === true) ||
+  (step.kind === 'pour' && step.pattern !== undefined);
 
 const isMoved = ({ steps }: Stretch): boolean => steps.some(pushes);
 
@@ -72,6 +78,7 @@ function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): re
   let now: Stretch | undefined;
   for (const step of steps) {
     if (step.kind === 'wait' || step.kind === 'tilt' || step.kind === 'scrape') {
+      if (step.kind === 'tilt' && step.fluid) now?.steps.push(step);
       now = undefined;
       continue;
     }
@@ -99,15 +106,56 @@ export const canBeScraped = ({ plan, stack }: Pick<Laid, 'plan' | 'stack'>, laye
     stack.layers.filter((l) => l.room === layer.room),
   ).some((s) => isAlone(s) && s.layers.includes(layer));
 
+/**
+ * What went on in a stretch as one block. In a tilted mould it is told as it would lie level: each place of it by its share of the volume. What is drawn through it there
+ * goes where its way would then be.
+ */
 function blockOf(
+  laid: Pick<Laid, 'plan' | 'geometry'>,
+  room: Room,
+  stretch: Stretch,
+  hand: number,
+): Block | undefined {
+  const [first] = stretch.layers;
+  const last = stretch.layers.at(-1);
+  if (!first || !last) return undefined;
+  const sloping = last.settled ?? last;
+  if (sloping.up[2] > 1 - 1e-12 || first.blocked) return movedBlock(laid, room, stretch, hand, undefined);
+  const run = last.settled ? undefined : runLevel(stretch.layers, first).layers;
+  const level = stretch.layers.map((l, i): PouredLayer => ({ ...l, ...run?.[i] }));
+  const head = Math.max(
+    level.at(-1)?.offset ?? 0,
+    ...corners(clip(first.space, { normal: sloping.up, offset: sloping.offset }).below).map((p) => p[2]),
+  );
+  const slope: Slope = { up: sloping.up, offset: sloping.offset, space: spaceUpTo(first.space, head) };
+  const block = movedBlock(laid, room, { ...stretch, layers: level }, hand, slopeToLevel(slope));
+  if (!block || last.settled || block.content.kind !== 'moved') return block;
+  const { keys, spec } = block.content;
+  return {
+    ...block,
+    layers: [first, ...stretch.layers.slice(1)],
+    content: {
+      kind: 'tilted',
+      keys,
+      key: `${spec.key} ${JSON.stringify([slope.up, slope.offset])}`,
+      tilted: { level: spec, slope },
+    },
+    solid: clip(first.space, { normal: last.up, offset: last.offset }).below,
+  };
+}
+
+function movedBlock(
   { plan, geometry: { floor } }: Pick<Laid, 'plan' | 'geometry'>,
   room: Room,
   { layers, steps }: Stretch,
   hand: number,
+  toLevel: ToLevel | undefined,
 ): Block | undefined {
   const [first, ...others] = layers;
   const last = layers.at(-1);
   if (!first || !last) return undefined;
+  const { up, offset } = last.settled ?? last;
+  const sloping = (x: number, y: number): Millimetres => (offset - up[0] * x - up[1] * y) / up[2];
   const plane = { normal: last.up, offset: last.offset };
   const region = clip(first.space, plane).below;
   if (region.faces.length === 0) return undefined;
@@ -123,17 +171,21 @@ function blockOf(
         const layer = layers.find((l) => l.pour.id === step.id);
         return layer ? risesOf(layer, box, column, numbers) : [];
       }
-      case 'stroke':
+      case 'stroke': {
+        const paths = pathsOf(step.path, box, freeOf(step.path, column, pull >= 0 && pull < i));
         return [
           {
             does: 'stroke',
-            paths: pathsOf(step.path, box, freeOf(step.path, column, pull >= 0 && pull < i)),
+            paths: toLevel ? levelledPaths(paths, toLevel, sloping) : paths,
             widthMm: STICK_WIDTH[step.end],
             depthMm: step.depthMm,
           },
         ];
+      }
       case 'wire':
-        return [wireMove(step, box, floor)];
+        return [
+          toLevel ? levelledWire(wireMove(step, box, floor), toLevel, box) : wireMove(step, box, floor),
+        ];
       case 'pull':
         return [fillOf(plan, layers, numbers)];
       default:
@@ -151,9 +203,13 @@ function blockOf(
   };
 }
 
-/** A layer as it stands when all steps of a plan are done: before its scraping, all of it is there. */
+/** A layer as it stands when all steps of a plan are done: before its scraping, all of it is there; before the mould is set level, it slopes. */
 export function standing({ steps }: Pick<Plan, 'steps'>, layer: PouredLayer): PouredLayer {
-  const { scraping } = layer;
+  const { scraping, settled } = layer;
+  if (settled && !steps.some((s) => s.id === settled.by)) {
+    const { settled: _settled, ...sloping } = beforeSettling(layer);
+    return sloping;
+  }
   if (!scraping || steps.some((s) => s.id === scraping.scrape.id)) return layer;
   return asPouredLayer({ ...layer, scraping });
 }

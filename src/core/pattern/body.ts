@@ -1,4 +1,5 @@
 import type { PouredLayer } from '../fill/layers.ts';
+import type { TiltedSpec } from '../flow/settle.ts';
 import type { BlockSpec, ScrapedSpec } from '../flow/spec.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Room } from '../mould/rooms.ts';
@@ -9,6 +10,8 @@ export type Content = {
   readonly keys: readonly string[];
 } & (
   | { readonly kind: 'moved'; readonly spec: BlockSpec }
+  /** the same, sloping in a tilted mould */
+  | { readonly kind: 'tilted'; readonly key: string; readonly tilted: TiltedSpec }
   /** layers scraped to a profile, where they meet what lies over them */
   | { readonly kind: 'scraped'; readonly key: string; readonly scraped: ScrapedSpec }
 );
@@ -36,12 +39,18 @@ export const solidOf = (body: Body): Polyhedron =>
   body.kind === 'layer' ? body.layer.solid : body.block.solid;
 
 /** Everything of a content that has to be made ready before it can be read. */
-export const specsOf = (content: Content): readonly BlockSpec[] =>
-  content.kind === 'moved'
-    ? [content.spec]
-    : [...content.scraped.under, ...content.scraped.cuts.flatMap((c) => c.over)].flatMap(
+export function specsOf(content: Content): readonly BlockSpec[] {
+  switch (content.kind) {
+    case 'moved':
+      return [content.spec];
+    case 'tilted':
+      return [content.tilted.level];
+    case 'scraped':
+      return [...content.scraped.under, ...content.scraped.cuts.flatMap((c) => c.over)].flatMap(
         (l) => l.block ?? [],
       );
+  }
+}
 
 /** Alike for contents that are alike. */
 export const keyOf = (content: Content): string =>

@@ -185,7 +185,7 @@ export const wireLong = ({ lies, longMm }: Wire, floor: Size): Millimetres =>
   longMm ?? (lies === 'lengthwise' ? floor.length : floor.width) - WIRE_SPARE;
 
 /** A wire as what it does to the block: it lies in the middle of the mould's length. */
-export function wireMove(wire: Wire, box: Box, floor: Size): Move {
+export function wireMove(wire: Wire, box: Box, floor: Size): Extract<Move, { does: 'wire' }> {
   const along = wire.lies === 'lengthwise';
   const middle = along ? (box.y0 + box.y1) / 2 : (box.x0 + box.x1) / 2;
   const half = wireLong(wire, floor) / 2;

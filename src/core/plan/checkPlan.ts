@@ -78,6 +78,20 @@ const ombresInRounds = (plan: Plan): Fault[] =>
       : [],
   );
 
+/** Fluid batter is set level, not turned over to another slope. */
+const fluidTurns = (plan: Plan): Fault[] =>
+  plan.steps.flatMap((s, i) =>
+    s.kind === 'tilt' && s.fluid && (s.rollDeg !== 0 || s.pitchDeg !== 0)
+      ? [
+          {
+            code: 'fluid-not-level' as const,
+            message: `only a mould that is set level has batter run level in it, and this one is turned by ${s.rollDeg || s.pitchDeg}°`,
+            at: `steps.${i}.fluid`,
+          },
+        ]
+      : [],
+  );
+
 /** A scraper's edge has one height at each place. */
 const edges = (plan: Plan): Fault[] =>
   plan.steps.flatMap((s, i) => {
@@ -127,6 +141,7 @@ const rules = (plan: Plan): Fault[] => [
   ...colours(plan),
   ...ombresInRounds(plan),
   ...edges(plan),
+  ...fluidTurns(plan),
   ...letters(plan),
   ...unknownPots(plan),
 ];

@@ -78,6 +78,8 @@ const tilt = v.strictObject({
   pitchDeg: degrees(-60, 60),
   /** absent: the angles alone are given */
   props: v.optional(listOf(putUnder, 4, 'at most four props', 1, 'a prop is wanted')),
+  /** set level while what was poured last is still fluid: it runs level */
+  fluid: v.optional(v.literal(true)),
 });
 
 const wait = v.strictObject({

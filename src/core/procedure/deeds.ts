@@ -139,7 +139,7 @@ export type Deed =
     }
   // mould
   | ({ readonly does: 'wait'; readonly until: Wait['until'] } & InMould)
-  | ({ readonly does: 'set-level' } & InMould)
+  | ({ readonly does: 'set-level'; readonly fluid: boolean } & InMould)
   | ({
       readonly does: 'prop';
       readonly props: readonly PutUnder[];

@@ -11,6 +11,7 @@ export type FaultCode =
   | 'dose-from-pour'
   | 'edge-turns-back'
   | 'empty'
+  | 'fluid-not-level'
   | 'late-oil-early'
   | 'layers-out-of-range'
   | 'left-twice'

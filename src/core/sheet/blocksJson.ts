@@ -11,8 +11,10 @@ import { holeVolumeMl } from '../pattern/hole.ts';
 import { heldKey } from '../plan/sources.ts';
 import { finish } from '../task/task.ts';
 
-function movedJson({ layers }: Block, content: Extract<Content, { kind: 'moved' }>): object {
-  const shown = simulatedVolumes(content.keys, finish(prepare(content.spec)));
+function movedJson({ layers }: Block, content: Extract<Content, { kind: 'moved' | 'tilted' }>): object {
+  // sloping keeps its volumes: it is looked at as it would lie level
+  const spec = content.kind === 'moved' ? content.spec : content.tilted.level;
+  const shown = simulatedVolumes(content.keys, finish(prepare(spec)));
   const parts = layers.flatMap((l) =>
     l.parts.map((p) => ({ key: p.key, pot: p.pot.id, pouredMl: l.volumeMl * p.share })),
   );
@@ -84,7 +86,7 @@ function scrapedJson({ stack }: MouldFacts, bodies: readonly Body[]): readonly o
 export function blocksJson(facts: MouldFacts): readonly object[] {
   const bodies = bodiesOf(facts);
   const moved = bodies.flatMap((b) =>
-    b.kind === 'block' && b.block.content.kind === 'moved' ? [movedJson(b.block, b.block.content)] : [],
+    b.kind === 'block' && b.block.content.kind !== 'scraped' ? [movedJson(b.block, b.block.content)] : [],
   );
   return [...moved, ...scrapedJson(facts, bodies)];
 }

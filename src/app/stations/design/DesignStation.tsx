@@ -4,6 +4,7 @@ import { evenAll } from '../../../core/edit/even.ts';
 import { addPot } from '../../../core/edit/pots.ts';
 import { hasPatterns } from '../../../core/pattern/blocks.ts';
 import { addPour } from '../../../core/edit/pours.ts';
+import { beforeSettling } from '../../../core/fill/layers.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { Group, Station } from '../../parts/Station.tsx';
@@ -25,7 +26,8 @@ export function DesignStation() {
   const { plan, computed, edit, follows } = useBench();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
-  const layer = computed.stack.layers.find((l) => l.pour.id === chosen);
+  const laid = computed.stack.layers.find((l) => l.pour.id === chosen);
+  const layer = laid && beforeSettling(laid);
   const stroke = plan.steps.find((s) => s.kind === 'stroke' && s.id === chosen);
   const scrape = plan.steps.find((s) => s.kind === 'scrape' && s.id === chosen);
   const wire = plan.steps.find((s) => s.kind === 'wire' && s.id === chosen);

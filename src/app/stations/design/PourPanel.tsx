@@ -42,7 +42,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
   const { pour } = layer;
   const [pot] = layer.pots;
   const rooms = computed.geometry.rooms.length;
-  const index = computed.stack.layers.indexOf(layer);
+  const index = computed.stack.layers.findIndex((l) => l.pour.id === pour.id);
   const count = computed.stack.layers.length;
   const choose = (id: string | null): void => {
     dispatch(pourChosen(id));

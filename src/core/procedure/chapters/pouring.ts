@@ -80,7 +80,7 @@ function tilting(going: Going, step: TiltStep): Draft[] {
     const mould = named(inNamed(going, m.use.id));
     const angles = [tilt.rollDeg, tilt.pitchDeg].filter((d) => d !== 0);
     const deed: Deed = isLevel(tilt)
-      ? { does: 'set-level', ...mould }
+      ? { does: 'set-level', fluid: tilt.fluid === true, ...mould }
       : { does: 'prop', props: putUnder(m, tilt), angles, ...mould };
     const id = m.use.design === 'as-first' ? `${step.id}:${m.use.id}` : step.id;
     return [{ id, chapter: 'pour', step: step.id, deed }];

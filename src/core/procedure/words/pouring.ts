@@ -56,7 +56,14 @@ export const pouringWords: WordsFor<'wait' | 'set-level' | 'prop' | 'pour' | 'to
         : `Wait until the last layer is ${stagePhrase(until.stage)} (${formatShort(until.stage, 1)} of 5): it must not wobble.`,
     ),
   }),
-  'set-level': ({ mould }) => ({ text: inMould(mould, 'Take the prop away and set the mould level.') }),
+  'set-level': ({ fluid, mould }) => ({
+    text: inMould(
+      mould,
+      fluid
+        ? 'Take the prop away and set the mould level at once, slowly, while all of it is fluid: it runs level.'
+        : 'Take the prop away and set the mould level.',
+    ),
+  }),
   prop: (deed) => ({ text: inMould(deed.mould, propping(deed)) }),
   pour: (deed, say) => ({ text: pouring(deed, say) }),
   top: ({ column }) => ({

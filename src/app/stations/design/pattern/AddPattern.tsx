@@ -1,9 +1,12 @@
 import { addPattern, addPull, addStroke, firstPlace } from '../../../../core/edit/pattern.ts';
+import { settleAtEnd } from '../../../../core/edit/tilt.ts';
 import { addWire } from '../../../../core/edit/wire.ts';
 import type { WireWay } from '../../../../core/pattern/wirePath.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
 import type { Place, StickPath } from '../../../../core/plan/patternSchema.ts';
 import type { Plan } from '../../../../core/plan/planSchema.ts';
+import { isLevel, LEVEL } from '../../../../core/mould/tilt.ts';
+import { poursOf } from '../../../../core/plan/pours.ts';
 import type { StepId } from '../../../../core/validate/ids.ts';
 import { removeStep } from '../../../../core/edit/pours.ts';
 import { pourChosen, viewShown, type LoafViewName } from '../../../../store/deskSlice.ts';
@@ -23,6 +26,8 @@ export function AddPattern() {
   const chosen = useAppSelector((s) => s.desk.chosen);
   const pull = plan.steps.find((s) => s.kind === 'pull');
   const pours = plan.steps.some((s) => s.kind === 'pour');
+  const fluid = plan.steps.find((s) => s.kind === 'tilt' && s.fluid);
+  const propped = !isLevel(poursOf(plan).at(-1)?.tilt ?? LEVEL);
   /** A new step, chosen, in the view that it is seen best in. */
   const put = (
     make: (p: Plan) => { readonly plan: Plan; readonly stepId: StepId },
@@ -85,6 +90,19 @@ export function AddPattern() {
           ]}
           onPick={wire}
         />
+      )}
+      {(fluid ?? propped) && (
+        <label className="flex cursor-pointer items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="size-4 accent-(--color-primary)"
+            checked={fluid !== undefined}
+            onChange={() => {
+              edit((p) => (fluid ? removeStep(p, fluid.id) : settleAtEnd(p)));
+            }}
+          />
+          Set it level at the end, while all is fluid: it runs level
+        </label>
       )}
       {plan.mould.column && pours && (
         <label className="flex cursor-pointer items-center gap-2 text-sm">

@@ -8,7 +8,9 @@ import { pourChosen } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
+import { isLevel } from '../../../../core/mould/tilt.ts';
 import { AmountFields } from '../AmountFields.tsx';
+import { TiltFields } from '../TiltFields.tsx';
 import { HowPoured } from './HowPoured.tsx';
 import { NeedsAndFails } from './NeedsAndFails.tsx';
 import { PictureOrders } from './PictureOrders.tsx';
@@ -27,7 +29,7 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
   const dispatch = useAppDispatch();
   const { pour } = layer;
   const { layers } = computed.stack;
-  const index = layers.indexOf(layer);
+  const index = layers.findIndex((l) => l.pour.id === pour.id);
   const rooms = computed.geometry.rooms.length;
   const know = KNOW_HOW[pattern.place.at];
   const choose = (id: string | null): void => {
@@ -65,6 +67,12 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
       {!isOneJug(pattern.place) && <RoundBars layer={layer} />}
       <AmountFields layer={layer} />
       <PlaceFields pour={pour} place={pattern.place} />
+      <details open={!isLevel(layer.tilt)}>
+        <summary className="cursor-pointer text-sm font-semibold">The mould is propped</summary>
+        <div className="mt-2">
+          <TiltFields layer={layer} />
+        </div>
+      </details>
       {rooms > 1 && (
         <Picker
           label="Into compartment"

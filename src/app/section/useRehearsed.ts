@@ -44,12 +44,13 @@ export function useRehearsed(): Rehearsed {
   const step = plan.steps[stepAt];
   const done = plan.steps.slice(0, stepAt + 1).map((s) => s.id);
   const index = stack.layers.findLastIndex((l) => done.includes(l.pour.id));
-  const here = moment === 'pour' ? stack.layers[index] : undefined;
+  const shown = moment === 'pour' && index >= 0;
   const layers = useMemo(() => {
-    if (!here) return stack.layers;
+    if (!shown) return stack.layers;
     const steps = plan.steps.slice(0, stepAt + 1);
     return stack.layers.slice(0, index + 1).map((l) => standing({ steps }, l));
-  }, [here, stack, index, plan.steps, stepAt]);
+  }, [shown, stack, index, plan.steps, stepAt]);
+  const here = shown ? layers[index] : undefined;
   // what is rehearsed is what the loaf would be if nothing followed
   const bodies = useMemo(
     () => bodiesOf(here && step ? upTo(computed, step.id, layers) : computed),

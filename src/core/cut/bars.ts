@@ -10,6 +10,7 @@ import { totalHeldBack } from '../plan/pours.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
 import { blockBars, piecesIn } from './blockBars.ts';
 import { piecesOf, type Piece } from './pieces.ts';
+import { planedLayers } from './planed.ts';
 
 /** The bars of one place along a piece: from `startMm` to `endMm` of its length, 0 at its near end or at the floor. */
 export interface Bar {
@@ -58,6 +59,8 @@ export interface BarCut {
   readonly stripMm: Millimetres;
   /** one entry a place, piece by piece */
   readonly bars: readonly Bar[];
+  /** planed off their mould faces */
+  readonly planeMm?: Millimetres;
   /** where blocks are sliced */
   readonly sliced?: Sliced;
   /** the longest that is left past a last bar's cut, before the far trim */
@@ -122,6 +125,7 @@ export function cutBars(
   const pieces = piecesOf(plan.mould, geometry, fill.heightMm);
   const heldG = totalHeldBack(plan) / plan.fill.copies;
   const holeG = holeMassG(stack.layers);
+  const planed = cavity ? stack.layers : planedLayers(stack.layers, plan.cut);
   const filled = holeG > 0 ? Math.min(1, heldG / holeG) : 1;
   const topG = Math.max(0, heldG - holeG);
   const area = pieces.reduce((s, p) => s + p.widthMm * p.lengthMm, 0);
@@ -139,7 +143,7 @@ export function cutBars(
     const strip = stripOf(piece);
     if (strip <= 0) return [];
     const room = geometry.rooms[piece.room];
-    const layers = stack.layers.filter((l) => l.room === room);
+    const layers = planed.filter((l) => l.room === room);
     const { volumeTo, massTo } = slicesOf(piece, layers, filled);
     const share = strip / piece.widthMm;
     // g of the top on a mm of this piece, all its strips
@@ -207,6 +211,7 @@ export function cutBars(
     count: bars.reduce((s, b) => s + b.strips, 0),
     stripMm: Math.max(...pieces.map(stripOf)),
     bars,
+    ...(cavity || cut.planeMm === undefined ? {} : { planeMm: cut.planeMm }),
     ...(longest && way
       ? {
           sliced: {

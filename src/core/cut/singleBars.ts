@@ -5,6 +5,7 @@ import type { Polyhedron } from '../geometry/polyhedron.ts';
 import { volumeOf } from '../geometry/volume.ts';
 import type { Grams, Millimetres } from '../units/quantity.ts';
 import type { Bar, BarCut } from './bars.ts';
+import { planedLayers } from './planed.ts';
 
 /** What of a mould a bar lay against, apart from the walls that all bars of a loaf share. */
 export type Beside = 'near end' | 'far end' | 'left wall' | 'right wall' | 'foot' | 'top';
@@ -59,11 +60,12 @@ const FAR = 1e6;
 /** Every bar of one mould: piece by piece, from the near end or the foot, each place from the left. */
 export function singleBars(facts: Cutting): readonly SingleBar[] {
   const { cut, geometry, stack } = facts;
+  const planed = planedLayers(stack.layers, cut);
   const all = cut.bars.flatMap((place): Omit<SingleBar, 'centre'>[] => {
     const { piece } = place;
     const own = cut.bars.filter((b) => b.piece === piece);
     const room = geometry.rooms[piece.room];
-    const layers = stack.layers.filter((l) => l.room === room);
+    const layers = planed.filter((l) => l.room === room);
     const { strips, stripMm: widthMm, slice } = place;
     const upright = slice?.by === 'lengthwise' ? slice : undefined;
     const kerfMm = strips > 1 ? (piece.widthMm - strips * widthMm) / (strips - 1) : 0;

@@ -22,6 +22,14 @@ export function usualLength(
 /** Common practice, no source. */
 const USUAL_LONG = 80;
 
+/** So much planed off the bars' mould faces; 0: nothing. */
+export const planedBy =
+  (planeMm: Millimetres) =>
+  (plan: Plan): Plan => {
+    const { planeMm: _was, ...cut } = plan.cut;
+    return { ...plan, cut: planeMm > 0 ? { ...cut, planeMm } : cut };
+  };
+
 /** The loaf lies on its side to be cut, or not. */
 export const lainOnSide =
   (onSide: boolean) =>

@@ -1,10 +1,13 @@
 import type { Slice } from '../cut/bars.ts';
+import { planedSolid } from '../cut/planed.ts';
 import type { SingleBar } from '../cut/singleBars.ts';
+import { isCavity } from '../mould/schema.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
+import { corners } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { ViewPoint } from '../mould/sectionView.ts';
 import { bodiesOf } from '../pattern/blocks.ts';
-import { roomOf, type Body } from '../pattern/body.ts';
+import { roomOf, solidOf, type Body } from '../pattern/body.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { faceAt, faceLevel, type Band, type Face } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
@@ -83,6 +86,13 @@ const along = (face: Face, stretch: Stretch): Face => {
   return within(face.map(lain), stretch).map(lain);
 };
 
+/** A place along an axis, or as near to it as anything is left: an end can be planed off. */
+function inside(bodies: readonly Body[], axis: 0 | 1 | 2, at: Millimetres): Millimetres {
+  const all = bodies.flatMap((b) => corners(solidOf(b)).map((p) => p[axis]));
+  if (all.length === 0) return at;
+  return Math.min(Math.max(...all) - INSIDE, Math.max(Math.min(...all) + INSIDE, at));
+}
+
 /** The two faces of a slice of a block: `near` is the one below, or on the left, as it is seen with the slice turned over. */
 function sideOfSlice(
   bodies: readonly Body[],
@@ -92,7 +102,8 @@ function sideOfSlice(
   side: Exclude<Side, 'top'>,
   headMm: Millimetres,
 ): FramedFace {
-  const at = side === 'near' ? slice.fromMm + INSIDE : slice.toMm - INSIDE;
+  const axis = slice.by === 'floor' ? 2 : 0;
+  const at = inside(bodies, axis, side === 'near' ? slice.fromMm + INSIDE : slice.toMm - INSIDE);
   const turnedOver = (face: Face): Face => (side === 'near' ? mirrored(face) : face);
   if (slice.by === 'floor') {
     const level = along(within(faceLevel(bodies, at), across), { from, to, middle });
@@ -115,14 +126,25 @@ function sideOfSlice(
   });
 }
 
+/** What is left of a body once its mould faces are planed off; a cavity's bar is not cut, and so not planed. */
+function planedBody(body: Body, { cut: { planeMm }, mould }: Laid['plan']): Body {
+  if (planeMm === undefined || isCavity(mould)) return body;
+  const solid = planedSolid(roomOf(body), planeMm, solidOf(body));
+  return body.kind === 'layer'
+    ? { kind: 'layer', layer: { ...body.layer, solid } }
+    : { kind: 'block', block: { ...body.block, solid } };
+}
+
 /**
  * A side of one bar: the near and the far cut as they are looked at with the bar turned towards one, the far one mirrored; the top from
  * above, its near cut at the foot. A disc of a standing tube has its foot for near, its head for far, and no top.
  */
 export function sideOfBar(laid: Laid, bar: SingleBar, side: Side): FramedFace {
-  const { geometry, fill } = laid;
+  const { geometry, fill, plan } = laid;
   const room = geometry.rooms[bar.place.piece.room];
-  const bodies = bodiesOf(laid).filter((b) => roomOf(b) === room);
+  const bodies = bodiesOf(laid)
+    .filter((b) => roomOf(b) === room)
+    .map((b) => planedBody(b, plan));
   const { piece, startMm, endMm } = bar.place;
   const [start, end] = [piece.fromMm + startMm, piece.fromMm + endMm];
   const half = bar.widthMm / 2;
@@ -138,7 +160,7 @@ export function sideOfBar(laid: Laid, bar: SingleBar, side: Side): FramedFace {
     const block: Stretch = { from: start, to: end, middle: (start + end) / 2 };
     return sideOfSlice(bodies, block, { ...across, half }, slice, side, fill.heightMm);
   }
-  const at = side === 'near' ? start + INSIDE : end - INSIDE;
+  const at = inside(bodies, piece.axis === 'z' ? 2 : 1, side === 'near' ? start + INSIDE : end - INSIDE);
   const face = within(piece.axis === 'z' ? faceLevel(bodies, at) : faceAt(bodies, 'section', at), across);
   // the near cut of a loaf and the head of a disc are looked at as they are laid out
   const shown = (side === 'near') === (piece.axis === 'y') ? face : mirrored(face);

@@ -45,6 +45,8 @@ export const cutSchema = v.strictObject({
   kerfMm: lengthMm(0, 10),
   trimStartMm: lengthMm(0, 200),
   trimEndMm: lengthMm(0, 200),
+  /** planed off the dull faces that lay against the mould, once the bars are cut; nothing when absent */
+  planeMm: v.optional(lengthMm(0.1, 5)),
   /** cut with slots or wires at an even distance, in a cutter that takes pieces no longer than this */
   cutter: v.optional(
     v.strictObject({ name: name(60), pitchMm: lengthMm(2, 200), longestMm: lengthMm(20, 2000) }),

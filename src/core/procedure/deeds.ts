@@ -206,5 +206,7 @@ export type Deed =
       readonly sliced?: Sliced;
       readonly onSide: boolean;
       readonly trimStartMm: Millimetres;
+      /** off the faces that lay against the mould; 0: nothing */
+      readonly planeMm: Millimetres;
       readonly trimEndMm: Millimetres;
     } & InMould);

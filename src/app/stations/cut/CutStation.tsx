@@ -2,7 +2,7 @@ import { WATER_LOST_IN_CURE } from '../../../core/batter/fragranceLimit.ts';
 import { barsText } from '../../../core/cut/barsText.ts';
 import { isCavity } from '../../../core/mould/schema.ts';
 import type { CutSettings } from '../../../core/plan/planSchema.ts';
-import { lainOnSide } from '../../../core/cut/way.ts';
+import { lainOnSide, planedBy } from '../../../core/cut/way.ts';
 import { plural } from '../../../core/units/words.ts';
 import { formatNumber } from '../../../core/units/format.ts';
 import { Fact } from '../../parts/Fact.tsx';
@@ -83,6 +83,12 @@ export function CutStation() {
               label={stands ? 'Trim, top' : 'Trim, far end'}
               value={plan.cut.trimEndMm}
               onValue={(trimEndMm, g) => put({ trimEndMm }, g)}
+            />
+            <LengthField
+              label="Planed off"
+              hint="The dull faces that lay against the mould."
+              value={plan.cut.planeMm ?? 0}
+              onValue={(planeMm, g) => edit(planedBy(planeMm), g)}
             />
           </div>
           {!way && !stands && (

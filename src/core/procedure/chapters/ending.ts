@@ -63,6 +63,7 @@ function cutDeed({ plan, cut, use }: MouldFacts, mould: { readonly mould?: strin
     onSide: plan.cut.onSide === true,
     trimStartMm: plan.cut.trimStartMm,
     trimEndMm: plan.cut.trimEndMm,
+    planeMm: cut.planeMm ?? 0,
     ...mould,
   };
 }

@@ -25,16 +25,18 @@ function cutting(deed: Cutting, { length }: Saying): string {
   const inAll = moulds > 1 ? `, ${bars * moulds} in all from ${moulds} moulds` : '';
   const [start, end] = discs ? ['foot', 'top'] : ['near end', 'far end'];
   const apart = pieces > 1 ? `, each of the ${pieces} pieces by itself` : '';
+  const planed =
+    deed.planeMm > 0 ? ` Plane ${length(deed.planeMm)} off the dull faces that lay against the mould.` : '';
   const { sliced } = deed;
   if (sliced) {
     const { by, longMm, blocks, slices, across } = sliced;
     const how = by === 'floor' ? 'parallel to the floor' : 'upright along its length';
     const rest = across > 0 ? `; cut what is left of the length across, ${plural(across, 'bar')}` : '';
-    return `Cut across into ${plural(blocks, 'block')} of ${length(longMm)}${apart}, and slice each ${how} into ${slices} of ${length(deed.thickMm)}${rest}: ${plural(bars, 'bar')}${each}${inAll}. ${length(deed.trimStartMm)} trimmed at the ${start} and ${length(deed.trimEndMm)} at the ${end}. Cure 4 to 6 weeks.`;
+    return `Cut across into ${plural(blocks, 'block')} of ${length(longMm)}${apart}, and slice each ${how} into ${slices} of ${length(deed.thickMm)}${rest}: ${plural(bars, 'bar')}${each}${inAll}. ${length(deed.trimStartMm)} trimmed at the ${start} and ${length(deed.trimEndMm)} at the ${end}.${planed} Cure 4 to 6 weeks.`;
   }
   const lain = deed.onSide ? 'Lay the loaf on its side, so that nothing drags through the faces. ' : '';
   const strips = !discs && deed.strips > 1 ? `, in ${deed.strips} strips across` : '';
-  return `${lain}Cut ${bars} ${discs ? 'discs' : 'bars'} of ${length(deed.thickMm)}${each}${inAll}${apart}; ${length(deed.trimStartMm)} trimmed at the ${start} and ${length(deed.trimEndMm)} at the ${end}${strips}. Cure 4 to 6 weeks.`;
+  return `${lain}Cut ${bars} ${discs ? 'discs' : 'bars'} of ${length(deed.thickMm)}${each}${inAll}${apart}; ${length(deed.trimStartMm)} trimmed at the ${start} and ${length(deed.trimEndMm)} at the ${end}${strips}.${planed} Cure 4 to 6 weeks.`;
 }
 
 export const endingWords: WordsFor<'finish' | 'unmould' | 'press-out' | 'cut'> = {

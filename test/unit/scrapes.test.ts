@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { computePlan, type Computed } from '../../src/core/computed/compute.ts';
 import { addPattern } from '../../src/core/edit/pattern.ts';
-import { removeStep } from '../../src/core/edit/pours.ts';
+import { removeStep, setRough } from '../../src/core/edit/pours.ts';
 import {
   addEdgePoint,
   addScrape,
@@ -38,10 +38,7 @@ import { simulatedMl } from '../support/simulated.ts';
 
 const BOX: Shape = { kind: 'box', lengthMm: 160, widthMm: 90, heightMm: 80 };
 /** Those that a scraper can be pulled through. */
-const SHAPES: readonly Shape[] = [
-  BOX,
-  ...OTHER_SHAPES.filter((s) => s.kind !== 'tube'),
-];
+const SHAPES: readonly Shape[] = [BOX, ...OTHER_SHAPES.filter((s) => s.kind !== 'tube')];
 
 const scrapeOf = (id: string, change: Partial<Scrape> = {}): Scrape => ({
   id,
@@ -342,6 +339,64 @@ function toAndFro(to: Scrape['to'], change: Partial<Plan> = {}): Plan {
 const potG = (computed: Computed, id: string): number =>
   computed.weights!.pots.find((p) => p.pot.id === id)!.batterG;
 
+describe('layers left rough', () => {
+  const rough = (plan: Plan, id: string, roughMm: number): Plan => setRough(plan, id, roughMm);
+
+  it('keep their volumes, in every mould, one over another, over a profile and under a pour down a wall', () => {
+    for (const shape of [...SHAPES, ...OTHER_SHAPES.filter((s) => s.kind === 'tube')]) {
+      const plan = rough(rough(layered(shape, [3, 2, 2, 3]), 's1', 9), 's2', 6);
+      expectConserved(plan, 0.006, shape.kind);
+    }
+    const over = rough(
+      layered(BOX, [3, 2, 3], { s1: [scrapeOf('r1', { reliefMm: 6, depthMm: 6 })] }),
+      's2',
+      5,
+    );
+    expectConserved(over, 0.006, 'over a profile');
+    const walled = addPattern(rough(layered(BOX, [3, 2]), 's1', 8), { at: 'wall', wall: 'left' }).plan;
+    expectConserved(walled, 0.008, 'under a wall pour');
+  });
+
+  it('go as far up as down about the height that their volume gives, and differ from each other', () => {
+    const laid = firstOf(rough(rough(layered(BOX, [3, 3, 3]), 's1', 8), 's2', 8));
+    const [one, two] = laid.stack.layers.map((l) => l.rough);
+    expect(one!.highestMm - one!.lowestMm).to.be.closeTo(8, 1e-6);
+    const middle = laid.stack.layers[0]!.offset;
+    expect(one!.highestMm - middle).to.be.within(2, 6);
+    expect(one!.lumps).not.to.deep.equal(two!.lumps);
+    // the same each time
+    expect(firstOf(rough(layered(BOX, [3, 3, 3]), 's1', 8)).stack.layers[0]!.rough!.lumps).to.deep.equal(
+      one!.lumps,
+    );
+  });
+
+  it('are refused where they go through what lies below, slope, or lie in fluid batter; warned of where they would run level', () => {
+    const codes = (plan: Plan): readonly string[] => computePlan(plan).warnings.map((w) => w.code);
+    const thin = rough(layered(BOX, [6, 0.5, 3]), 's2', 14);
+    const [warning] = computePlan(thin).warnings.filter((w) => w.code === 'rough-crosses');
+    expect(warning!.message).to.match(/go [\d.]+ mm into what lies below/);
+    expect(codes(warning!.remedies!.at(-1)!.apply(thin))).not.to.include('rough-crosses');
+    const level = layered(BOX, [3, 3]);
+    const slanted: Plan = {
+      ...level,
+      steps: [{ id: 't1', kind: 'tilt', rollDeg: 8, pitchDeg: 0 }, ...level.steps],
+    };
+    expect(codes(rough(slanted, 's1', 6))).to.include('rough-not-kept');
+    const fluid = addPattern(layered(BOX, [3, 3]), { at: 'wall', wall: 'left' });
+    const last = fluid.plan.steps.findLast((s) => s.kind === 'pour')!.id;
+    expect(codes(rough(fluid.plan, last, 6))).to.include('rough-not-kept');
+    const soft: Plan = { ...level, pots: POTS.map((p) => ({ ...p, stage: 1 })) };
+    const [run] = computePlan(rough(soft, 's1', 6)).warnings.filter((w) => w.code === 'rough-soft');
+    expect(codes(run!.remedies![0]!.apply(rough(soft, 's1', 6)))).not.to.include('rough-soft');
+    expect(setRough(rough(level, 's1', 6), 's1', 0).steps).to.deep.equal(level.steps);
+  });
+
+  it('say so on the sheet', () => {
+    const texts = printed(rough(layered(BOX, [3, 3]), 's1', 6)).procedure.map((a) => a.text);
+    expect(texts.join(' ')).to.include('left rough: 6 mm from hollow to peak');
+  });
+});
+
 describe('scraped layers: where the scrapings go', () => {
   const plain = computePlan({
     ...toAndFro('spare'),
@@ -487,10 +542,9 @@ describe('scraped layers: what is said', () => {
       }),
     ).to.include('scrape-at-column');
     for (const stands of ['standing', 'lying'] as const)
-      expect(
-        codes(scraped({}, { kind: 'tube', stands, lengthMm: 90, diameterMm: 100 })),
-        stands,
-      ).to.include('scrape-round-mould');
+      expect(codes(scraped({}, { kind: 'tube', stands, lengthMm: 90, diameterMm: 100 })), stands).to.include(
+        'scrape-round-mould',
+      );
     const pushed = addPattern(layered(BOX, [3, 3]), { at: 'wall', wall: 'left' }, 's1');
     expect(
       codes({

@@ -13,6 +13,7 @@ import type { Pot } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import type { Stage } from '../units/quantity.ts';
 import type { Facts } from './facts.ts';
+import { roughWarnings } from './rough.ts';
 import { scrapeWarnings } from './scrapes.ts';
 import { strokeWarnings } from './strokes.ts';
 import type { Remedy, Warning } from './warning.ts';
@@ -245,5 +246,6 @@ export function patternWarnings(facts: Facts): Warning[] {
     ...facts.plan.steps.flatMap((s) => (s.kind === 'stroke' ? strokeWarnings(facts, s) : [])),
     ...facts.plan.steps.flatMap((s) => (s.kind === 'wire' ? wireWarnings(facts, s) : [])),
     ...scrapeWarnings(facts),
+    ...roughWarnings(facts),
   ];
 }

@@ -28,6 +28,10 @@ export function insertAfter(plan: Plan, afterId: string | undefined, step: Step)
   return { ...plan, steps: plan.steps.toSpliced(at, 0, step) };
 }
 
+/** Spooned in and left so rough; 0: smoothed level. */
+export const setRough = (plan: Plan, pourId: StepId, roughMm: number): Plan =>
+  mapPour(plan, pourId, ({ roughMm: _was, ...pour }) => (roughMm > 0 ? { ...pour, roughMm } : pour));
+
 /** What the pours that share what is left take on the mean, in parts. */
 export const meanParts = (plan: Plan): number => {
   const parts = plan.steps.flatMap((s) =>

@@ -3,6 +3,7 @@ import type { PotId, StepId } from '../validate/ids.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
+import { roughnessOf, type Roughness } from './roughness.ts';
 import { scrapingOf, type Below, type NotScraped, type Scraping } from './scraped.ts';
 import { wallPoint } from './wallPoints.ts';
 import { surfaceAcross } from '../mould/sectionView.ts';
@@ -52,6 +53,8 @@ export interface PouredLayer extends Layer, OnWalls {
   readonly scraping?: Scraping;
   /** why the scraping that is asked for cannot be done */
   readonly notScraped?: NotScraped;
+  /** how rough it is left */
+  readonly rough?: Roughness;
 }
 
 export interface PouredStack {
@@ -104,16 +107,21 @@ export function beforeSettling(layer: PouredLayer): PouredLayer {
   return { ...layer, ...lie };
 }
 
-/** Layers of one compartment with what is scraped off them. */
-function withScrapings(plan: Plan, room: Room, layers: readonly PouredLayer[]): readonly PouredLayer[] {
+/** Layers of one compartment with what is scraped off them, and how rough they are left. */
+function asTheyAreLeft(plan: Plan, room: Room, layers: readonly PouredLayer[]): readonly PouredLayer[] {
   const scrapes = scrapesOf(plan);
-  if (scrapes.size === 0) return layers;
+  if (scrapes.size === 0 && layers.every((l) => l.pour.roughMm === undefined)) return layers;
   const below: Below[] = [];
   return layers.map((layer) => {
     const scrape = scrapes.get(layer.pour.id);
     const scraped = scrape && scrapingOf(room, layer, below, scrape);
     below.push({ layer, scraping: typeof scraped === 'object' ? scraped : undefined });
-    if (!scraped) return layer;
+    if (!scraped) {
+      const { roughMm, id } = layer.pour;
+      const under = below.slice(0, -1);
+      const rough = roughMm === undefined ? undefined : roughnessOf(room, layer, under, roughMm, id);
+      return rough ? { ...layer, rough } : layer;
+    }
     return typeof scraped === 'object' ? { ...layer, scraping: scraped } : { ...layer, notScraped: scraped };
   });
 }
@@ -165,7 +173,7 @@ function layRoom(
   });
   const { fault } = stack;
   return {
-    layers: withScrapings(plan, room, layers),
+    layers: asTheyAreLeft(plan, room, layers),
     fault: fault && { ...fault, pour: pours[fault.pour]?.nth ?? 0 },
   };
 }

@@ -1,6 +1,7 @@
 import { dot, type Vec3 } from '../geometry/vec.ts';
 import type { RowReader } from './depositAt.ts';
 import { heightAt, openUpTo } from './ground.ts';
+import { lumpsAt } from './lumps.ts';
 import type { BlockSpec, Cut, Lying, ScrapedSpec } from './spec.ts';
 
 /** The first that ends above a place: what was poured first. */
@@ -28,7 +29,7 @@ type Levelled = (place: Vec3, out: [number, number, number]) => void;
  * open before it. dx' = dx A'/A and dz' = dz A/A', so the map keeps volumes, and above the profile it is the place itself.
  */
 function levelledBy(cut: Cut): Levelled {
-  const { axis, ground, lowest, highest, levels } = cut;
+  const { axis, ground, lumps, lowest, highest, levels } = cut;
   const places = ground.heights.length;
   let table: Float32Array | undefined;
   return (place, out) => {
@@ -40,6 +41,11 @@ function levelledBy(cut: Cut): Levelled {
     const [part, a, b] = [at - l, levels[l], levels[l + 1]] as const;
     if (!a || !b) return;
     const to = a[0] + (b[0] - a[0]) * part;
+    // between heaps it is open all over: nothing lies further aside for them
+    if (lumps) {
+      out[2] = to;
+      return;
+    }
     // read at the nearer height, whole: between two of them places that are not open would be
     const near = part < 0.5 ? l : l + 1;
     const [, , , near0, far0] = part < 0.5 ? a : b;
@@ -67,6 +73,12 @@ function levelledBy(cut: Cut): Levelled {
   };
 }
 
+/** How high the surface of a cut is at a place. */
+function surfaceOf({ axis, ground, lumps }: Cut): (place: Vec3) => number {
+  if (!lumps) return (place) => heightAt(ground, place[axis]);
+  return (place) => heightAt(ground, place[axis]) + lumpsAt(lumps, place[0], place[1]);
+}
+
 /** Reads a block that was made ready. */
 export type BlockReader = (spec: BlockSpec) => RowReader;
 
@@ -77,7 +89,9 @@ export function scrapedReader({ under, cuts }: ScrapedSpec, readerOf: BlockReade
   const readers = new Map<Lying, RowReader>();
   for (const lying of [...under, ...cuts.flatMap((c) => c.over)])
     if (lying.block) readers.set(lying, readerOf(lying.block));
-  const downwards = cuts.map((cut) => ({ ...cut, levelled: levelledBy(cut) })).toReversed();
+  const downwards = cuts
+    .map((cut) => ({ ...cut, levelled: levelledBy(cut), heightHere: surfaceOf(cut) }))
+    .toReversed();
   const lain: [number, number, number] = [0, 0, 0];
   const one = new Uint16Array(1);
   const numberOf = (lying: Lying | undefined, place: Vec3): number => {
@@ -90,7 +104,7 @@ export function scrapedReader({ under, cuts }: ScrapedSpec, readerOf: BlockReade
   return (from, step, count, out, to, add) => {
     for (let n = 0; n < count; n += 1) {
       const place: Vec3 = [from[0] + step[0] * n, from[1] + step[1] * n, from[2] + step[2] * n];
-      const cut = downwards.find((c) => place[2] >= heightAt(c.ground, place[c.axis]));
+      const cut = downwards.find((c) => place[2] >= c.heightHere(place));
       let number: number;
       if (cut) {
         cut.levelled(place, lain);

@@ -1,6 +1,7 @@
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Ground } from './ground.ts';
+import type { Lumps } from './lumps.ts';
 
 /** A point of the plan of a mould, mm: right of and beyond the middle of its floor. */
 export type Spot = readonly [x: number, y: number];
@@ -112,6 +113,8 @@ export interface Cut {
   /** the axis that the profile is seen along */
   readonly axis: 0 | 1;
   readonly ground: Ground;
+  /** heaped on it, mm; none where it is smooth */
+  readonly lumps?: Lumps;
   readonly lowest: number;
   readonly highest: number;
   /**

@@ -87,6 +87,8 @@ function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): re
     if (layer && !now) all.push((now = { layers: [], steps: [] }));
     if (layer) now?.layers.push(layer);
     now?.steps.push(step);
+    // what is heaped by the spoonful is thick enough to stay
+    if (layer?.rough) now = undefined;
   }
   return all;
 }
@@ -246,4 +248,4 @@ export const hasPatterns = ({ steps }: Pick<Plan, 'steps'>): boolean => steps.so
 
 /** A plan of which something is seen that has to be simulated: what is pushed about, or scraped. */
 export const isSimulated = ({ steps }: Pick<Plan, 'steps'>): boolean =>
-  steps.some((s) => pushes(s) || s.kind === 'scrape');
+  steps.some((s) => pushes(s) || s.kind === 'scrape' || (s.kind === 'pour' && s.roughMm !== undefined));

@@ -1,4 +1,5 @@
 import type { PouredLayer } from '../fill/layers.ts';
+import { heapsOver, type Roughness } from '../fill/roughness.ts';
 import { levelProfile, reachAt, type Scraping } from '../fill/scraped.ts';
 import { openAt } from '../flow/ground.ts';
 import type { Cut, Lying } from '../flow/spec.ts';
@@ -15,22 +16,50 @@ export type AsPoured = (
 
 export type Scraped = PouredLayer & { readonly scraping: Scraping };
 
+/** A layer whose surface is no plane, and that surface. */
+interface Carved {
+  readonly layer: PouredLayer;
+  readonly surface: Scraping | Roughness;
+}
+
 /** Heights between the lowest and the highest place of a profile that what is open below them is kept at. */
 const HEIGHTS = 240;
 
 /** It is seen so far over what lies next to it, mm, so that no seam shows between them. */
 const LAP = 0.3;
 
-/** How high what is open over a profile would reach over level ground, height by height. */
-function levelsOver(room: Room, { axis, ground, lowestMm, highestMm, underMm3 }: Scraping): Cut['levels'] {
+/** What is open at each height over a surface, mm^2. */
+function openOver(room: Room, surface: Scraping | Roughness): (height: number) => number {
+  const { axis, ground } = surface;
+  if ('scrape' in surface)
+    return (height) => {
+      const { low, high, near, far } = reachAt(room, axis, height);
+      return openAt(ground, low, high, height) * (far - near);
+    };
   const profile = levelProfile(room);
+  const [base = 0] = ground.heights;
+  const heights = heapsOver(room, surface.lumps)
+    .map((mm) => base + mm)
+    .sort((a, b) => a - b);
+  let lower = 0;
+  // asked for from the lowest height upwards
+  return (height) => {
+    while (lower < heights.length && (heights[lower] as number) < height) lower += 1;
+    const area = profile.volumeBelow(height + 0.05) - profile.volumeBelow(height - 0.05);
+    return ((area / 0.1) * lower) / heights.length;
+  };
+}
+
+/** How high what is open over a surface would reach over level ground, height by height. */
+function levelsOver(room: Room, surface: Scraping | Roughness): Cut['levels'] {
+  const { axis, lowestMm, highestMm, underMm3 } = surface;
+  const profile = levelProfile(room);
+  const openAtHeight = openOver(room, surface);
   const each = (highestMm - lowestMm) / HEIGHTS;
   const open = [0];
   let sum = 0;
   for (let k = 0; k < HEIGHTS; k += 1) {
-    const height = lowestMm + (k + 0.5) * each;
-    const { low, high, near, far } = reachAt(room, axis, height);
-    sum += openAt(ground, low, high, height) * (far - near) * each;
+    sum += openAtHeight(lowestMm + (k + 0.5) * each) * each;
     open.push(sum);
   }
   // by quadrature; what is over the profile at its highest place is known
@@ -57,6 +86,13 @@ export function asPouredLayer({ scraping, ...layer }: Scraped): PouredLayer {
     volumeMl: layer.volumeMl + volumeMl,
     solid: clip(layer.space, { normal: UP, offset }).below,
   };
+}
+
+/** A layer that goes up to its surface's highest place. */
+function upToHighest(layer: PouredLayer, surface: Carved['surface']): PouredLayer {
+  if ('scrape' in surface) return asPouredLayer({ ...layer, scraping: surface });
+  const offset = Math.min(surface.highestMm, layer.room.heightMm);
+  return { ...layer, offset, solid: clip(layer.space, { normal: UP, offset }).below };
 }
 
 /** Numbers for the deposits of what lies there, as they come. */
@@ -88,23 +124,23 @@ const filled = <T>(list: readonly T[]): readonly [T, ...T[]] | undefined => {
   return first === undefined ? undefined : [first, ...others];
 };
 
-/** Scraped layers whose profiles reach over each other's heights, seen as one. */
+/** Layers whose surfaces reach over each other's heights, seen as one. */
 interface Group {
-  readonly scraped: Scraped[];
+  readonly carved: Carved[];
   lowestMm: number;
   highestMm: number;
 }
 
-function groupsOf(layers: readonly Scraped[]): readonly Group[] {
+function groupsOf(layers: readonly Carved[]): readonly Group[] {
   const groups: Group[] = [];
-  for (const layer of layers) {
-    const { lowestMm, highestMm } = layer.scraping;
+  for (const one of layers) {
+    const { lowestMm, highestMm } = one.surface;
     const last = groups.at(-1);
     if (last && lowestMm < last.highestMm) {
-      last.scraped.push(layer);
+      last.carved.push(one);
       last.highestMm = Math.max(last.highestMm, highestMm);
       last.lowestMm = Math.min(last.lowestMm, lowestMm);
-    } else groups.push({ scraped: [layer], lowestMm, highestMm });
+    } else groups.push({ carved: [one], lowestMm, highestMm });
   }
   return groups;
 }
@@ -114,7 +150,7 @@ function sculptedBlock(
   room: Room,
   bodies: readonly Body[],
   asPoured: AsPoured,
-  { scraped, lowestMm, highestMm }: Group,
+  { carved, lowestMm, highestMm }: Group,
 ): Block | undefined {
   const solid = clip(clip(room.solid, { normal: UP, offset: highestMm + LAP }).below, {
     normal: UP,
@@ -122,33 +158,34 @@ function sculptedBlock(
   }).above;
   if (solid.faces.length === 0) return undefined;
   const { keys, lyingOf } = counter();
-  const upTo = (from: number, layer: Scraped): readonly Lying[] => {
+  const upTo = (from: number, { layer, surface }: Carved): readonly Lying[] => {
     const between = bodies.filter((b) => nthOf(b) > from && nthOf(b) < layer.nth);
-    const full = asPoured(asPouredLayer(layer));
+    const full = asPoured(upToHighest(layer, surface));
     const own: Body[] = full
       ? [full.block ? { kind: 'block', block: full.block } : { kind: 'layer', layer: full.layer }]
       : [];
     return [...between, ...own].map(lyingOf);
   };
-  const [first] = scraped;
+  const [first] = carved;
   const under = first && filled(upTo(-Infinity, first));
   if (!first || !under) return undefined;
-  const cuts = scraped.map((layer, k): Cut => {
-    const next = scraped[k + 1];
-    const { axis, ground, lowestMm: lowest, highestMm: highest } = layer.scraping;
+  const cuts = carved.map(({ layer, surface }, k): Cut => {
+    const next = carved[k + 1];
+    const { axis, ground, lowestMm: lowest, highestMm: highest } = surface;
     return {
       axis,
       ground,
+      ...('lumps' in surface ? { lumps: surface.lumps } : {}),
       lowest,
       highest,
-      levels: levelsOver(room, layer.scraping),
+      levels: levelsOver(room, surface),
       over: next ? upTo(layer.nth, next) : bodies.filter((b) => nthOf(b) > layer.nth).map(lyingOf),
       open: next === undefined,
     };
   });
   const body = { under, cuts };
   const content: Content = { kind: 'scraped', keys, key: JSON.stringify(body), scraped: body };
-  return { content, solid, layers: [first, ...scraped.slice(1)], room };
+  return { content, solid, layers: [first.layer, ...carved.slice(1).map((c) => c.layer)], room };
 }
 
 /** What of a body is below or above a height. */
@@ -161,17 +198,20 @@ const partOf = (body: Body, side: 'below' | 'above', heightMm: number): readonly
 };
 
 /**
- * The bodies of one room with layers that are scraped as they are seen: between the lowest and the highest place of a profile stands a block of its own,
+ * The bodies of one room with layers that are scraped, or left rough, as they are seen: between the lowest and the highest place of such a surface stands a block of its own,
  * and what lies there is cut off at it. Volumes of layers stay what they are: a scraped layer's is what the scraper leaves of it.
  */
 export function sculpted(room: Room, bodies: readonly Body[], asPoured: AsPoured): readonly Body[] {
-  const scraped = bodies
+  const carved = bodies
     .flatMap((b) => (b.kind === 'layer' ? [b.layer] : b.block.layers))
-    .filter((l): l is Scraped => l.scraping !== undefined && asPoured(l) !== undefined);
+    .flatMap((layer): Carved[] => {
+      const surface = layer.scraping ?? layer.rough;
+      return surface && asPoured(layer) !== undefined ? [{ layer, surface }] : [];
+    });
   let seen = bodies;
-  for (const group of groupsOf(scraped)) {
+  for (const group of groupsOf(carved)) {
     const block = sculptedBlock(room, bodies, asPoured, group);
-    const nth = group.scraped.at(-1)?.nth ?? 0;
+    const nth = group.carved.at(-1)?.layer.nth ?? 0;
     if (!block) continue;
     const { lowestMm, highestMm } = group;
     seen = [

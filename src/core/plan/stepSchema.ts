@@ -56,6 +56,8 @@ const pour = v.strictObject({
    * `restart` goes back to the first colour, `reverse` goes on the other way.
    */
   ombre: v.optional(v.strictObject({ id: ombreId, turn: v.optional(v.picklist(['restart', 'reverse'])) })),
+  /** spooned in and left rough: from its deepest hollow to its highest peak; level when absent */
+  roughMm: v.optional(lengthMm(0.5, 60)),
   /** it pushes what is still fluid aside, from several pots in rounds */
   pattern: v.optional(patternSchema),
 });

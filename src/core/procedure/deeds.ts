@@ -152,6 +152,8 @@ export type Deed =
       readonly compartment?: number;
       readonly landing: Landing['how'];
       readonly surfaces: readonly Surface[];
+      /** left so rough, from hollow to peak */
+      readonly roughMm?: Millimetres;
       /** it pushes earlier batter aside: where, from how high, and round by round */
       readonly pattern?: PatternDeed;
       /** what a jug of known weight then reads on the scale, and what is left in it */

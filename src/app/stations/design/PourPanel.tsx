@@ -10,6 +10,7 @@ import {
   setAmount,
   setLanding,
   setPourPot,
+  setRough,
   shiftPour,
 } from '../../../core/edit/pours.ts';
 import type { PouredLayer } from '../../../core/fill/layers.ts';
@@ -143,6 +144,14 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
         value={pour.landing.fallMm}
         onValue={(fallMm, g) => edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm }), g)}
       />
+      {(pour.landing.how === 'spoon' || pour.roughMm !== undefined) && (
+        <LengthField
+          label="Left rough"
+          hint="From its deepest hollow to its highest peak; 0: smoothed level."
+          value={pour.roughMm ?? 0}
+          onValue={(roughMm, g) => edit((p) => setRough(p, pour.id, roughMm), g)}
+        />
+      )}
       <ScrapeIt layer={layer} />
       <div className="flex flex-wrap gap-1.5">
         <button

@@ -224,6 +224,7 @@ function onePour(going: Going, step: Pour): Draft[] {
         landing: step.landing.how,
         // a pour into one mould alone says so in its name
         surfaces: into.map(({ layer, name }) => surfaceOf(layer, into.length > 1 ? name : undefined)),
+        ...(step.roughMm === undefined ? {} : { roughMm: step.roughMm }),
         ...(pattern ? { pattern } : {}),
         ...(jug ? { jug } : {}),
       },

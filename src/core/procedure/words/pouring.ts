@@ -34,7 +34,12 @@ function propping({ props, angles }: Propping): string {
 
 type Pouring = Extract<Deed, { does: 'pour' }>;
 
-function pouring({ pour, compartment, landing, surfaces, pattern, jug }: Pouring, say: Saying): string {
+function pouring(
+  { pour, compartment, landing, surfaces, roughMm, pattern, jug }: Pouring,
+  say: Saying,
+): string {
+  const rough =
+    roughMm === undefined ? '' : ` on the mean, left rough: ${say.length(roughMm)} from hollow to peak`;
   const room = compartment === undefined ? '' : `, compartment ${compartment}`;
   const up = surfaces.map((s) => {
     const text = surfaceText(s, say.length);
@@ -43,8 +48,9 @@ function pouring({ pour, compartment, landing, surfaces, pattern, jug }: Pouring
   const reads = jug
     ? ` ${jug.name} then reads ${say.mass(jug.readsG)}: ${say.mass(jug.leftG)} left in it.`
     : '';
-  if (pattern) return `${upperFirst(pour)}${room}: ${roundsText(pattern, say)}, ${up.join('; ')}.${reads}`;
-  return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${up.join('; ')}.${reads}`;
+  if (pattern)
+    return `${upperFirst(pour)}${room}: ${roundsText(pattern, say)}, ${up.join('; ')}${rough}.${reads}`;
+  return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${up.join('; ')}${rough}.${reads}`;
 }
 
 export const pouringWords: WordsFor<'wait' | 'set-level' | 'prop' | 'pour' | 'top'> = {

@@ -80,6 +80,8 @@ const Mark = memo(function Mark({ step, chosen }: MarkProps) {
     return <ToolMark id={step.id} name="wire" says="The wire, through the section" chosen={chosen} />;
   if (step.kind === 'scrape')
     return <ToolMark id={step.id} name="scrape" says="The layer is scraped" chosen={chosen} />;
+  if (step.kind === 'mica')
+    return <ToolMark id={step.id} name="line" says="A line of colorant" chosen={chosen} />;
   if (step.kind === 'pull')
     return <ToolMark id={step.id} name="pull" says="The column is pulled" chosen={chosen} />;
   if (step.kind === 'wait')

@@ -1,5 +1,5 @@
 import { moveEdgePoint, removeEdgePoint, setRelief, updateScrape } from '../../core/edit/scrape.ts';
-import { scrapedPour } from '../../core/plan/scrapes.ts';
+import { layerUnder } from '../../core/plan/scrapes.ts';
 import type { Scrape } from '../../core/plan/stepSchema.ts';
 import { useBench } from '../parts/usePlan.ts';
 import type { Scale } from './frame.ts';
@@ -20,7 +20,7 @@ const bounded = (mm: number, low: number, high: number): number => Math.min(high
 /** A scraper's profile over the section that it is seen in, and handles for its depth, its relief, and the points of one drawn by hand. */
 export function ScrapeMarks({ scrape, frame, editable }: ScrapeMarksProps) {
   const { plan, computed, edit, show } = useBench();
-  const pour = scrapedPour(plan, scrape);
+  const pour = layerUnder(plan, scrape);
   const layer = computed.stack.layers.find((l) => l.pour.id === pour?.id);
   const { scraping, room } = layer ?? {};
   if (!scraping || !room) return null;

@@ -13,6 +13,7 @@ import type { Pot } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import type { Stage } from '../units/quantity.ts';
 import type { Facts } from './facts.ts';
+import { micaLineWarnings } from './micaLines.ts';
 import { roughWarnings } from './rough.ts';
 import { scrapeWarnings } from './scrapes.ts';
 import { strokeWarnings } from './strokes.ts';
@@ -247,5 +248,6 @@ export function patternWarnings(facts: Facts): Warning[] {
     ...facts.plan.steps.flatMap((s) => (s.kind === 'wire' ? wireWarnings(facts, s) : [])),
     ...scrapeWarnings(facts),
     ...roughWarnings(facts),
+    ...micaLineWarnings(facts),
   ];
 }

@@ -3,7 +3,7 @@ import { setBefore, updateScrape, waitBeforeScrape, waitedToKeep } from '../edit
 import type { PouredLayer } from '../fill/layers.ts';
 import type { NotScraped, Scraping } from '../fill/scraped.ts';
 import { canBeScraped } from '../pattern/blocks.ts';
-import { nextPour, scrapedPour, scrapesOf } from '../plan/scrapes.ts';
+import { nextPour, layerUnder, scrapesOf } from '../plan/scrapes.ts';
 import { isFrom, leadPot, potNamed, potsOf } from '../plan/sources.ts';
 import type { Pour, Scrape } from '../plan/stepSchema.ts';
 import { stageToKeepRidges } from '../setting/ridge.ts';
@@ -225,7 +225,7 @@ function slantOver({ plan, stack }: Facts, said: Said, layer: PouredLayer, scrap
 function ofScrape(facts: Facts, scrape: Scrape): Warning[] {
   const { plan, stack } = facts;
   const said = saying(scrape);
-  const pour = scrapedPour(plan, scrape);
+  const pour = layerUnder(plan, scrape);
   if (!pour) return [said('scrape-nothing', 'refuse', 'Nothing is poured before it.', [leftOut(scrape)])];
   if (scrapesOf(plan).get(pour.id) !== scrape)
     return [said('scrape-twice', 'refuse', 'This layer is scraped already.', [leftOut(scrape)])];

@@ -33,14 +33,16 @@ export function describeAs(plan: Plan, id: string, known: Colorant): Plan {
     ...takeColorant(plan, known),
     pots: plan.pots.map((p) => ({ ...p, colorants: swap(p.colorants) })),
     ombres: plan.ombres.map((o) => ({ ...o, from: swap(o.from), to: swap(o.to) })),
+    steps: plan.steps.map((s) => (s.kind === 'mica' && s.colorant === id ? { ...s, colorant: known.id } : s)),
   });
 }
 
-/** Take out what no pot and no ombre names any more. */
+/** Take out what no pot, no ombre and no line between layers names any more. */
 export function withoutUnused(plan: Plan): Plan {
   const used = new Set([
     ...plan.pots.flatMap((p) => p.colorants.map((c) => c.colorant)),
     ...plan.ombres.flatMap((o) => [...o.from, ...o.to].map((c) => c.colorant)),
+    ...plan.steps.flatMap((s) => (s.kind === 'mica' ? [s.colorant] : [])),
   ]);
   const colorants = plan.colorants.filter((c) => used.has(c.id));
   return colorants.length === plan.colorants.length ? plan : { ...plan, colorants };

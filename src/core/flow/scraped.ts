@@ -106,7 +106,8 @@ export function scrapedReader({ under, cuts }: ScrapedSpec, readerOf: BlockReade
       const place: Vec3 = [from[0] + step[0] * n, from[1] + step[1] * n, from[2] + step[2] * n];
       const cut = downwards.find((c) => place[2] >= c.heightHere(place));
       let number: number;
-      if (cut) {
+      if (cut?.line && place[2] < cut.heightHere(place) + cut.line.mm) number = cut.line.deposit + 1;
+      else if (cut) {
         cut.levelled(place, lain);
         number = numberOf(lyingAt(cut.over, lain) ?? (cut.open ? undefined : cut.over.at(-1)), lain);
       } else number = numberOf(lyingAt(under, place) ?? under.at(-1), place);

@@ -123,6 +123,8 @@ export interface Cut {
    */
   readonly levels: readonly (readonly [to: number, low: number, high: number, near: number, far: number])[];
   readonly over: readonly Lying[];
+  /** a thin line on it: number of its deposit, and how thick it is drawn, mm */
+  readonly line?: { readonly deposit: number; readonly mm: number };
   /** above what lies over it there is nothing; otherwise the last of it goes on upwards, until it is scraped itself */
   readonly open: boolean;
 }

@@ -17,7 +17,10 @@ export interface PlanColours {
 export const gradedMixes = (plan: Plan): ReadonlyMap<string, Mix> =>
   new Map(plan.ombres.flatMap((o) => shadesOf(plan, o).map((s) => [s.pourId, s.mix] as const)));
 
-/** What every pot and every pour is made of, to look at. */
+/** A line between layers is all but neat: as so much in a kilogram looks. A judgement, no source. */
+const NEAT_G_PER_KG = 60;
+
+/** What every pot and every pour is made of, to look at; and every line between layers. */
 export interface PlanBodies {
   readonly pots: ReadonlyMap<string, Body>;
   readonly pours: ReadonlyMap<string, Body>;
@@ -43,6 +46,9 @@ export function bodiesOf(plan: Plan, state: SoapState, graded: ReadonlyMap<strin
     if (mix && !seen.has(pot)) pots.set(pot, body);
     if (mix) seen.add(pot);
   }
+  for (const step of plan.steps)
+    if (step.kind === 'mica')
+      pours.set(step.id, paints.bodyOf([{ colorant: step.colorant, doseGPerKg: NEAT_G_PER_KG }]));
   return { pots, pours };
 }
 

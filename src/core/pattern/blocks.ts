@@ -15,6 +15,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import { nthOf, type Block, type Body } from './body.ts';
 import { fillOf, numbering, risesOf, wireMove } from './moves.ts';
 import { pathsOf } from './paths.ts';
+import { linesOn, withLines } from './lines.ts';
 import { asPouredLayer, sculpted } from './sculpted.ts';
 import { levelledPaths, levelledWire, type ToLevel } from './sloping.ts';
 
@@ -233,7 +234,7 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
         return block ? [{ kind: 'block', block }] : stretch.layers.map((layer) => ({ kind: 'layer', layer }));
       });
       const alone = stretches.filter(isAlone);
-      return sculpted(room, bodies, (layer) => {
+      return sculpted(room, withLines(plan, bodies), linesOn(plan), (layer) => {
         const stretch = alone.find((s) => s.layers[0]?.pour.id === layer.pour.id);
         return stretch && { layer, block: blockIn({ ...stretch, layers: [layer] }) };
       });

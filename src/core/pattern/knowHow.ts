@@ -33,6 +33,14 @@ export const SCRAPER: Pick<KnowHow, 'needs' | 'fails'> = {
     'Scraped too soon, the profile slumps. Scraped too late, it crumbles. Colour is left on the walls: wipe them before the next layer.',
 };
 
+/** A thin line of colorant between layers. */
+export const MICA_LINE: Pick<KnowHow, 'needs' | 'fails'> = {
+  needs:
+    'A layer that carries what comes: medium or thicker. Dry: a fine sieve, and the next colour spooned or poured over a spatula. In oil: a bottle with a fine tip.',
+  fails:
+    'Too much, and bars part along it. On thin batter it sinks; under a stream it is washed away. Dark ones smear at the cut.',
+};
+
 export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
   column: {
     name: 'Column pour',

@@ -7,6 +7,8 @@ import { clip } from '../geometry/clip.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import { UP } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
+import type { StepId } from '../validate/ids.ts';
+import { LINE_MM } from './lines.ts';
 import { nthOf, solidOf, type Block, type Body, type Content } from './body.ts';
 
 /** A layer as it is poured before it is scraped; with its block, where something was pushed about in it. */
@@ -149,6 +151,7 @@ function groupsOf(layers: readonly Carved[]): readonly Group[] {
 function sculptedBlock(
   room: Room,
   bodies: readonly Body[],
+  lines: ReadonlyMap<StepId, StepId>,
   asPoured: AsPoured,
   { carved, lowestMm, highestMm }: Group,
 ): Block | undefined {
@@ -172,7 +175,9 @@ function sculptedBlock(
   const cuts = carved.map(({ layer, surface }, k): Cut => {
     const next = carved[k + 1];
     const { axis, ground, lowestMm: lowest, highestMm: highest } = surface;
+    const line = lines.get(layer.pour.id);
     return {
+      ...(line === undefined ? {} : { line: { deposit: keys.push(line) - 1, mm: LINE_MM } }),
       axis,
       ground,
       ...('lumps' in surface ? { lumps: surface.lumps } : {}),
@@ -201,7 +206,12 @@ const partOf = (body: Body, side: 'below' | 'above', heightMm: number): readonly
  * The bodies of one room with layers that are scraped, or left rough, as they are seen: between the lowest and the highest place of such a surface stands a block of its own,
  * and what lies there is cut off at it. Volumes of layers stay what they are: a scraped layer's is what the scraper leaves of it.
  */
-export function sculpted(room: Room, bodies: readonly Body[], asPoured: AsPoured): readonly Body[] {
+export function sculpted(
+  room: Room,
+  bodies: readonly Body[],
+  lines: ReadonlyMap<StepId, StepId>,
+  asPoured: AsPoured,
+): readonly Body[] {
   const carved = bodies
     .flatMap((b) => (b.kind === 'layer' ? [b.layer] : b.block.layers))
     .flatMap((layer): Carved[] => {
@@ -210,7 +220,7 @@ export function sculpted(room: Room, bodies: readonly Body[], asPoured: AsPoured
     });
   let seen = bodies;
   for (const group of groupsOf(carved)) {
-    const block = sculptedBlock(room, bodies, asPoured, group);
+    const block = sculptedBlock(room, bodies, lines, asPoured, group);
     const nth = group.carved.at(-1)?.layer.nth ?? 0;
     if (!block) continue;
     const { lowestMm, highestMm } = group;

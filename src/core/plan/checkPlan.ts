@@ -57,6 +57,11 @@ function colours(plan: Plan): Fault[] {
       ];
     }),
     ...plan.steps.flatMap((s, i) =>
+      s.kind === 'mica' && !colorants.has(s.colorant)
+        ? [unknown('colorant', `steps.${i}.colorant`, s.colorant)]
+        : [],
+    ),
+    ...plan.steps.flatMap((s, i) =>
       s.kind === 'pour' && s.ombre && !ombres.has(s.ombre.id)
         ? [unknown('ombre', `steps.${i}.ombre.id`, s.ombre.id)]
         : [],

@@ -1,4 +1,4 @@
-import { mouldId, ombreId, potId, stepId } from '../validate/ids.ts';
+import { colorantId, mouldId, ombreId, potId, stepId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import { UNDER } from '../mould/propped.ts';
 import { patternSchema, strokeFields, WALLS } from './patternSchema.ts';
@@ -104,6 +104,17 @@ const wire = v.strictObject({ id: stepId, ...inMould, kind: v.literal('wire'), .
 /** A scraper pulled over the layer poured last. */
 const scrape = v.strictObject({ id: stepId, ...inMould, kind: v.literal('scrape'), ...scrapeFields });
 
+/** A thin line of colorant over the layer poured last: dusted on dry, or trailed in a little oil. */
+const mica = v.strictObject({
+  id: stepId,
+  ...inMould,
+  kind: v.literal('mica'),
+  colorant: colorantId,
+  /** on one mould */
+  massG: massG(0.05, 200),
+  how: v.picklist(['dry', 'oil']),
+});
+
 /** The column is pulled and its hole filled with what is held back, pot after pot. */
 const pull = v.strictObject({ id: stepId, ...inMould, kind: v.literal('pull') });
 
@@ -113,7 +124,7 @@ const finish = v.strictObject({
   what: v.picklist(['mist', 'insulate', 'warm-oven', 'leave-cool']),
 });
 
-export const stepSchema = v.variant('kind', [pour, tilt, wait, stroke, wire, scrape, pull, finish]);
+export const stepSchema = v.variant('kind', [pour, tilt, wait, stroke, wire, scrape, mica, pull, finish]);
 
 export type Wall = Extract<v.InferOutput<typeof amount>, { kind: 'line' }>['wall'];
 export type Wait = v.InferOutput<typeof wait>;
@@ -123,5 +134,6 @@ export type Landing = Pour['landing'];
 export type Stroke = v.InferOutput<typeof stroke>;
 export type Wire = v.InferOutput<typeof wire>;
 export type Scrape = v.InferOutput<typeof scrape>;
+export type MicaLine = v.InferOutput<typeof mica>;
 export type Finish = v.InferOutput<typeof finish>;
 export type Step = v.InferOutput<typeof stepSchema>;

@@ -3,7 +3,7 @@ import type { Sliced } from '../cut/bars.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { WireTold } from '../pattern/wireTold.ts';
-import type { Finish, Landing, Scrape, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
+import type { Finish, Landing, MicaLine, Scrape, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
 import type { PutUnder } from '../mould/propped.ts';
 import type { Celsius, Degrees, Grams, Millilitres, Millimetres, Stage } from '../units/quantity.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
@@ -191,6 +191,13 @@ export type Deed =
       readonly jug?: PotId;
       /** that jug has its lye only afterwards */
       readonly beforeLye: boolean;
+    } & InMould)
+  | ({
+      readonly does: 'mica';
+      readonly colorant: string;
+      readonly how: MicaLine['how'];
+      /** of oil to trail it in, in one mould */
+      readonly oilMl: Millilitres;
     } & InMould)
   | { readonly does: 'top'; readonly column: boolean }
   | { readonly does: 'finish'; readonly what: Finish['what'] }

@@ -54,6 +54,8 @@ export const ACT = {
   pour: (pour: StepId) => `pour:${pour}`,
   /** off the layer that was poured last */
   scrape: (scrape: StepId) => `scrape:${scrape}`,
+  /** a line over the layer that was poured last */
+  mica: (line: StepId) => `mica:${line}`,
   /** what is held back, into a column's hole */
   pull: 'pull',
   top: 'top',

@@ -2,7 +2,9 @@ import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import { superfatIn } from '../ledger/balance.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { scrapesOf } from '../plan/scrapes.ts';
+import { isAbout, usesOf } from '../plan/moulds.ts';
+import { layerUnder, scrapesOf } from '../plan/scrapes.ts';
+import { SUBSTANCE } from './substances.ts';
 import type { Pour, Scrape } from '../plan/stepSchema.ts';
 import { jugOfScrapings } from '../fill/scrapings.ts';
 import { topShares } from '../fill/topShares.ts';
@@ -98,6 +100,23 @@ function inFillingOrder({ fill }: Plan, pots: readonly PotTarget[]): readonly Po
   return pots.toSorted((a, b) => place(a) - place(b));
 }
 
+/** Lines of colorant over a layer that was poured, in every mould that they are for. */
+function putLines({ plan, book }: WeighBench, pour: Pour): void {
+  const uses = usesOf(plan);
+  for (const step of plan.steps) {
+    if (step.kind !== 'mica' || layerUnder(plan, step) !== pour) continue;
+    for (const use of uses)
+      if (isAbout(use, step))
+        book.add(
+          ACT.mica(step.id),
+          SUBSTANCE.colorant(step.colorant),
+          VESSEL.mould(use.id),
+          step.massG * use.copies,
+          true,
+        );
+  }
+}
+
 /** What a scraper takes of a layer goes where it is to go; the rest stays in the mould. */
 function scrapeOff({ plan, book }: WeighBench, pour: Pour, scrape: Scrape, pots: readonly PotTarget[]): void {
   const act = ACT.scrape(scrape.id);
@@ -152,7 +171,9 @@ export function pourAll(
     );
     const pouredG = [...went.values()].reduce((s, g) => s + g, 0);
     poured.set(key, { pouredG, into: went, superfatPercent });
-    if (scrape && deposits[nth + 1]?.pour.id !== pour.id) scrapeOff(bench, pour, scrape, pots);
+    if (deposits[nth + 1]?.pour.id === pour.id) continue;
+    if (scrape) scrapeOff(bench, pour, scrape, pots);
+    putLines(bench, pour);
   }
   const open = new Map(holes);
   for (const { pot, heldBackG } of inFillingOrder(plan, pots)) {

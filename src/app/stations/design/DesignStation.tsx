@@ -12,6 +12,7 @@ import { useBench } from '../../parts/usePlan.ts';
 import { BetweenAndAfter } from './BetweenAndAfter.tsx';
 import { Follows } from './Follows.tsx';
 import { HeldBack } from './HeldBack.tsx';
+import { LinePanel } from './line/LinePanel.tsx';
 import { LayerList } from './LayerList.tsx';
 import { AddPattern } from './pattern/AddPattern.tsx';
 import { Otherwise } from './pattern/Otherwise.tsx';
@@ -29,6 +30,7 @@ export function DesignStation() {
   const laid = computed.stack.layers.find((l) => l.pour.id === chosen);
   const layer = laid && beforeSettling(laid);
   const stroke = plan.steps.find((s) => s.kind === 'stroke' && s.id === chosen);
+  const line = plan.steps.find((s) => s.kind === 'mica' && s.id === chosen);
   const scrape = plan.steps.find((s) => s.kind === 'scrape' && s.id === chosen);
   const wire = plan.steps.find((s) => s.kind === 'wire' && s.id === chosen);
   const add = (): void => {
@@ -69,6 +71,8 @@ export function DesignStation() {
         <WirePanel key={wire.id} wire={wire} />
       ) : scrape?.kind === 'scrape' ? (
         <ScrapePanel key={scrape.id} scrape={scrape} />
+      ) : line?.kind === 'mica' ? (
+        <LinePanel key={line.id} line={line} />
       ) : layer?.pour.pattern ? (
         <PatternPanel key={layer.pour.id} layer={layer} pattern={layer.pour.pattern} />
       ) : layer ? (

@@ -23,6 +23,7 @@ import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { AmountFields } from './AmountFields.tsx';
 import { OmbreLine } from './OmbreLine.tsx';
+import { PutLine } from './line/PutLine.tsx';
 import { ScrapeIt } from './scrape/ScrapeIt.tsx';
 import { TiltFields } from './TiltFields.tsx';
 
@@ -152,6 +153,7 @@ export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
           onValue={(roughMm, g) => edit((p) => setRough(p, pour.id, roughMm), g)}
         />
       )}
+      <PutLine layer={layer} />
       <ScrapeIt layer={layer} />
       <div className="flex flex-wrap gap-1.5">
         <button

@@ -16,9 +16,9 @@ import { wireLong } from '../../pattern/moves.ts';
 import { toldOf } from '../../pattern/wireTold.ts';
 import { pourNames } from '../../plan/deposits.ts';
 import { isAbout, mouldNames, mouldOfStep } from '../../plan/moulds.ts';
-import { scrapedPour } from '../../plan/scrapes.ts';
+import { layerUnder } from '../../plan/scrapes.ts';
 import { potsOf } from '../../plan/sources.ts';
-import type { Pour, Scrape, Step, Wait, Wire } from '../../plan/stepSchema.ts';
+import type { MicaLine, Pour, Scrape, Step, Wait, Wire } from '../../plan/stepSchema.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import { clean } from '../../weigh/ingredients.ts';
@@ -315,7 +315,7 @@ function wiring(going: Going, step: Wire): Draft[] {
 function scraping(going: Going, step: Scrape): Draft[] {
   const { computed, w } = going;
   const { plan } = computed;
-  const pour = scrapedPour(plan, step);
+  const pour = layerUnder(plan, step);
   const into = mouldsOf(going, step).flatMap((facts) => {
     const layer = facts.stack.layers.find((l) => l.pour.id === pour?.id);
     return layer?.scraping ? [{ facts, layer, scraping: layer.scraping }] : [];
@@ -373,6 +373,36 @@ function scraping(going: Going, step: Scrape): Draft[] {
   ];
 }
 
+/** As much oil as makes a colorant run off a spoon, ml to a gram; common practice, no source. */
+const TRAILED_ML_PER_G = 3;
+
+/** A line of colorant over the layer poured last. */
+function lining(going: Going, step: MicaLine): Draft[] {
+  const { computed, w } = going;
+  const colorant = computed.plan.colorants.find((c) => c.id === step.colorant);
+  const copies = Math.max(1, ...mouldsOf(going, step).map((m) => m.use.copies));
+  return [
+    {
+      id: ACT.mica(step.id),
+      chapter: 'pour',
+      step: step.id,
+      deed: {
+        does: 'mica',
+        colorant: colorant?.name ?? step.colorant,
+        how: step.how,
+        oilMl: step.massG * TRAILED_ML_PER_G,
+        ...named(inNamed(going, mouldOfStep(step))),
+      },
+      lines: linesOf(computed, w, ACT.mica(step.id)).map((l) => ({
+        ...l,
+        massG: clean((l.massG * l.times) / copies),
+        times: copies,
+        name: copies > 1 ? `${l.name}, on each of ${copies} moulds` : l.name,
+      })),
+    },
+  ];
+}
+
 /** Every wait, tilt, stroke and pour in order, into whichever mould it is. */
 export function pouring(computed: Computed, w: Weights): Draft[] {
   const going: Going = {
@@ -399,6 +429,8 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
         return wiring(going, step);
       case 'scrape':
         return scraping(going, step);
+      case 'mica':
+        return lining(going, step);
       case 'pull':
         return pulling(going, step);
       case 'finish':

@@ -2,6 +2,8 @@ import type { CORNERS } from '../../mould/cornerProp.ts';
 import type { Place, StickPath } from '../../plan/patternSchema.ts';
 import type { RepeatedEdge, ScraperEdge } from '../../plan/scrapeSchema.ts';
 import { stagePhrase } from '../../setting/stage.ts';
+import { formatShort } from '../../units/format.ts';
+import { lowerFirst } from '../../units/words.ts';
 import type { Deed, PatternDeed } from '../deeds.ts';
 import { inMould, type Saying, type WordsFor } from './says.ts';
 
@@ -124,7 +126,16 @@ function scrapeText(deed: Extract<Deed, { does: 'scrape' }>, say: Saying): strin
   return `Pull the scraper (${edgeText(deed.edge, deed.reliefMm, say)}) over it ${way} in one go, its lowest tips ${say.length(deed.underRimMm)} below the rim, ${say.length(deed.depthMm)} below the surface. The layer has to be ${stagePhrase(deed.stage)} at least, or its ridges slump. ${scrapingsText(deed, say)}.`;
 }
 
-export const patternWords: WordsFor<'pull-column' | 'stroke' | 'wire' | 'scrape'> = {
+export const patternWords: WordsFor<'pull-column' | 'stroke' | 'wire' | 'scrape' | 'mica'> = {
+  mica: ({ colorant, how, oilMl, mould }) => ({
+    text: inMould(
+      mould,
+      how === 'dry'
+        ? `Dust ${lowerFirst(colorant)} through a fine sieve over the whole layer, close above it, up to the walls.`
+        : `Stir ${lowerFirst(colorant)} into about ${formatShort(oilMl, 1)} ml of a liquid oil and trail it over the layer in fine lines. That oil is beyond the recipe: it adds to the superfat.`,
+    ),
+    ...(how === 'dry' ? { caution: 'Fine dust: a mask on, no draught, and the sieve held low.' } : {}),
+  }),
   scrape: (deed, say) => ({
     text: inMould(deed.mould, scrapeText(deed, say)),
     caution: 'Scrapings are raw batter: gloves and goggles stay on, and the scraper goes into a bowl.',

@@ -9,6 +9,8 @@ import { useAppDispatch } from '../../../../store/store.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { isLevel } from '../../../../core/mould/tilt.ts';
+import { PutLine } from '../line/PutLine.tsx';
+import { ScrapeIt } from '../scrape/ScrapeIt.tsx';
 import { AmountFields } from '../AmountFields.tsx';
 import { TiltFields } from '../TiltFields.tsx';
 import { HowPoured } from './HowPoured.tsx';
@@ -82,6 +84,8 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
         />
       )}
       <HowPoured layer={layer} know={know} />
+      <PutLine layer={layer} />
+      <ScrapeIt layer={layer} />
       <NeedsAndFails know={know} />
       <div className="flex flex-wrap gap-1.5">
         <button type="button" className="btn btn-sm" onClick={duplicate}>

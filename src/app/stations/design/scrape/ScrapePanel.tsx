@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
 import { addEdgePoint, setEdgeShape, setRelief, updateScrape } from '../../../../core/edit/scrape.ts';
 import { SCRAPER } from '../../../../core/pattern/knowHow.ts';
-import { scrapedPour } from '../../../../core/plan/scrapes.ts';
+import { layerUnder } from '../../../../core/plan/scrapes.ts';
 import type { Scrape } from '../../../../core/plan/stepSchema.ts';
 import { viewShown } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
@@ -20,7 +20,7 @@ export function ScrapePanel({ scrape }: { readonly scrape: Scrape }) {
   const { plan, computed, edit } = useBench();
   const dispatch = useAppDispatch();
   const { edge } = scrape;
-  const pour = scrapedPour(plan, scrape);
+  const pour = layerUnder(plan, scrape);
   const layer = computed.stack.layers.find((l) => l.pour.id === pour?.id);
   return (
     <section aria-label="The scraper" className="grid grid-cols-[minmax(0,1fr)] gap-3">

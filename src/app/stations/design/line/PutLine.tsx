@@ -1,0 +1,28 @@
+import { addMicaLine } from '../../../../core/edit/micaLine.ts';
+import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { StepId } from '../../../../core/validate/ids.ts';
+import { pourChosen } from '../../../../store/deskSlice.ts';
+import { useAppDispatch } from '../../../../store/store.ts';
+import { ColorantPicker } from '../../../parts/colour/ColorantPicker.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+
+/** Puts a thin line of a colorant over a layer. */
+export function PutLine({ layer }: { readonly layer: PouredLayer }) {
+  const { edit } = useBench();
+  const dispatch = useAppDispatch();
+  return (
+    <ColorantPicker
+      label="A line over it, of"
+      className="w-full"
+      onPick={(colorant) => {
+        let id: StepId | undefined;
+        edit((p) => {
+          const made = addMicaLine(p, layer, colorant);
+          id = made.stepId;
+          return made.plan;
+        });
+        if (id !== undefined) dispatch(pourChosen(id));
+      }}
+    />
+  );
+}

@@ -20,6 +20,14 @@ function framedBand(band: Band): FramedFace {
   };
 }
 
+/** Its top left corner where it is, and as much to the right and below as makes whole pixels: so it fills its picture at the scale of what is drawn round it. */
+const inPixels = (
+  { face, left, head }: FramedFace,
+  width: number,
+  height: number,
+  scale: number,
+): FramedFace => ({ face, left, right: left + width / scale, foot: head - height / scale, head });
+
 /** The same words for the same cut of the same block. */
 const cutOf = ({ swirl, outline }: Band): string =>
   JSON.stringify([swirl && keyOf(swirl.content), swirl?.origin, swirl?.across, swirl?.up, outline]);
@@ -30,17 +38,25 @@ interface SwirlPictureProps {
   /** px */
   readonly width: number;
   readonly height: number;
+  /** px a mm */
+  readonly scale: number;
 }
 
 const stateOf = (seen: boolean, drawn: boolean, done: number | undefined): string =>
   !seen ? 'unseen' : !drawn ? 'none' : done === undefined ? 'sharp' : 'coming';
 
 /** The inside of a block where it is cut, as it is simulated. A change of colour paints it anew, nothing more. */
-export const SwirlPicture = memo(function SwirlPicture({ band, colours, width, height }: SwirlPictureProps) {
+export const SwirlPicture = memo(function SwirlPicture({
+  band,
+  colours,
+  width,
+  height,
+  scale,
+}: SwirlPictureProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const cut = cutOf(band);
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the same cut of the same block is the same face
-  const face = useMemo(() => framedBand(band), [cut]);
+  const face = useMemo(() => inPixels(framedBand(band), width, height, scale), [cut, width, height, scale]);
   const seen = useSeen(canvas);
   const { raster, done } = useFacePicture(face, width, height, seen);
   useEffect(() => {
@@ -76,8 +92,8 @@ export const Swirls = ({ face, frame, colours }: SwirlsProps) =>
   face.map((band, i) => {
     if (!band.swirl || band.outline.length < 3) return null;
     const { left, right, foot, head } = framedBand(band);
-    const width = Math.max(1, Math.round((right - left) * frame.scale));
-    const height = Math.max(1, Math.round((head - foot) * frame.scale));
+    const width = Math.max(1, Math.ceil((right - left) * frame.scale));
+    const height = Math.max(1, Math.ceil((head - foot) * frame.scale));
     return (
       <foreignObject
         key={`${band.pourId} ${i}`}
@@ -87,7 +103,7 @@ export const Swirls = ({ face, frame, colours }: SwirlsProps) =>
         height={height}
         className="pointer-events-none"
       >
-        <SwirlPicture band={band} colours={colours} width={width} height={height} />
+        <SwirlPicture band={band} colours={colours} width={width} height={height} scale={frame.scale} />
       </foreignObject>
     );
   });

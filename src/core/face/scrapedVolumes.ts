@@ -15,7 +15,9 @@ export function scrapedVolumes(
   { solid }: Block,
   { keys, scraped }: Extract<Content, { kind: 'scraped' }>,
 ): ReadonlyMap<string, Millilitres> {
-  const read = scrapedReader(scraped, (spec) => rowReader(finish(prepare(spec))));
+  // a line on a surface takes no room
+  const cuts = scraped.cuts.map(({ line: _line, ...cut }) => cut);
+  const read = scrapedReader({ ...scraped, cuts }, (spec) => rowReader(finish(prepare(spec))));
   const low = Math.min(...scraped.cuts.map((c) => c.lowest));
   const high = Math.max(...scraped.cuts.map((c) => c.highest));
   const each = (high - low) / LOOKS.heights;

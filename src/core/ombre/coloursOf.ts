@@ -17,8 +17,11 @@ export interface PlanColours {
 export const gradedMixes = (plan: Plan): ReadonlyMap<string, Mix> =>
   new Map(plan.ombres.flatMap((o) => shadesOf(plan, o).map((s) => [s.pourId, s.mix] as const)));
 
-/** A line between layers is all but neat: as so much in a kilogram looks. A judgement, no source. */
-const NEAT_G_PER_KG = 60;
+/** A line between layers is all but neat: as so many times the usual dose looks. A judgement, no source. */
+const NEAT = 1.6;
+
+/** Of a colorant that is not described, g/kg. */
+const USUAL_G_PER_KG = 8;
 
 /** What every pot and every pour is made of, to look at; and every line between layers. */
 export interface PlanBodies {
@@ -46,9 +49,12 @@ export function bodiesOf(plan: Plan, state: SoapState, graded: ReadonlyMap<strin
     if (mix && !seen.has(pot)) pots.set(pot, body);
     if (mix) seen.add(pot);
   }
-  for (const step of plan.steps)
-    if (step.kind === 'mica')
-      pours.set(step.id, paints.bodyOf([{ colorant: step.colorant, doseGPerKg: NEAT_G_PER_KG }]));
+  for (const step of plan.steps) {
+    if (step.kind !== 'mica') continue;
+    const { colorant } = step;
+    const usual = plan.colorants.find((c) => c.id === colorant)?.nature?.doseGPerKg ?? USUAL_G_PER_KG;
+    pours.set(step.id, paints.bodyOf([{ colorant, doseGPerKg: NEAT * usual }]));
+  }
   return { pots, pours };
 }
 

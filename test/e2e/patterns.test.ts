@@ -449,3 +449,89 @@ describe('scraped layers in the browser', () => {
     expect(most![1]).to.be.above(1000);
   });
 });
+
+describe('rough layers, lines, and a propped mould in the browser', () => {
+  const at = studio();
+
+  it('a layer is spooned rough with a line of colorant over it: drawn, judged, on the sheet; bars planed', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-slate-beds/design');
+    await page
+      .getByRole('button', { name: /^Pour 1/ })
+      .first()
+      .click();
+    await page.getByRole('radio', { name: 'spoon' }).check({ force: true });
+    await typeIn(page, 'Left rough', '55');
+    await page
+      .getByText(/55 mm from hollow to peak: its hollows go [\d.]+ mm into/)
+      .first()
+      .waitFor();
+    await typeIn(page, 'Left rough', '6 mm');
+    await page.getByText(/55 mm from hollow to peak/).waitFor({ state: 'detached' });
+    await sharp(page);
+    const section = page.locator('canvas[data-swirl]').first();
+    const plain = await pictureOf(section);
+    await page.getByLabel('A line over it, of').selectOption('charcoal');
+    const panel = page.getByRole('region', { name: 'The line' });
+    await panel.getByRole('heading', { name: 'Over pour 1' }).waitFor();
+    await sharp(page);
+    expect(await pictureOf(section)).not.to.equal(plain);
+    await typeIn(page, 'On one mould', '9 g');
+    await page
+      .getByText(/g on 100 cm²: above 2 g bars part along it/)
+      .first()
+      .waitFor();
+    await page
+      .getByRole('button', { name: /^Only [\d.]+ g/ })
+      .first()
+      .click();
+    await page
+      .getByText(/bars part along it/)
+      .first()
+      .waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Cut on its side' }).first().click();
+    await panel.getByRole('radio', { name: 'trailed in oil' }).check({ force: true });
+    await saved(page);
+    await at.walk('/plan/demo-slate-beds/cut');
+    const before = await page
+      .getByText(/≈ [\d ]+ g/)
+      .first()
+      .innerText();
+    await typeIn(page, 'Planed off', '9');
+    await page.getByRole('alert').first().waitFor();
+    await typeIn(page, 'Planed off', '2 mm');
+    await page.waitForFunction((was) => !document.body.innerText.includes(was), before);
+    await at.walk('/plan/demo-slate-beds/pour-day');
+    await page.getByText(/left rough: 6 mm from hollow to peak/).waitFor();
+    await page
+      .getByText(/Stir activated charcoal into about [\d.]+ ml of a liquid oil and trail it/)
+      .waitFor();
+    await page.getByText(/Plane 2 mm off the dull faces/).waitFor();
+    expect(await seriousFaults(page)).to.deep.equal([]);
+  });
+
+  it('a corner pour in a propped slab: seen sloping, set level while fluid, told so, and taken back', async () => {
+    const page = at.page();
+    await page.goto(`${at.url()}/new`);
+    await page.getByRole('button', { name: /^Corner pour/ }).click();
+    await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
+    const level = page.getByRole('checkbox', { name: /^Set it level at the end, while all is fluid/ });
+    expect(await level.isChecked()).to.equal(true);
+    await sharp(page);
+    await page
+      .getByRole('button', { name: /^Pour 1: / })
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'Show it at this pour' }).click();
+    await page.getByText('as it stands at pour 1').waitFor();
+    await page.getByText(/spoon \d+ mm, left near corner/).waitFor();
+    await sharp(page);
+    await page.getByRole('button', { name: 'Show the whole loaf' }).click();
+    await level.uncheck();
+    await page.getByText('runs level', { exact: true }).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByText('runs level', { exact: true }).waitFor();
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByText(/set the mould level at once, slowly, while all of it is fluid/).waitFor();
+  });
+});

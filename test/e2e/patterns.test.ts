@@ -485,10 +485,7 @@ describe('rough layers, lines, and a propped mould in the browser', () => {
       .getByRole('button', { name: /^Only [\d.]+ g/ })
       .first()
       .click();
-    await page
-      .getByText(/bars part along it/)
-      .first()
-      .waitFor({ state: 'detached' });
+    await page.getByText(/above 2 g bars part along it/).waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Cut on its side' }).first().click();
     await panel.getByRole('radio', { name: 'trailed in oil' }).check({ force: true });
     await saved(page);

@@ -185,7 +185,8 @@ describe('several moulds from one batch', () => {
         followed += 1;
         const recount = follow(printed(plan).procedure, plan);
         const held = [...recount.vessels]
-          .filter(([name]) => name.startsWith('mould'))
+          // a layer that was scraped stays where it is
+          .filter(([name]) => /^(mould|layer)/.test(name))
           .reduce((s, [, v]) => s + [...v.values()].reduce((a, b) => a + b, 0), 0);
         const each = computed.moulds.reduce(
           (s, m) => s + m.use.copies * m.stack.layers.reduce((t, l) => t + l.massG, 0),

@@ -613,6 +613,13 @@ describe('scraped layers: edits', () => {
     expect(back?.kind === 'scrape' && back.edge.kind).to.equal('repeated');
   });
 
+  it('a layer that is taken out takes its scraping with it: the one below is not scraped instead', () => {
+    const plan = layered(BOX, [2, 2, 3], { s2: [scrapeOf('r1')] });
+    const kinds = (p: Plan): readonly string[] => p.steps.map((s) => s.kind);
+    expect(kinds(removeStep(plan, 's2'))).to.deep.equal(['pour', 'pour']);
+    expect(kinds(removeStep(plan, 's3'))).to.deep.equal(['pour', 'pour', 'scrape']);
+  });
+
   it('a profile that just touches the surface goes on doing so when it is made deeper', () => {
     const of = (p: Plan): Scrape => p.steps.find((s): s is Scrape => s.kind === 'scrape')!;
     const plan = layered(BOX, [3, 3], { s1: [scrapeOf('r1')] });

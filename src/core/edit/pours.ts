@@ -2,6 +2,7 @@ import type { StepId } from '../validate/ids.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Amount, Landing, Pour, Step } from '../plan/stepSchema.ts';
 import { freshId } from './freshId.ts';
+import { layerUnder } from '../plan/scrapes.ts';
 import { removePot } from './pots.ts';
 import { repot } from './repot.ts';
 
@@ -102,10 +103,15 @@ function removeLayer(plan: Plan, layer: Pour, ombre: NonNullable<Pour['ombre']>)
   return heldBack ? sorted : removePot(sorted, layer.pot);
 }
 
+/** What is done to a layer goes with it: its scraping, and the line on it, would else be the layer's below. */
+const withoutItsOwn = (plan: Plan, pour: Pour): Step[] =>
+  plan.steps.filter((s) => (s.kind !== 'scrape' && s.kind !== 'mica') || layerUnder(plan, s) !== pour);
+
 export function removeStep(plan: Plan, stepId: StepId): Plan {
   const step = plan.steps.find((s) => s.id === stepId);
-  if (step?.kind === 'pour' && step.ombre) return removeLayer(plan, step, step.ombre);
-  return { ...plan, steps: plan.steps.filter((s) => s.id !== stepId) };
+  const alone = step?.kind === 'pour' ? { ...plan, steps: withoutItsOwn(plan, step) } : plan;
+  if (step?.kind === 'pour' && step.ombre) return removeLayer(alone, step, step.ombre);
+  return { ...alone, steps: alone.steps.filter((s) => s.id !== stepId) };
 }
 
 /** Move a step so that it stands where `targetId` stands now; the others close up. */

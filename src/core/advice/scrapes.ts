@@ -1,5 +1,6 @@
 import { removeStep } from '../edit/pours.ts';
-import { setBefore, updateScrape, waitBeforeScrape, waitedToKeep } from '../edit/scrape.ts';
+import { updateScrape, waitBeforeScrape, waitedToKeep } from '../edit/scrape.ts';
+import { waitBefore } from '../edit/waits.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import type { NotScraped, Scraping } from '../fill/scraped.ts';
 import { canBeScraped } from '../pattern/blocks.ts';
@@ -61,6 +62,9 @@ const CANNOT: Readonly<Record<NotScraped, readonly [WarningCode, string]>> = {
 /** A profile that goes too low is made so much less deep that its tips stand half a millimetre clear. */
 const SPARED = 0.5;
 
+/** What lies below is no more pushed about once it is thick, of 5. */
+const SET_STAGE: Stage = 3;
+
 /** Ends of a profile are known to this, mm. */
 const TOUCH = 0.05;
 
@@ -113,8 +117,13 @@ function waitedFor({ plan }: Facts, pour: Pour, scrape: Scrape): Stage | undefin
   return Math.max(potNamed(plan, leadPot(pour))?.stage ?? 0, ...stages);
 }
 
-function soft(facts: Facts, said: Said, layer: PouredLayer, scrape: Scrape): Warning[] {
-  const relief = Math.min(scrape.reliefMm, scrape.depthMm);
+function soft(
+  facts: Facts,
+  said: Said,
+  layer: PouredLayer,
+  { scrape, highestMm, lowestMm }: Scraping,
+): Warning[] {
+  const relief = highestMm - lowestMm;
   const needed = stageToKeepRidges(relief, layer.densityGMl);
   const waited = waitedFor(facts, layer.pour, scrape);
   if (waited === undefined || waited >= needed) return [];
@@ -241,12 +250,15 @@ function ofScrape(facts: Facts, scrape: Scrape): Warning[] {
         'scrape-pushed',
         'refuse',
         'What is scraped was poured into batter that was still fluid: its scrapings would be of several pots. Let that set first.',
-        [{ label: 'Wait before that pour', apply: (p) => setBefore(p, pour.id, 3) }, leftOut(scrape)],
+        [
+          { label: 'Wait before that pour', apply: (p) => waitBefore(p, pour.id, SET_STAGE) },
+          leftOut(scrape),
+        ],
       ),
     ];
   return [
     ...misfits(facts, said, layer, scraping),
-    ...soft(facts, said, layer, scrape),
+    ...soft(facts, said, layer, scraping),
     ...strays(facts, said, layer, scrape),
     ...slantOver(facts, said, layer, scraping),
     ...standOut(facts, said, layer, scraping),

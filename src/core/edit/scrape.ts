@@ -4,12 +4,14 @@ import type { PouredLayer } from '../fill/layers.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { MOST_EDGE_POINTS, type RepeatedEdge, type ScraperEdge } from '../plan/scrapeSchema.ts';
-import type { Scrape } from '../plan/stepSchema.ts';
+import { isFrom, leadPot, potsOf } from '../plan/sources.ts';
+import type { Pour, Scrape } from '../plan/stepSchema.ts';
 import { stageToKeepRidges } from '../setting/ridge.ts';
 import type { Millimetres, Stage } from '../units/quantity.ts';
 import type { StepId } from '../validate/ids.ts';
 import { freshId } from './freshId.ts';
 import { insertAfter, LANDING_FALL_MM } from './pours.ts';
+import { newWait, waitBefore } from './waits.ts';
 
 /** A scraped layer is let stand so long before the next colour, minutes. Common practice, no source. */
 const LET_STAND = 5;
@@ -27,6 +29,12 @@ const widthFor = ({ mould }: Plan, pulled: Scrape['pulled']): Millimetres => {
 /** The stage that is waited for, to a tenth, never short of what is needed. */
 export const waitedToKeep = (reliefMm: Millimetres, densityGMl: number): Stage =>
   Math.min(5, Math.ceil(stageToKeepRidges(reliefMm, densityGMl) * 10 - 1e-9) / 10);
+
+/** Its scrapings have a jug to go back into, and are poured out of it again. */
+const pouredAgain = (plan: Plan, pour: Pour): boolean =>
+  pour.ombre === undefined &&
+  potsOf(pour).length === 1 &&
+  plan.steps.slice(plan.steps.findIndex((s) => s.id === pour.id) + 1).some((s) => isFrom(s, leadPot(pour)));
 
 /** A layer scraped to waves once it is thick enough, and let stand. */
 export function addScrape(
@@ -48,30 +56,23 @@ export function addScrape(
     },
     reliefMm,
     depthMm: reliefMm,
-    to: 'spare',
+    to: pouredAgain(plan, pour) ? 'pot' : 'spare',
   };
-  const about = scrape.mould === undefined ? {} : { mould: scrape.mould };
   const at = plan.steps.findIndex((s) => s.id === pour.id);
   const waited = plan.steps[at + 1];
   const has = waited?.kind === 'wait';
   const first = has
     ? plan
-    : insertAfter(plan, pour.id, {
-        id: freshId('w', plan.steps),
-        kind: 'wait',
-        ...about,
-        until: { kind: 'stage', stage: waitedToKeep(reliefMm, densityGMl) },
-      });
+    : insertAfter(
+        plan,
+        pour.id,
+        newWait(plan, pour, { kind: 'stage', stage: waitedToKeep(reliefMm, densityGMl) }),
+      );
   const waitId = first.steps[at + 1]?.id ?? pour.id;
   const scraped = insertAfter(first, waitId, scrape);
   const follows = scraped.steps.slice(at + 3).some((s) => s.kind === 'pour');
   const stood = follows
-    ? insertAfter(scraped, stepId, {
-        id: freshId('w', scraped.steps),
-        kind: 'wait',
-        ...about,
-        until: { kind: 'minutes', minutes: LET_STAND },
-      })
+    ? insertAfter(scraped, stepId, newWait(scraped, pour, { kind: 'minutes', minutes: LET_STAND }))
     : scraped;
   return { plan: stood, stepId };
 }
@@ -192,26 +193,5 @@ export function waitBeforeScrape(plan: Plan, stepId: StepId, stage: Stage): Plan
   const before = plan.steps[at - 1];
   const until = { kind: 'stage', stage } as const;
   if (before?.kind === 'wait') return { ...plan, steps: plan.steps.with(at - 1, { ...before, until }) };
-  const scrape = plan.steps[at];
-  const about = scrape?.kind === 'scrape' && scrape.mould !== undefined ? { mould: scrape.mould } : {};
-  return {
-    ...plan,
-    steps: plan.steps.toSpliced(at, 0, { id: freshId('w', plan.steps), kind: 'wait', ...about, until }),
-  };
-}
-
-/** A wait right before a layer, so that it lies on what is set. */
-export function setBefore(plan: Plan, pourId: StepId, stage: Stage): Plan {
-  const at = plan.steps.findIndex((s) => s.id === pourId);
-  const pour = plan.steps[at];
-  const about = pour?.kind === 'pour' && pour.mould !== undefined ? { mould: pour.mould } : {};
-  return {
-    ...plan,
-    steps: plan.steps.toSpliced(at, 0, {
-      id: freshId('w', plan.steps),
-      kind: 'wait',
-      ...about,
-      until: { kind: 'stage', stage },
-    }),
-  };
+  return waitBefore(plan, stepId, stage);
 }

@@ -5,7 +5,7 @@ import { isLevel, upOf } from '../mould/tilt.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { stageToHoldSlope } from '../setting/stage.ts';
 import type { Degrees, Stage } from '../units/quantity.ts';
-import { freshId } from './freshId.ts';
+import { waitBefore } from './waits.ts';
 
 /** A change of tilt while the layer poured last has yet to hold its slope. */
 export interface Turn {
@@ -46,17 +46,5 @@ export const waitedStage = ({ neededStage }: Turn): Stage =>
   Math.min(5, Math.ceil(neededStage * 10 - 1e-9) / 10);
 
 /** Waits, each until its layer holds, put right before these turns. */
-export function waitsBeforeTurns(plan: Plan, turns: readonly Turn[]): Plan {
-  let steps = plan.steps;
-  for (const turn of turns) {
-    const at = steps.findIndex((s) => s.id === turn.tiltId);
-    if (at < 0) continue;
-    const stage = waitedStage(turn);
-    steps = steps.toSpliced(at, 0, {
-      id: freshId('w', steps),
-      kind: 'wait',
-      until: { kind: 'stage', stage },
-    });
-  }
-  return { ...plan, steps };
-}
+export const waitsBeforeTurns = (plan: Plan, turns: readonly Turn[]): Plan =>
+  turns.reduce((p, turn) => waitBefore(p, turn.tiltId, waitedStage(turn)), plan);

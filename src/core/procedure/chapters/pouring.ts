@@ -333,7 +333,9 @@ function scraping(going: Going, step: Scrape): Draft[] {
   const jug = jugOfScrapings(plan, pour, step);
   const made = w.pots.find((p) => p.pot.id === jug);
   const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
-  const { pulled, edge, reliefMm, depthMm, to } = step;
+  const { pulled, edge, to } = step;
+  // an edge drawn by hand need not come down as far as its tips may
+  const { pouredMm, lowestMm, highestMm } = own.scraping;
   const letter = (id: PotId | undefined): string => plan.pots.find((p) => p.id === id)?.letter ?? '';
   const lines = linesOf(computed, w, ACT.scrape(step.id))
     .filter((l) => !computed.moulds.some((m) => l.to === VESSEL.mould(m.use.id)))
@@ -350,11 +352,11 @@ function scraping(going: Going, step: Scrape): Draft[] {
         does: 'scrape',
         pulled,
         edge,
-        reliefMm,
-        depthMm,
+        reliefMm: step.reliefMm,
+        depthMm: pouredMm - lowestMm,
         to,
-        underRimMm: own.layer.room.heightMm - own.scraping.pouredMm + depthMm,
-        stage: stageToKeepRidges(Math.min(reliefMm, depthMm), own.layer.densityGMl),
+        underRimMm: own.layer.room.heightMm - lowestMm,
+        stage: stageToKeepRidges(highestMm - lowestMm, own.layer.densityGMl),
         ...(jug === undefined ? {} : { jug }),
         beforeLye: jugByJug && made !== undefined && !going.combined.has(made.pot.id),
         ...named(inNamed(going, mouldOfStep(step))),

@@ -123,4 +123,13 @@ function benchSections(say: Say): void {
     say(`${what}: made ready (aim < 400 ms)`, ms(time(3, () => finish(prepare(spec)))));
     say('  a face of 600 x 180', ms(faceTime(prepared, 9)));
   }
+  const scraped = demoPlans().find((p) => p.name === 'Peat Furrows');
+  if (!scraped) throw new Error('no Peat Furrows');
+  const laid = computePlan(scraped);
+  const ready = readyFrom(newShelf());
+  const face = sectionAt(laid, 100);
+  say(
+    'five layers, three scraped: a face of 600 x 480, nothing made ready',
+    ms(time(9, () => rasterise(face, 600, 480, ready, 1))),
+  );
 }

@@ -2,7 +2,6 @@ import type { Slice } from '../cut/bars.ts';
 import { planedSolid } from '../cut/planed.ts';
 import type { SingleBar } from '../cut/singleBars.ts';
 import { isCavity } from '../mould/schema.ts';
-import type { LaidMould } from '../fill/layPlan.ts';
 import { corners } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { ViewPoint } from '../mould/sectionView.ts';
@@ -12,6 +11,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import { faceAt, faceLevel, type Band, type Face } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
 import { topOf } from './top.ts';
+import type { LaidFace } from './laid.ts';
 
 export const SIDES = ['near', 'far', 'top'] as const;
 export type Side = (typeof SIDES)[number];
@@ -19,8 +19,6 @@ export type Side = (typeof SIDES)[number];
 /** A disc of a standing tube has no top, and a slice parallel to the floor has two faces to look at. */
 export const sidesOf = ({ place: { piece, slice } }: SingleBar): readonly Side[] =>
   piece.axis === 'z' || slice?.by === 'floor' ? ['near', 'far'] : SIDES;
-
-type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry' | 'fill'> & { readonly hand?: number };
 
 /** A face is looked at this far inside its cut, mm. */
 const INSIDE = 0.01;
@@ -127,7 +125,7 @@ function sideOfSlice(
 }
 
 /** What is left of a body once its mould faces are planed off; a cavity's bar is not cut, and so not planed. */
-function planedBody(body: Body, { cut: { planeMm }, mould }: Laid['plan']): Body {
+function planedBody(body: Body, { cut: { planeMm }, mould }: LaidFace['plan']): Body {
   if (planeMm === undefined || isCavity(mould)) return body;
   const solid = planedSolid(roomOf(body), planeMm, solidOf(body));
   return body.kind === 'layer'
@@ -139,7 +137,7 @@ function planedBody(body: Body, { cut: { planeMm }, mould }: Laid['plan']): Body
  * A side of one bar: the near and the far cut as they are looked at with the bar turned towards one, the far one mirrored; the top from
  * above, its near cut at the foot. A disc of a standing tube has its foot for near, its head for far, and no top.
  */
-export function sideOfBar(laid: Laid, bar: SingleBar, side: Side): FramedFace {
+export function sideOfBar(laid: LaidFace, bar: SingleBar, side: Side): FramedFace {
   const { geometry, fill, plan } = laid;
   const room = geometry.rooms[bar.place.piece.room];
   const bodies = bodiesOf(laid)

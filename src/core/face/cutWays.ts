@@ -3,13 +3,13 @@ import { labOfHex } from '../colour/lab.ts';
 import { cutBars, type BarCut } from '../cut/bars.ts';
 import { singleBars } from '../cut/singleBars.ts';
 import { usualLength, withWay } from '../cut/way.ts';
-import type { LaidMould } from '../fill/layPlan.ts';
 import type { CutWay, Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
 import { sideOfBar } from './barFaces.ts';
 import { countEdges } from './edges.ts';
 import type { FramedFace } from './framed.ts';
 import { readyFrom, type Shelf } from './ready.ts';
+import type { LaidFace } from './laid.ts';
 
 /** A way that a loaf can be cut, and what a bar of it then shows. */
 export interface CutShown {
@@ -20,13 +20,11 @@ export interface CutShown {
   readonly faces: readonly FramedFace[];
 }
 
-type Laid = Pick<LaidMould, 'plan' | 'geometry' | 'stack' | 'fill'> & { readonly hand?: number };
-
 /** So many bars of each way are looked at. */
 const LOOKED_AT = 3;
 
 /** Straight across, and in blocks sliced either way: those that give bars. */
-export function cutWays(laid: Laid): readonly CutShown[] {
+export function cutWays(laid: LaidFace): readonly CutShown[] {
   const { plan } = laid;
   const across = cutBars(laid, withWay(undefined)(plan));
   const longMm = plan.cut.way?.longMm ?? usualLength(across.loafMm, plan.cut);

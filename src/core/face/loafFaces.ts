@@ -1,20 +1,18 @@
-import type { LaidMould } from '../fill/layPlan.ts';
 import { bodiesOf } from '../pattern/blocks.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { faceAt, faceLevel, type Face } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
 import { topOf } from './top.ts';
-
-type Laid = Pick<LaidMould, 'plan' | 'geometry' | 'stack' | 'fill'> & { readonly hand?: number };
+import type { LaidFace } from './laid.ts';
 
 /** As wide and as long as the mould inside. */
-const fromAbove = ({ geometry }: Laid, face: Face): FramedFace => {
+const fromAbove = ({ geometry }: LaidFace, face: Face): FramedFace => {
   const [wide, long] = [geometry.most.width / 2, geometry.most.length / 2];
   return framed({ face, left: -wide, right: wide, foot: -long, head: long });
 };
 
 /** The whole loaf cut across, so many mm from the near end, seen from there. */
-export function sectionAt(laid: Laid, fromNearMm: Millimetres): FramedFace {
+export function sectionAt(laid: LaidFace, fromNearMm: Millimetres): FramedFace {
   const { most } = laid.geometry;
   const face = faceAt(bodiesOf(laid), 'section', fromNearMm - most.length / 2);
   const wide = most.width / 2;
@@ -22,8 +20,8 @@ export function sectionAt(laid: Laid, fromNearMm: Millimetres): FramedFace {
 }
 
 /** The whole loaf cut level, so many mm above the floor, seen from above with the near end at the foot. */
-export const planAt = (laid: Laid, aboveFloorMm: Millimetres): FramedFace =>
+export const planAt = (laid: LaidFace, aboveFloorMm: Millimetres): FramedFace =>
   fromAbove(laid, faceLevel(bodiesOf(laid), aboveFloorMm));
 
 /** The loaf from straight above, the near end at the foot. */
-export const topFace = (laid: Laid): FramedFace => fromAbove(laid, topOf(bodiesOf(laid)));
+export const topFace = (laid: LaidFace): FramedFace => fromAbove(laid, topOf(bodiesOf(laid)));

@@ -1,4 +1,3 @@
-import type { LaidMould } from '../fill/layPlan.ts';
 import { slice } from '../geometry/clip.ts';
 import { corners } from '../geometry/polyhedron.ts';
 import { cross, dot, type Vec3 } from '../geometry/vec.ts';
@@ -6,8 +5,7 @@ import { bodiesOf } from '../pattern/blocks.ts';
 import type { Degrees } from '../units/quantity.ts';
 import { cutEach } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
-
-type Laid = Pick<LaidMould, 'plan' | 'geometry' | 'stack' | 'fill'> & { readonly hand?: number };
+import type { LaidFace } from './laid.ts';
 
 /** A cut by hand: turned about the upright (0 across the loaf, 90 along it), leant over (0 upright, 90 level), and moved through the loaf, 0 to 1. */
 export interface HandCut {
@@ -25,7 +23,7 @@ function normalOf({ turnDeg, leanDeg }: HandCut): Vec3 {
 }
 
 /** A loaf cut by any plane and looked at square on: upright cuts from the near end or the right, a level one from above. */
-export function planeFace(laid: Laid, cut: HandCut): FramedFace {
+export function planeFace(laid: LaidFace, cut: HandCut): FramedFace {
   const normal = normalOf(cut);
   const t = cut.turnDeg * RADIANS;
   const across: Vec3 = [Math.cos(t), Math.sin(t), 0];

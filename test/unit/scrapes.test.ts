@@ -12,6 +12,7 @@ import {
   setRelief,
   updateScrape,
 } from '../../src/core/edit/scrape.ts';
+import { nineOf, settingsOf } from '../../src/core/edit/vary.ts';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
@@ -618,6 +619,17 @@ describe('scraped layers: edits', () => {
     const kinds = (p: Plan): readonly string[] => p.steps.map((s) => s.kind);
     expect(kinds(removeStep(plan, 's2'))).to.deep.equal(['pour', 'pour']);
     expect(kinds(removeStep(plan, 's3'))).to.deep.equal(['pour', 'pour', 'scrape']);
+  });
+
+  it('nine round it: how deep by how far apart, the present one in the middle, each a plan that is taken', () => {
+    const plan = setRough(layered(BOX, [3, 3, 3], { s1: [scrapeOf('r1')] }), 's2', 6);
+    const settings = settingsOf(plan);
+    expect(settings.map((s) => s.id)).to.deep.equal(['r1 relief', 'r1 pitch', 's2 rough']);
+    const nine = nineOf(settings[0]!, settings[1]!);
+    expect(nine[4]!.apply(plan)).to.equal(plan);
+    const reliefs = nine.map((v) => scrapingIn(v.apply(plan)).highestMm - scrapingIn(v.apply(plan)).lowestMm);
+    expect(reliefs[0]).to.be.below(reliefs[1]!);
+    expect(reliefs[2]).to.be.above(reliefs[1]!);
   });
 
   it('a profile that just touches the surface goes on doing so when it is made deeper', () => {

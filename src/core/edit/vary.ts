@@ -4,25 +4,10 @@ import { roundOf } from '../plan/sources.ts';
 import type { Pour, Stroke, Wire } from '../plan/stepSchema.ts';
 import { stagePhrase } from '../setting/stage.ts';
 import { countRounds, setPlace, setPourStage, setRoundOrder, updateStroke } from './pattern.ts';
+import { as, mm, type Setting, type Variant } from './variant.ts';
+import { ofRough, ofScrape } from './varyLayers.ts';
 import { updateWire } from './wire.ts';
 import { setLanding } from './pours.ts';
-
-/** One way that a design could be otherwise. */
-export interface Variant {
-  readonly label: string;
-  readonly apply: (plan: Plan) => Plan;
-}
-
-/** Something of a pattern that can be less or more: three of it, the middle one as it is. */
-export interface Setting {
-  readonly id: string;
-  readonly name: string;
-  readonly variants: readonly [Variant, Variant, Variant];
-}
-
-const as = (label: string): Variant => ({ label, apply: (plan) => plan });
-
-const mm = (value: number): string => `${Math.round(value)} mm`;
 
 /** Less and more of a whole number, never the same as it is. */
 const around = (now: number, by: number, least: number, most: number): readonly [number, number] => [
@@ -219,13 +204,15 @@ function ofLines(pour: Pour, nth: string): readonly Setting[] {
   ];
 }
 
-/** Everything of a plan's patterns that can be varied. */
+/** Everything of a plan's patterns, and of its layers that are no planes, that can be varied. */
 export function settingsOf(plan: Plan): readonly Setting[] {
   const pours = plan.steps.filter((s): s is Pour => s.kind === 'pour' && s.pattern !== undefined);
   return plan.steps.flatMap((s): readonly Setting[] => {
     if (s.kind === 'stroke') return ofStroke(s);
     if (s.kind === 'wire') return ofWire(s);
-    if (s.kind !== 'pour' || !s.pattern) return [];
+    if (s.kind === 'scrape') return ofScrape(plan, s);
+    if (s.kind === 'pour' && !s.pattern) return ofRough(plan, s);
+    if (s.kind !== 'pour') return [];
     const nth = pours.length > 1 ? `, pour ${pours.indexOf(s) + 1} in rounds` : '';
     return [...ofPour(s, plan, nth), ...ofLines(s, nth)];
   });

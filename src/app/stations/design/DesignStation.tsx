@@ -2,7 +2,7 @@ import type { StepId } from '../../../core/validate/ids.ts';
 import { Plus } from 'lucide-react';
 import { evenAll } from '../../../core/edit/even.ts';
 import { addPot } from '../../../core/edit/pots.ts';
-import { hasPatterns } from '../../../core/pattern/blocks.ts';
+import { isSimulated } from '../../../core/pattern/blocks.ts';
 import { addPour } from '../../../core/edit/pours.ts';
 import { beforeSettling } from '../../../core/fill/layers.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
@@ -86,7 +86,7 @@ export function DesignStation() {
         </>
       )}
       <AddPattern />
-      {hasPatterns(plan) && <Otherwise />}
+      {isSimulated(plan) && <Otherwise />}
       <Group title="Held back for the top">
         <HeldBack />
       </Group>

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { nineOf, settingsOf } from '../../../../core/edit/vary.ts';
 import { sectionAt, topFace } from '../../../../core/face/loafFaces.ts';
+import { hasPatterns } from '../../../../core/pattern/blocks.ts';
 import { layPlan } from '../../../../core/fill/layPlan.ts';
 import { FaceDrawing } from '../../../section/FaceDrawing.tsx';
 import { Choice } from '../../../parts/Choice.tsx';
@@ -15,7 +16,7 @@ export function Vary() {
   const { plan, colours, edit } = useBench();
   const settings = useMemo(() => settingsOf(plan), [plan]);
   const [ids, setIds] = useState<readonly [string | undefined, string | undefined]>([undefined, undefined]);
-  const [from, setFrom] = useState<'top' | 'cut'>('top');
+  const [from, setFrom] = useState<'top' | 'cut'>(hasPatterns(plan) ? 'top' : 'cut');
   const across = settings.find((s) => s.id === ids[0]) ?? settings[0];
   const down = settings.find((s) => s.id === ids[1] && s !== across) ?? settings.find((s) => s !== across);
   const nine = useMemo(() => {

@@ -197,17 +197,19 @@ describe('a new plan', () => {
     const before = await count();
     await page.getByRole('button', { name: 'Blank', exact: true }).waitFor();
     expect(await page.getByLabel('Mould', { exact: true }).inputValue()).to.equal('Wooden loaf, 1.6 kg');
-    const drawn = (name: string): Promise<number> =>
-      page.getByRole('button', { name, exact: true }).locator('svg path[fill^="#"]').count();
     await page.getByLabel('Layers', { exact: true }).selectOption('7');
-    for (const name of ['Ombre', 'Straight layers'])
+    // each beginning is drawn as itself; pictures come one after another
+    for (const [name, layers] of [
+      ['Ombre', 7],
+      ['Straight layers', 7],
+      ['Two soaps side by side', 2],
+      ['A recipe only', 1],
+    ] as const)
       await page.waitForFunction(
-        (of) => document.querySelectorAll(`button[aria-label="${of}"] svg path[fill^="#"]`).length >= 7,
-        name,
+        ([of, count]) =>
+          document.querySelectorAll(`button[aria-label="${of}"] svg path[fill^="#"]`).length === count,
+        [name, layers] as const,
       );
-    // each beginning is drawn as itself
-    expect(await drawn('Two soaps side by side')).to.equal(2);
-    expect(await drawn('A recipe only')).to.equal(1);
     await page.getByLabel('Mould', { exact: true }).selectOption('Tapered silicone loaf');
     await page.getByRole('button', { name: 'Moss', exact: true }).click();
     expect(await count()).to.equal(before);

@@ -1,7 +1,7 @@
 import { lettersOf } from '../fill/layers.ts';
 import { bareWalls } from '../fill/bareWall.ts';
 import type { PouredLayer } from '../fill/layers.ts';
-import { pouredHeights } from '../fill/scraped.ts';
+import { pouredHeights } from '../fill/onWalls.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Wall } from '../plan/stepSchema.ts';
 import type { Computed } from '../computed/compute.ts';

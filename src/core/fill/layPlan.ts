@@ -178,7 +178,7 @@ export function layPlan(plan: Plan, poured?: PouredAmounts): LaidPlan {
     mean = now;
     scrapedG = off;
     stirred = stirredMixes(plan, moulds);
-    laying = { ...laying, makeup: makeupsOf(plan, recipes, stirred) };
+    if (stirred.size > 0) laying = { ...laying, makeup: makeupsOf(plan, recipes, stirred) };
     const densities = new Map(moulds.map((m) => [m.use.id, laidDensity(m, plain)] as const));
     moulds = lay(laying, mean, (id) => densities.get(id) ?? plain.densityGMl, scrapedG);
   }

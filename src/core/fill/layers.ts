@@ -3,24 +3,16 @@ import type { PotId, StepId } from '../validate/ids.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
+import { onWalls, type OnWalls } from './onWalls.ts';
 import { roughnessOf, type Roughness } from './roughness.ts';
 import { scrapingOf, type Below, type NotScraped, type Scraping } from './scraped.ts';
 import { wallPoint } from './wallPoints.ts';
-import { surfaceAcross } from '../mould/sectionView.ts';
 import { stackPours, type Layer, type Lie, type StackFault, type Wish } from '../mould/stack.ts';
 import { poursOf, type TiltedPour } from '../plan/pours.ts';
 import { scrapesOf } from '../plan/scrapes.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams, Millilitres, Millimetres, Percent } from '../units/quantity.ts';
-
-/** Heights of a surface at the left and right wall at mid-length, and at the near and far end. */
-export interface OnWalls {
-  readonly leftMm: Millimetres;
-  readonly rightMm: Millimetres;
-  readonly nearMm: Millimetres;
-  readonly farMm: Millimetres;
-}
 
 /** What a layer has of one pot. */
 export interface LayerPart {
@@ -87,18 +79,6 @@ const wishOf = (amount: Amount, room: Room, fillMl: Millilitres, densityGMl: num
       return { kind: 'volume', volumeMl: (fillMl * amount.percent) / 100 };
   }
 };
-
-function onWalls(room: Room, { up, offset }: Lie): OnWalls {
-  const wide = surfaceAcross(room.outline.section, 'section', up, offset, room.middle.y);
-  const long = surfaceAcross(room.outline.side, 'side', up, offset, room.middle.x);
-  const level = offset / up[2];
-  return {
-    leftMm: wide?.[0].z ?? level,
-    rightMm: wide?.[1].z ?? level,
-    nearMm: long?.[0].z ?? level,
-    farMm: long?.[1].z ?? level,
-  };
-}
 
 /** A layer as it lay in the mould that it was poured in, before that was set level. */
 export function beforeSettling(layer: PouredLayer): PouredLayer {

@@ -5,7 +5,7 @@ import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import type { Layer } from '../mould/stack.ts';
-import type { Scrape, Wall } from '../plan/stepSchema.ts';
+import type { Scrape } from '../plan/stepSchema.ts';
 import type { Millilitres, Millimetres } from '../units/quantity.ts';
 import { sideAt } from './wallPoints.ts';
 
@@ -128,29 +128,6 @@ const straight = (room: Room, axis: 0 | 1): boolean => {
   const area = profile.volumeBelow(middle + 0.5) - profile.volumeBelow(middle - 0.5);
   return Math.abs(area / ((high - low) * (far - near)) - 1) < 0.01;
 };
-
-/** How high a layer is poured at the middle of each wall. */
-export function pouredHeights(layer: PouredUpTo): Readonly<Record<Wall, Millimetres>> {
-  const { scraping } = layer;
-  if (scraping) {
-    const { pouredMm } = scraping;
-    return { left: pouredMm, right: pouredMm, near: pouredMm, far: pouredMm };
-  }
-  const { leftMm: left, rightMm: right, nearMm: near, farMm: far } = layer.settled ?? layer;
-  return { left, right, near, far };
-}
-
-interface Heights {
-  readonly leftMm: Millimetres;
-  readonly rightMm: Millimetres;
-  readonly nearMm: Millimetres;
-  readonly farMm: Millimetres;
-}
-
-interface PouredUpTo extends Heights {
-  readonly settled?: Heights;
-  readonly scraping?: Scraping;
-}
 
 /** Its opening is narrower than it is at a height: what is as wide as a layer there does not go in. */
 function closesIn(room: Room, axis: 0 | 1, heightMm: Millimetres): boolean {

@@ -100,9 +100,8 @@ const turnsIn = (plan: Plan, moulds: readonly Filled[]): readonly JugTurn[] =>
 
 /** Batter that has to be made beyond what stays in the moulds, for what is scraped off and not poured again, g. */
 export function madeBeyond(plan: Plan, moulds: readonly Filled[]): Grams {
-  const turns = turnsIn(plan, moulds);
   if (scrapesOf(plan).size === 0) return 0;
-  const made = [...freshOf(turns).values()].reduce((s, g) => s + g, 0);
+  const made = [...freshOf(turnsIn(plan, moulds)).values()].reduce((s, g) => s + g, 0);
   return made - inAll(moulds, (m) => m.stack.layers.reduce((s, l) => s + l.massG, 0));
 }
 
@@ -123,6 +122,7 @@ function stirred(a: Mix, aG: Grams, b: Mix, bG: Grams): Mix {
 /** The mixes of pours that other pots' scrapings were stirred into, by their deposits. */
 export function stirredMixes(plan: Plan, moulds: readonly Filled[]): ReadonlyMap<string, Mix> {
   const mixes = new Map<string, Mix>();
+  if (scrapesOf(plan).size === 0) return mixes;
   const turns = turnsIn(plan, moulds);
   const foreign = turns.some((t) => t.does === 'in' && t.of !== t.pot);
   if (!foreign) return mixes;

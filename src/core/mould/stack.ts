@@ -75,31 +75,38 @@ function levelWanted(wish: Wish, up: Vec3, lowest: Millimetres): Millimetres {
   return wish.kind === 'point' ? dot(up, wish.point) : -Infinity;
 }
 
+type Open = Pick<Lie, 'space' | 'blocked'>;
+
+/** What is open filled up to a surface, and what stays open above it. */
+function laidUpTo(
+  { space, blocked }: Open,
+  surface: Pick<Lie, 'tilt' | 'up' | 'offset'>,
+  lowest: Millimetres,
+): { readonly lie: Lie; readonly above: Open } {
+  const { up: normal, offset } = surface;
+  const parts = clip(space, { normal, offset });
+  return {
+    lie: { ...surface, riseMm: offset - lowest, solid: parts.below, space, blocked },
+    above: {
+      space: parts.above,
+      blocked: blocked && emptied(clip(blocked, { normal, offset }).above),
+    },
+  };
+}
+
 /** Pours that were fluid together as they lie once the mould is set level: each keeps its volume. */
 export function runLevel(
   layers: readonly Layer[],
-  under: Pick<Layer, 'space' | 'blocked'>,
-): Pick<Layer, 'space' | 'blocked'> & { readonly layers: readonly Layer[] } {
+  under: Open,
+): Open & { readonly layers: readonly Layer[] } {
   let { space, blocked } = under;
   const up = upOf(LEVEL);
   const level = layers.map(({ volumeMl, before: _before, ...lie }): Layer => {
     const profile = openProfile([{ solid: space, blocked }], up);
     const offset = profile.levelOf(Math.min(profile.total, volumeMl * MM3_PER_ML));
-    const parts = clip(space, { normal: up, offset });
-    const layer: Layer = {
-      tilt: LEVEL,
-      up,
-      offset,
-      volumeMl,
-      riseMm: offset - profile.lowest,
-      solid: parts.below,
-      space,
-      blocked,
-      before: lie,
-    };
-    space = parts.above;
-    blocked = blocked && emptied(clip(blocked, { normal: up, offset }).above);
-    return layer;
+    const laid = laidUpTo({ space, blocked }, { tilt: LEVEL, up, offset }, profile.lowest);
+    ({ space, blocked } = laid.above);
+    return { ...laid.lie, volumeMl, before: lie };
   });
   return { layers: level, space, blocked };
 }
@@ -135,20 +142,10 @@ function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres):
     }
     const volume = Math.min(wanted, left);
     const offset = profile.levelOf(volume);
-    const parts = clip(space, { normal: up, offset });
-    const layer: Layer = {
-      tilt,
-      up,
-      offset,
-      volumeMl: volume / MM3_PER_ML,
-      riseMm: offset - profile.lowest,
-      solid: parts.below,
-      space,
-      blocked,
-    };
+    const laid = laidUpTo({ space, blocked }, { tilt, up, offset }, profile.lowest);
+    const layer: Layer = { ...laid.lie, volumeMl: volume / MM3_PER_ML };
     layers.push(layer);
-    space = parts.above;
-    blocked = blocked && emptied(clip(blocked, { normal: up, offset }).above);
+    ({ space, blocked } = laid.above);
     filled += volume;
     asked += wanted;
     fluid = runsLevel === undefined ? [] : [...fluid, layer];

@@ -1,4 +1,5 @@
 import type { PouredLayer } from '../fill/layers.ts';
+import { levelOnWalls } from '../fill/onWalls.ts';
 import { heapsOver, type Roughness } from '../fill/roughness.ts';
 import { levelProfile, reachAt, type Scraping } from '../fill/scraped.ts';
 import { openAt } from '../flow/ground.ts';
@@ -81,10 +82,7 @@ export function asPouredLayer({ scraping, ...layer }: Scraped): PouredLayer {
     ...layer,
     offset,
     riseMm: layer.riseMm + offset - layer.offset,
-    leftMm: offset,
-    rightMm: offset,
-    nearMm: offset,
-    farMm: offset,
+    ...levelOnWalls(offset),
     volumeMl: layer.volumeMl + volumeMl,
     solid: clip(layer.space, { normal: UP, offset }).below,
   };

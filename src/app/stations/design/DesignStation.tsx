@@ -4,7 +4,8 @@ import { evenAll } from '../../../core/edit/even.ts';
 import { addPot } from '../../../core/edit/pots.ts';
 import { isSimulated } from '../../../core/pattern/blocks.ts';
 import { addPour } from '../../../core/edit/pours.ts';
-import { beforeSettling } from '../../../core/fill/layers.ts';
+import { beforeSettling, type PouredLayer } from '../../../core/fill/layers.ts';
+import type { Step } from '../../../core/plan/stepSchema.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { Group, Station } from '../../parts/Station.tsx';
@@ -23,16 +24,44 @@ import { PourPanel } from './PourPanel.tsx';
 import { ScrapePanel } from './scrape/ScrapePanel.tsx';
 import { SlantAll } from './SlantAll.tsx';
 
+interface ChosenProps {
+  readonly step: Step | undefined;
+  /** the layer that it pours, as it is poured */
+  readonly layer: PouredLayer | undefined;
+}
+
+/** The panel of the chosen step; of none, all layers. */
+function Chosen({ step, layer }: ChosenProps) {
+  switch (step?.kind) {
+    case 'stroke':
+      return <StrokePanel key={step.id} stroke={step} />;
+    case 'wire':
+      return <WirePanel key={step.id} wire={step} />;
+    case 'scrape':
+      return <ScrapePanel key={step.id} scrape={step} />;
+    case 'mica':
+      return <LinePanel key={step.id} line={step} />;
+  }
+  if (layer?.pour.pattern)
+    return <PatternPanel key={layer.pour.id} layer={layer} pattern={layer.pour.pattern} />;
+  if (layer) return <PourPanel key={layer.pour.id} layer={layer} />;
+  return (
+    <>
+      <LayerList />
+      <p className="quiet text-sm">
+        Choose a layer or a drop to change it. Drag a line in the section to move it.
+      </p>
+    </>
+  );
+}
+
 export function DesignStation() {
   const { plan, computed, edit, follows } = useBench();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const laid = computed.stack.layers.find((l) => l.pour.id === chosen);
   const layer = laid && beforeSettling(laid);
-  const stroke = plan.steps.find((s) => s.kind === 'stroke' && s.id === chosen);
-  const line = plan.steps.find((s) => s.kind === 'mica' && s.id === chosen);
-  const scrape = plan.steps.find((s) => s.kind === 'scrape' && s.id === chosen);
-  const wire = plan.steps.find((s) => s.kind === 'wire' && s.id === chosen);
+  const step = plan.steps.find((s) => s.id === chosen);
   const add = (): void => {
     let stepId: StepId | undefined;
     edit((p) => {
@@ -65,26 +94,7 @@ export function DesignStation() {
           Even all
         </button>
       </div>
-      {stroke?.kind === 'stroke' ? (
-        <StrokePanel key={stroke.id} stroke={stroke} />
-      ) : wire?.kind === 'wire' ? (
-        <WirePanel key={wire.id} wire={wire} />
-      ) : scrape?.kind === 'scrape' ? (
-        <ScrapePanel key={scrape.id} scrape={scrape} />
-      ) : line?.kind === 'mica' ? (
-        <LinePanel key={line.id} line={line} />
-      ) : layer?.pour.pattern ? (
-        <PatternPanel key={layer.pour.id} layer={layer} pattern={layer.pour.pattern} />
-      ) : layer ? (
-        <PourPanel key={layer.pour.id} layer={layer} />
-      ) : (
-        <>
-          <LayerList />
-          <p className="quiet text-sm">
-            Choose a layer or a drop to change it. Drag a line in the section to move it.
-          </p>
-        </>
-      )}
+      <Chosen step={step} layer={layer} />
       <AddPattern />
       {isSimulated(plan) && <Otherwise />}
       <Group title="Held back for the top">

@@ -4,7 +4,7 @@ import type { Computed } from '../../computed/compute.ts';
 import { bareWalls } from '../../fill/bareWall.ts';
 import { batterIn } from '../../fill/batterIn.ts';
 import type { PouredLayer } from '../../fill/layers.ts';
-import { pouredHeights } from '../../fill/scraped.ts';
+import { pouredHeights } from '../../fill/onWalls.ts';
 import { jugOfScrapings } from '../../fill/scrapings.ts';
 import { transfersOf } from '../../ledger/ledger.ts';
 import type { PutUnder } from '../../mould/propped.ts';

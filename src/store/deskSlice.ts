@@ -19,6 +19,8 @@ export interface DeskState {
   readonly look: Look;
   /** on a small screen: the section folded to a strip; null: as the screen's size has it */
   readonly folded: boolean | null;
+  /** which batch recipe and pots are shown of: the loaf's, or the one that is piped on it */
+  readonly batch: 'loaf' | 'second';
   /** a version of the plan kept to compare with */
   readonly beside: Plan | null;
   /** on a first visit: the workbench explains itself */
@@ -46,6 +48,7 @@ const initialState: DeskState = {
   moment: 'whole',
   look: { when: 'cured', gelled: 'as-planned', scented: true, hand: 0, eyes: 'all' },
   folded: null,
+  batch: 'loaf',
   beside: null,
   introduce: !wasIntroduced(),
 };
@@ -71,11 +74,13 @@ const slice = createSlice({
     }),
     sectionFolded: (s, a: PayloadAction<boolean>): DeskState => ({ ...s, folded: a.payload }),
     besideKept: (s, a: PayloadAction<Plan | null>): DeskState => ({ ...s, beside: a.payload }),
+    batchShown: (s, a: PayloadAction<DeskState['batch']>): DeskState => ({ ...s, batch: a.payload }),
     noticeRead: (s): DeskState => ({ ...s, notice: null }),
   },
 });
 
 export const {
+  batchShown,
   besideKept,
   deskOpened,
   introductionEnded,

@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
-import { barCount } from '../../src/core/cut/bars.ts';
+import { barCount } from '../../src/core/fill/barGrid.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Divide, Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';

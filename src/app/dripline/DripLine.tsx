@@ -16,6 +16,8 @@ import type { Pot } from '../../core/plan/planSchema.ts';
 import type { StickPath } from '../../core/plan/patternSchema.ts';
 import type { Finish, Step } from '../../core/plan/stepSchema.ts';
 import { formatShort } from '../../core/units/format.ts';
+import { lowerFirst } from '../../core/units/words.ts';
+import { TOPS } from '../../core/pattern/knowHow.ts';
 import { stagePhrase } from '../../core/setting/stage.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { editHere } from '../../store/editHere.ts';
@@ -82,6 +84,10 @@ const Mark = memo(function Mark({ step, chosen }: MarkProps) {
     return <ToolMark id={step.id} name="scrape" says="The layer is scraped" chosen={chosen} />;
   if (step.kind === 'mica')
     return <ToolMark id={step.id} name="line" says="A line of colorant" chosen={chosen} />;
+  if (step.kind === 'top') {
+    const { name, says } = TOPS[step.way.top];
+    return <ToolMark id={step.id} name={lowerFirst(name)} says={`${name}: ${says}`} chosen={chosen} />;
+  }
   if (step.kind === 'pull')
     return <ToolMark id={step.id} name="pull" says="The column is pulled" chosen={chosen} />;
   if (step.kind === 'wait')

@@ -1,4 +1,6 @@
-import { useMemo } from 'react';
+import { createContext, useContext, useMemo } from 'react';
+import { inSecond } from '../../core/edit/second.ts';
+import { pipedIn } from '../../core/plan/second.ts';
 import type { PlanColours } from '../../core/ombre/coloursOf.ts';
 import type { MouldUse } from '../../core/plan/moulds.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
@@ -14,6 +16,8 @@ import { useShow, type Show } from './useShow.ts';
 export type Edit = (edit: (plan: Plan) => Plan | Result<Plan>, gesture?: Gesture) => Fault | undefined;
 
 interface OpenPlan {
+  /** it is the batch that is piped on top, as a plan by itself */
+  readonly ofSecond: boolean;
   readonly plan: Plan;
   readonly computed: Computed;
   /** as the maker looks at it: at the pour, at the cut or cured */
@@ -28,6 +32,9 @@ interface OnBench extends OpenPlan {
   /** its pours are those of the first mould: they are changed there */
   readonly follows: boolean;
 }
+
+/** Inside it the open plan is the batch that is piped on top, where there is one. */
+export const OfSecond = createContext(false);
 
 /** The open plan as it is now, with its words. Only inside the workbench. */
 export function usePresent(): Plan {
@@ -45,10 +52,16 @@ export function usePlan(): OpenPlan {
   const computed = useAppSelector(selectComputed);
   const colours = useAppSelector(selectColours);
   if (!computed || !colours) throw new Error('no plan is open');
-  const { plan } = computed;
-  const show = useShow(plan.units);
-  const edit = useMemo((): Edit => (change, gesture) => dispatch(editPlan(change, gesture)), [dispatch]);
-  return { plan, computed, colours, show, edit };
+  const { second } = computed;
+  const ofSecond = useContext(OfSecond) && second !== undefined;
+  const seen = ofSecond ? second : computed;
+  const show = useShow(seen.plan.units);
+  const edit = useMemo(
+    (): Edit => (change, gesture) =>
+      dispatch(editPlan(ofSecond ? inSecond(change, pipedIn(second.plan)) : change, gesture)),
+    [dispatch, ofSecond, second],
+  );
+  return { ofSecond, plan: seen.plan, computed: seen, colours, show, edit };
 }
 
 /**
@@ -64,5 +77,5 @@ export function useBench(): OnBench {
   const { plan } = computed;
   const show = useShow(plan.units);
   const edit = useMemo((): Edit => (change, gesture) => dispatch(editHere(change, gesture)), [dispatch]);
-  return { plan, computed, colours, show, edit, use, follows: use.design === 'as-first' };
+  return { ofSecond: false, plan, computed, colours, show, edit, use, follows: use.design === 'as-first' };
 }

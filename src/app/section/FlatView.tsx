@@ -1,6 +1,6 @@
 import { faceAt } from '../../core/face/face.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
-import type { Body } from '../../core/pattern/body.ts';
+import { highestIn, isOpen, type Body } from '../../core/pattern/body.ts';
 import type { StepId } from '../../core/validate/ids.ts';
 import type { PouredLayer } from '../../core/fill/layers.ts';
 import { useCallback, useMemo } from 'react';
@@ -63,7 +63,7 @@ const pushedIn = (bodies: readonly Body[]): ReadonlySet<StepId> =>
     bodies.flatMap((b) => {
       if (b.kind === 'layer') return [];
       const { layers, content } = b.block;
-      return (content.kind === 'scraped' ? layers : layers.slice(0, -1)).map((l) => l.pour.id);
+      return (isOpen(content) ? layers : layers.slice(0, -1)).map((l) => l.pour.id);
     }),
   );
 
@@ -92,7 +92,7 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
   const named = width >= CALLOUTS_FROM;
   const wall = drawnWallMm(mould);
   const wide = wideIn(geometry, view);
-  const high = geometry.heightMm;
+  const high = highestIn(bodies, geometry.heightMm);
   // the same while a line is dragged: what stands in it is not drawn again
   const frame = useMemo(
     () =>

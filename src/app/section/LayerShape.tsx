@@ -1,5 +1,6 @@
 import type { Band } from '../../core/face/face.ts';
 import { memo } from 'react';
+import { isOpen } from '../../core/pattern/body.ts';
 import type { ViewPoint } from '../../core/mould/sectionView.ts';
 import { inkOn } from '../parts/ink.ts';
 import { middle, pathOf, type Scale } from './frame.ts';
@@ -16,8 +17,7 @@ interface LayerShapeProps {
   readonly onChoose?: (id: string) => void;
 }
 
-/** Its picture says what is in it, and where nothing is. */
-export const isScraped = ({ swirl }: Band): boolean => swirl?.content.kind === 'scraped';
+const isClear = ({ swirl }: Band): boolean => swirl !== undefined && isOpen(swirl.content);
 
 /** Height of a convex polygon through its middle, mm: what its letter has to fit into. */
 function heightAtMiddle(polygon: readonly ViewPoint[], h: number): number {
@@ -108,7 +108,7 @@ export function LayerShape({ band, colour, frame, chosen, bare, lined = true, on
       colour={colour}
       chosen={chosen}
       lined={lined}
-      clear={isScraped(band)}
+      clear={isClear(band)}
       onChoose={onChoose}
     />
   );

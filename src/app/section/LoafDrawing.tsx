@@ -6,7 +6,7 @@ import type { MouldFacts } from '../../core/advice/facts.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { drawnWallMm, fitFrame, middle, pathOf } from './frame.ts';
-import { isScraped } from './LayerShape.tsx';
+import { highestIn, isOpen } from '../../core/pattern/body.ts';
 import { Swirls } from './Swirls.tsx';
 import { Walls } from './Walls.tsx';
 
@@ -26,10 +26,12 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
   const { colours } = bench;
   const facts = of ?? bench.computed;
   const { plan, geometry, stack } = facts;
-  const high = Math.min(HIGH, (WIDE * geometry.heightMm) / geometry.most.width + 20);
+  const bodies = bodiesOf(facts);
+  const highMm = highestIn(bodies, geometry.heightMm);
+  const high = Math.min(HIGH, (WIDE * highMm) / geometry.most.width + 20);
   const frame = fitFrame({
     wide: geometry.most.width,
-    high: geometry.heightMm,
+    high: highMm,
     wall: drawnWallMm(plan.mould),
     width: WIDE,
     height: high,
@@ -38,7 +40,7 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
   });
   const { room } = stack.layers[0] ?? { room: geometry.rooms[0] };
   const at = room.middle.y;
-  const face = faceAt(bodiesOf(facts), 'section', at);
+  const face = faceAt(bodies, 'section', at);
   return (
     <svg viewBox={`0 0 ${WIDE} ${high}`} className="block w-full" aria-hidden="true">
       <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section', at)} frame={frame} />
@@ -47,7 +49,7 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
         const here = middle(band.outline);
         return (
           <g key={`${band.pourId} ${i}`}>
-            {!isScraped(band) && (
+            {!(band.swirl && isOpen(band.swirl.content)) && (
               <path d={pathOf(band.outline, frame)} fill={colour} stroke="#1c272788" strokeWidth="0.8" />
             )}
             {letters && !band.swirl && band.outline.length > 0 && (

@@ -4,6 +4,7 @@ import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from '
 import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
+import { highestIn } from '../../core/pattern/body.ts';
 import { footOf, propsAt } from '../../core/edit/prop.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { FreePath } from './FreePath.tsx';
@@ -32,10 +33,11 @@ export function LoafView({ above }: { readonly above: boolean }) {
   const [cutAway, setCutAway] = useState(25);
   const from = useRef<{ x: number; y: number; eye: Eye } | null>(null);
   const sliderId = useId();
-  const { most, heightMm } = computed.geometry;
+  const { bodies, here, step } = useRehearsed();
+  const { most } = computed.geometry;
+  const heightMm = highestIn(bodies, computed.geometry.heightMm);
   const eye = above ? PLAN : turned;
   const keep = above || cutAway === 0 ? undefined : most.length / -2 + (most.length * cutAway) / 100;
-  const { bodies, here, step } = useRehearsed();
   const facets = facetsOf(bodies, eye, keep);
   const foot = footOf(plan.mould);
   // from above with room for the walls and for what stands under them

@@ -1,5 +1,5 @@
 import type { Facet, FacetPlane } from '../../core/face/facets.ts';
-import { isScraped } from './LayerShape.tsx';
+import { isOpen } from '../../core/pattern/body.ts';
 import { Swirls } from './Swirls.tsx';
 
 interface SwirlFacetProps {
@@ -40,7 +40,7 @@ export function SwirlFacet({ facet, plane, spot, scale, colours }: SwirlFacetPro
           .join(' ')}
         fill="#000000"
         fillOpacity={dark}
-        stroke={isScraped(plane.band) ? 'none' : '#1c2727'}
+        stroke={plane.band.swirl && isOpen(plane.band.swirl.content) ? 'none' : '#1c2727'}
         strokeOpacity={0.25}
         strokeWidth="0.8"
       />

@@ -1,3 +1,4 @@
+import { isOpen } from '../../core/pattern/body.ts';
 import type { Mould } from '../../core/mould/schema.ts';
 import type { Picture } from '../../core/face/picture.ts';
 import { drawnWallMm, fitFrame, pathOf } from '../section/frame.ts';
@@ -29,15 +30,17 @@ export function LoafThumb({ mould, picture, width, height }: LoafThumbProps) {
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
       <Walls mould={mould} outline={picture.inside} frame={frame} />
-      {picture.face.map((band) => (
-        <path
-          key={band.pourId}
-          d={pathOf(band.outline, frame)}
-          fill={picture.colours.get(band.pourId)}
-          stroke="#1c272766"
-          strokeWidth="0.7"
-        />
-      ))}
+      {picture.face.map((band, i) =>
+        band.swirl && isOpen(band.swirl.content) ? null : (
+          <path
+            key={`${band.pourId} ${i}`}
+            d={pathOf(band.outline, frame)}
+            fill={picture.colours.get(band.pourId)}
+            stroke="#1c272766"
+            strokeWidth="0.7"
+          />
+        ),
+      )}
       <Swirls face={picture.face} frame={frame} colours={picture.colours} />
     </svg>
   );

@@ -2,17 +2,21 @@ import type { BarCut } from '../cut/bars.ts';
 import type { LaidMould, LaidPlan } from '../fill/layPlan.ts';
 import type { PlanBodies, PlanColours } from '../ombre/coloursOf.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
+import type { WeighedPart } from '../fill/topMass.ts';
 import type { Weights } from '../weigh/weights.ts';
 
 /** One mould as it is poured, and what it gives when it is cut. */
 export interface MouldFacts extends LaidMould {
   readonly cut: BarCut;
+  /** what is put on top of one of it */
+  readonly tops: readonly WeighedPart[];
 }
 
 /** What is computed from a plan, before any judgement of it. */
 export interface Facts extends LaidPlan {
   /** of the first mould */
   readonly cut: BarCut;
+  readonly tops: readonly WeighedPart[];
   readonly moulds: readonly [MouldFacts, ...MouldFacts[]];
   readonly weights: Weights | undefined;
   /** the mixes of the pours that belong to an ombre: after rounding, or as wanted while there are no weights */
@@ -23,5 +27,8 @@ export interface Facts extends LaidPlan {
 }
 
 /** The same facts with one of the moulds in the place of the first: its own plan, fill, layers and cut. */
-export const factsIn = <F extends Facts>(facts: F, { plan, geometry, fill, stack, cut }: MouldFacts): F =>
-  facts.stack === stack && facts.plan === plan ? facts : { ...facts, plan, geometry, fill, stack, cut };
+export const factsIn = <F extends Facts>(
+  facts: F,
+  { plan, geometry, fill, stack, cut, tops }: MouldFacts,
+): F =>
+  facts.stack === stack && facts.plan === plan ? facts : { ...facts, plan, geometry, fill, stack, cut, tops };

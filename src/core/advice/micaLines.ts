@@ -3,6 +3,7 @@ import { lainOnSide } from '../cut/way.ts';
 import { dustedDm2, updateMicaLine, USUAL_G_PER_DM2 } from '../edit/micaLine.ts';
 import { removeStep } from '../edit/pours.ts';
 import { bodiesOf } from '../pattern/blocks.ts';
+import { isOpen } from '../pattern/body.ts';
 import { layerUnder } from '../plan/scrapes.ts';
 import type { MicaLine } from '../plan/stepSchema.ts';
 import { formatMass, formatShort } from '../units/format.ts';
@@ -72,9 +73,7 @@ function ofLine(facts: Facts, line: MicaLine): Warning[] {
     (b) => b.kind === 'block' && b.block.layers.some((l) => l.pour.id === pour.id),
   );
   const carried: Warning[] =
-    block?.kind === 'block' &&
-    block.block.content.kind !== 'scraped' &&
-    block.block.layers.at(-1)?.pour.id !== pour.id
+    block?.kind === 'block' && !isOpen(block.block.content) && block.block.layers.at(-1)?.pour.id !== pour.id
       ? [
           {
             ...about,

@@ -18,6 +18,7 @@ import { roughWarnings } from './rough.ts';
 import { scrapeWarnings } from './scrapes.ts';
 import { strokeWarnings } from './strokes.ts';
 import type { Remedy, Warning } from './warning.ts';
+import { topWarnings } from './tops.ts';
 import { wireWarnings } from './wires.ts';
 
 /** A place of the plan lies in some compartment's surface, as it is filled. */
@@ -249,5 +250,6 @@ export function patternWarnings(facts: Facts): Warning[] {
     ...scrapeWarnings(facts),
     ...roughWarnings(facts),
     ...micaLineWarnings(facts),
+    ...topWarnings(facts),
   ];
 }

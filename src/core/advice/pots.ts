@@ -1,10 +1,11 @@
+import { heldPots } from '../plan/held.ts';
 import { pouredPots } from '../plan/sources.ts';
 import { removePot } from '../edit/pots.ts';
 import type { Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
 
 export function potWarnings({ plan }: Facts): Warning[] {
-  const used = new Set([...pouredPots(plan), ...plan.fill.top.filter((t) => t.massG > 0).map((t) => t.pot)]);
+  const used = new Set([...pouredPots(plan), ...heldPots(plan)]);
   return plan.pots
     .filter((p) => !used.has(p.id))
     .map((p) => ({

@@ -1,4 +1,5 @@
 import { updateStroke } from '../edit/pattern.ts';
+import { TOP_MM } from '../pattern/knowHow.ts';
 import { depthAt } from '../pattern/depthAt.ts';
 import type { Stroke } from '../plan/stepSchema.ts';
 import { formatLength } from '../units/format.ts';
@@ -51,5 +52,22 @@ export function strokeWarnings(facts: Facts, stroke: Stroke): Warning[] {
         },
       ]
     : [];
-  return [...outside, ...deep, ...set];
+  const below: Warning[] =
+    stroke.forTop && stroke.depthMm > TOP_MM
+      ? [
+          {
+            ...about,
+            code: 'stroke-below-top',
+            level: 'warn',
+            message: `Meant for the top, the stick goes ${formatLength(stroke.depthMm, length)} deep: below ${formatLength(TOP_MM, length)} it draws the inside about, as the section shows.`,
+            remedies: [
+              {
+                label: `${formatLength(TOP_MM, length)} deep`,
+                apply: (p) => updateStroke(p, stroke.id, { depthMm: TOP_MM }),
+              },
+            ],
+          },
+        ]
+      : [];
+  return [...outside, ...deep, ...set, ...below];
 }

@@ -17,6 +17,8 @@ export interface Warning {
   /** the step or pot it is about */
   readonly step?: StepId;
   readonly pot?: PotId;
+  /** it is about the batch that is piped on top */
+  readonly ofSecond?: true;
   /** one-press remedies; each says what it does */
   readonly remedies?: readonly Remedy[];
 }

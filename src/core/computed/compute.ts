@@ -1,19 +1,26 @@
-import type { MouldId } from '../validate/ids.ts';
+import type { MouldId, PotId } from '../validate/ids.ts';
 import { pouredOtherwise } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
 import { cutBars } from '../cut/bars.ts';
 import { layPlan, type LaidMould, type LaidPlan } from '../fill/layPlan.ts';
+import { topDensity, weighedTops } from '../fill/topMass.ts';
 import { plannedState } from '../look/state.ts';
 import { bodiesOf, coloursOfBodies, gradedMixes } from '../ombre/coloursOf.ts';
+import { inAll } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { inSecond } from '../edit/second.ts';
+import { pipedIn, secondPlan } from '../plan/second.ts';
 import type { Amount } from '../plan/stepSchema.ts';
+import type { Result } from '../result/result.ts';
 import { finish, type Task } from '../task/task.ts';
 import { weighPlan, type Weights } from '../weigh/weights.ts';
 
 /** Everything derived from a plan. Nothing here is ever stored. */
 export interface Computed extends Facts {
+  /** the batch that is piped on top, as a plan by itself */
+  readonly second: Computed | undefined;
   readonly warnings: readonly Warning[];
   /** the ingredients of the batch, also while the mould cannot take it; undefined while the lye itself is refused */
   readonly batch: Weights | undefined;
@@ -58,6 +65,36 @@ function weighed(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
   return { ...laid, stack: moulds[0].stack, moulds };
 }
 
+/** What is piped of a pot of the second batch on all moulds, g. */
+const pipedG =
+  (moulds: readonly MouldFacts[]) =>
+  (pot: PotId): number =>
+    inAll(moulds, (m) => m.tops.reduce((s, t) => s + (t.pot === pot ? t.massG : 0), 0));
+
+/** What there is to say of the second batch: of its recipe and its colours. Of the bags it is weighed into there is nothing. */
+const ofSecond = (second: Computed | undefined): readonly Warning[] =>
+  (second?.warnings ?? [])
+    .filter((w) => w.level === 'refuse' || w.station === 'batter' || w.station === 'colour')
+    .map(({ step: _step, mould: _mould, remedies, ...w }) => ({
+      ...w,
+      ofSecond: true as const,
+      message: `Piping: ${w.message}`,
+      ...(remedies && second
+        ? {
+            remedies: remedies.map((r) => ({ ...r, apply: asPlan(inSecond(r.apply, pipedIn(second.plan))) })),
+          }
+        : {}),
+    }));
+
+/** An edit that cannot be done leaves the plan as it is. */
+const asPlan =
+  (edit: (plan: Plan) => Plan | Result<Plan>) =>
+  (plan: Plan): Plan => {
+    const outcome = edit(plan);
+    if (!('ok' in outcome)) return outcome;
+    return outcome.ok ? outcome.value : plan;
+  };
+
 /**
  * The whole plan computed: geometry, recipe, layers, cut, weights and what there is to warn of.
  * While something is refused there are no weights. In stages, each of which can be the last that is waited for: the layers
@@ -70,7 +107,11 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
   const weights = recipe && weighPlan(plan, planned.recipes, recipe, planned.moulds, planned.givenBatchG);
   yield { done: 0.5 };
   const laid = weighed(asPoured(planned, weights), weights);
-  const inBars = (m: LaidMould): MouldFacts => ({ ...m, cut: cutBars(m, m.plan) });
+  const densityOf = topDensity(plan, planned.recipes);
+  const inBars = (m: LaidMould): MouldFacts => {
+    const tops = weighedTops(m, densityOf);
+    return { ...m, tops, cut: cutBars(m, m.plan, tops) };
+  };
   const [first, ...others] = laid.moulds;
   const moulds = [inBars(first), ...others.map(inBars)] as const;
   const wanted = weights
@@ -80,14 +121,26 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
   const bodies = bodiesOf(plan, plannedState(plan, 'cured'), graded);
   const colours = coloursOfBodies(bodies);
   yield { done: 0.7 };
-  const facts: Facts = { ...laid, moulds, cut: moulds[0].cut, weights, graded, bodies, colours };
-  const warnings = warningsOf(facts);
+  const facts: Facts = {
+    ...laid,
+    moulds,
+    cut: moulds[0].cut,
+    tops: moulds[0].tops,
+    weights,
+    graded,
+    bodies,
+    colours,
+  };
+  const piped = secondPlan(plan, pipedG(moulds));
+  const second = piped && computePlan(piped);
+  const warnings = [...warningsOf(facts), ...ofSecond(second)];
   const refused = warnings.filter((w) => w.level === 'refuse');
   return {
     ...facts,
+    second,
     warnings,
     weights: refused.length > 0 ? undefined : weights,
-    batch: refused.some((w) => w.station === 'batter') ? undefined : weights,
+    batch: refused.some((w) => w.station === 'batter' && !w.ofSecond) ? undefined : weights,
   };
 }
 

@@ -3,13 +3,22 @@ import type { LaidPlan } from '../fill/layPlan.ts';
 import { fillProfile } from '../geometry/fillProfile.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import { isCavity } from '../mould/schema.ts';
+import { piecesOf, type Piece } from '../mould/pieces.ts';
+import {
+  barCount,
+  cutOf as cutOfPiece,
+  piecesIn,
+  stretchesAlong,
+  stripWidth,
+  wayOf as wayOfPiece,
+} from '../fill/barGrid.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
 import { holeMassG, holeOf } from '../pattern/hole.ts';
 import type { CutSettings, CutWay, Plan } from '../plan/planSchema.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
-import { blockBars, piecesIn } from './blockBars.ts';
-import { piecesOf, type Piece } from './pieces.ts';
+import { massOnG, type WeighedPart } from '../fill/topMass.ts';
+import { blockBars } from './blockBars.ts';
 import { planedLayers } from './planed.ts';
 
 /** The bars of one place along a piece: from `startMm` to `endMm` of its length, 0 at its near end or at the floor. */
@@ -26,6 +35,8 @@ export interface Bar {
   readonly volumeMl: Millilitres;
   /** when cut: its own batter, what fills a column's hole in it, and its share of the top */
   readonly massG: Grams;
+  /** of that, what is put on top of it */
+  readonly onTopG: Grams;
 }
 
 /** A slice of a block, mould frame: between two level planes, or between two upright ones that run along the loaf. */
@@ -69,10 +80,8 @@ export interface BarCut {
   readonly evenThicknessMm: { readonly same: Millimetres | undefined; readonly more: Millimetres };
 }
 
-/** Bars = floor((length - trims + kerf) / (thickness + kerf)). */
-export function barCount(lengthMm: Millimetres, cut: CutSettings): number {
-  return piecesIn(lengthMm - cut.trimStartMm - cut.trimEndMm, cut);
-}
+/** Beyond every mould. */
+const FAR = 1e6;
 
 interface Slices {
   /** ml and g of a piece's layers, holes filled, below a place on the axis */
@@ -115,13 +124,10 @@ function slicesOf(piece: Piece, layers: readonly PouredLayer[], filled: number):
 export function cutBars(
   { stack, geometry, fill }: Pick<LaidPlan, 'stack' | 'geometry' | 'fill'>,
   plan: Plan,
+  tops: readonly WeighedPart[] = [],
 ): BarCut {
   const cavity = isCavity(plan.mould);
-  /** a cavity's bar is all that is in it */
-  const cutOf = (piece: Piece): CutSettings =>
-    cavity
-      ? { strips: 1, thicknessMm: Math.max(piece.lengthMm, 1e-9), kerfMm: 0, trimStartMm: 0, trimEndMm: 0 }
-      : plan.cut;
+  const cutOf = (piece: Piece): CutSettings => cutOfPiece(plan.mould, plan.cut, piece);
   const pieces = piecesOf(plan.mould, geometry, fill.heightMm);
   const heldG = totalHeldBack(plan) / plan.fill.copies;
   const holeG = holeMassG(stack.layers);
@@ -129,12 +135,9 @@ export function cutBars(
   const filled = holeG > 0 ? Math.min(1, heldG / holeG) : 1;
   const topG = Math.max(0, heldG - holeG);
   const area = pieces.reduce((s, p) => s + p.widthMm * p.lengthMm, 0);
-  const stripOf = (p: Piece): Millimetres => {
-    const { strips, kerfMm } = cutOf(p);
-    return p.axis === 'z' ? p.widthMm : (p.widthMm - (strips - 1) * kerfMm) / strips;
-  };
+  const stripOf = (p: Piece): Millimetres => stripWidth(p, cutOf(p));
   const stripsOf = (p: Piece): number => (p.axis === 'z' ? 1 : cutOf(p).strips);
-  const wayOf = (p: Piece): CutWay | undefined => (cavity || p.axis === 'z' ? undefined : plan.cut.way);
+  const wayOf = (p: Piece): CutWay | undefined => wayOfPiece(plan.mould, plan.cut, p);
   /** where slices lie, and how thick what they are cut from is */
   const slicedIn = (p: Piece, { by }: CutWay): { readonly from: Millimetres; readonly size: Millimetres } =>
     by === 'floor' ? { from: 0, size: fill.heightMm } : { from: p.leftMm, size: p.widthMm };
@@ -154,43 +157,57 @@ export function cutBars(
           ? (topG * piece.widthMm) / area
           : 0;
     const way = wayOf(piece);
-    const blocks = way ? barCount(piece.lengthMm, { ...whole, thicknessMm: way.longMm }) : 0;
-    const cut =
-      way && blocks > 0
-        ? { ...whole, trimStartMm: whole.trimStartMm + blocks * (way.longMm + whole.kerfMm) }
-        : whole;
+    /** what is put on top of one bar of a place, g; all across, or between two places of it */
+    const onTop = (from: Millimetres, to: Millimetres, x0 = -FAR, x1 = FAR): Grams => {
+      if (tops.length === 0) return 0;
+      const [y0, y1] = piece.axis === 'z' ? [-FAR, FAR] : [piece.fromMm + from, piece.fromMm + to];
+      return massOnG(tops, { x0, x1, y0, y1 }, piece.room);
+    };
+    const along = stretchesAlong(piece.lengthMm, whole, way);
     const sliced = way
-      ? Array.from({ length: blocks }, (_, i): readonly Bar[] => {
-          const startMm = whole.trimStartMm + i * (way.longMm + whole.kerfMm);
-          const block = { piece, layers, filled, startMm, endMm: startMm + way.longMm };
-          const { from, size } = slicedIn(piece, way);
-          const lengthwise = way.by === 'lengthwise';
-          return blockBars(block, { by: way.by, from, size, settings: whole }).map((b): Bar => ({
-            piece,
-            startMm,
-            endMm: startMm + way.longMm,
-            strips: lengthwise ? 1 : stripsOf(piece),
-            stripMm: lengthwise ? whole.thicknessMm : strip,
-            slice: b.slice,
-            volumeMl: b.volumeMl * (lengthwise ? 1 : share),
-            massG: (b.massG + topPerMm * way.longMm * b.topShare) * (lengthwise ? 1 : share),
-          }));
-        }).flat()
+      ? along
+          .filter((s) => s.block)
+          .flatMap(({ startMm, endMm }): readonly Bar[] => {
+            const block = { piece, layers, filled, startMm, endMm };
+            const { from, size } = slicedIn(piece, way);
+            const lengthwise = way.by === 'lengthwise';
+            return blockBars(block, { by: way.by, from, size, settings: whole }).map((b): Bar => {
+              const { slice } = b;
+              const onTopG = lengthwise
+                ? onTop(startMm, endMm, slice.fromMm, slice.toMm)
+                : slice.last
+                  ? onTop(startMm, endMm) / stripsOf(piece)
+                  : 0;
+              return {
+                piece,
+                startMm,
+                endMm,
+                strips: lengthwise ? 1 : stripsOf(piece),
+                stripMm: lengthwise ? whole.thicknessMm : strip,
+                slice,
+                volumeMl: b.volumeMl * (lengthwise ? 1 : share),
+                massG: (b.massG + topPerMm * way.longMm * b.topShare) * (lengthwise ? 1 : share) + onTopG,
+                onTopG,
+              };
+            });
+          })
       : [];
-    const across = Array.from({ length: barCount(piece.lengthMm, cut) }, (_, i): Bar => {
-      const startMm = cut.trimStartMm + i * (cut.thicknessMm + cut.kerfMm);
-      const endMm = startMm + cut.thicknessMm;
-      const [from, to] = [piece.fromMm + startMm, piece.fromMm + endMm];
-      return {
-        piece,
-        startMm,
-        endMm,
-        strips: stripsOf(piece),
-        stripMm: strip,
-        volumeMl: (volumeTo(to) - volumeTo(from)) * share,
-        massG: (massTo(to) - massTo(from) + topPerMm * cut.thicknessMm) * share,
-      };
-    });
+    const across = along
+      .filter((s) => !s.block)
+      .map(({ startMm, endMm }): Bar => {
+        const [from, to] = [piece.fromMm + startMm, piece.fromMm + endMm];
+        const onTopG = onTop(startMm, endMm) / stripsOf(piece);
+        return {
+          piece,
+          startMm,
+          endMm,
+          strips: stripsOf(piece),
+          stripMm: strip,
+          volumeMl: (volumeTo(to) - volumeTo(from)) * share,
+          massG: (massTo(to) - massTo(from) + topPerMm * whole.thicknessMm) * share + onTopG,
+          onTopG,
+        };
+      });
     return [...sliced, ...across];
   });
   const remainderOf = (piece: Piece): Millimetres => {

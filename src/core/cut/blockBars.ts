@@ -7,7 +7,8 @@ import { holeOf } from '../pattern/hole.ts';
 import type { CutSettings, CutWay } from '../plan/planSchema.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
 import type { Slice } from './bars.ts';
-import type { Piece } from './pieces.ts';
+import { piecesIn } from '../fill/barGrid.ts';
+import type { Piece } from '../mould/pieces.ts';
 
 /** A block of a piece, from `startMm` to `endMm` of its length. `filled` is the part of a column's hole that is filled. */
 interface Block {
@@ -40,10 +41,6 @@ const FAR = 1e6;
 
 /** What is left over that is thinner than this is no slice's cut, mm: the last slice has it. */
 const FLUSH = 0.5;
-
-/** Slices of a block, or bars of a length that is all to be cut: one kerf less than slices; a part in 10^9 forgives binary rounding. */
-export const piecesIn = (lengthMm: Millimetres, { thicknessMm, kerfMm }: CutSettings): number =>
-  Math.max(0, Math.floor(((lengthMm + kerfMm) / (thicknessMm + kerfMm)) * (1 + 1e-9)));
 
 /** The slices of a block, from the floor up or from the left, each by its own volume. */
 export function blockBars(

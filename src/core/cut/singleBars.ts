@@ -88,7 +88,10 @@ export function singleBars(facts: Cutting): readonly SingleBar[] {
       widthMm,
       fromMm: froms[strip] ?? leftMm,
       toMm: tos[strip] ?? leftMm + widthMm,
-      massG: sum > 0 ? (place.massG * lefts.length * (masses[strip] ?? 0)) / sum : 0,
+      massG:
+        sum > 0
+          ? ((place.massG - place.onTopG) * lefts.length * (masses[strip] ?? 0)) / sum + place.onTopG
+          : 0,
       beside: alone
         ? ALONE
         : [

@@ -32,6 +32,14 @@ export function describeAs(plan: Plan, id: string, known: Colorant): Plan {
   return withoutUnused({
     ...takeColorant(plan, known),
     pots: plan.pots.map((p) => ({ ...p, colorants: swap(p.colorants) })),
+    ...(plan.second
+      ? {
+          second: {
+            ...plan.second,
+            pots: plan.second.pots.map((p) => ({ ...p, colorants: swap(p.colorants) })),
+          },
+        }
+      : {}),
     ombres: plan.ombres.map((o) => ({ ...o, from: swap(o.from), to: swap(o.to) })),
     steps: plan.steps.map((s) => (s.kind === 'mica' && s.colorant === id ? { ...s, colorant: known.id } : s)),
   });
@@ -40,7 +48,7 @@ export function describeAs(plan: Plan, id: string, known: Colorant): Plan {
 /** Take out what no pot, no ombre and no line between layers names any more. */
 export function withoutUnused(plan: Plan): Plan {
   const used = new Set([
-    ...plan.pots.flatMap((p) => p.colorants.map((c) => c.colorant)),
+    ...[...plan.pots, ...(plan.second?.pots ?? [])].flatMap((p) => p.colorants.map((c) => c.colorant)),
     ...plan.ombres.flatMap((o) => [...o.from, ...o.to].map((c) => c.colorant)),
     ...plan.steps.flatMap((s) => (s.kind === 'mica' ? [s.colorant] : [])),
   ]);

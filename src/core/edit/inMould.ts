@@ -56,7 +56,11 @@ function stepsAfter(plan: Plan, mouldId: MouldId, before: Plan, after: Plan): St
 function potsAfter(plan: Plan, mouldId: MouldId, after: Plan): Plan['pots'] {
   const kept = new Set(after.pots.map((p) => p.id));
   const needed = new Set(
-    plan.steps.flatMap((s) => (s.kind === 'pour' && mouldOfStep(s) !== mouldId ? potsOf(s) : [])),
+    plan.steps.flatMap((s) => {
+      if (mouldOfStep(s) === mouldId) return [];
+      if (s.kind === 'pour') return potsOf(s);
+      return s.kind === 'top' && s.way.top === 'mound' ? [s.way.pot] : [];
+    }),
   );
   const missing = plan.pots.filter((p) => needed.has(p.id) && !kept.has(p.id));
   return missing.length > 0 ? [...after.pots, ...missing] : after.pots;

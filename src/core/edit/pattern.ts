@@ -247,11 +247,19 @@ export function addStroke(
   plan: Plan,
   kind: StickPath['kind'],
   depthMm: Millimetres,
-  afterId?: StepId,
+  more: Pick<Stroke, 'forTop'> = {},
 ): { readonly plan: Plan; readonly stepId: StepId } {
   const stepId = freshId('k', plan.steps);
-  const stroke: Stroke = { id: stepId, kind: 'stroke', path: newPath(plan, kind), end: 'thick', depthMm };
-  return { plan: insertLate(plan, stroke, afterId), stepId };
+  const path = newPath(plan, kind);
+  const stroke: Stroke = {
+    id: stepId,
+    kind: 'stroke',
+    path,
+    end: more.forTop ? 'thin' : 'thick',
+    depthMm,
+    ...more,
+  };
+  return { plan: insertLate(plan, stroke, undefined), stepId };
 }
 
 /** The column is pulled once what is poured over it is in, before any strokes. */

@@ -29,12 +29,17 @@ function freeLetter(pots: readonly Pot[]): string {
   return 'Z9';
 }
 
-export function addPot(plan: Plan): { readonly plan: Plan; readonly potId: PotId } {
-  const potId = freshId('p', plan.pots);
-  const names = new Set(plan.pots.map((p) => p.name));
+/** The next pot that neither the loaf's batch nor the one that is piped on it has. */
+export function newPot(plan: Pick<Plan, 'pots' | 'second'>, prefix: string): Pot {
+  const taken = [...plan.pots, ...(plan.second?.pots ?? [])];
+  const names = new Set(taken.map((p) => p.name));
   const look = POT_COLOURS.find((c) => !names.has(c.name)) ?? { name: 'New pot', colour: '#c9c0b2' };
-  const pot: Pot = { id: potId, letter: freeLetter(plan.pots), ...look, stage: 1, colorants: [] };
-  return { plan: { ...plan, pots: [...plan.pots, pot] }, potId };
+  return { id: freshId(prefix, taken), letter: freeLetter(taken), ...look, stage: 1, colorants: [] };
+}
+
+export function addPot(plan: Plan): { readonly plan: Plan; readonly potId: PotId } {
+  const pot = newPot(plan, 'p');
+  return { plan: { ...plan, pots: [...plan.pots, pot] }, potId: pot.id };
 }
 
 export const updatePot = (plan: Plan, potId: PotId, change: Partial<Omit<Pot, 'id'>>): Plan => ({
@@ -44,9 +49,12 @@ export const updatePot = (plan: Plan, potId: PotId, change: Partial<Omit<Pot, 'i
 
 export const isPoured = (plan: Plan, potId: PotId): boolean => plan.steps.some((s) => isFrom(s, potId));
 
-/** Take out a pot that nothing is poured from; with it goes what it held back. Otherwise the plan as it was. */
+const isHeaped = (plan: Plan, potId: PotId): boolean =>
+  plan.steps.some((s) => s.kind === 'top' && s.way.top === 'mound' && s.way.pot === potId);
+
+/** Take out a pot that nothing is poured from, and nothing heaped; with it goes what it held back. Otherwise the plan as it was. */
 export function removePot(plan: Plan, potId: PotId): Plan {
-  if (isPoured(plan, potId) || plan.pots.length === 1) return plan;
+  if (isPoured(plan, potId) || isHeaped(plan, potId) || plan.pots.length === 1) return plan;
   return keepPots(
     plan,
     plan.pots.filter((p) => p.id !== potId),
@@ -66,6 +74,7 @@ export function keepPots(plan: Plan, kept: readonly Pot[]): Plan {
     ...plan,
     pots: kept.map((p) => (p.jugOf === undefined || stays(p.jugOf) ? p : inJug(p, undefined))),
     fill: { ...plan.fill, top: plan.fill.top.filter((t) => stays(t.pot)) },
+    steps: plan.steps.filter((s) => s.kind !== 'top' || s.way.top !== 'mound' || stays(s.way.pot)),
   };
 }
 

@@ -2,6 +2,7 @@ import type { StepId } from '../validate/ids.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Amount, Landing, Pour, Step } from '../plan/stepSchema.ts';
 import { freshId } from './freshId.ts';
+import { heldPots } from '../plan/held.ts';
 import { layerUnder } from '../plan/scrapes.ts';
 import { removePot } from './pots.ts';
 import { repot } from './repot.ts';
@@ -99,8 +100,7 @@ function removeLayer(plan: Plan, layer: Pour, ombre: NonNullable<Pour['ombre']>)
         : s,
     );
   const sorted = repot({ ...plan, steps }, ombre.id);
-  const heldBack = plan.fill.top.some((t) => t.pot === layer.pot && t.massG > 0);
-  return heldBack ? sorted : removePot(sorted, layer.pot);
+  return heldPots(plan).has(layer.pot) ? sorted : removePot(sorted, layer.pot);
 }
 
 /** What is done to a layer goes with it: its scraping, and the line on it, would else be the layer's below. */

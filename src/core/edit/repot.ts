@@ -3,6 +3,7 @@ import { outOf, potsOf, poursFrom } from '../plan/sources.ts';
 import { runsOf } from '../ombre/runs.ts';
 import { shadesOf } from '../ombre/shades.ts';
 import type { Ombre } from '../plan/ombreSchema.ts';
+import { heldPots } from '../plan/held.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { addPot, keepPots } from './pots.ts';
 
@@ -31,8 +32,7 @@ function groups(plan: Plan, ombre: Ombre): readonly (readonly string[])[] {
 }
 
 const pouredFrom = (plan: Plan, potId: PotId, except: ReadonlySet<string>): boolean =>
-  poursFrom(plan, potId).some((p) => !except.has(p.id)) ||
-  plan.fill.top.some((t) => t.pot === potId && t.massG > 0);
+  poursFrom(plan, potId).some((p) => !except.has(p.id)) || heldPots(plan).has(potId);
 
 const nameOf = (ombre: Ombre, nth: number, count: number): string =>
   (count === 1 ? ombre.name : `${ombre.name.slice(0, 56)} ${nth + 1}`).slice(0, 60);

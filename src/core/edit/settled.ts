@@ -1,6 +1,15 @@
 import type { Plan } from '../plan/planSchema.ts';
+import { secondAsPlan } from '../plan/second.ts';
 import { settleDoses } from './additions.ts';
 import { settleProps } from './prop.ts';
 
+/** Doses of the second batch, as those of the loaf's are. */
+function settleSecond(plan: Plan): Plan {
+  const part = secondAsPlan(plan, () => 1);
+  if (!part || !plan.second) return plan;
+  const { batter } = settleDoses(part);
+  return batter === part.batter ? plan : { ...plan, second: { ...plan.second, batter } };
+}
+
 /** A plan after any edit: doses of what is gone go, and what is put under a mould makes its tilt. The plan itself where nothing is amiss. */
-export const settled = (plan: Plan): Plan => settleProps(settleDoses(plan));
+export const settled = (plan: Plan): Plan => settleProps(settleSecond(settleDoses(plan)));

@@ -1,6 +1,6 @@
 import type { StepId } from '../validate/ids.ts';
-import { clip } from '../geometry/clip.ts';
-import type { Polyhedron } from '../geometry/polyhedron.ts';
+import { clip, slice } from '../geometry/clip.ts';
+import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
 import { cross, dot, sub, type Vec3 } from '../geometry/vec.ts';
 import { solidOf, type Block, type Body } from '../pattern/body.ts';
 import { bandOf, swirlBand, type Band, type Swirl } from './face.ts';
@@ -98,6 +98,39 @@ function steady(face: readonly Vec3[]): readonly Vec3[] {
   return [...face.slice(best), ...face.slice(0, best)];
 }
 
+/** Between levels that what lies on a loaf is seen in, mm; and so many of them at most. */
+const LEVEL_MM = 1;
+const MOST_LEVELS = 36;
+
+/** How light the lowest of them is. */
+const LOW_LIGHT = 0.6;
+
+/** A face that looks up: its normal leans less than this from upright. */
+const UPWARDS = 0.999;
+
+/** From where up a body has no plane for its top: what lies on a loaf, and a last layer that is rough or scraped. */
+function openFrom(body: Body): number | undefined {
+  if (body.kind === 'layer') return undefined;
+  const { content } = body.block;
+  if (content.kind === 'heaped') return -Infinity;
+  const last = content.kind === 'scraped' ? content.scraped.cuts.at(-1) : undefined;
+  return last && last.over.length === 0 ? last.lowest : undefined;
+}
+
+/** Level cuts through a top that is no plane, from its foot up: one over another, they are seen as a body from any place above. */
+function levelsThrough(
+  solid: Polyhedron,
+  from: number,
+): readonly { readonly face: readonly Vec3[]; readonly part: number }[] {
+  const heights = corners(solid).map((p) => p[2]);
+  const [low, high] = [Math.max(from, Math.min(...heights)), Math.max(...heights)];
+  const count = Math.min(MOST_LEVELS, Math.max(1, Math.ceil((high - low) / LEVEL_MM)));
+  return Array.from({ length: count }, (_, i) => {
+    const part = (i + 0.5) / count;
+    return { face: slice(solid, { normal: [0, 0, 1], offset: low + (high - low) * part }), part };
+  }).filter(({ face }) => face.length > 2);
+}
+
 /**
  * The faces of the poured loaf that look towards the eye, drawn back to front. Layers and blocks are convex and each lies on
  * the upper side of those poured before it, so drawing them in the order they were poured is right for an eye
@@ -111,21 +144,26 @@ export function facetsOf(bodies: readonly Body[], eye: Eye, keep: number | undef
       keep === undefined ? whole : clip(whole, { normal: [0, 1, 0], offset: keep }).above;
     const { pourId, nth, letters } =
       body.kind === 'layer' ? bandOf(body.layer, []) : swirlBand(body.block, [], FLAT);
-    return solid.faces.flatMap((raw): Facet[] => {
+    const facetOf = (face: readonly Vec3[], normal: Vec3, light: number): Facet => ({
+      pourId,
+      nth,
+      letters,
+      points: face.map((p) => [dot(camera.right, p), dot(camera.up, p)] as const),
+      light,
+      corners: face,
+      ...(body.kind === 'block' ? { plane: facetPlane(body.block, face, normal, camera) } : {}),
+    });
+    const open = openFrom(body);
+    const levels = (open === undefined ? [] : levelsThrough(solid, open)).map(({ face, part }) =>
+      facetOf(steady(face), [0, 0, 1], LOW_LIGHT + (1 - LOW_LIGHT) * part),
+    );
+    if (body.kind === 'block' && body.block.content.kind === 'heaped') return levels;
+    const sides = solid.faces.flatMap((raw): Facet[] => {
       const face = steady(raw);
       const normal = normalOf(face);
-      if (dot(normal, camera.towards) <= 1e-9) return [];
-      return [
-        {
-          pourId,
-          nth,
-          letters,
-          points: face.map((p) => [dot(camera.right, p), dot(camera.up, p)] as const),
-          light: 0.62 + 0.38 * Math.max(0, dot(normal, [0.35, -0.45, 0.82])),
-          corners: face,
-          ...(body.kind === 'block' ? { plane: facetPlane(body.block, face, normal, camera) } : {}),
-        },
-      ];
+      if (dot(normal, camera.towards) <= 1e-9 || (open !== undefined && normal[2] > UPWARDS)) return [];
+      return [facetOf(face, normal, 0.62 + 0.38 * Math.max(0, dot(normal, [0.35, -0.45, 0.82])))];
     });
+    return [...levels, ...sides];
   });
 }

@@ -3,6 +3,7 @@ import { plannedState } from '../look/state.ts';
 import { viewPolygon, type ViewPoint } from '../mould/sectionView.ts';
 import { coloursOf, depositColours, gradedMixes } from '../ombre/coloursOf.ts';
 import { bodiesOf } from '../pattern/blocks.ts';
+import { highestIn } from '../pattern/body.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
 import type { Millimetres } from '../units/quantity.ts';
@@ -24,14 +25,15 @@ export function* picture(plan: Plan): Task<never, Picture> {
   const whole = layPlan(plan);
   const [laid] = whole.moulds;
   const { geometry } = laid;
+  const bodies = bodiesOf(laid);
   yield { done: 0.6 };
   return {
-    face: faceAt(bodiesOf(laid), 'section', 0),
+    face: faceAt(bodies, 'section', 0),
     colours: depositColours(
       coloursOf(plan, plannedState(plan, 'cured'), new Map([...gradedMixes(plan), ...whole.stirred])),
     ),
     inside: viewPolygon(geometry.solid, 'section'),
     wideMm: geometry.most.width,
-    highMm: geometry.heightMm,
+    highMm: highestIn(bodies, geometry.heightMm),
   };
 }

@@ -1,4 +1,5 @@
 import { rowReader, type RowReader } from '../flow/depositAt.ts';
+import { heapReader } from '../flow/heap.ts';
 import { scrapedReader } from '../flow/scraped.ts';
 import { tiltedReader } from '../flow/settle.ts';
 import type { Prepared } from '../flow/stages.ts';
@@ -38,6 +39,8 @@ export function readerOf(content: Content, ready: Ready): RowReader {
       return rowReader(ready(content.spec));
     case 'tilted':
       return tiltedReader(content.tilted, rowReader(ready(content.tilted.level)));
+    case 'heaped':
+      return heapReader(content.heap);
     case 'scraped':
       return scrapedReader(content.scraped, (spec) => rowReader(ready(spec)));
   }

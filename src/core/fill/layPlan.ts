@@ -20,6 +20,7 @@ import { batterIn } from './batterIn.ts';
 import { followed } from './followed.ts';
 import { layPours, type PouredLayer, type PouredStack } from './layers.ts';
 import { makeupOf, makeupsOf, type Makeup } from './makeup.ts';
+import { moundedG, moundsOn } from './mounds.ts';
 import { madeBeyond, stirredMixes } from './scrapings.ts';
 import { topShares } from './topShares.ts';
 
@@ -95,12 +96,12 @@ const ownFill = ({ use, geometry, part }: ToLay): FillTarget | undefined => {
   return use.takesRest || to.kind === 'batter' || to.kind === 'oils' ? undefined : fillTo(geometry, to);
 };
 
-/** All moulds laid, of batter with this mean makeup. `scrapedG` of the batch stays in none of them. */
+/** All moulds laid, of batter with this mean makeup. `besideG` of the batch is in none of their pours: scraped off, or heaped on top. */
 function lay(
   { plan, toLay, makeup, poured }: Laying,
   mean: MeanBatter,
   densityIn: DensityIn,
-  scrapedG: Grams,
+  besideG: Grams,
 ): Laid {
   const batchG = givenBatch(plan, mean);
   const fills = toLay.map(ownFill);
@@ -108,7 +109,7 @@ function lay(
     (s, { use }, i) => s + (fills[i]?.volumeMl ?? 0) * densityIn(use.id) * use.copies,
     0,
   );
-  const leftG = batchG === undefined ? 0 : batchForMoulds(plan, batchG) - takenG - scrapedG;
+  const leftG = batchG === undefined ? 0 : batchForMoulds(plan, batchG) - takenG - besideG;
   const laid: LaidMould[] = [];
   for (const [i, { use, geometry, part }] of toLay.entries()) {
     const fill = fills[i] ?? fillWith(geometry, leftG / densityIn(use.id) / use.copies, batchG ?? 0);
@@ -165,22 +166,23 @@ export function layPlan(plan: Plan, poured?: PouredAmounts): LaidPlan {
   let laying: Laying = { plan, toLay, makeup: makeupsOf(plan, recipes, stirred), poured };
   const plain = makeupOf(plan, recipe, []);
   let mean: MeanBatter = plain;
-  let scrapedG = 0;
-  let moulds = lay(laying, mean, () => plain.densityGMl, scrapedG);
+  let besideG = 0;
+  let moulds = lay(laying, mean, () => plain.densityGMl, besideG);
   for (let i = 0; i < ROUNDS && laysAgain(plan, mean); i += 1) {
     const now = meanOf(moulds, laying.makeup, plain);
-    const off = madeBeyond(plan, moulds);
+    const mounds = moundsOn(plan, recipes, moulds);
+    const off = madeBeyond(plan, moulds) + moundedG(mounds);
     const apart =
       Math.abs(now.densityGMl / mean.densityGMl - 1) +
       Math.abs(now.oils / mean.oils - 1) +
-      Math.abs(off - scrapedG) / Math.max(1, off);
+      Math.abs(off - besideG) / Math.max(1, off);
     if (apart < AGREES) break;
     mean = now;
-    scrapedG = off;
-    stirred = stirredMixes(plan, moulds);
+    besideG = off;
+    stirred = stirredMixes(plan, moulds, mounds);
     if (stirred.size > 0) laying = { ...laying, makeup: makeupsOf(plan, recipes, stirred) };
     const densities = new Map(moulds.map((m) => [m.use.id, laidDensity(m, plain)] as const));
-    moulds = lay(laying, mean, (id) => densities.get(id) ?? plain.densityGMl, scrapedG);
+    moulds = lay(laying, mean, (id) => densities.get(id) ?? plain.densityGMl, besideG);
   }
   const [{ geometry, fill, stack }] = moulds;
   return {

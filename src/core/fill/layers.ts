@@ -4,7 +4,9 @@ import { openProfile } from '../geometry/openProfile.ts';
 import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import { onWalls, type OnWalls } from './onWalls.ts';
+import { pressedIn } from './pressed.ts';
 import { roughnessOf, type Roughness } from './roughness.ts';
+import type { Dents } from '../flow/uneven.ts';
 import { scrapingOf, type Below, type NotScraped, type Scraping } from './scraped.ts';
 import { wallPoint } from './wallPoints.ts';
 import { stackPours, type Layer, type Lie, type StackFault, type Wish } from '../mould/stack.ts';
@@ -87,10 +89,16 @@ export function beforeSettling(layer: PouredLayer): PouredLayer {
   return { ...layer, ...lie };
 }
 
-/** Layers of one compartment with what is scraped off them, and how rough they are left. */
-function asTheyAreLeft(plan: Plan, room: Room, layers: readonly PouredLayer[]): readonly PouredLayer[] {
+/** Layers of one compartment with what is scraped off them, and how rough they are left; what is pressed into the last of them. */
+function asTheyAreLeft(
+  plan: Plan,
+  room: Room,
+  layers: readonly PouredLayer[],
+  pressed: Dents['hollows'],
+): readonly PouredLayer[] {
   const scrapes = scrapesOf(plan);
-  if (scrapes.size === 0 && layers.every((l) => l.pour.roughMm === undefined)) return layers;
+  if (scrapes.size === 0 && pressed.length === 0 && layers.every((l) => l.pour.roughMm === undefined))
+    return layers;
   const below: Below[] = [];
   return layers.map((layer) => {
     const scrape = scrapes.get(layer.pour.id);
@@ -99,7 +107,8 @@ function asTheyAreLeft(plan: Plan, room: Room, layers: readonly PouredLayer[]): 
     if (!scraped) {
       const { roughMm, id } = layer.pour;
       const under = below.slice(0, -1);
-      const rough = roughMm === undefined ? undefined : roughnessOf(room, layer, under, roughMm, id);
+      const hollows = layer === layers.at(-1) ? pressed : [];
+      const rough = roughnessOf(room, layer, under, { roughMm, hollows, name: id });
       return rough ? { ...layer, rough } : layer;
     }
     return typeof scraped === 'object' ? { ...layer, scraping: scraped } : { ...layer, notScraped: scraped };
@@ -114,6 +123,7 @@ function layRoom(
   heightMm: Millimetres,
   fillMl: Millilitres,
   densityOf: DensityOf,
+  pressed: Dents['hollows'],
 ): { readonly layers: readonly PouredLayer[]; readonly fault: StackFault | undefined } {
   const roomFillMl = openProfile([room], UP).volumeBelow(heightMm) / MM3_PER_ML;
   const stack = stackPours(
@@ -153,7 +163,7 @@ function layRoom(
   });
   const { fault } = stack;
   return {
-    layers: asTheyAreLeft(plan, room, layers),
+    layers: asTheyAreLeft(plan, room, layers, pressed),
     fault: fault && { ...fault, pour: pours[fault.pour]?.nth ?? 0 },
   };
 }
@@ -176,6 +186,7 @@ export function layPours(
       heightMm,
       fillMl,
       densityOf,
+      pressedIn(plan, geometry, heightMm, r),
     ),
   );
   const layers = laid.flatMap((l) => l.layers).sort((a, b) => a.nth - b.nth);

@@ -1,18 +1,14 @@
-import type { Ground } from '../flow/ground.ts';
-import { lumpsAt, lumpsOf, scaled, type Lumps } from '../flow/lumps.ts';
+import { lumpsOf, scaled } from '../flow/lumps.ts';
+import { hollowMm3, unevenAt, type Dents, type Uneven } from '../flow/uneven.ts';
 import { corners } from '../geometry/polyhedron.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import type { Layer } from '../mould/stack.ts';
 import type { Millimetres } from '../units/quantity.ts';
-import type { Below } from './scraped.ts';
+import { levelProfile, type Below } from './scraped.ts';
 
-/** A layer that is spooned in and left rough. Heights are above the floor. */
-export interface Roughness {
-  readonly axis: 0;
-  /** level, as high as the layer is on the mean */
-  readonly ground: Ground;
-  readonly lumps: Lumps;
+/** A layer whose surface is no plane: spooned in and left rough, or with hollows pressed into it. Heights are above the floor. */
+export interface Roughness extends Uneven {
   readonly lowestMm: Millimetres;
   readonly highestMm: Millimetres;
   /** everything in the compartment up to it, mm^3 */
@@ -31,10 +27,10 @@ function seedOf(name: string): number {
   return seed;
 }
 
-/** Heights of a surface over all of a room's plan, about a mean of nothing. */
+/** Heights of a surface over all of a room's plan. */
 function heightsOver(
   room: Room,
-  lumps: Lumps,
+  surface: Uneven,
 ): {
   readonly low: number;
   readonly high: number;
@@ -49,7 +45,7 @@ function heightsOver(
     for (let j = 0; j < LOOKS; j += 1)
       for (let i = 0; i < LOOKS; i += 1) {
         const [x, y] = [x0 + ((x1 - x0) * (i + 0.5)) / LOOKS, y0 + ((y1 - y0) * (j + 0.5)) / LOOKS];
-        of(x, y, lumpsAt(lumps, x, y));
+        of(x, y, unevenAt(surface, x, y));
       }
   };
   let [low, high, sum] = [Infinity, -Infinity, 0];
@@ -61,45 +57,64 @@ function heightsOver(
   return { low, high, mean: sum / LOOKS ** 2, at };
 }
 
-/** How high they are over a room's plan, place by place, mm. */
-export function heapsOver(room: Room, lumps: Lumps): readonly Millimetres[] {
+/** How high a surface is over a room's plan, place by place, mm above the floor. */
+export function heapsOver(room: Room, surface: Uneven): readonly Millimetres[] {
   const heights: number[] = [];
-  heightsOver(room, lumps).at((_x, _y, mm) => heights.push(mm));
+  heightsOver(room, surface).at((_x, _y, mm) => heights.push(mm));
   return heights;
 }
 
-/** How rough a level layer is left: `roughMm` from its deepest hollow to its highest peak, as much above as below its mean. Undefined where it slopes. */
+/** What is open at a height, mm^2. */
+function openAtMm2(room: Room, heightMm: Millimetres): number {
+  const profile = levelProfile(room);
+  return (profile.volumeBelow(heightMm + 0.05) - profile.volumeBelow(heightMm - 0.05)) / 0.1;
+}
+
+/** Ground of one height. */
+const flatAt = (mm: Millimetres): Uneven['ground'] => ({ from: 0, step: 1, heights: [mm, mm] });
+
+/** How a layer is left: `roughMm` from its deepest hollow to its highest peak, and what is pressed into it. */
+interface LeftSo {
+  readonly roughMm: Millimetres | undefined;
+  readonly hollows: Dents['hollows'];
+  /** what its heaps are told apart by */
+  readonly name: string;
+}
+
+/** How a level layer is left, as much above as below its mean. Undefined where it slopes, or where nothing is done to it. */
 export function roughnessOf(
   room: Room,
   layer: Layer,
   below: readonly Below[],
-  roughMm: Millimetres,
-  name: string,
+  { roughMm, hollows, name }: LeftSo,
 ): Roughness | undefined {
-  if (layer.up[2] < 1 - 1e-12) return undefined;
-  const shape = lumpsOf(seedOf(name));
-  const whole = heightsOver(room, shape);
-  const by = roughMm / (whole.high - whole.low);
-  const lumps = scaled(shape, by);
-  const base = layer.offset - whole.mean * by;
+  if (layer.up[2] < 1 - 1e-12 || (roughMm === undefined && hollows.length === 0)) return undefined;
+  const raised = hollows.reduce((s, h) => s + hollowMm3(h), 0) / openAtMm2(room, layer.offset);
+  const dents = hollows.length > 0 ? { dents: { raisedMm: raised, hollows } } : {};
+  const shape = roughMm === undefined ? undefined : lumpsOf(seedOf(name));
+  const plain = shape && heightsOver(room, { axis: 0, ground: flatAt(0), lumps: shape });
+  const by = plain && roughMm !== undefined ? roughMm / (plain.high - plain.low) : 0;
+  const surface: Uneven = {
+    axis: 0,
+    ground: flatAt(layer.offset - (plain?.mean ?? 0) * by),
+    ...(shape ? { lumps: scaled(shape, by) } : {}),
+    ...dents,
+  };
+  const whole = heightsOver(room, surface);
   let crosses = 0;
-  whole.at((x, y, mm) => {
-    const height = base + mm * by;
+  whole.at((x, y, height) => {
     crosses = Math.max(crosses, 0 - height);
     for (const { layer: under, scraping } of below) {
-      const surface = scraping
+      const lies = scraping
         ? scraping.highestMm
         : (under.offset - under.up[0] * x - under.up[1] * y) / under.up[2];
-      crosses = Math.max(crosses, surface - height);
+      crosses = Math.max(crosses, lies - height);
     }
   });
-  const { low, high } = whole;
   return {
-    axis: 0,
-    ground: { from: 0, step: 1, heights: [base, base] },
-    lumps,
-    lowestMm: Math.max(0, base + low * by),
-    highestMm: base + high * by,
+    ...surface,
+    lowestMm: Math.max(0, whole.low),
+    highestMm: whole.high,
     underMm3: [...below.map((b) => b.layer), layer].reduce((s, l) => s + l.volumeMl, 0) * MM3_PER_ML,
     crossesMm: crosses,
   };

@@ -1,3 +1,4 @@
+import type { Mound } from './mounds.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
@@ -120,16 +121,21 @@ function stirred(a: Mix, aG: Grams, b: Mix, bG: Grams): Mix {
 }
 
 /** The mixes of pours that other pots' scrapings were stirred into, by their deposits. */
-export function stirredMixes(plan: Plan, moulds: readonly Filled[]): ReadonlyMap<string, Mix> {
+export function stirredMixes(
+  plan: Plan,
+  moulds: readonly Filled[],
+  mounds: readonly Mound[],
+): ReadonlyMap<string, Mix> {
   const mixes = new Map<string, Mix>();
   if (scrapesOf(plan).size === 0) return mixes;
   const turns = turnsIn(plan, moulds);
   const foreign = turns.some((t) => t.does === 'in' && t.of !== t.pot);
   if (!foreign) return mixes;
   const fresh = freshOf(turns);
-  const heldG = new Map<PotId, Grams>(
-    plan.fill.top.map((t) => [t.pot, t.massG * (1 + plan.fill.overagePercent / 100)] as const),
-  );
+  const heldG = new Map<PotId, Grams>();
+  const kept = [...plan.fill.top, ...mounds.map((m) => ({ pot: m.pot, massG: m.eachG * m.copies }))];
+  for (const { pot, massG } of kept)
+    heldG.set(pot, (heldG.get(pot) ?? 0) + massG * (1 + plan.fill.overagePercent / 100));
   for (const turn of turns)
     if (turn.does === 'out') heldG.set(turn.pot, (heldG.get(turn.pot) ?? 0) + (fresh.get(turn.key) ?? 0));
   const now = new Map<PotId, Mix>();
@@ -141,10 +147,10 @@ export function stirredMixes(plan: Plan, moulds: readonly Filled[]): ReadonlyMap
       heldG.set(turn.pot, held - turn.massG);
       continue;
     }
-    const kept = Math.max(0, held);
-    if (turn.of !== turn.pot && kept + turn.massG > DUST)
-      now.set(turn.pot, stirred(mixOf(turn.pot), kept, mixOf(turn.of), turn.massG));
-    heldG.set(turn.pot, kept + turn.massG);
+    const there = Math.max(0, held);
+    if (turn.of !== turn.pot && there + turn.massG > DUST)
+      now.set(turn.pot, stirred(mixOf(turn.pot), there, mixOf(turn.of), turn.massG));
+    heldG.set(turn.pot, there + turn.massG);
   }
   return mixes;
 }

@@ -1,8 +1,8 @@
 import { dot, type Vec3 } from '../geometry/vec.ts';
 import type { RowReader } from './depositAt.ts';
-import { heightAt, openUpTo } from './ground.ts';
-import { lumpsAt } from './lumps.ts';
+import { openUpTo } from './ground.ts';
 import type { BlockSpec, Cut, Lying, ScrapedSpec } from './spec.ts';
+import { unevenAt } from './uneven.ts';
 
 /** The first that ends above a place: what was poured first. */
 const lyingAt = (list: readonly Lying[], place: Vec3): Lying | undefined => {
@@ -29,7 +29,7 @@ type Levelled = (place: Vec3, out: [number, number, number]) => void;
  * open before it. dx' = dx A'/A and dz' = dz A/A', so the map keeps volumes, and above the profile it is the place itself.
  */
 function levelledBy(cut: Cut): Levelled {
-  const { axis, ground, lumps, lowest, highest, levels } = cut;
+  const { axis, ground, lumps, dents, lowest, highest, levels } = cut;
   const places = ground.heights.length;
   let table: Float32Array | undefined;
   return (place, out) => {
@@ -41,8 +41,8 @@ function levelledBy(cut: Cut): Levelled {
     const [part, a, b] = [at - l, levels[l], levels[l + 1]] as const;
     if (!a || !b) return;
     const to = a[0] + (b[0] - a[0]) * part;
-    // between heaps it is open all over: nothing lies further aside for them
-    if (lumps) {
+    // between heaps, and in hollows, it is open all over: nothing lies further aside for them
+    if (lumps ?? dents) {
       out[2] = to;
       return;
     }
@@ -73,12 +73,6 @@ function levelledBy(cut: Cut): Levelled {
   };
 }
 
-/** How high the surface of a cut is at a place. */
-function surfaceOf({ axis, ground, lumps }: Cut): (place: Vec3) => number {
-  if (!lumps) return (place) => heightAt(ground, place[axis]);
-  return (place) => heightAt(ground, place[axis]) + lumpsAt(lumps, place[0], place[1]);
-}
-
 /** Reads a block that was made ready. */
 export type BlockReader = (spec: BlockSpec) => RowReader;
 
@@ -90,7 +84,7 @@ export function scrapedReader({ under, cuts }: ScrapedSpec, readerOf: BlockReade
   for (const lying of [...under, ...cuts.flatMap((c) => c.over)])
     if (lying.block) readers.set(lying, readerOf(lying.block));
   const downwards = cuts
-    .map((cut) => ({ ...cut, levelled: levelledBy(cut), heightHere: surfaceOf(cut) }))
+    .map((cut) => ({ ...cut, levelled: levelledBy(cut), heightHere: (p: Vec3) => unevenAt(cut, p[0], p[1]) }))
     .toReversed();
   const lain: [number, number, number] = [0, 0, 0];
   const one = new Uint16Array(1);

@@ -1,7 +1,6 @@
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
-import type { Ground } from './ground.ts';
-import type { Lumps } from './lumps.ts';
+import type { Uneven } from './uneven.ts';
 
 /** A point of the plan of a mould, mm: right of and beyond the middle of its floor. */
 export type Spot = readonly [x: number, y: number];
@@ -109,12 +108,7 @@ export interface Lying {
 }
 
 /** A profile that was scraped, and what was laid over it, first poured first. */
-export interface Cut {
-  /** the axis that the profile is seen along */
-  readonly axis: 0 | 1;
-  readonly ground: Ground;
-  /** heaped on it, mm; none where it is smooth */
-  readonly lumps?: Lumps;
+export interface Cut extends Uneven {
   readonly lowest: number;
   readonly highest: number;
   /**

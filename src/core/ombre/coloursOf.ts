@@ -1,10 +1,12 @@
 import { depositsIn } from '../plan/deposits.ts';
-import { hexOfBody, type Body } from '../colour/body.ts';
+import { bodyOfHex, hexOfBody, type Body } from '../colour/body.ts';
 import { bodyOfPot, paintboxOf } from '../look/paintbox.ts';
 import type { SoapState } from '../look/state.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import { heldKey } from '../plan/sources.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { secondPlan } from '../plan/second.ts';
+import type { Top } from '../plan/stepSchema.ts';
 import { shadesOf } from './shades.ts';
 
 /** How every pot and every pour of a plan looks in one state, as "#rrggbb". */
@@ -29,6 +31,15 @@ export interface PlanBodies {
   readonly pours: ReadonlyMap<string, Body>;
 }
 
+/** Coarse salt, dry. From memory. */
+const SALT = '#f3f1ea';
+
+/** What is put on top out of no pot looks the same in every state. */
+function putOnTop({ id, way }: Top, bodies: Map<string, Body>): void {
+  if (way.top === 'salt') bodies.set(id, bodyOfHex(SALT));
+  else if (way.top === 'pieces' || way.top === 'straws') bodies.set(id, bodyOfHex(way.colour));
+}
+
 /**
  * Bodies of all pots and pours in a state. `graded` are the mixes of an ombre's pours: as wanted, or as they come out
  * after rounding. A pot that an ombre is poured from looks like the first of them.
@@ -49,7 +60,10 @@ export function bodiesOf(plan: Plan, state: SoapState, graded: ReadonlyMap<strin
     if (mix && !seen.has(pot)) pots.set(pot, body);
     if (mix) seen.add(pot);
   }
+  const second = secondPlan(plan, () => 1);
+  for (const [id, body] of second ? bodiesOf(second, state, new Map()).pots : []) pots.set(id, body);
   for (const step of plan.steps) {
+    if (step.kind === 'top') putOnTop(step, pours);
     if (step.kind !== 'mica') continue;
     const { colorant } = step;
     const usual = plan.colorants.find((c) => c.id === colorant)?.nature?.doseGPerKg ?? USUAL_G_PER_KG;

@@ -15,6 +15,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import { nthOf, type Block, type Body } from './body.ts';
 import { fillOf, numbering, risesOf, wireMove } from './moves.ts';
 import { pathsOf } from './paths.ts';
+import { heapIn } from './heaped.ts';
 import { linesOn, withLines } from './lines.ts';
 import { asPouredLayer, sculpted } from './sculpted.ts';
 import { levelledPaths, levelledWire, type ToLevel } from './sloping.ts';
@@ -234,10 +235,18 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
         return block ? [{ kind: 'block', block }] : stretch.layers.map((layer) => ({ kind: 'layer', layer }));
       });
       const alone = stretches.filter(isAlone);
-      return sculpted(room, withLines(plan, bodies), linesOn(plan), (layer) => {
-        const stretch = alone.find((s) => s.layers[0]?.pour.id === layer.pour.id);
-        return stretch && { layer, block: blockIn({ ...stretch, layers: [layer] }) };
+      const seen = sculpted(room, withLines(plan, bodies), linesOn(plan), (layer) => {
+        const isIt = (l: PouredLayer | undefined): boolean => l?.pour.id === layer.pour.id;
+        const still = alone.find((s) => !isMoved(s) && s.layers.some(isIt));
+        if (still) return { layer, block: undefined };
+        // what is pressed into a top goes into whatever is fluid there
+        const pressed = layer.rough?.dents !== undefined && layer.rough.lumps === undefined;
+        const stretch = (pressed ? stretches : alone).find((s) => isIt(s.layers.at(-1)));
+        if (!stretch) return undefined;
+        return { layer, block: blockIn({ ...stretch, layers: [...stretch.layers.slice(0, -1), layer] }) };
       });
+      const heap = heapIn({ plan, stack, geometry }, room, layers);
+      return heap ? [...seen, { kind: 'block' as const, block: heap }] : seen;
     })
     .sort((a, b) => nthOf(a) - nthOf(b));
   known.set(stack, new Map([...(known.get(stack) ?? []), [hand, bodies]]));
@@ -247,6 +256,9 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
 /** A plan in which anything is pushed about. */
 export const hasPatterns = ({ steps }: Pick<Plan, 'steps'>): boolean => steps.some(pushes);
 
-/** A plan of which something is seen that has to be simulated: what is pushed about, or scraped. */
+/** A plan of which something is seen that has to be simulated: what is pushed about, or scraped, or lies on top. */
 export const isSimulated = ({ steps }: Pick<Plan, 'steps'>): boolean =>
-  steps.some((s) => pushes(s) || s.kind === 'scrape' || (s.kind === 'pour' && s.roughMm !== undefined));
+  steps.some(
+    (s) =>
+      pushes(s) || s.kind === 'scrape' || s.kind === 'top' || (s.kind === 'pour' && s.roughMm !== undefined),
+  );

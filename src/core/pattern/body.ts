@@ -1,7 +1,9 @@
 import type { PouredLayer } from '../fill/layers.ts';
+import type { HeapSpec } from '../flow/heap.ts';
 import type { TiltedSpec } from '../flow/settle.ts';
 import type { BlockSpec, ScrapedSpec } from '../flow/spec.ts';
-import type { Polyhedron } from '../geometry/polyhedron.ts';
+import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
+import type { Millimetres } from '../units/quantity.ts';
 import type { Room } from '../mould/rooms.ts';
 
 /** What is in a block: all that its pictures are made of. Can be posted. */
@@ -14,6 +16,8 @@ export type Content = {
   | { readonly kind: 'tilted'; readonly key: string; readonly tilted: TiltedSpec }
   /** layers scraped to a profile, where they meet what lies over them */
   | { readonly kind: 'scraped'; readonly key: string; readonly scraped: ScrapedSpec }
+  /** what lies on top */
+  | { readonly kind: 'heaped'; readonly key: string; readonly heap: HeapSpec }
 );
 
 /** Pours that were still fluid together: where they lie is known to the last digit, what became of them inside is simulated. */
@@ -45,12 +49,26 @@ export function specsOf(content: Content): readonly BlockSpec[] {
       return [content.spec];
     case 'tilted':
       return [content.tilted.level];
+    case 'heaped':
+      return [];
     case 'scraped':
       return [...content.scraped.under, ...content.scraped.cuts.flatMap((c) => c.over)].flatMap(
         (l) => l.block ?? [],
       );
   }
 }
+
+/** How high a loaf stands with what lies on it, mm; at least as high as its mould. */
+export const highestIn = (bodies: readonly Body[], mouldMm: Millimetres): Millimetres =>
+  Math.max(
+    mouldMm,
+    ...bodies.flatMap((b) =>
+      b.kind === 'block' && b.block.content.kind === 'heaped' ? corners(b.block.solid).map((p) => p[2]) : [],
+    ),
+  );
+
+/** Its picture says where nothing of it is: there, what is behind it is seen. */
+export const isOpen = ({ kind }: Content): boolean => kind === 'scraped' || kind === 'heaped';
 
 /** Alike for contents that are alike. */
 export const keyOf = (content: Content): string =>

@@ -1,4 +1,5 @@
 import type { Place } from '../plan/patternSchema.ts';
+import type { TopWay } from '../plan/topSchema.ts';
 
 /** A way of pouring that pushes earlier batter aside: what it is called, what it needs and how it usually fails. Common practice, no source. */
 export interface KnowHow {
@@ -9,6 +10,9 @@ export interface KnowHow {
   /** thicker than this it does not spread, of 5 */
   readonly thickest: number;
 }
+
+/** A pattern of the stick for the top alone goes no deeper, mm: 1/4 in. Common practice, no source. */
+export const TOP_MM = 6;
 
 /** The stick, whichever way it is drawn. */
 export const STICK: Pick<KnowHow, 'needs' | 'fails'> = {
@@ -39,6 +43,51 @@ export const MICA_LINE: Pick<KnowHow, 'needs' | 'fails'> = {
     'A layer that carries what comes: medium or thicker. Dry: a fine sieve, and the next colour spooned or poured over a spatula. In oil: a bottle with a fine tip.',
   fails:
     'Too much, and bars part along it. On thin batter it sinks; under a stream it is washed away. Dark ones smear at the cut.',
+};
+
+/** What is put on top, once everything is poured. */
+export const TOPS: Readonly<Record<TopWay['top'], Omit<KnowHow, 'thickest'>>> = {
+  mound: {
+    name: 'Mound',
+    says: 'batter heaped by the spoon, in the middle or to one side',
+    needs:
+      'Thick batter held back for it, a soap below that carries it, and a spoon. Room above the rim: a lid or a wrap must not touch it.',
+    fails: 'Heaped too soon it sinks in and the top bulges; too late it comes off when the bar is cut.',
+  },
+  dents: {
+    name: 'Spoon dents',
+    says: 'pressed in with the back of a spoon',
+    needs: 'A thick top, level. A spoon dipped in oil or alcohol, so that it lifts off clean.',
+    fails: 'Too soon they close again; too deep they go into the layer below.',
+  },
+  piping: {
+    name: 'Piping',
+    says: 'dollops or continuous rows of a second small batch',
+    needs:
+      'A batch of its own, mixed once the loaf carries it; a bag and a nozzle for each colour, gloves. Try it on a plate first: it sets in the bag.',
+    fails:
+      'Too thin it runs flat, too thick it breaks off and bags burst. Dollops that lie on a cut are cut in two: rows that run on come out more even.',
+  },
+  pieces: {
+    name: 'Pieces',
+    says: 'soap-dough made days ahead, pressed in',
+    needs:
+      'Pieces made days ahead, kept wrapped; a top that is thick but still takes them. A third of each goes in.',
+    fails: 'On a top that has set they fall off; in a thin one they sink. On a cut they drag the wire.',
+  },
+  straws: {
+    name: 'Straws',
+    says: 'stood in the top, taken out before the bar is used',
+    needs: 'Clean straws, cut to length; a top thick enough to hold them upright.',
+    fails: 'Left in, they soften and draw water. On a cut they tear.',
+  },
+  salt: {
+    name: 'Salt',
+    says: 'coarse salt strewn over it',
+    needs:
+      'A little more than is wanted to stay: much of it falls off at the cut. Pressed in lightly while the top is thick.',
+    fails: 'It weeps in damp air and leaves wet spots; a wire drags it through the faces.',
+  },
 };
 
 export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {

@@ -40,10 +40,7 @@ function openOver(room: Room, surface: Scraping | Roughness): (height: number) =
       return openAt(ground, low, high, height) * (far - near);
     };
   const profile = levelProfile(room);
-  const [base = 0] = ground.heights;
-  const heights = heapsOver(room, surface.lumps)
-    .map((mm) => base + mm)
-    .sort((a, b) => a - b);
+  const heights = heapsOver(room, surface).toSorted((a, b) => a - b);
   let lower = 0;
   // asked for from the lowest height upwards
   return (height) => {
@@ -178,7 +175,7 @@ function sculptedBlock(
       ...(line === undefined ? {} : { line: { deposit: keys.push(line) - 1, mm: LINE_MM } }),
       axis,
       ground,
-      ...('lumps' in surface ? { lumps: surface.lumps } : {}),
+      ...('scrape' in surface ? {} : { lumps: surface.lumps, dents: surface.dents }),
       lowest,
       highest,
       levels: levelsOver(room, surface),

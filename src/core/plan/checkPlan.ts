@@ -6,6 +6,7 @@ import { propFaults } from './checkProps.ts';
 import { repeats, unknown } from './faults.ts';
 import type { Mix } from './ombreSchema.ts';
 import type { Plan } from './planSchema.ts';
+import { secondAsPlan, secondPot } from './second.ts';
 
 const unknownPots = (plan: Plan): Fault[] => {
   const pots = new Set(plan.pots.map((p) => p.id));
@@ -14,6 +15,9 @@ const unknownPots = (plan: Plan): Fault[] => {
   return [
     ...plan.steps.flatMap((s, i) =>
       s.kind === 'pour' ? potsOf(s).flatMap((pot) => fault(pot, `steps.${i}.pot`)) : [],
+    ),
+    ...plan.steps.flatMap((s, i) =>
+      s.kind === 'top' && s.way.top === 'mound' ? fault(s.way.pot, `steps.${i}.way.pot`) : [],
     ),
     ...plan.fill.top.flatMap((t, i) => fault(t.pot, `fill.top.${i}.pot`)),
   ];
@@ -127,10 +131,40 @@ const letters = (plan: Plan): Fault[] =>
       : [],
   );
 
+/** What is piped is of a pot of the second batch; that is whole by itself, and none of its pots is called as one of the loaf's. */
+function secondFaults(plan: Plan): Fault[] {
+  const { second } = plan;
+  const rows = plan.steps.flatMap((s, i) =>
+    s.kind === 'top' && s.way.top === 'piping'
+      ? s.way.rows.flatMap((row, k): Fault[] =>
+          secondPot(plan, row.pot) ? [] : [unknown('pot', `steps.${i}.way.rows.${k}.pot`, row.pot)],
+        )
+      : [],
+  );
+  const part = secondAsPlan(plan, () => 1);
+  if (!second || !part) return rows;
+  const taken = second.pots.flatMap((p, i): Fault[] => {
+    const other = plan.pots.find((q) => q.id === p.id || q.letter === p.letter);
+    if (!other) return [];
+    const sameId = other.id === p.id;
+    return [
+      {
+        code: sameId ? 'repeated-id' : 'repeated-letter',
+        message: sameId
+          ? `the loaf has a pot "${p.id}" too`
+          : `letter ${p.letter} is on a pot of the loaf too`,
+        at: `second.pots.${i}.${sameId ? 'id' : 'letter'}`,
+      },
+    ];
+  });
+  const own = rules(part).filter((f) => f.at?.startsWith('batter') || f.at?.startsWith('pots'));
+  return [...rows, ...taken, ...own.map((f) => ({ ...f, at: `second.${f.at ?? ''}` }))];
+}
+
 /** The rules between fields that make a plan whole: ids, references, letters, room in the mould. */
 export function checkPlan(plan: Plan): Fault[] {
   const moulds = mouldFaults(plan);
-  return [...moulds, ...rules(plan), ...(moulds.length === 0 ? propFaults(plan) : [])];
+  return [...moulds, ...rules(plan), ...secondFaults(plan), ...(moulds.length === 0 ? propFaults(plan) : [])];
 }
 
 const rules = (plan: Plan): Fault[] => [

@@ -115,6 +115,8 @@ export const strokeFields = {
   path: pathSchema,
   end: v.picklist(['thick', 'thin']),
   depthMm: lengthMm(0.5, 600),
+  /** for the top alone: the inside is to stay as it was poured */
+  forTop: v.optional(v.literal(true)),
 };
 
 export type Place = v.InferOutput<typeof placeSchema>;

@@ -73,6 +73,14 @@ const pot = v.strictObject({
   own: v.optional(v.strictObject({ oils: v.optional(oilsSchema), water: v.optional(waterSchema) })),
 });
 
+/** A small batch of its own that is piped on top: mixed after the loaf is poured, in one vessel, and parted into its pots. */
+const second = v.strictObject({
+  batter: batterSchema,
+  pots: listOf(pot, MOST_POTS, `at most ${MOST_POTS} pots`, 1, 'a second batch needs at least one pot'),
+  /** batter mixed beyond what is piped: bags and nozzles keep more than jugs do */
+  overagePercent: percent(0, 100),
+});
+
 /** One batch split after emulsion, or portions made ready before the lye. */
 const divide = v.variant('kind', [
   v.strictObject({ kind: v.literal('after-emulsion') }),
@@ -101,6 +109,8 @@ export const planSchema = v.strictObject({
   cut: cutSchema,
   /** the batch that is made of it: what was really done, where it differed */
   batch: v.optional(batchSchema),
+  /** piped on top */
+  second: v.optional(second),
   /** other moulds, filled from the same batch */
   others: v.optional(listOf(otherMouldSchema, 5, 'at most five moulds beside the first'), () => []),
 });
@@ -109,6 +119,7 @@ export type Plan = v.InferOutput<typeof planSchema>;
 export type Units = Plan['units'];
 export type FillTo = Plan['fill']['to'];
 export type Pot = Plan['pots'][number];
+export type SecondBatch = NonNullable<Plan['second']>;
 export type Divide = Plan['divide'];
 export type CutSettings = Plan['cut'];
 /** Blocks that are sliced, in place of bars straight across. */

@@ -3,6 +3,7 @@ import * as v from 'valibot';
 import { UNDER } from '../mould/propped.ts';
 import { patternSchema, strokeFields, WALLS } from './patternSchema.ts';
 import { scrapeFields } from './scrapeSchema.ts';
+import { topSchema } from './topSchema.ts';
 import { wireFields } from './wireSchema.ts';
 import {
   degrees,
@@ -118,13 +119,27 @@ const mica = v.strictObject({
 /** The column is pulled and its hole filled with what is held back, pot after pot. */
 const pull = v.strictObject({ id: stepId, ...inMould, kind: v.literal('pull') });
 
+/** Something on top, once everything is poured. */
+const top = v.strictObject({ id: stepId, ...inMould, kind: v.literal('top'), way: topSchema });
+
 const finish = v.strictObject({
   id: stepId,
   kind: v.literal('finish'),
   what: v.picklist(['mist', 'insulate', 'warm-oven', 'leave-cool']),
 });
 
-export const stepSchema = v.variant('kind', [pour, tilt, wait, stroke, wire, scrape, mica, pull, finish]);
+export const stepSchema = v.variant('kind', [
+  pour,
+  tilt,
+  wait,
+  stroke,
+  wire,
+  scrape,
+  mica,
+  pull,
+  top,
+  finish,
+]);
 
 export type Wall = Extract<v.InferOutput<typeof amount>, { kind: 'line' }>['wall'];
 export type Wait = v.InferOutput<typeof wait>;
@@ -135,5 +150,6 @@ export type Stroke = v.InferOutput<typeof stroke>;
 export type Wire = v.InferOutput<typeof wire>;
 export type Scrape = v.InferOutput<typeof scrape>;
 export type MicaLine = v.InferOutput<typeof mica>;
+export type Top = v.InferOutput<typeof top>;
 export type Finish = v.InferOutput<typeof finish>;
 export type Step = v.InferOutput<typeof stepSchema>;

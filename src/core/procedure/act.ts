@@ -11,6 +11,7 @@ export type Chapter =
   | 'emulsify'
   | 'divide'
   | 'pour'
+  | 'second'
   | 'top'
   | 'finish'
   | 'cut';
@@ -24,6 +25,7 @@ export const CHAPTER_TITLES: Readonly<Record<Chapter, string>> = {
   emulsify: 'Emulsify',
   divide: 'Divide',
   pour: 'Pour',
+  second: 'The batch for piping',
   top: 'Top',
   finish: 'Finish',
   cut: 'Unmould and cut',
@@ -67,6 +69,8 @@ export interface Act {
   /** the plan step this carries out */
   readonly step?: StepId;
   readonly pot?: PotId;
+  /** it makes the batch that is piped on top */
+  readonly ofSecond?: true;
   /** what this fills, by mould */
   readonly running?: readonly Running[];
 }

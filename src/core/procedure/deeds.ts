@@ -5,7 +5,8 @@ import type { Place } from '../plan/patternSchema.ts';
 import type { WireTold } from '../pattern/wireTold.ts';
 import type { Finish, Landing, MicaLine, Scrape, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
 import type { PutUnder } from '../mould/propped.ts';
-import type { Celsius, Degrees, Grams, Millilitres, Millimetres, Stage } from '../units/quantity.ts';
+import type { TopWay } from '../plan/topSchema.ts';
+import type { Celsius, Degrees, Grams, Millilitres, Millimetres, Percent, Stage } from '../units/quantity.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
 
 /** A surface as it is poured up to: heights on the walls at their middles, and the walls it does not come to. */
@@ -200,6 +201,58 @@ export type Deed =
       readonly oilMl: Millilitres;
     } & InMould)
   | { readonly does: 'top'; readonly column: boolean }
+  | ({
+      readonly does: 'mound';
+      readonly runs: Extract<TopWay, { top: 'mound' }>['runs'];
+      readonly offMm: Millimetres;
+      readonly wideMm: Millimetres;
+      readonly heightMm: Millimetres;
+      readonly copies: number;
+    } & InMould)
+  | ({
+      readonly does: 'dents';
+      readonly rows: number;
+      readonly perBar: number;
+      readonly acrossMm: Millimetres;
+      readonly depthMm: Millimetres;
+    } & InMould)
+  /** the second batch is begun */
+  | { readonly does: 'begin-second'; readonly massG: Grams; readonly superfatPercent: Percent }
+  | {
+      readonly does: 'fill-bags';
+      readonly bags: readonly { readonly letter: string; readonly name: string; readonly stage: Stage }[];
+    }
+  | ({
+      readonly does: 'pipe';
+      readonly rows: readonly {
+        readonly letter: string;
+        /** dollops on each bar, and in all; a continuous row where absent */
+        readonly dollops?: { readonly perBar: number; readonly all: number };
+        readonly acrossMm: Millimetres;
+        readonly heightMm: Millimetres;
+        readonly offMm: Millimetres;
+        /** on one mould */
+        readonly massG: Grams;
+      }[];
+    } & InMould)
+  | ({
+      readonly does: 'press-pieces';
+      readonly name: string;
+      readonly all: number;
+      readonly rows: number;
+      readonly perBar: number;
+      /** of all of them on one mould */
+      readonly massG: Grams;
+    } & InMould)
+  | ({
+      readonly does: 'stand-straws';
+      readonly all: number;
+      readonly rows: number;
+      readonly perBar: number;
+      readonly acrossMm: Millimetres;
+      readonly deepMm: Millimetres;
+    } & InMould)
+  | ({ readonly does: 'strew-salt'; readonly massG: Grams } & InMould)
   | { readonly does: 'finish'; readonly what: Finish['what'] }
   | { readonly does: 'unmould' }
   | ({ readonly does: 'press-out'; readonly bars: number } & InMould)

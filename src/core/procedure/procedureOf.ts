@@ -2,12 +2,14 @@ import type { Computed } from '../computed/compute.ts';
 import type { Act, Draft } from './act.ts';
 import { layOut, safety } from './chapters/before.ts';
 import { colours } from './chapters/colours.ts';
-import { cutting, finishing, topping } from './chapters/ending.ts';
+import { cutting, finishing } from './chapters/ending.ts';
 import { lye } from './chapters/lye.ts';
 import { oils } from './chapters/oils.ts';
 import { oneBatch } from './chapters/oneBatch.ts';
 import { combineAll, portions } from './chapters/portions.ts';
 import { pouring } from './chapters/pouring.ts';
+import { onTop } from './chapters/onTop.ts';
+import { topping } from './chapters/topping.ts';
 
 /** The whole job in order, from goggles to the cut. Empty while something in the plan is refused. */
 export function procedureOf(computed: Computed): readonly Act[] {
@@ -24,6 +26,7 @@ export function procedureOf(computed: Computed): readonly Act[] {
       : [...oils(computed, w), ...colours(computed, w), ...oneBatch(computed, w)]),
     ...pouring(computed, w),
     ...topping(computed, w),
+    ...onTop(computed, w),
     ...finishing(computed),
     ...cutting(computed),
   ];

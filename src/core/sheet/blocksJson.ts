@@ -55,6 +55,7 @@ function scrapedJson({ stack }: MouldFacts, bodies: readonly Body[]): readonly o
       continue;
     }
     const { content, layers } = body.block;
+    if (content.kind === 'heaped') continue;
     if (content.kind === 'scraped') {
       scraped = true;
       for (const [key, ml] of scrapedVolumes(body.block, content))
@@ -82,11 +83,13 @@ function scrapedJson({ stack }: MouldFacts, bodies: readonly Body[]): readonly o
   ];
 }
 
-/** Blocks of batter that was/** Blocks of batter that was pushed about, and what was scraped, and how far what their pictures show is from what was poured. */
+/** Blocks of batter that was pushed about, and what was scraped, and how far what their pictures show is from what was poured. */
 export function blocksJson(facts: MouldFacts): readonly object[] {
   const bodies = bodiesOf(facts);
   const moved = bodies.flatMap((b) =>
-    b.kind === 'block' && b.block.content.kind !== 'scraped' ? [movedJson(b.block, b.block.content)] : [],
+    b.kind === 'block' && (b.block.content.kind === 'moved' || b.block.content.kind === 'tilted')
+      ? [movedJson(b.block, b.block.content)]
+      : [],
   );
   return [...moved, ...scrapedJson(facts, bodies)];
 }

@@ -131,6 +131,15 @@ function scrapeOff({ plan, book }: WeighBench, pour: Pour, scrape: Scrape, pots:
   }
 }
 
+/** What is heaped on top of each mould, once all else is in. */
+function heap({ plan, book }: WeighBench, pots: readonly PotTarget[]): void {
+  for (const step of plan.steps)
+    for (const { pot, mounds } of pots)
+      for (const { stepId, mould, eachG, copies } of mounds)
+        if (stepId === step.id)
+          book.move(ACT.onTop(stepId), VESSEL.pot(pot.id), VESSEL.mould(mould), eachG * copies, false);
+}
+
 /**
  * All pours in order, then what fills the holes of columns that are pulled (`holes`: g by mould, all its copies), then the top. `ombres` are as they are by now; what is poured is `amounts`, or all there is when the
  * jug has less.
@@ -176,10 +185,11 @@ export function pourAll(
     putLines(bench, pour);
   }
   const open = new Map(holes);
-  for (const { pot, heldBackG } of inFillingOrder(plan, pots)) {
+  for (const { pot, heldBackG, mounds } of inFillingOrder(plan, pots)) {
     if (heldBackG > 0) thickened(pot.id);
+    const spreadG = heldBackG - mounds.reduce((s, m) => s + m.eachG * m.copies, 0);
     const into = [...tops].map(([mould, share]) => ({ mould, copies: 1, eachG: share, offG: 0 }));
-    for (const { mould, massG } of shared(into, heldBackG, stepG)) {
+    for (const { mould, massG } of shared(into, spreadG, stepG)) {
       const inHoleG = Math.min(massG, toStep(open.get(mould) ?? 0, stepG));
       open.set(mould, (open.get(mould) ?? 0) - inHoleG);
       const [from, to] = [VESSEL.pot(pot.id), VESSEL.mould(mould)];
@@ -187,5 +197,6 @@ export function pourAll(
       book.move(ACT.top, from, to, massG - inHoleG, false);
     }
   }
+  heap(bench, pots);
   return poured;
 }

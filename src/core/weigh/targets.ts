@@ -1,6 +1,7 @@
 import type { MouldId, StepId } from '../validate/ids.ts';
 import { potsOf } from '../plan/sources.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
+import type { Mound } from '../fill/mounds.ts';
 import { freshOf, jugTurns, scrapedOf } from '../fill/scrapings.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
@@ -30,10 +31,20 @@ export interface PourTarget {
   readonly freshG: Grams;
 }
 
+/** What is heaped of one pot on one kind of mould, at the scale's step. */
+export interface MoundTarget {
+  readonly stepId: StepId;
+  readonly mould: MouldId;
+  readonly copies: number;
+  readonly eachG: Grams;
+}
+
 /** What one pot is to hold, at the scale's step: what is made for its pours, what it holds back, and what is mixed beyond. */
 export interface PotTarget {
   readonly pot: Pot;
   readonly pours: readonly PourTarget[];
+  readonly mounds: readonly MoundTarget[];
+  /** for the top, what is heaped on it among it */
   readonly heldBackG: Grams;
   readonly overageG: Grams;
   readonly batterG: Grams;
@@ -67,6 +78,7 @@ type Round = (massG: Grams, stepG: Grams) => Grams;
 function targetsWith(
   plan: Plan,
   moulds: readonly LaidMould[],
+  mounds: readonly Mound[],
   givenG: Grams | undefined,
   round: Round,
 ): Targets {
@@ -96,13 +108,24 @@ function targetsWith(
       const freshG = sumAtStep([fresh.get(deposit.key) ?? massG], step);
       return into.length > 0 ? [{ stepId: deposit.pour.id, key: deposit.key, into, massG, freshG }] : [];
     });
+    const own = mounds
+      .filter((m) => m.pot === pot.id)
+      .map(({ stepId, mould, copies, eachG }): MoundTarget => ({
+        stepId,
+        mould,
+        copies,
+        eachG: round(eachG, step),
+      }));
     const heldBackG = sumAtStep(
-      plan.fill.top.filter((t) => t.pot === pot.id).map((t) => round(t.massG, step)),
+      [
+        ...plan.fill.top.filter((t) => t.pot === pot.id).map((t) => round(t.massG, step)),
+        ...own.map((m) => m.eachG * m.copies),
+      ],
       step,
     );
     const used = pours.reduce((s, p) => s + p.freshG, heldBackG);
     const overageG = round(used * overage, step);
-    return { pot, pours, heldBackG, overageG, batterG: sumAtStep([used, overageG], step) };
+    return { pot, pours, mounds: own, heldBackG, overageG, batterG: sumAtStep([used, overageG], step) };
   });
   const stockLossG = new Map<string, Grams>();
   for (const ombre of plan.ombres) {
@@ -121,12 +144,17 @@ function targetsWith(
  * scale; a whole is the sum of its parts. A given batch stays what it is: where its parts, each to the nearest step, would
  * take more than there is, they are rounded down, and what that leaves is spare.
  */
-export function targetsOf(plan: Plan, moulds: readonly LaidMould[], givenBatchG: Grams | undefined): Targets {
-  const nearest = targetsWith(plan, moulds, givenBatchG, toStep);
+export function targetsOf(
+  plan: Plan,
+  moulds: readonly LaidMould[],
+  mounds: readonly Mound[],
+  givenBatchG: Grams | undefined,
+): Targets {
+  const nearest = targetsWith(plan, moulds, mounds, givenBatchG, toStep);
   if (nearest.spareG >= 0) return nearest;
-  const down = targetsWith(plan, moulds, givenBatchG, downToStep);
+  const down = targetsWith(plan, moulds, mounds, givenBatchG, downToStep);
   // pours of given masses can ask for more than the batch: then they are the batch
-  return down.spareG >= 0 ? down : targetsWith(plan, moulds, undefined, toStep);
+  return down.spareG >= 0 ? down : targetsWith(plan, moulds, mounds, undefined, toStep);
 }
 
 /** Spare batter up to this is what rounding leaves of a given batch, not a batch too large for its pours. */

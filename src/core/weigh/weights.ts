@@ -3,6 +3,7 @@ import { holeMassG } from '../pattern/hole.ts';
 import { asPlanned, happenedIn, type HappenedByPour } from '../batch/happened.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
+import { moundsOn } from '../fill/mounds.ts';
 import {
   jugBalance,
   oilsIn,
@@ -152,7 +153,7 @@ export function weighPlan(
   const stepG = plan.units.scaleStepG;
   // a bench scale finer than the fine one is used for everything
   const fineG = Math.min(plan.units.fineStepG, stepG);
-  const targets = targetsOf(plan, moulds, givenBatchG);
+  const targets = targetsOf(plan, moulds, moundsOn(plan, recipes, moulds), givenBatchG);
   const ombres = weighOmbres(plan, recipes, recipe, targets.pots, fineG);
   // the batch is made as planned; what was really poured or added changes only what comes after
   const happened = happenedIn(plan);

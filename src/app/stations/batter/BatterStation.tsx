@@ -1,4 +1,6 @@
 import { Caution } from '../../parts/Caution.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { BatchSeen, WhichBatch } from '../../parts/WhichBatch.tsx';
 import { Station } from '../../parts/Station.tsx';
 import { Additives } from './Additives.tsx';
 import { BatchSize } from './BatchSize.tsx';
@@ -8,12 +10,26 @@ import { LyeAndWater } from './LyeAndWater.tsx';
 import { Oils } from './Oils.tsx';
 import { PartLiquids } from './PartLiquids.tsx';
 import { Promises } from './Promises.tsx';
+import { SecondSize } from './SecondSize.tsx';
 import { Temperatures } from './Temperatures.tsx';
 
 export function BatterStation() {
   return (
     <Station station="batter" title="Batter">
-      <BatchSize />
+      <WhichBatch />
+      <BatchSeen>
+        <Recipe />
+      </BatchSeen>
+    </Station>
+  );
+}
+
+/** The recipe of the loaf's batch, or of the one that is piped on it. */
+function Recipe() {
+  const { ofSecond } = usePlan();
+  return (
+    <>
+      {ofSecond ? <SecondSize /> : <BatchSize />}
       <Oils />
       <LyeAndWater />
       <Caution>
@@ -30,6 +46,6 @@ export function BatterStation() {
         Drip Line is a planning aid. Your suppliers’ data sheets, local rules and licensed practice come
         first.
       </p>
-    </Station>
+    </>
   );
 }

@@ -7,7 +7,7 @@ import { OilTable } from './OilTable.tsx';
 
 /** The recipe's oils: by percent, and by weight where it is the oils that say how large the batch is. */
 export function Oils() {
-  const { plan, computed, edit } = usePlan();
+  const { ofSecond, plan, computed, edit } = usePlan();
   const { batch } = computed;
   const { oils } = plan.batter;
   const { to } = plan.fill;
@@ -22,7 +22,7 @@ export function Oils() {
     <Group
       title="Oils"
       aside={
-        givenG === undefined && batch ? (
+        givenG === undefined && batch && !ofSecond ? (
           <button
             type="button"
             className="cursor-pointer text-sm underline"

@@ -23,7 +23,7 @@ const OWN_JUG = 'own';
 
 /** One pot: letter, name, its share of what is poured, its colorants, how it will look. */
 export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: readonly NamedState[] }) {
-  const { plan, computed, colours, edit, show } = usePlan();
+  const { ofSecond, plan, computed, colours, edit, show } = usePlan();
   const { layers } = computed.stack;
   const weight = computed.weights?.pots.find((w) => w.pot.id === pot.id);
   const poured = isPoured(plan, pot.id);
@@ -73,7 +73,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           decimals={1}
           value={share}
           // a share is of the first mould’s pours: with designs of their own beside it, it is no pot’s to set
-          disabled={!poured || plan.others.some((o) => o.design === 'own')}
+          disabled={ofSecond || !poured || plan.others.some((o) => o.design === 'own')}
           onValue={(percent, g) => edit((p) => setPotShare(p, pot.id, percent), g)}
         />
         <span className="grid w-24 text-right">

@@ -6,6 +6,7 @@ import { plainSoap } from '../../../core/look/soapColour.ts';
 import { ColourPicker } from '../../parts/colour/ColourPicker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { BatchSeen, WhichBatch } from '../../parts/WhichBatch.tsx';
 import { DivideFields } from './DivideFields.tsx';
 import { LookFields } from './LookFields.tsx';
 import { useStates } from './LookStates.tsx';
@@ -14,7 +15,18 @@ import { PotWeights } from './PotWeights.tsx';
 
 /** The pots of the plan, what colours them, and what they weigh. */
 export function PotsPage() {
-  const { plan, computed, edit } = usePlan();
+  return (
+    <>
+      <WhichBatch />
+      <BatchSeen>
+        <Pots />
+      </BatchSeen>
+    </>
+  );
+}
+
+function Pots() {
+  const { ofSecond, plan, computed, edit } = usePlan();
   const states = useStates(computed);
   return (
     <>
@@ -40,7 +52,7 @@ export function PotsPage() {
           ))}
         </ul>
       </Group>
-      <DivideFields />
+      {!ofSecond && <DivideFields />}
       {computed.weights && <PotWeights weights={computed.weights} />}
     </>
   );

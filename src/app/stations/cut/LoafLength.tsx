@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Bar } from '../../../core/cut/bars.ts';
-import type { Piece } from '../../../core/cut/pieces.ts';
+import type { Piece } from '../../../core/mould/pieces.ts';
 import { faceAt } from '../../../core/face/face.ts';
 import { depositColours } from '../../../core/ombre/coloursOf.ts';
 import { bodiesOf } from '../../../core/pattern/blocks.ts';

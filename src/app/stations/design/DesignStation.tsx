@@ -21,6 +21,8 @@ import { PatternPanel } from './pattern/PatternPanel.tsx';
 import { StrokePanel } from './pattern/StrokePanel.tsx';
 import { WirePanel } from './pattern/WirePanel.tsx';
 import { PourPanel } from './PourPanel.tsx';
+import { AddTop } from './top/AddTop.tsx';
+import { TopPanel } from './top/TopPanel.tsx';
 import { ScrapePanel } from './scrape/ScrapePanel.tsx';
 import { SlantAll } from './SlantAll.tsx';
 
@@ -39,6 +41,8 @@ function Chosen({ step, layer }: ChosenProps) {
       return <WirePanel key={step.id} wire={step} />;
     case 'scrape':
       return <ScrapePanel key={step.id} scrape={step} />;
+    case 'top':
+      return <TopPanel key={step.id} step={step} />;
     case 'mica':
       return <LinePanel key={step.id} line={step} />;
   }
@@ -96,6 +100,7 @@ export function DesignStation() {
       </div>
       <Chosen step={step} layer={layer} />
       <AddPattern />
+      <AddTop />
       {isSimulated(plan) && <Otherwise />}
       <Group title="Held back for the top">
         <HeldBack />

@@ -13,7 +13,7 @@ export function SheetAct({ act, number }: { readonly act: Act; readonly number: 
   const { plan, show } = usePlan();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
-  const pot = potNamed(plan, act.pot);
+  const pot = potNamed(plan, act.pot) ?? plan.second?.pots.find((p) => p.id === act.pot);
   const step = act.chapter === 'pour' ? act.step : undefined;
   const words = wordsOf(act, plan);
   const isChosen = step !== undefined && step === chosen;

@@ -1,3 +1,4 @@
+import { heldPots } from '../../plan/held.ts';
 import { potNamed, potsOf } from '../../plan/sources.ts';
 import { carryOver } from '../../colour/stirring.ts';
 import { SHOWS } from '../../colour/thresholds.ts';
@@ -27,7 +28,7 @@ export function jugsNotFree({ plan }: Facts): Warning[] {
     const why =
       plan.divide.kind === 'before-lye'
         ? 'portions made ready before the lye each need a jug'
-        : plan.fill.top.some((t) => t.pot === before.id && t.massG > 0)
+        : heldPots(plan).has(before.id)
           ? `pot ${before.letter} is held back in it for the top`
           : first >= 0 && last > first
             ? `pot ${before.letter} is still poured after pot ${p.letter}`

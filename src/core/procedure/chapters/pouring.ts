@@ -435,6 +435,7 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
         return lining(going, step);
       case 'pull':
         return pulling(going, step);
+      case 'top':
       case 'finish':
         return [];
     }

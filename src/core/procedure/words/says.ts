@@ -24,7 +24,8 @@ export interface Saying {
 
 const potName = (pot: Pot | undefined): string => (pot ? `pot ${pot.letter}, ${pot.name}` : '');
 
-export function sayingOf({ units, pots }: Plan, potId: PotId | undefined): Saying {
+export function sayingOf({ units, pots: own, second }: Plan, potId: PotId | undefined): Saying {
+  const pots = [...own, ...(second?.pots ?? [])];
   return {
     units,
     mass: (g) => formatMass(g, units.mass, units.scaleStepG),

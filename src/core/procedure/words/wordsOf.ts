@@ -5,6 +5,7 @@ import { beforeWords } from './before.ts';
 import { colourWords } from './colours.ts';
 import { endingWords } from './ending.ts';
 import { lyeWords } from './lye.ts';
+import { onTopWords } from './onTop.ts';
 import { patternWords } from './patterns.ts';
 import { potWords } from './pots.ts';
 import { pouringWords } from './pouring.ts';
@@ -17,6 +18,7 @@ const WORDS: WordsFor<Deed['does']> = {
   ...potWords,
   ...pouringWords,
   ...patternWords,
+  ...onTopWords,
   ...endingWords,
 };
 

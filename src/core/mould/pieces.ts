@@ -1,5 +1,5 @@
-import type { MouldGeometry } from '../mould/geometry.ts';
-import type { Mould } from '../mould/schema.ts';
+import type { MouldGeometry } from './geometry.ts';
+import type { Mould } from './schema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
 /**

@@ -1,0 +1,68 @@
+import { addStroke } from '../../../../core/edit/pattern.ts';
+import { addTop } from '../../../../core/edit/tops.ts';
+import { TOP_MM, TOPS } from '../../../../core/pattern/knowHow.ts';
+import type { StickPath } from '../../../../core/plan/patternSchema.ts';
+import type { Plan } from '../../../../core/plan/planSchema.ts';
+import type { TopWay } from '../../../../core/plan/topSchema.ts';
+import type { StepId } from '../../../../core/validate/ids.ts';
+import { pourChosen, viewShown, type LoafViewName } from '../../../../store/deskSlice.ts';
+import { useAppDispatch } from '../../../../store/store.ts';
+import { Picker } from '../../../parts/Picker.tsx';
+import { Group } from '../../../parts/Station.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+import { PATH_NAMES } from '../pattern/StrokePanel.tsx';
+
+const NONE = '';
+
+/** Everything that is put on top once the pours are in. */
+export function AddTop() {
+  const { plan, edit } = useBench();
+  const dispatch = useAppDispatch();
+  const put = (
+    make: (p: Plan) => { readonly plan: Plan; readonly stepId: StepId },
+    view: LoafViewName,
+  ): void => {
+    let id: StepId | undefined;
+    edit((p) => {
+      const made = make(p);
+      id = made.stepId;
+      return made.plan;
+    });
+    if (id !== undefined) dispatch(pourChosen(id));
+    dispatch(viewShown(view));
+  };
+  if (!plan.steps.some((s) => s.kind === 'pour')) return null;
+  return (
+    <Group title="On top">
+      <Picker
+        label="Put on top"
+        value={NONE}
+        options={[
+          { value: NONE, label: 'what?' },
+          ...(Object.keys(TOPS) as TopWay['top'][]).map((top) => ({
+            value: top,
+            label: `${TOPS[top].name}: ${TOPS[top].says}`,
+          })),
+        ]}
+        onPick={(top) => {
+          if (top !== NONE) put((p) => addTop(p, top), top === 'mound' ? 'section' : 'plan');
+        }}
+      />
+      <Picker
+        label="Draw the stick through the top alone"
+        value={NONE}
+        options={[
+          { value: NONE, label: 'which way?' },
+          ...(Object.keys(PATH_NAMES) as StickPath['kind'][]).map((kind) => ({
+            value: kind,
+            label: PATH_NAMES[kind],
+          })),
+        ]}
+        onPick={(kind) => {
+          if (kind !== NONE)
+            put((p) => addStroke(p, kind, TOP_MM, { forTop: true }), 'plan');
+        }}
+      />
+    </Group>
+  );
+}

@@ -1,0 +1,128 @@
+import { setTop } from '../../../../core/edit/tops.ts';
+import type { Top } from '../../../../core/plan/stepSchema.ts';
+import type { TopWay } from '../../../../core/plan/topSchema.ts';
+import type { Gesture } from '../../../../store/gesture.ts';
+import { ColourPicker } from '../../../parts/colour/ColourPicker.tsx';
+import { FigureField, LengthField, MassField } from '../../../parts/quantities.tsx';
+import { TextField } from '../../../parts/TextField.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+
+type EveryBar = Extract<TopWay, { rows: number }>;
+
+interface FieldsProps<W extends EveryBar> {
+  readonly way: W;
+  readonly put: (way: EveryBar, gesture?: Gesture) => ReturnType<ReturnType<typeof useBench>['edit']>;
+}
+
+function Dents({ way, put }: FieldsProps<Extract<EveryBar, { top: 'dents' }>>) {
+  return (
+    <div className="grid grid-cols-2 items-end gap-2">
+      <LengthField
+        label="Across"
+        value={way.acrossMm}
+        onValue={(acrossMm, g) => put({ ...way, acrossMm }, g)}
+      />
+      <LengthField label="Deep" value={way.depthMm} onValue={(depthMm, g) => put({ ...way, depthMm }, g)} />
+    </div>
+  );
+}
+
+const OwnColour = ({
+  what,
+  colour,
+  onPick,
+}: {
+  readonly what: string;
+  readonly colour: string;
+  readonly onPick: (hex: string, gesture: Gesture) => void;
+}) => (
+  <ColourPicker
+    label={`Colour of ${what}`}
+    value={colour}
+    onPick={onPick}
+    className="size-9 shrink-0 cursor-pointer rounded-full border border-black/30"
+    style={{ background: colour }}
+  >
+    {null}
+  </ColourPicker>
+);
+
+function Pieces({ way, put }: FieldsProps<Extract<EveryBar, { top: 'pieces' }>>) {
+  return (
+    <>
+      <div className="flex items-end gap-2">
+        <OwnColour what="the pieces" colour={way.colour} onPick={(colour, g) => put({ ...way, colour }, g)} />
+        <TextField
+          label="Called"
+          className="min-w-0 flex-1"
+          value={way.name}
+          onValue={(name, g) => put({ ...way, name }, g)}
+        />
+      </div>
+      <div className="grid grid-cols-3 items-end gap-2">
+        <LengthField
+          label="Across"
+          value={way.acrossMm}
+          onValue={(acrossMm, g) => put({ ...way, acrossMm }, g)}
+        />
+        <LengthField
+          label="High"
+          value={way.heightMm}
+          onValue={(heightMm, g) => put({ ...way, heightMm }, g)}
+        />
+        <MassField
+          label="Each weighs"
+          fine
+          value={way.massG}
+          onValue={(massG, g) => put({ ...way, massG }, g)}
+        />
+      </div>
+    </>
+  );
+}
+
+function Straws({ way, put }: FieldsProps<Extract<EveryBar, { top: 'straws' }>>) {
+  return (
+    <div className="flex items-end gap-2">
+      <OwnColour what="the straws" colour={way.colour} onPick={(colour, g) => put({ ...way, colour }, g)} />
+      <LengthField
+        label="Thick"
+        value={way.acrossMm}
+        onValue={(acrossMm, g) => put({ ...way, acrossMm }, g)}
+      />
+      <LengthField
+        label="Stand out"
+        value={way.standsMm}
+        onValue={(standsMm, g) => put({ ...way, standsMm }, g)}
+      />
+      <LengthField label="Deep" value={way.deepMm} onValue={(deepMm, g) => put({ ...way, deepMm }, g)} />
+    </div>
+  );
+}
+
+/** What is repeated on every bar: how many, and what each is like. */
+export function EveryBarFields({ step, way }: { readonly step: Top; readonly way: EveryBar }) {
+  const { edit } = useBench();
+  const put = (next: EveryBar, gesture?: Gesture) => edit((p) => setTop(p, step.id, next), gesture);
+  return (
+    <>
+      <div className="grid grid-cols-2 items-end gap-2">
+        <FigureField
+          label="Rows beside each other"
+          suffix=""
+          value={way.rows}
+          onValue={(rows, g) => put({ ...way, rows }, g)}
+        />
+        <FigureField
+          label="Along each bar"
+          suffix=""
+          value={way.perBar}
+          onValue={(perBar, g) => put({ ...way, perBar }, g)}
+        />
+      </div>
+      {way.top === 'dents' && <Dents way={way} put={put} />}
+      {way.top === 'pieces' && <Pieces way={way} put={put} />}
+      {way.top === 'straws' && <Straws way={way} put={put} />}
+    </>
+  );
+}

@@ -1,0 +1,47 @@
+import { setTop } from '../../../../core/edit/tops.ts';
+import type { Top } from '../../../../core/plan/stepSchema.ts';
+import type { TopWay } from '../../../../core/plan/topSchema.ts';
+import type { Gesture } from '../../../../store/gesture.ts';
+import { Choice } from '../../../parts/Choice.tsx';
+import { Picker } from '../../../parts/Picker.tsx';
+import { LengthField } from '../../../parts/quantities.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+
+type Mound = Extract<TopWay, { top: 'mound' }>;
+
+/** A mound: out of which pot, how high and wide, and where its ridge runs. */
+export function MoundFields({ step, way }: { readonly step: Top; readonly way: Mound }) {
+  const { plan, edit } = useBench();
+  const put = (change: Partial<Mound>, gesture?: Gesture) =>
+    edit((p) => setTop(p, step.id, { ...way, ...change }), gesture);
+  const long = way.runs === 'lengthwise';
+  return (
+    <>
+      <Picker
+        label="Out of"
+        value={way.pot}
+        options={plan.pots.map((p) => ({ value: p.id, label: `pot ${p.letter}, ${p.name}` }))}
+        onPick={(pot) => put({ pot })}
+      />
+      <div className="grid grid-cols-2 items-end gap-2">
+        <LengthField label="High" value={way.heightMm} onValue={(heightMm, g) => put({ heightMm }, g)} />
+        <LengthField label="Wide" value={way.wideMm} onValue={(wideMm, g) => put({ wideMm }, g)} />
+      </div>
+      <Choice
+        legend="Its ridge runs"
+        value={way.runs}
+        options={[
+          { value: 'lengthwise', label: 'end to end' },
+          { value: 'crosswise', label: 'side to side' },
+        ]}
+        onChoose={(runs) => put({ runs, offMm: 0 })}
+      />
+      <LengthField
+        label={long ? 'Right of the middle' : 'Beyond the middle'}
+        hint={long ? 'Less than nothing: to the left.' : 'Less than nothing: nearer.'}
+        value={way.offMm}
+        onValue={(offMm, g) => put({ offMm }, g)}
+      />
+    </>
+  );
+}

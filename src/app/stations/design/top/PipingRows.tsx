@@ -1,0 +1,139 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { Link } from 'react-router';
+import { addRow, makeRope, removeRow, setRow, sideBySide } from '../../../../core/edit/tops.ts';
+import type { Top } from '../../../../core/plan/stepSchema.ts';
+import { MOST_ROWS, type PipedRow, type TopWay } from '../../../../core/plan/topSchema.ts';
+import { batchShown } from '../../../../store/deskSlice.ts';
+import type { Gesture } from '../../../../store/gesture.ts';
+import { useAppDispatch } from '../../../../store/store.ts';
+import { Choice } from '../../../parts/Choice.tsx';
+import { PotBadge } from '../../../parts/PotBadge.tsx';
+import { Picker } from '../../../parts/Picker.tsx';
+import { FigureField, LengthField } from '../../../parts/quantities.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+
+interface RowProps {
+  readonly step: Top;
+  readonly row: PipedRow;
+  readonly at: number;
+  readonly alone: boolean;
+}
+
+/** One row: out of which bag, dollops or a rope, how large, and where it lies on the bar. */
+function Row({ step, row, at, alone }: RowProps) {
+  const { plan, edit } = useBench();
+  const pots = plan.second?.pots ?? [];
+  const pot = pots.find((p) => p.id === row.pot);
+  const put = (change: Partial<PipedRow>, gesture?: Gesture) =>
+    edit((p) => setRow(p, step.id, at, change), gesture);
+  const name = `row ${at + 1}`;
+  return (
+    <li
+      className="grid grid-cols-[minmax(0,1fr)] gap-2 rounded-box border border-base-300 p-3"
+      aria-label={`Row ${at + 1}`}
+    >
+      <div className="flex items-end gap-2">
+        {pot && <PotBadge pot={pot} size={30} />}
+        <Picker
+          label={`Bag of ${name}`}
+          className="min-w-0 flex-1"
+          value={row.pot}
+          options={pots.map((p) => ({ value: p.id, label: `${p.letter}, ${p.name}` }))}
+          onPick={(next) => put({ pot: next })}
+        />
+        <button
+          type="button"
+          className="btn btn-sm btn-ghost px-1.5"
+          aria-label={`Take out ${name}`}
+          disabled={alone}
+          onClick={() => edit((p) => removeRow(p, step.id, at))}
+        >
+          <Trash2 className="size-4" aria-hidden="true" />
+        </button>
+      </div>
+      <Choice
+        legend={`What ${name} is`}
+        hideLegend
+        value={row.perBar === undefined ? 'rope' : 'dollops'}
+        options={[
+          { value: 'dollops', label: 'dollops' },
+          { value: 'rope', label: 'a continuous row' },
+        ]}
+        onChoose={(what) =>
+          edit((p) => (what === 'rope' ? makeRope(p, step.id, at) : setRow(p, step.id, at, { perBar: 1 })))
+        }
+      />
+      <div className="grid grid-cols-2 items-end gap-2">
+        {row.perBar !== undefined && (
+          <FigureField
+            label="Dollops to a bar"
+            suffix=""
+            value={row.perBar}
+            onValue={(perBar, g) => put({ perBar }, g)}
+          />
+        )}
+        <LengthField
+          label="Right of the middle"
+          value={row.offMm}
+          onValue={(offMm, g) => put({ offMm }, g)}
+        />
+        <LengthField
+          label={row.perBar === undefined ? 'Wide' : 'Across'}
+          value={row.acrossMm}
+          onValue={(acrossMm, g) => put({ acrossMm }, g)}
+        />
+        <LengthField label="High" value={row.heightMm} onValue={(heightMm, g) => put({ heightMm }, g)} />
+      </div>
+    </li>
+  );
+}
+
+/** The rows that are piped on each bar. Their recipe and colours are set where those of all batches are. */
+export function PipingRows({
+  step,
+  way,
+}: {
+  readonly step: Top;
+  readonly way: Extract<TopWay, { top: 'piping' }>;
+}) {
+  const { edit } = useBench();
+  const dispatch = useAppDispatch();
+  const toSecond = (): void => {
+    dispatch(batchShown('second'));
+  };
+  return (
+    <>
+      <ol className="grid gap-2">
+        {way.rows.map((row, at) => (
+          <Row key={at} step={step} row={row} at={at} alone={way.rows.length === 1} />
+        ))}
+      </ol>
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="btn btn-sm"
+          disabled={way.rows.length >= MOST_ROWS}
+          onClick={() => edit((p) => addRow(p, step.id))}
+        >
+          <Plus className="size-4" aria-hidden="true" /> Row
+        </button>
+        {way.rows.length > 1 && (
+          <button type="button" className="btn btn-sm" onClick={() => edit((p) => sideBySide(p, step.id))}>
+            Side by side
+          </button>
+        )}
+      </div>
+      <p className="quiet text-sm">
+        Piped of a second small batch: its{' '}
+        <Link className="underline" to="../batter" onClick={toSecond}>
+          recipe and weights
+        </Link>
+        , and the{' '}
+        <Link className="underline" to="../colour/pots" onClick={toSecond}>
+          colours of its bags
+        </Link>
+        .
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import type { LaidMould } from '../fill/layPlan.ts';
+import { outlineAtTop, topOfRoom, topsOf, type TopThing } from '../fill/tops.ts';
+import { highestOf, surfaceUnder, type HeapSpec, type Thing } from '../flow/heap.ts';
+import { scattered } from '../flow/scatter.ts';
+import type { Uneven } from '../flow/uneven.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
+import { standingPrism } from '../geometry/prism.ts';
+import type { PouredLayer } from '../fill/layers.ts';
+import type { Room } from '../mould/rooms.ts';
+import type { Millimetres } from '../units/quantity.ts';
+import type { Block } from './body.ts';
+
+type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry'>;
+
+/** A prism in plan, from one height to another. */
+function upright(outline: readonly (readonly [number, number])[], low: number, high: number): Polyhedron {
+  const { faces } = standingPrism(outline, high - low);
+  return { faces: faces.map((face) => face.map(([x, y, z]) => [x, y, z + low] as const)) };
+}
+
+/** Its surface, where that is no plane. */
+function unevenOf({ scraping, rough }: PouredLayer): Uneven | undefined {
+  if (rough) {
+    const { axis, ground, lumps, dents } = rough;
+    return { axis, ground, ...(lumps ? { lumps } : {}), ...(dents ? { dents } : {}) };
+  }
+  return scraping && { axis: scraping.axis, ground: scraping.ground };
+}
+
+/** Where the surfaces end that things lie on. */
+function surfacesIn(layers: readonly PouredLayer[]): Pick<HeapSpec, 'planes' | 'uneven'> {
+  const last = layers.at(-1);
+  const uneven = last && unevenOf(last);
+  const plain = uneven ? layers.slice(0, -1) : layers;
+  return {
+    planes: plain.filter((l) => !unevenOf(l)).map(({ up, offset }) => ({ up, offset })),
+    ...(uneven ? { uneven } : {}),
+  };
+}
+
+/** The lowest place of a top, and the highest of what lies on it. */
+function reachOf(
+  outline: readonly (readonly [number, number])[],
+  surface: (x: number, y: number) => number,
+  things: readonly Thing[],
+): readonly [low: Millimetres, high: Millimetres] {
+  const near = scattered(things);
+  const lows = [...outline.map(([x, y]) => surface(x, y)), ...things.map((t) => surface(t.x, t.y))];
+  const highs = things.map(({ x, y }) => surface(x, y) + near(x, y).reduce((s, t) => s + highestOf(t), 0));
+  const sunk = Math.max(0, ...things.map((t) => (t.form === 'rod' ? t.sinkMm : 0)));
+  return [Math.min(...lows) - sunk, Math.max(...highs)];
+}
+
+/** What lies on top of one compartment, as a body of its own over all that is poured into it; undefined where nothing does. */
+export function heapIn(laid: Laid, room: Room, layers: readonly PouredLayer[]): Block | undefined {
+  const last = layers.at(-1);
+  const nth = laid.geometry.rooms.indexOf(room);
+  const keys: string[] = [];
+  const numberOf = (key: string): number => (keys.includes(key) ? keys.indexOf(key) : keys.push(key) - 1);
+  const tops = topsOf(laid);
+  const placed = tops.flatMap(({ parts }) =>
+    parts.flatMap((p) =>
+      p.things.flatMap((t: TopThing): Thing[] => {
+        if (t.room !== nth) return [];
+        const { room: _room, volumeMl: _volume, ...thing } = t;
+        return [{ ...thing, deposit: numberOf(p.key) }];
+      }),
+    ),
+  );
+  const [top] = tops;
+  if (!last || !top || placed.length === 0) return undefined;
+  const surfaces = surfacesIn(layers);
+  const outline = outlineAtTop(room, topOfRoom(room, laid.stack));
+  const [low, high] = reachOf(outline, surfaceUnder(surfaces.planes, surfaces.uneven), placed);
+  const heap: HeapSpec = { ...surfaces, things: placed };
+  return {
+    content: { kind: 'heaped', keys, key: JSON.stringify(heap), heap },
+    solid: upright(outline, low, high),
+    layers: [{ ...last, pour: { ...last.pour, id: top.step.id } }],
+    room,
+  };
+}

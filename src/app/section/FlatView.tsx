@@ -112,7 +112,7 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
   const at = view === 'section' ? room.middle.y : room.middle.x;
   const outline = useMemo(() => viewPolygon(geometry.solid, view, at), [geometry, view, at]);
   const blocked = geometry.rooms.flatMap((r) => (r.blocked ? [viewPolygon(r.blocked, view, at)] : []));
-  const face = faceAt(bodies, view, at);
+  const face = faceAt(bodies, view, at, plan.cut.thicknessMm);
   const half = wide / 2 + wall;
   const choose = useCallback(
     (id: string): void => {
@@ -159,7 +159,7 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
             />
             {face.map((band) => (
               <LayerShape
-                key={`${band.pourId}${band.swirl ? ' inside' : ''}`}
+                key={`${band.pourId}${band.swirl?.behind ? ' behind' : band.swirl ? ' inside' : ''}`}
                 band={band}
                 colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
                 frame={frame}
@@ -218,6 +218,9 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
               x={frame.x(-half)}
               y={Math.min(frame.y(fill.heightMm), frame.y(geometry.heightMm)) - 10}
               fontSize="13"
+              stroke="var(--color-base-200)"
+              strokeWidth="4"
+              paintOrder="stroke"
               fill="var(--color-accent)"
             >
               fill to {show.length(fill.heightMm)}

@@ -40,7 +40,7 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
   });
   const { room } = stack.layers[0] ?? { room: geometry.rooms[0] };
   const at = room.middle.y;
-  const face = faceAt(bodies, 'section', at);
+  const face = faceAt(bodies, 'section', at, plan.cut.thicknessMm);
   return (
     <svg viewBox={`0 0 ${WIDE} ${high}`} className="block w-full" aria-hidden="true">
       <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section', at)} frame={frame} />

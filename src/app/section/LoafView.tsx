@@ -5,6 +5,7 @@ import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { highestIn } from '../../core/pattern/body.ts';
+import { darker } from '../../core/face/shade.ts';
 import { footOf, propsAt } from '../../core/edit/prop.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { FreePath } from './FreePath.tsx';
@@ -16,12 +17,6 @@ import { BEYOND_MM, PropsFromAbove } from './PropsFromAbove.tsx';
 const FIRST: Eye = { azimuth: -38, elevation: 32 };
 const PLAN: Eye = { azimuth: 0, elevation: 90 };
 const LOWEST = 15;
-
-const shade = (hex: string, light: number): string => {
-  const part = (at: number): number =>
-    Math.round(parseInt(hex.slice(at, at + 2), 16) * (0.42 + 0.58 * light));
-  return `rgb(${part(1)} ${part(3)} ${part(5)})`;
-};
 
 /** The loaf out of its mould, cut away where wanted. Drag it to turn it; from straight above it is the plan. */
 export function LoafView({ above }: { readonly above: boolean }) {
@@ -98,7 +93,7 @@ export function LoafView({ above }: { readonly above: boolean }) {
         >
           {facets.map((facet, i) => {
             const colour = colours.pours.get(facet.pourId) ?? NO_COLOUR;
-            const paint = shade(colour, facet.light);
+            const paint = darker(colour, facet.light);
             if (facet.plane)
               return (
                 <SwirlFacet

@@ -30,7 +30,14 @@ const inPixels = (
 
 /** The same words for the same cut of the same block. */
 const cutOf = ({ swirl, outline }: Band): string =>
-  JSON.stringify([swirl && keyOf(swirl.content), swirl?.origin, swirl?.across, swirl?.up, outline]);
+  JSON.stringify([
+    swirl && keyOf(swirl.content),
+    swirl?.origin,
+    swirl?.across,
+    swirl?.up,
+    swirl?.behind,
+    outline,
+  ]);
 
 interface SwirlPictureProps {
   readonly band: Band;
@@ -40,6 +47,8 @@ interface SwirlPictureProps {
   readonly height: number;
   /** px a mm */
   readonly scale: number;
+  /** with a fine line round what lies on a loaf */
+  readonly edged: boolean;
 }
 
 const stateOf = (seen: boolean, drawn: boolean, done: number | undefined): string =>
@@ -52,6 +61,7 @@ export const SwirlPicture = memo(function SwirlPicture({
   width,
   height,
   scale,
+  edged,
 }: SwirlPictureProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const cut = cutOf(band);
@@ -76,7 +86,7 @@ export const SwirlPicture = memo(function SwirlPicture({
       width={width}
       height={height}
       data-swirl={stateOf(seen, raster !== undefined, done)}
-      className="block size-full"
+      className={`block size-full ${edged && band.swirl?.content.kind === 'heaped' ? 'edged' : ''}`}
     />
   );
 });
@@ -85,10 +95,11 @@ interface SwirlsProps {
   readonly face: Face;
   readonly frame: Scale;
   readonly colours: ReadonlyMap<string, string>;
+  readonly edged?: boolean;
 }
 
 /** Over the plain shapes of a drawing: what is simulated of it. */
-export const Swirls = ({ face, frame, colours }: SwirlsProps) =>
+export const Swirls = ({ face, frame, colours, edged = true }: SwirlsProps) =>
   face.map((band, i) => {
     if (!band.swirl || band.outline.length < 3) return null;
     const { left, right, foot, head } = framedBand(band);
@@ -103,7 +114,14 @@ export const Swirls = ({ face, frame, colours }: SwirlsProps) =>
         height={height}
         className="pointer-events-none"
       >
-        <SwirlPicture band={band} colours={colours} width={width} height={height} scale={frame.scale} />
+        <SwirlPicture
+          band={band}
+          colours={colours}
+          width={width}
+          height={height}
+          scale={frame.scale}
+          edged={edged}
+        />
       </foreignObject>
     );
   });

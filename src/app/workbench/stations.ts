@@ -51,7 +51,7 @@ export const STATIONS: readonly StationEntry[] = [
     name: 'Batter',
     line: (c) =>
       c.recipe
-        ? `${formatNumber(c.recipe.schools.lyeConcentrationPercent, 0)} % lye, ${formatPercent(c.plan.batter.superfatPercent)} superfat`
+        ? `${formatNumber(c.recipe.schools.lyeConcentrationPercent, 0)} % lye, ${formatPercent(c.plan.batter.superfatPercent)} superfat${c.second ? '; piping apart' : ''}`
         : 'no oils yet',
   },
   {
@@ -59,6 +59,7 @@ export const STATIONS: readonly StationEntry[] = [
     name: 'Colour',
     line: (c) =>
       plural(c.plan.pots.length, 'pot') +
+      (c.second ? `, ${plural(c.second.plan.pots.length, 'bag')}` : '') +
       (c.plan.ombres.length > 0 ? `, ${plural(c.plan.ombres.length, 'ombre')}` : ''),
   },
   {

@@ -114,7 +114,8 @@ function sideOfSlice(
       head: half,
     });
   }
-  const upright = within(faceAt(bodies, 'side', at), { from, to, middle });
+  const behind = (side === 'near' ? -1 : 1) * (slice.toMm - slice.fromMm);
+  const upright = within(faceAt(bodies, 'side', at, behind), { from, to, middle });
   return framed({
     face: turnedOver(upright),
     left: from - middle,
@@ -159,7 +160,11 @@ export function sideOfBar(laid: LaidFace, bar: SingleBar, side: Side): FramedFac
     return sideOfSlice(bodies, block, { ...across, half }, slice, side, fill.heightMm);
   }
   const at = inside(bodies, piece.axis === 'z' ? 2 : 1, side === 'near' ? start + INSIDE : end - INSIDE);
-  const face = within(piece.axis === 'z' ? faceLevel(bodies, at) : faceAt(bodies, 'section', at), across);
+  const behind = (side === 'near' ? 1 : -1) * (end - start);
+  const face = within(
+    piece.axis === 'z' ? faceLevel(bodies, at) : faceAt(bodies, 'section', at, behind),
+    across,
+  );
   // the near cut of a loaf and the head of a disc are looked at as they are laid out
   const shown = (side === 'near') === (piece.axis === 'y') ? face : mirrored(face);
   const [foot, head] = piece.axis === 'z' ? [-half, half] : [0, fill.heightMm];

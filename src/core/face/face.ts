@@ -5,6 +5,7 @@ import type { Polyhedron } from '../geometry/polyhedron.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import { viewPolygon, type View, type ViewPoint } from '../mould/sectionView.ts';
 import { solidOf, type Block, type Body, type Content } from '../pattern/body.ts';
+import { inRelief } from './shade.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
 /** A cut through a block: where each point of the picture is in the mould: origin + h across + z up, mm. */
@@ -13,6 +14,13 @@ export interface Swirl {
   readonly origin: Vec3;
   readonly across: Vec3;
   readonly up: Vec3;
+  /** where nothing is in the cut, what stands so far behind it is seen: which way, and how far, mm */
+  readonly behind?: Behind;
+}
+
+interface Behind {
+  readonly way: Vec3;
+  readonly mm: Millimetres;
 }
 
 /** What is seen of one layer, or of a block of batter that was pushed about, where the loaf is cut. */
@@ -60,15 +68,34 @@ export const cutEach = (
     return b.kind === 'layer' ? bandOf(b.layer, outline) : swirlBand(b.block, outline, plane);
   });
 
-/** The loaf cut across at y = `at` and seen from the near end, or cut along at x = `at` and seen from the right; mm. */
-export const faceAt = (bodies: readonly Body[], view: View, at: Millimetres): Face =>
-  cutEach(
-    bodies,
-    (solid) => viewPolygon(solid, view, at),
+/** What stands on top of a loaf behind a cut, in the light that falls on it. */
+const standingBehind = (
+  bodies: readonly Body[],
+  outlineOf: (solid: Polyhedron) => readonly ViewPoint[],
+  plane: Omit<Swirl, 'content'>,
+): Face =>
+  bodies.flatMap((b): Band[] => {
+    if (b.kind === 'layer' || b.block.content.kind !== 'heaped') return [];
+    return [swirlBand({ ...b.block, content: inRelief(b.block.content) }, outlineOf(b.block.solid), plane)];
+  });
+
+/**
+ * The loaf cut across at y = `at` and seen from the near end, or cut along at x = `at` and seen from the right; mm. With `behind`, what stands on top of it
+ * so far behind the cut is seen too: less than nothing, before it, as it is seen from the other side.
+ */
+export function faceAt(bodies: readonly Body[], view: View, at: Millimetres, behind: Millimetres = 0): Face {
+  const outlineOf = (solid: Polyhedron): readonly ViewPoint[] => viewPolygon(solid, view, at);
+  const plane: Omit<Swirl, 'content'> =
     view === 'section'
       ? { origin: [0, at, 0], across: [1, 0, 0], up: [0, 0, 1] }
-      : { origin: [at, 0, 0], across: [0, 1, 0], up: [0, 0, 1] },
-  );
+      : { origin: [at, 0, 0], across: [0, 1, 0], up: [0, 0, 1] };
+  const cut = cutEach(bodies, outlineOf, plane);
+  if (behind === 0) return cut;
+  const side = Math.sign(behind);
+  const way: Vec3 = view === 'section' ? [0, side, 0] : [0 - side, 0, 0];
+  const seen = standingBehind(bodies, outlineOf, { ...plane, behind: { way, mm: Math.abs(behind) } });
+  return [...seen, ...cut];
+}
 
 /** The loaf cut level at z = `at` and seen from above, x to the right, the near end at the foot; mm. */
 export const faceLevel = (bodies: readonly Body[], at: Millimetres): Face =>

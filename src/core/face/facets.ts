@@ -3,6 +3,7 @@ import { clip, slice } from '../geometry/clip.ts';
 import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
 import { cross, dot, sub, type Vec3 } from '../geometry/vec.ts';
 import { solidOf, type Block, type Body } from '../pattern/body.ts';
+import { inRelief } from './shade.ts';
 import { bandOf, swirlBand, type Band, type Swirl } from './face.ts';
 
 /** Where the loaf is seen from: azimuth about z (0 from the near end), elevation above the bench, degrees. */
@@ -103,7 +104,7 @@ const LEVEL_MM = 1;
 const MOST_LEVELS = 36;
 
 /** How light the lowest of them is. */
-const LOW_LIGHT = 0.6;
+const LOW_LIGHT = 0.8;
 
 /** A face that looks up: its normal leans less than this from upright. */
 const UPWARDS = 0.999;
@@ -116,6 +117,10 @@ function openFrom(body: Body): number | undefined {
   const last = content.kind === 'scraped' ? content.scraped.cuts.at(-1) : undefined;
   return last && last.over.length === 0 ? last.lowest : undefined;
 }
+
+/** What lies on a loaf is seen with the light that falls on it. */
+const seenFromAbove = (block: Block): Block =>
+  block.content.kind === 'heaped' ? { ...block, content: inRelief(block.content) } : block;
 
 /** Level cuts through a top that is no plane, from its foot up: one over another, they are seen as a body from any place above. */
 function levelsThrough(
@@ -151,8 +156,9 @@ export function facetsOf(bodies: readonly Body[], eye: Eye, keep: number | undef
       points: face.map((p) => [dot(camera.right, p), dot(camera.up, p)] as const),
       light,
       corners: face,
-      ...(body.kind === 'block' ? { plane: facetPlane(body.block, face, normal, camera) } : {}),
+      ...(block ? { plane: facetPlane(block, face, normal, camera) } : {}),
     });
+    const block = body.kind === 'block' ? seenFromAbove(body.block) : undefined;
     const open = openFrom(body);
     const levels = (open === undefined ? [] : levelsThrough(solid, open)).map(({ face, part }) =>
       facetOf(steady(face), [0, 0, 1], LOW_LIGHT + (1 - LOW_LIGHT) * part),

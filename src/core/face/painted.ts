@@ -1,3 +1,4 @@
+import { colourOf } from './shade.ts';
 import type { Raster } from './raster.ts';
 
 /** The picture in colours, RGBA, clear where nothing is; `colours` are "#rrggbb" by pour. */
@@ -6,7 +7,7 @@ export function painted(
   colours: ReadonlyMap<string, string>,
 ): Uint8ClampedArray<ArrayBuffer> {
   // this runs for every sample of a picture: plain numbers in arrays of their own
-  const palette = pours.map((id) => parseInt((colours.get(id) ?? '#808080').slice(1), 16));
+  const palette = pours.map((id) => parseInt(colourOf(colours, id).slice(1), 16));
   const red = Float64Array.from(palette, (c) => c >> 16);
   const green = Float64Array.from(palette, (c) => (c >> 8) & 0xff);
   const blue = Float64Array.from(palette, (c) => c & 0xff);

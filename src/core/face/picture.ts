@@ -28,7 +28,7 @@ export function* picture(plan: Plan): Task<never, Picture> {
   const bodies = bodiesOf(laid);
   yield { done: 0.6 };
   return {
-    face: faceAt(bodies, 'section', 0),
+    face: faceAt(bodies, 'section', 0, plan.cut.thicknessMm),
     colours: depositColours(
       coloursOf(plan, plannedState(plan, 'cured'), new Map([...gradedMixes(plan), ...whole.stirred])),
     ),

@@ -53,11 +53,31 @@ type Filler = (h: number, z: number, step: number, count: number, to: number) =>
 function fillerOf({ swirl }: Band, first: number, band: Uint16Array, ready: Ready): Filler {
   if (!swirl) return (_h, _z, _step, count, to) => band.fill(first, to, to + count);
   const read = readerOf(swirl.content, ready);
-  const { across } = swirl;
+  const { across, behind } = swirl;
+  const onward = (step: number): Vec3 => [across[0] * step, across[1] * step, across[2] * step];
+  if (!behind)
+    return (h, z, step, count, to) => {
+      read(point(swirl, h, z), onward(step), count, band, to, first);
+    };
   return (h, z, step, count, to) => {
-    read(point(swirl, h, z), [across[0] * step, across[1] * step, across[2] * step], count, band, to, first);
+    const start = point(swirl, h, z);
+    const row = new Uint16Array(count);
+    // from the far to the near: what is nearer hides what is behind it
+    for (let deep = behind.mm; deep >= 0; deep -= BEHIND_MM)
+      read(
+        [start[0] + behind.way[0] * deep, start[1] + behind.way[1] * deep, start[2] + behind.way[2] * deep],
+        onward(step),
+        count,
+        row,
+        0,
+        first,
+      );
+    for (let i = 0; i < count; i += 1) if (row[i]) band[to + i] = row[i] as number;
   };
 }
+
+/** Between planes that what stands behind a cut is looked for in, mm. */
+const BEHIND_MM = 0.75;
 
 /**
  * A framed face as large as fits into `width` x `height` pixels, in its middle, at one scale. Later bands lie over earlier ones. Outlines

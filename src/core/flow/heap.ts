@@ -36,6 +36,8 @@ export interface HeapSpec {
   readonly uneven?: Uneven;
   /** in the order they were put there */
   readonly things: readonly Thing[];
+  /** read with the light that falls on it from above */
+  readonly relief?: true;
 }
 
 /** Flutes of a star nozzle: how many, and how much of the square of its radius they are. Judgements, no source. */
@@ -148,13 +150,42 @@ export function surfaceUnder(
   };
 }
 
-/** Row by row, as `rowReader` reads a block; places where there is nothing are left as they are. */
+/** How high the top stands at a place with all that lies on it, mm. */
+export function heightWith({ planes, uneven, things }: HeapSpec): (x: number, y: number) => number {
+  const near = scattered(things);
+  const surface = surfaceUnder(planes, uneven);
+  return (x, y) => near(x, y).reduce((top, thing) => top + standsAt(thing, x, y), surface(x, y));
+}
+
+/** Where light comes from, and how many steps of it are told apart. */
+const LIGHT: Vec3 = [-0.42, -0.38, 0.82];
+export const LIGHTS = 8;
+
+/** Slopes are told over so much, mm. */
+const SLOPE_MM = 0.5;
+
+/** How much light falls on a place of the top, 0 to LIGHTS - 1. */
+function lightOn(height: (x: number, y: number) => number): (x: number, y: number) => number {
+  return (x, y) => {
+    const gx = (height(x + SLOPE_MM, y) - height(x - SLOPE_MM, y)) / (2 * SLOPE_MM);
+    const gy = (height(x, y + SLOPE_MM) - height(x, y - SLOPE_MM)) / (2 * SLOPE_MM);
+    const light = (LIGHT[2] - gx * LIGHT[0] - gy * LIGHT[1]) / Math.hypot(gx, gy, 1);
+    return Math.min(LIGHTS - 1, Math.max(0, Math.floor(light * LIGHTS)));
+  };
+}
+
+/**
+ * Row by row, as `rowReader` reads a block; places where there is nothing are left as they are. In relief a deposit has one number for each step of
+ * light, the darkest first.
+ */
 export function heapReader(spec: HeapSpec): RowReader {
   const at = heapAt(spec);
+  const light = spec.relief ? lightOn(heightWith(spec)) : undefined;
   return (from, step, count, out, to, add) => {
     for (let n = 0; n < count; n += 1) {
-      const number = at(from[0] + step[0] * n, from[1] + step[1] * n, from[2] + step[2] * n);
-      if (number > 0) out[to + n] = number - 1 + add;
+      const [x, y] = [from[0] + step[0] * n, from[1] + step[1] * n];
+      const number = at(x, y, from[2] + step[2] * n);
+      if (number > 0) out[to + n] = add + (light ? (number - 1) * LIGHTS + light(x, y) : number - 1);
     }
   };
 }

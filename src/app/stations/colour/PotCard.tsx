@@ -67,15 +67,17 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           value={pot.name}
           onValue={(name, g) => change({ name }, g)}
         />
-        <PercentField
-          label="Share poured"
-          className="w-24"
-          decimals={1}
-          value={share}
-          // a share is of the first mould’s pours: with designs of their own beside it, it is no pot’s to set
-          disabled={ofSecond || !poured || plan.others.some((o) => o.design === 'own')}
-          onValue={(percent, g) => edit((p) => setPotShare(p, pot.id, percent), g)}
-        />
+        {!ofSecond && (
+          <PercentField
+            label="Share poured"
+            className="w-24"
+            decimals={1}
+            value={share}
+            // a share is of the first mould’s pours: with designs of their own beside it, it is no pot’s to set
+            disabled={!poured || plan.others.some((o) => o.design === 'own')}
+            onValue={(percent, g) => edit((p) => setPotShare(p, pot.id, percent), g)}
+          />
+        )}
         <span className="grid w-24 text-right">
           <span className="quiet text-sm">Batter</span>
           <span className="flex h-9 items-center justify-end text-lg font-bold">

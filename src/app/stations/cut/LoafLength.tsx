@@ -4,7 +4,7 @@ import type { Piece } from '../../../core/mould/pieces.ts';
 import { faceAt } from '../../../core/face/face.ts';
 import { depositColours } from '../../../core/ombre/coloursOf.ts';
 import { bodiesOf } from '../../../core/pattern/blocks.ts';
-import { roomOf } from '../../../core/pattern/body.ts';
+import { highestIn, isOpen, roomOf } from '../../../core/pattern/body.ts';
 import { Swirls } from '../../section/Swirls.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
@@ -34,20 +34,21 @@ export function LoafLength() {
   const { plan, computed, colours, show } = useBench();
   const [ref, { width }] = useSize<HTMLDivElement>();
   const { cut, geometry } = computed;
+  const bodies = useMemo(() => bodiesOf(computed), [computed]);
   const face = useMemo(() => {
-    const bodies = bodiesOf(computed);
     return computed.geometry.rooms.flatMap((room) =>
       faceAt(
         bodies.filter((b) => roomOf(b) === room),
         'side',
         room.middle.x,
+        computed.geometry.most.width,
       ),
     );
-  }, [computed]);
+  }, [computed, bodies]);
   const stands = cut.pieces[0]?.axis === 'z';
   const height = stands ? TALL : HEIGHT;
   const long = geometry.most.length;
-  const scale = Math.min((width - 2 * PAD) / long, (height - 46) / geometry.heightMm);
+  const scale = Math.min((width - 2 * PAD) / long, (height - 46) / highestIn(bodies, geometry.heightMm));
   const x = (mm: number): number => width / 2 + mm * scale;
   const y = (z: number): number => height - 30 - z * scale;
   const top = y(computed.fill.heightMm);
@@ -70,15 +71,17 @@ export function LoafLength() {
           role="img"
           aria-label={`The ${stands ? 'tube' : 'loaf'} from the side: ${cut.bars.length} ${stands ? 'discs up it' : 'cuts of bars along it'}`}
         >
-          {face.map((band) => (
-            <path
-              key={band.pourId}
-              d={`M${band.outline.map((p) => `${x(p.h)},${y(p.z)}`).join('L')}Z`}
-              fill={colours.pours.get(band.pourId)}
-              stroke="#1c272755"
-              strokeWidth="0.6"
-            />
-          ))}
+          {face.map((band, i) =>
+            band.swirl && isOpen(band.swirl.content) ? null : (
+              <path
+                key={`${band.pourId} ${i}`}
+                d={`M${band.outline.map((p) => `${x(p.h)},${y(p.z)}`).join('L')}Z`}
+                fill={colours.pours.get(band.pourId)}
+                stroke="#1c272755"
+                strokeWidth="0.6"
+              />
+            ),
+          )}
           <Swirls face={face} frame={{ scale, x, y }} colours={depositColours(colours)} />
           {!stands &&
             plan.cut.onTop?.atMm.map((at, i) => (

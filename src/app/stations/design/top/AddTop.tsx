@@ -59,8 +59,7 @@ export function AddTop() {
           })),
         ]}
         onPick={(kind) => {
-          if (kind !== NONE)
-            put((p) => addStroke(p, kind, TOP_MM, { forTop: true }), 'plan');
+          if (kind !== NONE) put((p) => addStroke(p, kind, TOP_MM, { forTop: true }), 'plan');
         }}
       />
     </Group>

@@ -2,6 +2,9 @@ import { potsByPour } from '../../src/core/plan/sources.ts';
 import fc from 'fast-check';
 import { MOMENTS, type Dose, type Moment } from '../../src/core/batter/schema.ts';
 import { addMould, ownDesign, setCopies, sizeBatch, takesRest } from '../../src/core/edit/moulds.ts';
+import { addPot } from '../../src/core/edit/pots.ts';
+import { addTop, setTop } from '../../src/core/edit/tops.ts';
+import type { TopWay } from '../../src/core/plan/topSchema.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import { SCALE_STEPS_G, type Plan } from '../../src/core/plan/planSchema.ts';
 import { FIRST } from '../../src/core/plan/moulds.ts';
@@ -54,6 +57,18 @@ const scraped = (plan: Plan, to: 'spare' | 'pot' | 'next'): Plan => ({
   ),
 });
 
+/** A plan with batter heaped on top, or piped. */
+function withTop(plan: Plan, top: 'none' | 'first' | 'last' | 'unpoured' | 'piping'): Plan {
+  if (top === 'none') return plan;
+  if (top === 'piping') return addTop(plan, 'piping').plan;
+  const ready = top === 'unpoured' ? addPot(plan) : { plan, potId: undefined };
+  const { plan: next, stepId } = addTop(ready.plan, 'mound');
+  const { pots } = next;
+  const pot = ready.potId ?? (top === 'first' ? pots[0] : pots.at(-1))!.id;
+  const way = next.steps.find((s) => s.kind === 'top')!.way as Extract<TopWay, { top: 'mound' }>;
+  return setTop(next, stepId, { ...way, pot });
+}
+
 /** Whatever can be stirred into whichever pots at whatever moment, in every school and way of dividing. */
 const anyBatch = fc
   .record({
@@ -72,6 +87,8 @@ const anyBatch = fc
     rounds: fc.constantFrom('none', 'none', 'wall', 'column'),
     /** the first pour scraped, and where its scrapings go */
     scraped: fc.constantFrom('none', 'none', 'spare', 'pot', 'next'),
+    /** heaped out of the first or the last pot, or out of one that nothing is poured of; or piped of a second batch */
+    top: fc.constantFrom('none', 'none', 'first', 'last', 'unpoured', 'piping'),
   })
   .map((a): Plan => {
     const change: Partial<Plan> = {
@@ -88,6 +105,7 @@ const anyBatch = fc
             ? layered
             : scraped(layered, a.scraped)
           : inRounds(layered, a.rounds);
+    const topped = withTop(plan, a.top);
     const potOf = potsByPour(plan);
     const LATE: readonly Moment[] = ['emulsion', 'trace', 'colour', 'pour'];
     const dosesOf = (list: string, i: number): Dose[] => {
@@ -119,8 +137,8 @@ const anyBatch = fc
       a.doses.flatMap(([l], i) => (l === list ? [{ i, doses: dosesOf(list, i) }] : []));
     const owned = a.ahead !== 'after-emulsion' && a.school !== 'master-blends' && a.own !== 'none';
     return {
-      ...plan,
-      pots: plan.pots.map((p, i) =>
+      ...topped,
+      pots: topped.pots.map((p, i) =>
         i === 0 && owned
           ? {
               ...p,

@@ -21,6 +21,8 @@ export interface Sheet {
     readonly jug: Readonly<Record<string, number>>;
   }[];
   readonly steps: readonly { readonly id: string; readonly kind: string; readonly mass_g?: number }[];
+  /** the batch that is piped on top */
+  readonly second?: Sheet;
   readonly procedure: readonly PrintedTask[];
   readonly warnings: readonly { readonly code: string; readonly level: string }[];
 }

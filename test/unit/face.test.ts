@@ -177,7 +177,10 @@ describe('faces', () => {
     for (const plan of demoPlans()) {
       const here = finish(picture(plan));
       expect(await client.ask('picture', plan).outcome).to.deep.equal({ kind: 'done', value: here });
-      expect(here.face.every((b) => /^#[0-9a-f]{6}$/.test(here.colours.get(b.pourId) ?? ''))).to.equal(true);
+      const named = here.face.flatMap((b) => (b.swirl ? b.swirl.content.keys : [b.pourId]));
+      expect(
+        named.every((key) => /^#[0-9a-f]{6}$/.test(here.colours.get(key) ?? '') || key.includes('~')),
+      ).to.equal(true);
     }
   });
 });

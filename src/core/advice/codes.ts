@@ -108,6 +108,7 @@ export type WarningCode =
   | 'sv-outside-range'
   | 'too-thick-to-spread'
   | 'top-buried'
+  | 'top-in-offcut'
   | 'top-on-nothing'
   | 'top-over-cut'
   | 'top-over-edge'

@@ -228,7 +228,9 @@ function dented(facts: Facts, step: Top, about: About, way: Extract<TopWay, { to
       },
     ];
   const through = Math.max(0, ...lasts.map((l) => l.rough?.crossesMm ?? 0));
-  const less = floorHalf(way.depthMm - through);
+  // what is pushed aside raises the top in proportion: at this depth they come to the layer's foot
+  const raised = Math.max(0, ...lasts.map((l) => l.rough?.dents?.raisedMm ?? 0));
+  const less = floorHalf((way.depthMm * (way.depthMm - raised - through)) / (way.depthMm - raised));
   return [
     ...(through > TOUCH
       ? [
@@ -316,6 +318,32 @@ function straws(facts: Facts, step: Top, about: About, way: Extract<TopWay, { to
   ];
 }
 
+/** Slices parallel to the floor that do not come to the top leave it to what is cut off. */
+function inOffcut(facts: Facts, about: About): Warning[] {
+  const { plan, cut } = facts;
+  const { sliced } = cut;
+  if (sliced?.by !== 'floor' || sliced.slices === 0 || cut.bars.some((b) => b.slice?.last)) return [];
+  const { same } = cut.evenThicknessMm;
+  const say = (mm: number): string => formatLength(mm, plan.units.length);
+  return [
+    {
+      ...about,
+      code: 'top-in-offcut',
+      level: 'warn',
+      message: `Sliced parallel to the floor ${say(sliced.offcutMm)} is left over at the top, and what is put on it goes with that.`,
+      remedies:
+        same === undefined
+          ? []
+          : [
+              {
+                label: `Slices of ${say(same)}: nothing is left over`,
+                apply: (p) => ({ ...p, cut: { ...p.cut, thicknessMm: Math.floor(same * 1000) / 1000 } }),
+              },
+            ],
+    },
+  ];
+}
+
 /** What there is to say of one thing that is put on top. */
 function ofTop(facts: Facts, step: Top): Warning[] {
   const { plan } = facts;
@@ -354,6 +382,10 @@ function ofTop(facts: Facts, step: Top): Warning[] {
         remedies: [leave],
       },
     ];
+  return [...inOffcut(facts, about), ...ofWay(facts, step, about)];
+}
+
+function ofWay(facts: Facts, step: Top, about: About): Warning[] {
   const { way } = step;
   switch (way.top) {
     case 'mound':

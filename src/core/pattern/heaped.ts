@@ -27,6 +27,12 @@ function unevenOf({ scraping, rough }: PouredLayer): Uneven | undefined {
   return scraping && { axis: scraping.axis, ground: scraping.ground };
 }
 
+/** From its lowest place to its highest, mm; 0 where it is a plane. */
+function unevenOfMm({ scraping, rough }: PouredLayer): Millimetres {
+  const surface = scraping ?? rough;
+  return surface ? surface.highestMm - surface.lowestMm : 0;
+}
+
 /** Where the surfaces end that things lie on. */
 function surfacesIn(layers: readonly PouredLayer[]): Pick<HeapSpec, 'planes' | 'uneven'> {
   const last = layers.at(-1);
@@ -38,17 +44,21 @@ function surfacesIn(layers: readonly PouredLayer[]): Pick<HeapSpec, 'planes' | '
   };
 }
 
-/** The lowest place of a top, and the highest of what lies on it. */
+/** So much higher than at its middle a thing can be on a slope, mm. */
+const SLACK = 0.3;
+
+/** The lowest place of a top, and the highest of what lies on it. `unevenMm` is how far its surface goes up and down about its middle. */
 function reachOf(
   outline: readonly (readonly [number, number])[],
   surface: (x: number, y: number) => number,
   things: readonly Thing[],
+  unevenMm: Millimetres,
 ): readonly [low: Millimetres, high: Millimetres] {
   const near = scattered(things);
   const lows = [...outline.map(([x, y]) => surface(x, y)), ...things.map((t) => surface(t.x, t.y))];
   const highs = things.map(({ x, y }) => surface(x, y) + near(x, y).reduce((s, t) => s + highestOf(t), 0));
   const sunk = Math.max(0, ...things.map((t) => (t.form === 'rod' ? t.sinkMm : 0)));
-  return [Math.min(...lows) - sunk, Math.max(...highs)];
+  return [Math.min(...lows) - sunk - unevenMm, Math.max(...highs) + unevenMm + SLACK];
 }
 
 /** What lies on top of one compartment, as a body of its own over all that is poured into it; undefined where nothing does. */
@@ -71,7 +81,12 @@ export function heapIn(laid: Laid, room: Room, layers: readonly PouredLayer[]): 
   if (!last || !top || placed.length === 0) return undefined;
   const surfaces = surfacesIn(layers);
   const outline = outlineAtTop(room, topOfRoom(room, laid.stack));
-  const [low, high] = reachOf(outline, surfaceUnder(surfaces.planes, surfaces.uneven), placed);
+  const [low, high] = reachOf(
+    outline,
+    surfaceUnder(surfaces.planes, surfaces.uneven),
+    placed,
+    unevenOfMm(last),
+  );
   const heap: HeapSpec = { ...surfaces, things: placed };
   return {
     content: { kind: 'heaped', keys, key: JSON.stringify(heap), heap },

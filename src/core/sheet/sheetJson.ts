@@ -19,6 +19,7 @@ import { blocksJson } from './blocksJson.ts';
 import { isSimulated } from '../pattern/blocks.ts';
 import { layerJson, mouldJson } from './mouldJson.ts';
 import { patternJson } from './patternJson.ts';
+import { topsJson } from './topsJson.ts';
 import { ombreJson } from './ombreJson.ts';
 import { procedureOf } from '../procedure/procedureOf.ts';
 
@@ -65,6 +66,17 @@ const additionsJson = (
 
 /** What the headless sheet prints: plain JSON, weights at the scale's step, everything else as computed. */
 export const sheetJson = (computed: Computed): object => dusted(sheetOf(computed)) as object;
+
+/** The batch that is piped on top: its weights, its bags and their colours. */
+function secondJson(second: Computed): object {
+  const {
+    batter,
+    pots,
+    dispersals: dispersed,
+    colours,
+  } = sheetOf(second) as Readonly<Record<string, object>>;
+  return { batter, pots, dispersals: dispersed, colours };
+}
 
 function sheetOf(computed: Computed): object {
   const { plan, geometry, fill, moulds, recipe, recipes, weights, batch, cut, densityGMl } = computed;
@@ -245,6 +257,8 @@ function sheetOf(computed: Computed): object {
       pieces: cut.pieces.length,
       bar_mass_g: cut.bars.map((b) => b.massG),
     },
+    ...(moulds.some((m) => m.tops.length > 0) ? { on_top: topsJson(computed) } : {}),
+    ...(computed.second ? { second: secondJson(computed.second) } : {}),
     procedure: procedureOf(computed).map((act) => actJson(act, plan)),
     warnings: computed.warnings.map((w) => ({
       code: w.code,

@@ -1,6 +1,7 @@
 import type { MouldFacts } from '../../advice/facts.ts';
 import type { Computed } from '../../computed/compute.ts';
 import type { WeighedPart } from '../../fill/topMass.ts';
+import { SUPPLY } from '../../ledger/ledger.ts';
 import { isAbout, mouldNames } from '../../plan/moulds.ts';
 import { secondPot } from '../../plan/second.ts';
 import type { Top } from '../../plan/stepSchema.ts';
@@ -17,9 +18,13 @@ import { oneBatch } from './oneBatch.ts';
 import { beforePour, thickened } from './stirring.ts';
 import { topLine } from './topping.ts';
 
+/** Its vessels are others than the loaf's. */
+const apart = (vessel: string): string => (vessel === SUPPLY ? vessel : `second:${vessel}`);
+
 /** Acts of the second batch are told apart from those of the loaf's. */
 const ofSecond = (draft: Draft): Draft => ({
   ...draft,
+  ...(draft.lines ? { lines: draft.lines.map((l) => ({ ...l, from: apart(l.from), to: apart(l.to) })) } : {}),
   id: `second:${draft.id}`,
   chapter: 'second',
   ofSecond: true,

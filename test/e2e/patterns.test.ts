@@ -1,25 +1,7 @@
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
+import { pictureOf, sharp } from './support/pictures.ts';
 import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
-
-/** Sharp, or never on the screen. */
-const WAITING = 'canvas[data-swirl]:not([data-swirl="sharp"]):not([data-swirl="unseen"])';
-
-/** Every simulated picture on the screen is there and sharp; how many there are in all. */
-async function sharp(page: Page): Promise<number> {
-  const all = page.locator('canvas[data-swirl]');
-  await all.first().waitFor({ state: 'attached' });
-  // what has just come onto the screen says so a frame later
-  await page.evaluate('new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(() => r())))');
-  await page.waitForTimeout(60);
-  const left = page.locator(WAITING);
-  for (let i = 0; i < 400 && (await left.count()) > 0; i += 1) await page.waitForTimeout(100);
-  const waiting = await left.evaluateAll((those) =>
-    those.map((c) => [c.dataset['swirl'], c.getAttribute('width'), c.getAttribute('height')].join(' ')),
-  );
-  expect(waiting, 'pictures that do not come').to.deep.equal([]);
-  return all.count();
-}
 
 /** The colours of a canvas, so many pixels of each, most first. */
 const coloursIn = (canvas: Locator): Promise<readonly (readonly [string, number])[]> =>
@@ -34,9 +16,6 @@ const coloursIn = (canvas: Locator): Promise<readonly (readonly [string, number]
     }
     return [...counts].sort((a, b) => b[1] - a[1]);
   });
-
-const pictureOf = (canvas: Locator): Promise<string> =>
-  canvas.evaluate((element) => (element as HTMLCanvasElement).toDataURL());
 
 describe('patterns in the browser', () => {
   const at = studio();

@@ -5,7 +5,8 @@ import { scraperStl, THICK_MM } from '../../src/core/exchange/scraper/writeStl.t
 import { scraperSvg } from '../../src/core/exchange/scraper/writeSvg.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import { partAt } from '../../src/core/flow/edge.ts';
-import { REPEATED_EDGES, type ScraperEdge } from '../../src/core/plan/scrapeSchema.ts';
+import { REPEATED_EDGES } from '../../src/core/flow/edge.ts';
+import { type ScraperEdge } from '../../src/core/plan/scrapeSchema.ts';
 import type { Scrape } from '../../src/core/plan/stepSchema.ts';
 import { boxPlan, pour, rest } from '../support/plans.ts';
 import { manifold } from '../support/manifold.ts';

@@ -88,7 +88,13 @@ const anyBatch = fc
     /** the first pour scraped, and where its scrapings go */
     scraped: fc.constantFrom('none', 'none', 'spare', 'pot', 'next'),
     /** heaped out of the first or the last pot, or out of one that nothing is poured of; or piped of a second batch */
-    top: fc.constantFrom('none', 'none', 'first', 'last', 'unpoured', 'piping'),
+    top: fc.constantFrom(
+      ...Array.from({ length: 8 }, () => 'none' as const),
+      'first',
+      'last',
+      'unpoured',
+      'piping',
+    ),
   })
   .map((a): Plan => {
     const change: Partial<Plan> = {

@@ -97,7 +97,7 @@ function remedied(plan: Plan, code: string, nth = 0): Plan {
 
 describe('forms of what lies on a loaf', () => {
   const at = { x: 3, y: -2, deposit: 0, mm: 12 };
-  const things: readonly Exclude<Thing, { form: 'ridge' | 'grains' }>[] = [
+  const things: readonly Exclude<Thing, { form: 'ridge' | 'grains' | 'relief' }>[] = [
     { ...at, form: 'dome', halfX: 10, halfY: 10 },
     { ...at, form: 'ball', halfX: 8, halfY: 8 },
     { ...at, form: 'rod', halfX: 4, halfY: 4, sinkMm: 6 },

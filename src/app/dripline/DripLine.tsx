@@ -84,6 +84,8 @@ const Mark = memo(function Mark({ step, chosen }: MarkProps) {
     return <ToolMark id={step.id} name="scrape" says="The layer is scraped" chosen={chosen} />;
   if (step.kind === 'mica')
     return <ToolMark id={step.id} name="line" says="A line of colorant" chosen={chosen} />;
+  if (step.kind === 'ridges')
+    return <ToolMark id={step.id} name="ridges" says="The hollows of the mat are filled" chosen={chosen} />;
   if (step.kind === 'top') {
     const { name, says } = TOPS[step.way.top];
     return <ToolMark id={step.id} name={lowerFirst(name)} says={`${name}: ${says}`} chosen={chosen} />;

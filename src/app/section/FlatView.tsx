@@ -31,6 +31,8 @@ import { SpillLine, SpillWords } from './Spill.tsx';
 import { SurfaceLines } from './SurfaceLines.tsx';
 import { TiltHandle } from './TiltHandle.tsx';
 import { useRehearsed } from './useRehearsed.ts';
+import { downToMat } from '../../core/mould/mat.ts';
+import { MatShape } from './MatShape.tsx';
 import { Walls } from './Walls.tsx';
 import { WireMarks } from './WireMarks.tsx';
 
@@ -91,6 +93,7 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
   const degrees = view === 'section' ? tilt.rollDeg : tilt.pitchDeg;
   const named = width >= CALLOUTS_FROM;
   const wall = drawnWallMm(mould);
+  const under = mould.mat?.thicknessMm ?? 0;
   const wide = wideIn(geometry, view);
   const high = highestIn(bodies, geometry.heightMm);
   // the same while a line is dragged: what stands in it is not drawn again
@@ -100,17 +103,19 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
         wide,
         high,
         wall,
+        under,
         width,
         height,
         margins: { left: 58, right: named ? CALLOUT_WIDTH + 44 : 22, top: 40, bottom: 52 },
         degrees,
       }),
-    [wide, high, wall, width, height, named, degrees],
+    [wide, high, wall, under, width, height, named, degrees],
   );
   // cut through the middle of the chosen layer's compartment
   const room = (stack.layers[index] ?? stack.layers[0])?.room ?? geometry.rooms[0];
   const at = view === 'section' ? room.middle.y : room.middle.x;
   const outline = useMemo(() => viewPolygon(geometry.solid, view, at), [geometry, view, at]);
+  const inside = useMemo(() => downToMat(outline, mould.mat), [outline, mould.mat]);
   const blocked = geometry.rooms.flatMap((r) => (r.blocked ? [viewPolygon(r.blocked, view, at)] : []));
   const face = faceAt(bodies, view, at, plan.cut.thicknessMm);
   const half = wide / 2 + wall;
@@ -150,7 +155,8 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
               degrees === 0 ? undefined : `rotate(${0 - degrees} ${frame.centre.x} ${frame.centre.y})`
             }
           >
-            <Walls mould={mould} outline={outline} frame={frame} />
+            <Walls mould={mould} outline={inside} frame={frame} />
+            <MatShape mould={mould} floor={geometry.floor} view={view} frame={frame} />
             <Ruler
               frame={frame}
               x={frame.x(-half) - 8}

@@ -8,6 +8,8 @@ import { useBench } from '../parts/usePlan.ts';
 import { drawnWallMm, fitFrame, middle, pathOf } from './frame.ts';
 import { highestIn, isOpen } from '../../core/pattern/body.ts';
 import { Swirls } from './Swirls.tsx';
+import { downToMat } from '../../core/mould/mat.ts';
+import { MatShape } from './MatShape.tsx';
 import { Walls } from './Walls.tsx';
 
 const WIDE = 320;
@@ -33,6 +35,7 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
     wide: geometry.most.width,
     high: highMm,
     wall: drawnWallMm(plan.mould),
+    under: plan.mould.mat?.thicknessMm ?? 0,
     width: WIDE,
     height: high,
     margins: MARGINS,
@@ -43,7 +46,12 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
   const face = faceAt(bodies, 'section', at, plan.cut.thicknessMm);
   return (
     <svg viewBox={`0 0 ${WIDE} ${high}`} className="block w-full" aria-hidden="true">
-      <Walls mould={plan.mould} outline={viewPolygon(geometry.solid, 'section', at)} frame={frame} />
+      <Walls
+        mould={plan.mould}
+        outline={downToMat(viewPolygon(geometry.solid, 'section', at), plan.mould.mat)}
+        frame={frame}
+      />
+      <MatShape mould={plan.mould} floor={geometry.floor} view="section" frame={frame} />
       {face.map((band, i) => {
         const colour = colours.pours.get(band.pourId) ?? NO_COLOUR;
         const here = middle(band.outline);

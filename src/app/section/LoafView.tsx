@@ -5,6 +5,7 @@ import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { highestIn } from '../../core/pattern/body.ts';
+import { standsOnItsTop } from '../../core/face/turnedOver.ts';
 import { darker } from '../../core/face/shade.ts';
 import { footOf, propsAt } from '../../core/edit/prop.ts';
 import { useAppSelector } from '../../store/store.ts';
@@ -33,7 +34,9 @@ export function LoafView({ above }: { readonly above: boolean }) {
   const heightMm = highestIn(bodies, computed.geometry.heightMm);
   const eye = above ? PLAN : turned;
   const keep = above || cutAway === 0 ? undefined : most.length / -2 + (most.length * cutAway) / 100;
-  const facets = facetsOf(bodies, eye, keep);
+  // one that was poured on a mat is looked at as it stands once it is out
+  const over = !above && !here && standsOnItsTop(plan) ? computed.fill.heightMm : undefined;
+  const facets = facetsOf(bodies, eye, keep, over);
   const foot = footOf(plan.mould);
   // from above with room for the walls and for what stands under them
   const shown =
@@ -156,6 +159,7 @@ export function LoafView({ above }: { readonly above: boolean }) {
                 setCutAway(Number(event.target.value));
               }}
             />
+            {over !== undefined && <span className="quiet">turned over, as it stands</span>}
             <span className="w-18 tabular-nums">{show.length((most.length * cutAway) / 100)}</span>
           </>
         )}

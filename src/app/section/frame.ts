@@ -36,6 +36,8 @@ interface Fit {
   readonly wide: number;
   readonly high: number;
   readonly wall: number;
+  /** below the inside, before the wall: a mat */
+  readonly under?: number;
   readonly width: number;
   readonly height: number;
   readonly margins: Margins;
@@ -48,9 +50,9 @@ export const wideIn = (geometry: MouldGeometry, view: View): number =>
 
 /** The largest scale at which the mould with its walls, tilted, fits inside the margins. */
 export function fitFrame(fit: Fit): Frame {
-  const { wall, margins: m, degrees = 0, stands = 'middle' } = fit;
+  const { wall, margins: m, degrees = 0, stands = 'middle', under = 0 } = fit;
   const wide = fit.wide + 2 * wall;
-  const high = fit.high + wall;
+  const high = fit.high + wall + under;
   const angle = (degrees * Math.PI) / 180;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   const room = {
@@ -64,7 +66,7 @@ export function fitFrame(fit: Fit): Frame {
     x: m.left + room.w / 2,
     y: m.top + (stands === 'middle' ? spare / 2 : spare) + (box.h * scale) / 2,
   };
-  const middleZ = (fit.high - wall) / 2;
+  const middleZ = (fit.high - wall - under) / 2;
   const x = (h: number): number => centre.x + h * scale;
   const y = (z: number): number => centre.y - (z - middleZ) * scale;
   return {

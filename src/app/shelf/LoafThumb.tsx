@@ -3,6 +3,8 @@ import type { Mould } from '../../core/mould/schema.ts';
 import type { Picture } from '../../core/face/picture.ts';
 import { drawnWallMm, fitFrame, pathOf } from '../section/frame.ts';
 import { Swirls } from '../section/Swirls.tsx';
+import { downToMat } from '../../core/mould/mat.ts';
+import { MatShape } from '../section/MatShape.tsx';
 import { Walls } from '../section/Walls.tsx';
 
 const MARGINS = { left: 10, right: 10, top: 14, bottom: 0 };
@@ -22,6 +24,7 @@ export function LoafThumb({ mould, picture, width, height }: LoafThumbProps) {
     wide: picture.wideMm,
     high: picture.highMm,
     wall: drawnWallMm(mould),
+    under: mould.mat?.thicknessMm ?? 0,
     width,
     height,
     margins: MARGINS,
@@ -29,7 +32,13 @@ export function LoafThumb({ mould, picture, width, height }: LoafThumbProps) {
   });
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
-      <Walls mould={mould} outline={picture.inside} frame={frame} />
+      <Walls mould={mould} outline={downToMat(picture.inside, mould.mat)} frame={frame} />
+      <MatShape
+        mould={mould}
+        floor={{ width: picture.wideMm, length: picture.wideMm }}
+        view="section"
+        frame={frame}
+      />
       {picture.face.map((band, i) =>
         band.swirl && isOpen(band.swirl.content) ? null : (
           <path

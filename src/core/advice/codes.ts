@@ -1,6 +1,7 @@
 /** Everything there can be to say of a plan, by its name: what a sheet's reader or a test asks for is one of these. */
 export type WarningCode =
   | 'assessed-otherwise'
+  | 'base-rough'
   | 'batch-short'
   | 'batter-spare'
   | 'bleeds'
@@ -75,6 +76,8 @@ export type WarningCode =
   | 'promise-broken'
   | 'promise-unsure'
   | 'recipe-not-100'
+  | 'ridges-of-ombre'
+  | 'ridges-thick'
   | 'rough-crosses'
   | 'rough-not-kept'
   | 'rough-soft'
@@ -109,6 +112,7 @@ export type WarningCode =
   | 'too-thick-to-spread'
   | 'top-buried'
   | 'top-in-offcut'
+  | 'top-on-base'
   | 'top-on-nothing'
   | 'top-over-cut'
   | 'top-over-edge'

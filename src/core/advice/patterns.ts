@@ -13,6 +13,7 @@ import type { Pot } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import type { Stage } from '../units/quantity.ts';
 import type { Facts } from './facts.ts';
+import { matWarnings } from './mat.ts';
 import { micaLineWarnings } from './micaLines.ts';
 import { roughWarnings } from './rough.ts';
 import { scrapeWarnings } from './scrapes.ts';
@@ -251,5 +252,6 @@ export function patternWarnings(facts: Facts): Warning[] {
     ...roughWarnings(facts),
     ...micaLineWarnings(facts),
     ...topWarnings(facts),
+    ...matWarnings(facts),
   ];
 }

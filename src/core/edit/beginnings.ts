@@ -12,6 +12,8 @@ import { takeMould } from './mould.ts';
 import { setLayers, startOmbre, updateOmbre } from './ombre.ts';
 import { plainPour } from './plainPour.ts';
 import { pushedAside } from './pushedAside.ts';
+import { onMat } from './mat.ts';
+import { pipedTop } from './pipedTop.ts';
 import { sculptedLayers } from './scrape.ts';
 import { finishLevel, setTilt, zigzag } from './tilt.ts';
 
@@ -146,6 +148,20 @@ export const BEGINNINGS = [
     asks: ALL,
   },
   {
+    id: 'piped',
+    name: 'Mound and piping',
+    says: 'level layers, heaped to one side and piped from a second batch',
+    opens: 'design',
+    asks: ALL,
+  },
+  {
+    id: 'upside-down',
+    name: 'Made upside down',
+    says: 'on a texture mat, a tint in its hollows, layers in reverse',
+    opens: 'design',
+    asks: ALL,
+  },
+  {
     id: 'recipe',
     name: 'A recipe only',
     says: 'one plain pot that fills the mould',
@@ -261,6 +277,10 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
       return pushedAside(id, layered(plan, colours, id === 'wire' ? layers : colours.length));
     case 'sculpted':
       return sculptedLayers(layered(plan, colours, layers));
+    case 'piped':
+      return pipedTop(layered(plan, colours, layers));
+    case 'upside-down':
+      return onMat(layered(plan, colours, layers));
     case 'recipe':
       return {
         ...layered(plan, [{ name: 'Plain', colour: '#f0e6d0' }], 1),

@@ -59,6 +59,7 @@ function potsAfter(plan: Plan, mouldId: MouldId, after: Plan): Plan['pots'] {
     plan.steps.flatMap((s) => {
       if (mouldOfStep(s) === mouldId) return [];
       if (s.kind === 'pour') return potsOf(s);
+      if (s.kind === 'ridges') return [s.pot];
       return s.kind === 'top' && s.way.top === 'mound' ? [s.way.pot] : [];
     }),
   );

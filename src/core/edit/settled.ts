@@ -1,6 +1,7 @@
 import type { Plan } from '../plan/planSchema.ts';
 import { secondAsPlan } from '../plan/second.ts';
 import { settleDoses } from './additions.ts';
+import { settleMats } from './mat.ts';
 import { settleProps } from './prop.ts';
 
 /** Doses of the second batch, as those of the loaf's are. */
@@ -11,5 +12,5 @@ function settleSecond(plan: Plan): Plan {
   return batter === part.batter ? plan : { ...plan, second: { ...plan.second, batter } };
 }
 
-/** A plan after any edit: doses of what is gone go, and what is put under a mould makes its tilt. The plan itself where nothing is amiss. */
-export const settled = (plan: Plan): Plan => settleProps(settleSecond(settleDoses(plan)));
+/** A plan after any edit: doses of what is gone go, hollows are filled where there is a mat, and what is put under a mould makes its tilt. The plan itself where nothing is amiss. */
+export const settled = (plan: Plan): Plan => settleProps(settleMats(settleSecond(settleDoses(plan))));

@@ -15,10 +15,10 @@ export const USUAL_SALT_G_PER_DM2 = 8;
 
 const SQUARE_MM_PER_DM2 = 10_000;
 
-const half = (mm: Millimetres): Millimetres => Math.max(0.5, Math.floor(mm * 2) / 2);
+export const half = (mm: Millimetres): Millimetres => Math.max(0.5, Math.floor(mm * 2) / 2);
 
 /** One of the bars that a plan's first mould is cut into; all of its plan where it gives none. */
-function someBar(plan: Plan): Pick<Footprint, 'x0' | 'x1' | 'y0' | 'y1'> {
+export function someBar(plan: Plan): Pick<Footprint, 'x0' | 'x1' | 'y0' | 'y1'> {
   const geometry = mouldGeometry(plan.mould);
   const { width, length } = geometry.floor;
   return (

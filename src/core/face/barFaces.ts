@@ -11,6 +11,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import { faceAt, faceLevel, type Band, type Face } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
 import { topOf } from './top.ts';
+import { mirrored, standsOnItsTop, turnedOver, undersideOf } from './turnedOver.ts';
 import type { LaidFace } from './laid.ts';
 
 export const SIDES = ['near', 'far', 'top'] as const;
@@ -63,14 +64,6 @@ const within = (face: Face, { from, to, middle }: Stretch): Face =>
         : shifted,
     ];
   });
-
-/** The same seen from its other side. */
-const mirrored = (face: Face): Face =>
-  face.map((band) => ({
-    ...band,
-    outline: band.outline.map((p) => ({ h: 0 - p.h, z: p.z })),
-    ...(band.swirl ? { swirl: { ...band.swirl, across: onward([0, 0, 0], band.swirl.across, -1) } } : {}),
-  }));
 
 /** With across for up and up for across. */
 const lain = (band: Band): Band => ({
@@ -135,7 +128,7 @@ function planedBody(body: Body, { cut: { planeMm }, mould }: LaidFace['plan']): 
 }
 
 /**
- * A side of one bar: the near and the far cut as they are looked at with the bar turned towards one, the far one mirrored; the top from
+ * A side of one bar as it stands: the near and the far cut as they are looked at with the bar turned towards one, the far one mirrored; the top from
  * above, its near cut at the foot. A disc of a standing tube has its foot for near, its head for far, and no top.
  */
 export function sideOfBar(laid: LaidFace, bar: SingleBar, side: Side): FramedFace {
@@ -148,16 +141,20 @@ export function sideOfBar(laid: LaidFace, bar: SingleBar, side: Side): FramedFac
   const [start, end] = [piece.fromMm + startMm, piece.fromMm + endMm];
   const half = bar.widthMm / 2;
   const across: Stretch = { from: bar.fromMm, to: bar.toMm, middle: bar.leftMm + half };
+  const over = standsOnItsTop(plan);
+  const asItStands = (face: FramedFace): FramedFace => (over ? turnedOver(face) : face);
   if (side === 'top') {
     const deep = (end - start) / 2;
-    const top = along(within(topOf(bodies), across), { from: start, to: end, middle: (start + end) / 2 });
-    const face = piece.axis === 'z' ? [] : top;
+    const seen = over ? undersideOf(bodies) : topOf(bodies);
+    const top = along(within(seen, across), { from: start, to: end, middle: (start + end) / 2 });
+    const face = piece.axis === 'z' ? [] : over ? mirrored(top) : top;
     return framed({ face, left: -half, right: half, foot: -deep, head: deep });
   }
   const { slice } = bar.place;
   if (slice) {
     const block: Stretch = { from: start, to: end, middle: (start + end) / 2 };
-    return sideOfSlice(bodies, block, { ...across, half }, slice, side, fill.heightMm);
+    const face = sideOfSlice(bodies, block, { ...across, half }, slice, side, fill.heightMm);
+    return slice.by === 'lengthwise' ? asItStands(face) : face;
   }
   const at = inside(bodies, piece.axis === 'z' ? 2 : 1, side === 'near' ? start + INSIDE : end - INSIDE);
   const behind = (side === 'near' ? 1 : -1) * (end - start);
@@ -168,5 +165,6 @@ export function sideOfBar(laid: LaidFace, bar: SingleBar, side: Side): FramedFac
   // the near cut of a loaf and the head of a disc are looked at as they are laid out
   const shown = (side === 'near') === (piece.axis === 'y') ? face : mirrored(face);
   const [foot, head] = piece.axis === 'z' ? [-half, half] : [0, fill.heightMm];
-  return framed({ face: shown, left: -half, right: half, foot, head });
+  const whole = framed({ face: shown, left: -half, right: half, foot, head });
+  return piece.axis === 'z' ? whole : asItStands(whole);
 }

@@ -4,6 +4,7 @@ import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
 import { cross, dot, sub, type Vec3 } from '../geometry/vec.ts';
 import { solidOf, type Block, type Body } from '../pattern/body.ts';
 import { inRelief } from './shade.ts';
+import { hangs } from './turnedOver.ts';
 import { bandOf, swirlBand, type Band, type Swirl } from './face.ts';
 
 /** Where the loaf is seen from: azimuth about z (0 from the near end), elevation above the bench, degrees. */
@@ -54,6 +55,20 @@ function cameraOf({ azimuth, elevation }: Eye): Camera {
   };
 }
 
+/** How a loaf is turned before it is looked at: where its places come to, and which way its ways then go. */
+interface Turn {
+  readonly place: (p: Vec3) => Vec3;
+  readonly way: (v: Vec3) => Vec3;
+}
+
+const AS_POURED: Turn = { place: (p) => p, way: (v) => v };
+
+/** By half a turn about its length: what was its floor is so high. */
+const turnedBy = (highMm: number): Turn => ({
+  place: ([x, y, z]) => [0 - x, y, highMm - z],
+  way: ([x, y, z]) => [0 - x, y, 0 - z],
+});
+
 /** Lying level: nothing is read off it. */
 const FLAT: Omit<Swirl, 'content'> = { origin: [0, 0, 0], across: [1, 0, 0], up: [0, 1, 0] };
 
@@ -66,7 +81,13 @@ function planeOf(face: readonly Vec3[], normal: Vec3): Omit<Swirl, 'content'> {
   return { origin: a, across, up: cross(normal, across) };
 }
 
-function facetPlane(block: Block, face: readonly Vec3[], normal: Vec3, camera: Camera): FacetPlane {
+function facetPlane(
+  block: Block,
+  face: readonly Vec3[],
+  normal: Vec3,
+  camera: Camera,
+  turn: Turn,
+): FacetPlane {
   const plane = planeOf(face, normal);
   const onScreen = (v: Vec3): Flat => [dot(camera.right, v), dot(camera.up, v)];
   const outline = face.map((p) => {
@@ -75,9 +96,9 @@ function facetPlane(block: Block, face: readonly Vec3[], normal: Vec3, camera: C
   });
   return {
     band: swirlBand(block, outline, plane),
-    origin: onScreen(plane.origin),
-    across: onScreen(plane.across),
-    up: onScreen(plane.up),
+    origin: onScreen(turn.place(plane.origin)),
+    across: onScreen(turn.way(plane.across)),
+    up: onScreen(turn.way(plane.up)),
   };
 }
 
@@ -139,11 +160,19 @@ function levelsThrough(
 /**
  * The faces of the poured loaf that look towards the eye, drawn back to front. Layers and blocks are convex and each lies on
  * the upper side of those poured before it, so drawing them in the order they were poured is right for an eye
- * above the surfaces. `keep` cuts the loaf away in front of a plane across it (y >= keep stays).
+ * above the surfaces. `keep` cuts the loaf away in front of a plane across it (y >= keep stays). One that stands on its top is `overMm` high and
+ * turned over, and drawn from what was poured last.
  */
-export function facetsOf(bodies: readonly Body[], eye: Eye, keep: number | undefined): readonly Facet[] {
+export function facetsOf(
+  bodies: readonly Body[],
+  eye: Eye,
+  keep: number | undefined,
+  overMm?: number,
+): readonly Facet[] {
   const camera = cameraOf(eye);
-  return bodies.flatMap((body) => {
+  const turn = overMm === undefined ? AS_POURED : turnedBy(overMm);
+  const isOver = overMm !== undefined;
+  return (isOver ? bodies.toReversed() : bodies).flatMap((body) => {
     const whole = solidOf(body);
     const solid: Polyhedron =
       keep === undefined ? whole : clip(whole, { normal: [0, 1, 0], offset: keep }).above;
@@ -153,22 +182,25 @@ export function facetsOf(bodies: readonly Body[], eye: Eye, keep: number | undef
       pourId,
       nth,
       letters,
-      points: face.map((p) => [dot(camera.right, p), dot(camera.up, p)] as const),
+      points: face.map(turn.place).map((p) => [dot(camera.right, p), dot(camera.up, p)] as const),
       light,
       corners: face,
-      ...(block ? { plane: facetPlane(block, face, normal, camera) } : {}),
+      ...(block ? { plane: facetPlane(block, face, normal, camera, turn) } : {}),
     });
     const block = body.kind === 'block' ? seenFromAbove(body.block) : undefined;
-    const open = openFrom(body);
-    const levels = (open === undefined ? [] : levelsThrough(solid, open)).map(({ face, part }) =>
-      facetOf(steady(face), [0, 0, 1], LOW_LIGHT + (1 - LOW_LIGHT) * part),
+    const ridges = hangs(body);
+    const open = ridges === isOver ? openFrom(body) : undefined;
+    const upwards = open === undefined ? [] : levelsThrough(solid, open);
+    const levels = (isOver ? upwards.toReversed() : upwards).map(({ face, part }) =>
+      facetOf(steady(face), [0, 0, 1], LOW_LIGHT + (1 - LOW_LIGHT) * (isOver ? 1 - part : part)),
     );
     if (body.kind === 'block' && body.block.content.kind === 'heaped') return levels;
     const sides = solid.faces.flatMap((raw): Facet[] => {
       const face = steady(raw);
       const normal = normalOf(face);
-      if (dot(normal, camera.towards) <= 1e-9 || (open !== undefined && normal[2] > UPWARDS)) return [];
-      return [facetOf(face, normal, 0.62 + 0.38 * Math.max(0, dot(normal, [0.35, -0.45, 0.82])))];
+      const towards = turn.way(normal);
+      if (dot(towards, camera.towards) <= 1e-9 || (open !== undefined && normal[2] > UPWARDS)) return [];
+      return [facetOf(face, normal, 0.62 + 0.38 * Math.max(0, dot(towards, [0.35, -0.45, 0.82])))];
     });
     return [...levels, ...sides];
   });

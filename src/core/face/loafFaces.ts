@@ -3,6 +3,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import { faceAt, faceLevel, type Face } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
 import { topOf } from './top.ts';
+import { mirrored, standsOnItsTop, undersideOf } from './turnedOver.ts';
 import type { LaidFace } from './laid.ts';
 
 /** As wide and as long as the mould inside. */
@@ -23,5 +24,8 @@ export function sectionAt(laid: LaidFace, fromNearMm: Millimetres): FramedFace {
 export const planAt = (laid: LaidFace, aboveFloorMm: Millimetres): FramedFace =>
   fromAbove(laid, faceLevel(bodiesOf(laid), aboveFloorMm));
 
-/** The loaf from straight above, the near end at the foot. */
-export const topFace = (laid: LaidFace): FramedFace => fromAbove(laid, topOf(bodiesOf(laid)));
+/** The top of the loaf as it stands, the near end at the foot: of one that was poured on a mat what lay on that, right and left changed round. */
+export function topFace(laid: LaidFace): FramedFace {
+  if (!standsOnItsTop(laid.plan)) return fromAbove(laid, topOf(bodiesOf(laid)));
+  return fromAbove(laid, mirrored(undersideOf(bodiesOf(laid))));
+}

@@ -41,11 +41,11 @@ export function planeFace(laid: LaidFace, cut: HandCut): FramedFace {
   );
   const hs = points.map((p) => dot(across, p));
   const zs = points.map((p) => dot(up, p));
-  return {
+  return framed({
     face,
     left: Math.min(...hs),
     right: Math.max(...hs),
     foot: Math.min(...zs),
     head: Math.max(...zs),
-  };
+  });
 }

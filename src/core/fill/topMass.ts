@@ -4,7 +4,7 @@ import { secondPlan, secondPot } from '../plan/second.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import { gradedMixes } from '../ombre/coloursOf.ts';
 import { potNamed, poursFrom } from '../plan/sources.ts';
-import type { Top } from '../plan/stepSchema.ts';
+import type { Ridges, Top } from '../plan/stepSchema.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Grams } from '../units/quantity.ts';
 import type { LaidMould } from './layPlan.ts';
@@ -13,7 +13,7 @@ import { topsOf, type TopPart, type TopThing } from './tops.ts';
 
 /** What of a top is of one kind, with its weight on one mould. */
 export interface WeighedPart extends TopPart {
-  readonly step: Top;
+  readonly step: Top | Ridges;
   readonly massG: Grams;
 }
 
@@ -77,6 +77,7 @@ function shareOn(thing: TopThing, { x0, x1, y0, y1 }: Rectangle): number {
     case 'rope':
       return x >= x0 && x < x1 ? overlap(y, halfY, y0, y1) : 0;
     case 'grains':
+    case 'relief':
       return overlap(x, halfX, x0, x1) * overlap(y, halfY, y0, y1);
     case 'ridge':
       return thing.axis === 0

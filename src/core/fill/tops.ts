@@ -4,7 +4,7 @@ import { MM3_PER_ML, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { heldKey } from '../plan/sources.ts';
-import type { Top } from '../plan/stepSchema.ts';
+import type { Ridges, Top } from '../plan/stepSchema.ts';
 import type { PipedRow } from '../plan/topSchema.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
@@ -12,6 +12,7 @@ import { barGrid, type Footprint } from './barGrid.ts';
 import { chordAt, ridgeMm3, spanOf, type Outline } from './chords.ts';
 import type { PouredStack } from './layers.ts';
 import { alongBar, onEachBar } from './onEachBar.ts';
+import { ridgesStep, ridgesUnder } from './ridges.ts';
 
 type OneThing<T extends Thing> = T extends Thing ? Omit<T, 'deposit'> : never;
 
@@ -30,9 +31,9 @@ export interface TopPart {
   readonly massG?: Grams;
 }
 
-/** Something on top as it lies on one mould. */
+/** Something on top as it lies on one mould; or the ridges under it, which are its top once it stands on them. */
 export interface LaidTop {
-  readonly step: Top;
+  readonly step: Top | Ridges;
   readonly parts: readonly TopPart[];
 }
 
@@ -45,7 +46,7 @@ const GRAIN = { massG: 0.017, radiusMm: 0.9, highMm: 1.4 } as const;
 /** A wave of a rope is about as long as the rope is wide. A judgement, no source. */
 const WAVE = 0.9;
 
-type Laying = Pick<Plan, 'steps' | 'mould' | 'cut'>;
+type Laying = Pick<Plan, 'steps' | 'mould' | 'cut' | 'pots'>;
 
 /** Where things lie: the top of each compartment in plan, and the bars that it is cut into. */
 interface Ground {
@@ -239,9 +240,22 @@ export function topsOf({
   const before = known.get(stack);
   if (before) return before;
   const steps = plan.steps.filter((s) => s.kind === 'top');
-  const tops = steps.length === 0 || stack.layers.length === 0 ? [] : laidTops(plan, geometry, stack, steps);
+  const empty = stack.layers.length === 0;
+  const tops = [
+    ...(empty ? [] : laidRidges(plan, geometry, stack)),
+    ...(empty || steps.length === 0 ? [] : laidTops(plan, geometry, stack, steps)),
+  ];
   known.set(stack, tops);
   return tops;
+}
+
+/** What fills the hollows of the mat that a mould is poured on. */
+function laidRidges(plan: Laying, geometry: MouldGeometry, { layers }: PouredStack): readonly LaidTop[] {
+  const { mat } = plan.mould;
+  if (!mat) return [];
+  const step = ridgesStep(plan);
+  const things = ridgesUnder(mat, geometry, (room) => layers.some((l) => l.room === room));
+  return [{ step, parts: [part(heldKey(step.pot), things, { pot: step.pot })] }];
 }
 
 function laidTops(

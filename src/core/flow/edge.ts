@@ -1,8 +1,11 @@
+/** Edges that repeat: waves, straight teeth, round grooves, round ridges, and square notches. */
+export const REPEATED_EDGES = ['waves', 'teeth', 'grooves', 'ridges', 'notches'] as const;
+
 /** The edge of a scraper: mm from the middle of what it is pulled over, and parts of its relief, 0 at its lowest tip. */
 export type Edge =
   | {
       readonly kind: 'repeated';
-      readonly shape: 'waves' | 'teeth' | 'grooves' | 'ridges' | 'notches';
+      readonly shape: (typeof REPEATED_EDGES)[number];
       readonly pitchMm: number;
       readonly shiftMm: number;
     }

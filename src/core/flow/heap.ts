@@ -1,3 +1,4 @@
+import { partAt, type Edge } from './edge.ts';
 import { dot, type Vec3 } from '../geometry/vec.ts';
 import type { RowReader } from './depositAt.ts';
 import { scattered, type Covers } from './scatter.ts';
@@ -11,7 +12,8 @@ import { unevenAt, type Uneven } from './uneven.ts';
  * - `ridge`: a parabola along y or along x, as far as there is soap;
  * - `ball`: half an ellipsoid;
  * - `rod`: upright;
- * - `grains`: strewn, one in each square of the plan.
+ * - `grains`: strewn, one in each square of the plan;
+ * - `relief`: hanging below, in the hollows of a mat.
  */
 export type Thing = Covers & {
   /** number of its deposit */
@@ -26,6 +28,7 @@ export type Thing = Covers & {
     | { readonly form: 'ridge'; readonly axis: 0 | 1 }
     /** the side of each square, and the radius of a grain, mm */
     | { readonly form: 'grains'; readonly eachMm: number; readonly radiusMm: number }
+    | { readonly form: 'relief'; readonly axis: 0 | 1; readonly edge: Edge }
   );
 
 /** Whatever lies on a loaf. Can be posted. */
@@ -36,6 +39,8 @@ export interface HeapSpec {
   readonly uneven?: Uneven;
   /** in the order they were put there */
   readonly things: readonly Thing[];
+  /** what is in it hangs below level ground at 0 */
+  readonly hangs?: true;
   /** read with the light that falls on it from above */
   readonly relief?: true;
 }
@@ -94,6 +99,8 @@ export function standsAt(thing: Thing, x: number, y: number): number {
       return mm * (1 - (thing.axis === 0 ? dx / thing.halfX : dy / thing.halfY) ** 2);
     case 'grains':
       return grainHere(thing.eachMm, thing.radiusMm, x, y) ? mm : 0;
+    case 'relief':
+      return mm * (1 - partAt(thing.edge, thing.axis === 0 ? x : y));
   }
 }
 
@@ -101,8 +108,8 @@ export function standsAt(thing: Thing, x: number, y: number): number {
 export const highestOf = (thing: Thing): number =>
   thing.form === 'rope' ? thing.mm * (1 + WAVED) : thing.mm;
 
-/** What is above the surface of a thing that lies all in the loaf's plan, mm^3: by its form. A ridge's depends on the plan. */
-export function volumeOfThing(thing: Exclude<Thing, { form: 'ridge' }>): number {
+/** What is above the surface of a thing that lies all in the loaf's plan, mm^3: by its form. That of a ridge or a relief depends on the plan. */
+export function volumeOfThing(thing: Exclude<Thing, { form: 'ridge' | 'relief' }>): number {
   const { mm, halfX, halfY } = thing;
   const round = Math.PI * halfX * halfX * mm;
   switch (thing.form) {
@@ -119,21 +126,37 @@ export function volumeOfThing(thing: Exclude<Thing, { form: 'ridge' }>): number 
   }
 }
 
-/** Reads what lies at a place: the number of its deposit plus one, 0 where there is nothing of it. */
-export function heapAt({ planes, uneven, things }: HeapSpec): (x: number, y: number, z: number) => number {
+/** What of a column a thing takes up, mm: the number of its deposit, and from where to where. */
+export type InColumn = readonly [deposit: number, low: number, high: number];
+
+/** What lies in the column over a place, in the order it was put there; a rod reaches down through what was there before it. */
+export function columnOf({
+  planes,
+  uneven,
+  things,
+  hangs,
+}: HeapSpec): (x: number, y: number) => readonly InColumn[] {
   const near = scattered(things);
-  const surface = surfaceUnder(planes, uneven);
-  const sunk = Math.max(0, ...things.map((t) => (t.form === 'rod' ? t.sinkMm : 0)));
-  return (x, y, z) => {
+  const surface = hangs ? () => 0 : surfaceUnder(planes, uneven);
+  return (x, y) => {
     let top = surface(x, y);
-    if (z < top - sunk) return 0;
+    const column: InColumn[] = [];
     for (const thing of near(x, y)) {
       const stands = standsAt(thing, x, y);
       if (stands <= 0) continue;
-      const low = thing.form === 'rod' ? top - thing.sinkMm : top;
+      if (hangs) column.push([thing.deposit, 0 - stands, 0]);
+      else column.push([thing.deposit, thing.form === 'rod' ? top - thing.sinkMm : top, top + stands]);
       top += stands;
-      if (z >= low && z < top) return thing.deposit + 1;
     }
+    return column;
+  };
+}
+
+/** Reads what lies at a place: the number of its deposit plus one, 0 where there is nothing of it. */
+export function heapAt(spec: HeapSpec): (x: number, y: number, z: number) => number {
+  const column = columnOf(spec);
+  return (x, y, z) => {
+    for (const [deposit, low, high] of column(x, y)) if (z >= low && z < high) return deposit + 1;
     return 0;
   };
 }
@@ -150,10 +173,10 @@ export function surfaceUnder(
   };
 }
 
-/** How high the top stands at a place with all that lies on it, mm. */
-export function heightWith({ planes, uneven, things }: HeapSpec): (x: number, y: number) => number {
+/** How high the top stands at a place with all that lies on it, mm; turned over, of what hangs. */
+export function heightWith({ planes, uneven, things, hangs }: HeapSpec): (x: number, y: number) => number {
   const near = scattered(things);
-  const surface = surfaceUnder(planes, uneven);
+  const surface = hangs ? () => 0 : surfaceUnder(planes, uneven);
   return (x, y) => near(x, y).reduce((top, thing) => top + standsAt(thing, x, y), surface(x, y));
 }
 

@@ -51,7 +51,10 @@ function formOf(mould: Mould): Form {
     if (shape.kind === 'tube' && shape.stands === 'standing') {
       const size = { width, length: width };
       return {
-        solid: standingPrism(arc(radius, 0, 2 * Math.PI, CIRCLE_SIDES), shape.lengthMm - linerMm),
+        solid: standingPrism(
+          arc(radius, 0, 2 * Math.PI, CIRCLE_SIDES),
+          shape.lengthMm - linerMm - (mould.mat?.thicknessMm ?? 0),
+        ),
         most: size,
         floor: size,
       };

@@ -41,22 +41,26 @@ const reach = (floor: number, rim: number, height: number, liner: number): numbe
 const BOW_MEAN = 2 / 3;
 
 /**
- * The space left inside the liner. The liner has its full thickness square to each wall and on the floor,
+ * The space left inside the liner, above the flat of a mat that lies on the floor. The liner has its full thickness square to each wall and on the floor,
  * so on a leaning wall it reaches in a little more than its thickness when measured level.
  */
-export function insideOf(shape: Straight, { linerMm, bowMm }: Pick<Mould, 'linerMm' | 'bowMm'>): Inside {
+export function insideOf(
+  shape: Straight,
+  { linerMm, bowMm, mat }: Pick<Mould, 'linerMm' | 'bowMm' | 'mat'>,
+): Inside {
   const bare = bareInside(shape);
   const { floor, heightMm } = bare;
   const rim = { width: bare.rim.width + 2 * BOW_MEAN * bowMm, length: bare.rim.length };
   const dx = 2 * reach(floor.width, rim.width, heightMm, linerMm);
   const dy = 2 * reach(floor.length, rim.length, heightMm, linerMm);
-  const up = linerMm / heightMm;
+  const under = linerMm + (mat?.thicknessMm ?? 0);
+  const up = under / heightMm;
   return {
     floor: {
       width: floor.width + (rim.width - floor.width) * up - dx,
       length: floor.length + (rim.length - floor.length) * up - dy,
     },
     rim: { width: rim.width - dx, length: rim.length - dy },
-    heightMm: heightMm - linerMm,
+    heightMm: heightMm - under,
   };
 }

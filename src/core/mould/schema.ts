@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { REPEATED_EDGES } from '../flow/edge.ts';
 import { degrees, lengthMm, listOf, massG, name } from '../validate/fields.ts';
 
 const boxShape = v.strictObject({
@@ -68,6 +69,22 @@ const columnSchema = v.strictObject({
   turnDeg: v.optional(degrees(-180, 180)),
 });
 
+/**
+ * A texture mat that lies on the floor: what is poured on it comes out upside down and stands on its top. Its relief is hollows below its flat; they are
+ * the ridges of the soap.
+ */
+const matSchema = v.strictObject({
+  /** from the floor to its flat */
+  thicknessMm: lengthMm(0.5, 60),
+  /** from its flat down into its hollows */
+  reliefMm: lengthMm(0.3, 30),
+  shape: v.picklist(REPEATED_EDGES),
+  /** from one hollow to the next */
+  pitchMm: lengthMm(3, 400),
+  /** its hollows run along the loaf, or across it */
+  runs: v.picklist(['lengthwise', 'crosswise']),
+});
+
 const wholeBars = (most: number) =>
   v.pipe(v.number(), v.integer('whole bars are wanted'), v.minValue(1), v.maxValue(most));
 
@@ -89,9 +106,11 @@ export const mouldSchema = v.strictObject({
   bars: v.optional(v.strictObject({ across: wholeBars(20), along: wholeBars(60) })),
   divider: v.optional(dividerSchema),
   column: v.optional(columnSchema),
+  mat: v.optional(matSchema),
 });
 
 export type Divider = v.InferOutput<typeof dividerSchema>;
+export type Mat = v.InferOutput<typeof matSchema>;
 export type Column = v.InferOutput<typeof columnSchema>;
 export type Shape = v.InferOutput<typeof shapeSchema>;
 export type Mould = v.InferOutput<typeof mouldSchema>;

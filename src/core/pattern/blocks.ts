@@ -15,7 +15,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import { nthOf, type Block, type Body } from './body.ts';
 import { fillOf, numbering, risesOf, wireMove } from './moves.ts';
 import { pathsOf } from './paths.ts';
-import { heapIn } from './heaped.ts';
+import { heapIn, ridgesIn } from './heaped.ts';
 import { linesOn, withLines } from './lines.ts';
 import { asPouredLayer, sculpted } from './sculpted.ts';
 import { levelledPaths, levelledWire, type ToLevel } from './sloping.ts';
@@ -245,8 +245,12 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
         if (!stretch) return undefined;
         return { layer, block: blockIn({ ...stretch, layers: [...stretch.layers.slice(0, -1), layer] }) };
       });
-      const heap = heapIn({ plan, stack, geometry }, room, layers);
-      return heap ? [...seen, { kind: 'block' as const, block: heap }] : seen;
+      const asBody = (block: Block | undefined): readonly Body[] => (block ? [{ kind: 'block', block }] : []);
+      return [
+        ...asBody(ridgesIn({ plan, stack, geometry }, room, layers)),
+        ...seen,
+        ...asBody(heapIn({ plan, stack, geometry }, room, layers)),
+      ];
     })
     .sort((a, b) => nthOf(a) - nthOf(b));
   known.set(stack, new Map([...(known.get(stack) ?? []), [hand, bodies]]));
@@ -256,8 +260,9 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
 /** A plan in which anything is pushed about. */
 export const hasPatterns = ({ steps }: Pick<Plan, 'steps'>): boolean => steps.some(pushes);
 
-/** A plan of which something is seen that has to be simulated: what is pushed about, or scraped, or lies on top. */
-export const isSimulated = ({ steps }: Pick<Plan, 'steps'>): boolean =>
+/** A plan of which something is seen that has to be simulated: what is pushed about, or scraped, or lies on top, or was poured on a mat. */
+export const isSimulated = ({ steps, mould }: Pick<Plan, 'steps' | 'mould'>): boolean =>
+  mould.mat !== undefined ||
   steps.some(
     (s) =>
       pushes(s) || s.kind === 'scrape' || s.kind === 'top' || (s.kind === 'pour' && s.roughMm !== undefined),

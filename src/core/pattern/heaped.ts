@@ -1,4 +1,5 @@
 import type { LaidMould } from '../fill/layPlan.ts';
+import { outlineOnMat } from '../fill/ridges.ts';
 import { outlineAtTop, topOfRoom, topsOf, type TopThing } from '../fill/tops.ts';
 import { highestOf, surfaceUnder, type HeapSpec, type Thing } from '../flow/heap.ts';
 import { scattered } from '../flow/scatter.ts';
@@ -61,13 +62,31 @@ function reachOf(
   return [Math.min(...lows) - sunk - unevenMm, Math.max(...highs) + unevenMm + SLACK];
 }
 
+/** The ridges of one compartment, which filled the hollows of the mat under it: a body of its own below all that is poured into it. */
+export function ridgesIn(laid: Laid, room: Room, layers: readonly PouredLayer[]): Block | undefined {
+  const [first] = layers;
+  const nth = laid.geometry.rooms.indexOf(room);
+  const ridges = topsOf(laid).find((t) => t.step.kind === 'ridges');
+  const [own] = ridges?.parts ?? [];
+  const placed = own?.things.find((t) => t.room === nth);
+  if (!first || !ridges || !own || !placed) return undefined;
+  const { room: _room, volumeMl: _volume, ...thing } = placed;
+  const heap: HeapSpec = { planes: [], things: [{ ...thing, deposit: 0 }], hangs: true };
+  return {
+    content: { kind: 'heaped', keys: [own.key], key: JSON.stringify(heap), heap },
+    solid: upright(outlineOnMat(room), 0 - thing.mm, 0),
+    layers: [{ ...first, pour: { ...first.pour, id: ridges.step.id } }],
+    room,
+  };
+}
+
 /** What lies on top of one compartment, as a body of its own over all that is poured into it; undefined where nothing does. */
 export function heapIn(laid: Laid, room: Room, layers: readonly PouredLayer[]): Block | undefined {
   const last = layers.at(-1);
   const nth = laid.geometry.rooms.indexOf(room);
   const keys: string[] = [];
   const numberOf = (key: string): number => (keys.includes(key) ? keys.indexOf(key) : keys.push(key) - 1);
-  const tops = topsOf(laid);
+  const tops = topsOf(laid).filter((t) => t.step.kind === 'top');
   const placed = tops.flatMap(({ parts }) =>
     parts.flatMap((p) =>
       p.things.flatMap((t: TopThing): Thing[] => {

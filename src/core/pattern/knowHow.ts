@@ -45,6 +45,14 @@ export const MICA_LINE: Pick<KnowHow, 'needs' | 'fails'> = {
     'Too much, and bars part along it. On thin batter it sinks; under a stream it is washed away. Dark ones smear at the cut.',
 };
 
+/** A texture mat under the loaf. */
+export const MAT: Pick<KnowHow, 'needs' | 'fails'> = {
+  needs:
+    'A small pour that is thin, no thicker than light, drawn off level with a flat scraper; layers in reverse order: what is poured first is the top. The last pour is levelled: it is the base.',
+  fails:
+    'The order is not reversed. The volume of the mat is forgotten, and there is batter left. Thick batter bridges the hollows, and the top has holes. Peeled off too soon, ridges stay in the mat.',
+};
+
 /** What is put on top, once everything is poured. */
 export const TOPS: Readonly<Record<TopWay['top'], Omit<KnowHow, 'thickest'>>> = {
   mound: {

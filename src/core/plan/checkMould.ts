@@ -64,9 +64,39 @@ function checkDivider(
   return [];
 }
 
-/** What a schema cannot say about a mould: a liner, a divider and a column must leave room inside. */
+/** A mat lies on a flat floor, and its hollows end above it. */
+function checkMat({ mat, shape }: Mould): Fault[] {
+  if (!mat) return [];
+  if (shape.kind === 'half-round' || (shape.kind === 'tube' && shape.stands === 'lying'))
+    return [
+      {
+        code: 'mat-on-round',
+        message: 'a mat lies on a flat floor, and this mould has a round one',
+        at: 'mould.mat',
+      },
+    ];
+  return mat.reliefMm > mat.thicknessMm
+    ? [
+        {
+          code: 'mat-too-thin',
+          message: `a relief of ${mm(mat.reliefMm)} does not go into a mat ${mm(mat.thicknessMm)} thick`,
+          at: 'mould.mat.reliefMm',
+        },
+      ]
+    : [];
+}
+
+/** What a schema cannot say about a mould: a liner, a divider, a column and a mat must leave room inside. */
 export function checkMould(mould: Mould): Fault[] {
   const floor = floorOf(mould);
+  if (floor.least < 5 && mould.mat && floorOf({ ...mould, mat: undefined }).least >= 5)
+    return [
+      {
+        code: 'mould-closed',
+        message: `a mat ${mm(mould.mat.thicknessMm)} thick leaves only ${mm(Math.max(0, floor.least))} of the mould; 5 mm at least is needed`,
+        at: 'mould.mat.thicknessMm',
+      },
+    ];
   if (floor.least < 5)
     return [
       {
@@ -75,5 +105,5 @@ export function checkMould(mould: Mould): Fault[] {
         at: 'mould.linerMm',
       },
     ];
-  return [...checkDivider(mould, floor), ...checkColumn(mould, floor)];
+  return [...checkDivider(mould, floor), ...checkColumn(mould, floor), ...checkMat(mould)];
 }

@@ -19,6 +19,7 @@ const unknownPots = (plan: Plan): Fault[] => {
     ...plan.steps.flatMap((s, i) =>
       s.kind === 'top' && s.way.top === 'mound' ? fault(s.way.pot, `steps.${i}.way.pot`) : [],
     ),
+    ...plan.steps.flatMap((s, i) => (s.kind === 'ridges' ? fault(s.pot, `steps.${i}.pot`) : [])),
     ...plan.fill.top.flatMap((t, i) => fault(t.pot, `fill.top.${i}.pot`)),
   ];
 };

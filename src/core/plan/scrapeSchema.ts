@@ -1,8 +1,6 @@
 import * as v from 'valibot';
+import { REPEATED_EDGES } from '../flow/edge.ts';
 import { lengthMm, listOf } from '../validate/fields.ts';
-
-/** Edges that repeat: waves, straight teeth, round grooves, round ridges, and square notches. */
-export const REPEATED_EDGES = ['waves', 'teeth', 'grooves', 'ridges', 'notches'] as const;
 
 /** How many points an edge drawn by hand may have. */
 export const MOST_EDGE_POINTS = 400;

@@ -122,6 +122,9 @@ const pull = v.strictObject({ id: stepId, ...inMould, kind: v.literal('pull') })
 /** Something on top, once everything is poured. */
 const top = v.strictObject({ id: stepId, ...inMould, kind: v.literal('top'), way: topSchema });
 
+/** The hollows of the mat under the loaf are filled, level with its flat, before anything else is poured. */
+const ridges = v.strictObject({ id: stepId, ...inMould, kind: v.literal('ridges'), pot: potId });
+
 const finish = v.strictObject({
   id: stepId,
   kind: v.literal('finish'),
@@ -137,6 +140,7 @@ export const stepSchema = v.variant('kind', [
   scrape,
   mica,
   pull,
+  ridges,
   top,
   finish,
 ]);
@@ -151,5 +155,6 @@ export type Wire = v.InferOutput<typeof wire>;
 export type Scrape = v.InferOutput<typeof scrape>;
 export type MicaLine = v.InferOutput<typeof mica>;
 export type Top = v.InferOutput<typeof top>;
+export type Ridges = v.InferOutput<typeof ridges>;
 export type Finish = v.InferOutput<typeof finish>;
 export type Step = v.InferOutput<typeof stepSchema>;

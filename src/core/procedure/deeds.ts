@@ -52,6 +52,7 @@ export type Deed =
       readonly wideMm: Millimetres;
       readonly highMm: Millimetres;
     }
+  | { readonly does: 'lay-mat'; readonly thicknessMm: Millimetres; readonly reliefMm: Millimetres }
   | {
       readonly does: 'set-divider';
       readonly walls: number;
@@ -252,9 +253,11 @@ export type Deed =
       readonly acrossMm: Millimetres;
       readonly deepMm: Millimetres;
     } & InMould)
+  | { readonly does: 'fill-ridges'; readonly reliefMm: Millimetres }
   | ({ readonly does: 'strew-salt'; readonly massG: Grams } & InMould)
   | { readonly does: 'finish'; readonly what: Finish['what'] }
-  | { readonly does: 'unmould' }
+  /** one that was poured on a mat stands on its top once it is out */
+  | { readonly does: 'unmould'; readonly turnedOver: boolean }
   | ({ readonly does: 'press-out'; readonly bars: number } & InMould)
   | ({
       readonly does: 'cut';

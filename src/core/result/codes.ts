@@ -15,6 +15,8 @@ export type FaultCode =
   | 'late-oil-early'
   | 'layers-out-of-range'
   | 'left-twice'
+  | 'mat-on-round'
+  | 'mat-too-thin'
   | 'mixed-units'
   | 'mould-closed'
   | 'mould-follows'

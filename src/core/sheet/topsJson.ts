@@ -24,7 +24,7 @@ const onOne = (m: MouldFacts): object => {
     volume_error_percent: Math.max(0, ...errors) * 100,
     parts: m.tops.map((t) => ({
       step: t.step.id,
-      top: t.step.way.top,
+      top: t.step.kind === 'ridges' ? 'ridges' : t.step.way.top,
       pot: t.pot ?? null,
       count: t.things.length,
       volume_ml: t.volumeMl,

@@ -59,7 +59,7 @@ export const ACT = {
   /** what is held back, into a column's hole */
   pull: 'pull',
   top: 'top',
-  /** batter of a pot heaped on top */
+  /** batter of a pot heaped on top, or into the hollows of a mat */
   onTop: (step: StepId) => `on-top:${step}`,
   spare: 'spare',
 } as const;

@@ -15,7 +15,7 @@ import { ACT, VESSEL } from './acts.ts';
 import { drawDispersed, type WeighBench } from './bench.ts';
 import type { OmbreWeights } from './ombre/types.ts';
 import { stirIn, type Stir } from './stirs.ts';
-import type { PotTarget, PouredInto } from './targets.ts';
+import type { MoundTarget, PotTarget, PouredInto } from './targets.ts';
 
 /** What was in the jug when a pour was made. */
 export interface PouredFrom {
@@ -131,13 +131,15 @@ function scrapeOff({ plan, book }: WeighBench, pour: Pour, scrape: Scrape, pots:
   }
 }
 
-/** What is heaped on top of each mould, once all else is in. */
-function heap({ plan, book }: WeighBench, pots: readonly PotTarget[]): void {
-  for (const step of plan.steps)
-    for (const { pot, mounds } of pots)
-      for (const { stepId, mould, eachG, copies } of mounds)
-        if (stepId === step.id)
-          book.move(ACT.onTop(stepId), VESSEL.pot(pot.id), VESSEL.mould(mould), eachG * copies, false);
+/** What goes into each mould before its pours, or once all else is in. */
+function besidePours({ plan, book }: WeighBench, pots: readonly PotTarget[], now: MoundTarget['when']): void {
+  const place = (id: StepId): number => plan.steps.findIndex((s) => s.id === id);
+  const all = pots
+    .flatMap(({ pot, mounds }) => mounds.map((m) => ({ ...m, pot })))
+    .filter((m) => m.when === now)
+    .toSorted((a, b) => place(a.stepId) - place(b.stepId));
+  for (const { pot, stepId, mould, eachG, copies } of all)
+    book.move(ACT.onTop(stepId), VESSEL.pot(pot.id), VESSEL.mould(mould), eachG * copies, false);
 }
 
 /**
@@ -162,6 +164,8 @@ export function pourAll(
   };
   const scrapes = scrapesOf(plan);
   const deposits = depositsOf(plan);
+  for (const { pot, mounds } of pots) if (mounds.some((m) => m.when === 'first')) thickened(pot.id);
+  besidePours(bench, pots, 'first');
   for (const [nth, deposit] of deposits.entries()) {
     const { key, pour, pot, moulds } = deposit;
     const wantedG = amounts.get(key) ?? 0;
@@ -197,6 +201,6 @@ export function pourAll(
       book.move(ACT.top, from, to, massG - inHoleG, false);
     }
   }
-  heap(bench, pots);
+  besidePours(bench, pots, 'last');
   return poured;
 }

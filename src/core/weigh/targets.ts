@@ -31,12 +31,13 @@ export interface PourTarget {
   readonly freshG: Grams;
 }
 
-/** What is heaped of one pot on one kind of mould, at the scale's step. */
+/** What of one pot goes into one kind of mould beside its pours, at the scale's step. */
 export interface MoundTarget {
   readonly stepId: StepId;
   readonly mould: MouldId;
   readonly copies: number;
   readonly eachG: Grams;
+  readonly when: Mound['when'];
 }
 
 /** What one pot is to hold, at the scale's step: what is made for its pours, what it holds back, and what is mixed beyond. */
@@ -44,7 +45,7 @@ export interface PotTarget {
   readonly pot: Pot;
   readonly pours: readonly PourTarget[];
   readonly mounds: readonly MoundTarget[];
-  /** for the top, what is heaped on it among it */
+  /** for the top and, before that, for the hollows of a mat: what goes in beside the pours */
   readonly heldBackG: Grams;
   readonly overageG: Grams;
   readonly batterG: Grams;
@@ -110,7 +111,8 @@ function targetsWith(
     });
     const own = mounds
       .filter((m) => m.pot === pot.id)
-      .map(({ stepId, mould, copies, eachG }): MoundTarget => ({
+      .map(({ stepId, mould, copies, eachG, when }): MoundTarget => ({
+        when,
         stepId,
         mould,
         copies,

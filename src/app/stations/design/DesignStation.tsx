@@ -23,6 +23,7 @@ import { WirePanel } from './pattern/WirePanel.tsx';
 import { PourPanel } from './PourPanel.tsx';
 import { AddTop } from './top/AddTop.tsx';
 import { TopPanel } from './top/TopPanel.tsx';
+import { RidgesPanel } from './RidgesPanel.tsx';
 import { ScrapePanel } from './scrape/ScrapePanel.tsx';
 import { SlantAll } from './SlantAll.tsx';
 
@@ -41,6 +42,8 @@ function Chosen({ step, layer }: ChosenProps) {
       return <WirePanel key={step.id} wire={step} />;
     case 'scrape':
       return <ScrapePanel key={step.id} scrape={step} />;
+    case 'ridges':
+      return <RidgesPanel key={step.id} step={step} />;
     case 'top':
       return <TopPanel key={step.id} step={step} />;
     case 'mica':

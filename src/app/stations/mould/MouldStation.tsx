@@ -8,6 +8,7 @@ import { AnotherMould } from './AnotherMould.tsx';
 import { BatchMoulds } from './BatchMoulds.tsx';
 import { FillFields } from './FillFields.tsx';
 import { InsideThings } from './InsideThings.tsx';
+import { MatFields } from './MatFields.tsx';
 import { MadeFor } from './MadeFor.tsx';
 import { MouldVolume } from './MouldVolume.tsx';
 import { OwnMoulds } from './OwnMoulds.tsx';
@@ -68,6 +69,7 @@ export function MouldStation() {
         )}
       </Group>
       <InsideThings />
+      <MatFields />
       <FillFields />
       <MouldVolume />
       <OwnMoulds />

@@ -16,7 +16,7 @@ export const safety = ({ plan }: Computed, w: Weights): Draft[] => [
 /** One mould to lay out, with what stands in it. */
 function mouldOut({ use, geometry }: MouldFacts, name: string): Draft[] {
   const { mould, copies, id } = use;
-  const { divider, column } = mould;
+  const { divider, column, mat } = mould;
   const suffix = id === FIRST ? '' : `:${id}`;
   const drafts: Draft[] = [
     {
@@ -32,6 +32,12 @@ function mouldOut({ use, geometry }: MouldFacts, name: string): Draft[] {
       },
     },
   ];
+  if (mat)
+    drafts.push({
+      id: `lay-out:mat${suffix}`,
+      chapter: 'lay-out',
+      deed: { does: 'lay-mat', thicknessMm: mat.thicknessMm, reliefMm: mat.reliefMm },
+    });
   if (divider)
     drafts.push({
       id: `lay-out:divider${suffix}`,

@@ -34,7 +34,11 @@ function cutDeed({ plan, cut, use }: MouldFacts, mould: { readonly mould?: strin
 }
 
 export const cutting = ({ plan, moulds }: Computed): Draft[] => [
-  { id: 'unmould', chapter: 'cut', deed: { does: 'unmould' } },
+  {
+    id: 'unmould',
+    chapter: 'cut',
+    deed: { does: 'unmould', turnedOver: moulds.some((m) => m.use.mould.mat) },
+  },
   ...moulds.flatMap((m): Draft[] => {
     const mould = moulds.length > 1 ? { mould: mouldNames(plan).get(m.use.id) ?? '' } : {};
     const id = m.use.id === FIRST ? 'cut' : `cut:${m.use.id}`;

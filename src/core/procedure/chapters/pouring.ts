@@ -5,6 +5,7 @@ import { bareWalls } from '../../fill/bareWall.ts';
 import { batterIn } from '../../fill/batterIn.ts';
 import type { PouredLayer } from '../../fill/layers.ts';
 import { pouredHeights } from '../../fill/onWalls.ts';
+import { ridgesStep } from '../../fill/ridges.ts';
 import { jugOfScrapings } from '../../fill/scrapings.ts';
 import { transfersOf } from '../../ledger/ledger.ts';
 import type { PutUnder } from '../../mould/propped.ts';
@@ -18,7 +19,7 @@ import { pourNames } from '../../plan/deposits.ts';
 import { isAbout, mouldNames, mouldOfStep } from '../../plan/moulds.ts';
 import { layerUnder } from '../../plan/scrapes.ts';
 import { potsOf } from '../../plan/sources.ts';
-import type { MicaLine, Pour, Scrape, Step, Wait, Wire } from '../../plan/stepSchema.ts';
+import type { MicaLine, Pour, Ridges, Scrape, Step, Wait, Wire } from '../../plan/stepSchema.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import { clean } from '../../weigh/ingredients.ts';
@@ -405,6 +406,47 @@ function lining(going: Going, step: MicaLine): Draft[] {
   ];
 }
 
+/** The hollows of a mat are filled first, out of a jug that is made ready for it. */
+function fillingRidges(going: Going, step: Ridges): Draft[] {
+  const { computed, w } = going;
+  const pot = w.pots.find((p) => p.pot.id === step.pot);
+  const id = ACT.onTop(step.id);
+  const lines = linesOf(computed, w, id);
+  const matted = mouldsOf(going, step).filter((m) => m.use.mould.mat);
+  const [own] = matted;
+  if (!pot || !own?.use.mould.mat || lines.length === 0) return [];
+  return [
+    ...madeReady(going, pot),
+    ...thickened(computed, w, pot.pot, going.atTrace),
+    {
+      id,
+      chapter: 'pour',
+      step: step.id,
+      pot: step.pot,
+      deed: { does: 'fill-ridges', reliefMm: own.use.mould.mat.reliefMm },
+      lines: lines.map((l) => {
+        const into = matted.find((m) => VESSEL.mould(m.use.id) === l.to);
+        const name = into && inNamed(going, into.use.id);
+        const copies = into?.use.copies ?? 1;
+        return name === undefined && copies === 1
+          ? l
+          : {
+              ...l,
+              name: `Batter into ${copies > 1 ? `all ${copies}` : name}${copies > 1 && name !== undefined ? `: ${name}` : ''}`,
+            };
+      }),
+    },
+  ];
+}
+
+/** The steps of a plan; without a step for them, hollows are filled out of the jug that is poured first. */
+function withRidges({ plan, moulds }: Computed): readonly Step[] {
+  const without = moulds.find(
+    (m) => m.use.mould.mat && !plan.steps.some((s) => s.kind === 'ridges' && isAbout(m.use, s)),
+  );
+  return without ? [ridgesStep(without.plan), ...plan.steps] : plan.steps;
+}
+
 /** Every wait, tilt, stroke and pour in order, into whichever mould it is. */
 export function pouring(computed: Computed, w: Weights): Draft[] {
   const going: Going = {
@@ -417,7 +459,7 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
     inMouldG: new Map(),
     ofG: new Map(computed.moulds.map((m) => [m.use.id, clean(batterIn(m))])),
   };
-  return computed.plan.steps.flatMap((step): Draft[] => {
+  return withRidges(computed).flatMap((step): Draft[] => {
     switch (step.kind) {
       case 'wait':
         return [waiting(going, step)];
@@ -435,6 +477,8 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
         return lining(going, step);
       case 'pull':
         return pulling(going, step);
+      case 'ridges':
+        return fillingRidges(going, step);
       case 'top':
       case 'finish':
         return [];

@@ -2,10 +2,12 @@ import type { Computed } from '../../computed/compute.ts';
 import { mouldNames } from '../../plan/moulds.ts';
 import { potNamed, pouredPots } from '../../plan/sources.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
-import type { Weights } from '../../weigh/weights.ts';
+import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Draft, Line } from '../act.ts';
 import { linesOf } from '../lines.ts';
+import { waitsForJug, weighOut } from './oneBatch.ts';
 import { combine } from './portions.ts';
+import { thickened } from './stirring.ts';
 
 /** A line of the top, by its pot, and by its mould where there are several. */
 export function topLine({ plan, moulds }: Computed, line: Line): Line {
@@ -24,8 +26,17 @@ export function topping(computed: Computed, w: Weights): Draft[] {
   const lines = linesOf(computed, w, ACT.top);
   const pulled = plan.steps.some((s) => s.kind === 'pull');
   const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
-  const poured = pouredPots(plan);
-  const unpoured = jugByJug ? held.filter((p) => !poured.has(p.pot.id)) : [];
+  const filled = plan.steps.flatMap((s) => (s.kind === 'ridges' ? [s.pot] : []));
+  const poured = new Set([...pouredPots(plan), ...filled]);
+  const unpoured = held.filter((p) => !poured.has(p.pot.id));
+  const madeReady = (p: PotWeight): readonly Draft[] => [
+    ...(jugByJug
+      ? combine(computed, p.pot, w)
+      : plan.divide.kind === 'after-emulsion' && waitsForJug(plan, p.pot)
+        ? [weighOut(computed, w, p)]
+        : []),
+    ...thickened(computed, w, p.pot, new Set()),
+  ];
   const spread: Draft = {
     id: ACT.top,
     chapter: 'top',
@@ -33,7 +44,7 @@ export function topping(computed: Computed, w: Weights): Draft[] {
     lines: lines.map((l) => topLine(computed, l)),
   };
   return [
-    ...unpoured.flatMap((p) => combine(computed, p.pot, w).map((d) => ({ ...d, chapter: 'top' as const }))),
+    ...unpoured.flatMap((p) => madeReady(p).map((d) => ({ ...d, chapter: 'top' as const }))),
     ...(lines.length > 0 ? [spread] : []),
   ];
 }

@@ -4,6 +4,7 @@ export const beforeWords: WordsFor<
   | 'protect'
   | 'read-data-sheets'
   | 'lay-out-mould'
+  | 'lay-mat'
   | 'set-divider'
   | 'stand-column'
   | 'lay-out-jugs'
@@ -20,6 +21,9 @@ export const beforeWords: WordsFor<
   }),
   'lay-out-mould': ({ name, copies, lined, wideMm, highMm }, { length }) => ({
     text: `${copies > 1 ? `${copies} moulds` : 'Mould'}: ${name}${lined ? ', lined' : ''}, ${length(wideMm)} wide and ${length(highMm)} high inside.`,
+  }),
+  'lay-mat': ({ thicknessMm, reliefMm }, { length }) => ({
+    text: `Texture mat on the floor, its relief up: ${length(thicknessMm)} thick, hollows ${length(reliefMm)} deep, tight to the walls so that nothing runs under it. What is poured first is the top of the bars.`,
   }),
   'set-divider': ({ walls, runs }) => ({
     text: `Divider in: ${walls} ${runs} ${walls === 1 ? 'wall' : 'walls'}, tight to the floor.`,

@@ -41,8 +41,8 @@ function cutting(deed: Cutting, { length }: Saying): string {
 
 export const endingWords: WordsFor<'finish' | 'unmould' | 'press-out' | 'cut'> = {
   finish: ({ what }) => FINISH[what],
-  unmould: () => ({
-    text: 'Unmould after 18 to 48 h, when it is firm enough not to dent.',
+  unmould: ({ turnedOver }) => ({
+    text: `Unmould after 18 to 48 h, when it is firm enough not to dent.${turnedOver ? ' Turn it over: what lay on the mat is its top. Peel the mat off slowly, along its hollows.' : ''}`,
     caution: 'Gloves stay on: fresh soap is still caustic.',
   }),
   'press-out': ({ bars, mould }) => ({

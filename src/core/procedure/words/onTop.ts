@@ -28,7 +28,15 @@ const onBars = (rows: number, perBar: number): string =>
 
 /** Everything on top of the loaf. */
 export const onTopWords: WordsFor<
-  'mound' | 'dents' | 'begin-second' | 'fill-bags' | 'pipe' | 'press-pieces' | 'stand-straws' | 'strew-salt'
+  | 'mound'
+  | 'dents'
+  | 'begin-second'
+  | 'fill-bags'
+  | 'pipe'
+  | 'press-pieces'
+  | 'stand-straws'
+  | 'strew-salt'
+  | 'fill-ridges'
 > = {
   mound: ({ runs, offMm, wideMm, heightMm, copies, mould }, say) => ({
     text: inMould(
@@ -67,6 +75,9 @@ export const onTopWords: WordsFor<
       mould,
       `Stand ${plural(all, 'straw')} ${say.length(acrossMm)} thick in the top, ${onBars(rows, perBar)}, ${say.length(deepMm)} deep, clear of the cuts. They are taken out before a bar is used: say so on its label.`,
     ),
+  }),
+  'fill-ridges': ({ reliefMm }, say) => ({
+    text: `Fill the hollows of the mat with ${say.pot}: they are ${say.length(reliefMm)} deep. Draw it off level with a flat scraper; a thin coat in a hollow that stays empty is a hole in the top of the bar.`,
   }),
   'strew-salt': ({ massG, mould }, say) => ({
     text: inMould(

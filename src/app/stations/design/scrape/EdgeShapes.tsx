@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import { partAt, type Edge } from '../../../../core/flow/edge.ts';
-import { REPEATED_EDGES, type RepeatedEdge } from '../../../../core/plan/scrapeSchema.ts';
+import { REPEATED_EDGES } from '../../../../core/flow/edge.ts';
+import { type RepeatedEdge } from '../../../../core/plan/scrapeSchema.ts';
 
 export const EDGE_NAMES: Readonly<Record<RepeatedEdge | 'drawn', string>> = {
   waves: 'waves',

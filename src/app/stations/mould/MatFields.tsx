@@ -1,0 +1,90 @@
+import { REPEATED_EDGES } from '../../../core/flow/edge.ts';
+import { FIRST_MAT, setMat } from '../../../core/edit/mat.ts';
+import { ridgesStep } from '../../../core/fill/ridges.ts';
+import type { Mat } from '../../../core/mould/schema.ts';
+import { potNamed } from '../../../core/plan/sources.ts';
+import { Choice } from '../../parts/Choice.tsx';
+import { Picker } from '../../parts/Picker.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { LengthField } from '../../parts/quantities.tsx';
+import { useBench } from '../../parts/usePlan.ts';
+import type { Gesture } from '../../../store/gesture.ts';
+
+const SHAPES: Readonly<Record<Mat['shape'], string>> = {
+  waves: 'waves',
+  teeth: 'teeth',
+  grooves: 'round grooves',
+  ridges: 'round ridges',
+  notches: 'square notches',
+};
+
+/** A texture mat on the floor: the loaf is made upside down. */
+export function MatFields() {
+  const { plan, computed, edit, show } = useBench();
+  const { mat, shape } = plan.mould;
+  const round = shape.kind === 'half-round' || (shape.kind === 'tube' && shape.stands === 'lying');
+  const put = (change: Partial<Mat>, gesture?: Gesture) =>
+    edit((p) => (p.mould.mat ? setMat(p, { ...p.mould.mat, ...change }) : p), gesture);
+  const ridges = computed.tops.find((t) => t.step.kind === 'ridges');
+  const pot = potNamed(plan, ridgesStep(plan).pot);
+  if (round && !mat) return null;
+  return (
+    <Group
+      title="Texture mat, made upside down"
+      aside={
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => edit((p) => setMat(p, mat ? undefined : FIRST_MAT))}
+        >
+          {mat ? 'Take it out' : 'Lay one in'}
+        </button>
+      }
+    >
+      {mat ? (
+        <>
+          <div className="grid grid-cols-2 items-end gap-3">
+            <LengthField
+              label="Thick, with its relief"
+              value={mat.thicknessMm}
+              onValue={(thicknessMm, g) => put({ thicknessMm }, g)}
+            />
+            <LengthField
+              label="Hollows deep"
+              value={mat.reliefMm}
+              onValue={(reliefMm, g) => put({ reliefMm }, g)}
+            />
+            <Picker
+              label="Relief of"
+              value={mat.shape}
+              options={REPEATED_EDGES.map((s) => ({ value: s, label: SHAPES[s] }))}
+              onPick={(next) => put({ shape: next })}
+            />
+            <LengthField
+              label="From hollow to hollow"
+              value={mat.pitchMm}
+              onValue={(pitchMm, g) => put({ pitchMm }, g)}
+            />
+          </div>
+          <Choice
+            legend="They run"
+            hideLegend
+            value={mat.runs}
+            options={[
+              { value: 'lengthwise', label: 'along the loaf' },
+              { value: 'crosswise', label: 'across it' },
+            ]}
+            onChoose={(runs) => put({ runs })}
+          />
+          <p className="text-sm">
+            Heights are above its flat. {ridges && <b>Its hollows take {show.mass(ridges.massG)}</b>}
+            {ridges && pot && ` of pot ${pot.letter}, ${pot.name}: the ridges of the bars.`} What is poured
+            first is the top, what is poured last the base: bars are drawn as they stand.
+          </p>
+        </>
+      ) : (
+        <p className="quiet text-sm">None: the loaf stands as it is poured.</p>
+      )}
+    </Group>
+  );
+}

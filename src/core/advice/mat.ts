@@ -1,0 +1,87 @@
+import { fillRidgesFrom } from '../edit/mat.ts';
+import { removeStep } from '../edit/pours.ts';
+import { updatePot } from '../edit/pots.ts';
+import { ridgesStep } from '../fill/ridges.ts';
+import { poursOfOmbre } from '../ombre/runs.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { isFrom, potNamed } from '../plan/sources.ts';
+import { stagePhrase } from '../setting/stage.ts';
+import { formatLength } from '../units/format.ts';
+import type { Facts } from './facts.ts';
+import type { Warning } from './warning.ts';
+
+/** Batter this thick still runs into hollows. Common practice, no source. */
+const RUNS_IN = 1.5;
+
+/** What there is to say of soap that is poured on a mat, and stands on its top. */
+export function matWarnings(facts: Facts): Warning[] {
+  const { plan } = facts;
+  const { mat } = plan.mould;
+  if (!mat) return [];
+  const step = ridgesStep(plan);
+  const pot = potNamed(plan, step.pot);
+  const about = { station: 'design', step: step.id } as const;
+  const say = (mm: number): string => formatLength(mm, plan.units.length);
+  const graded = plan.ombres.find((o) => pot && poursOfOmbre(plan, o.id).some((p) => isFrom(p, pot.id)));
+  const plain = plan.pots.filter(
+    (p) => !plan.ombres.some((o) => poursOfOmbre(plan, o.id).some((q) => isFrom(q, p.id))),
+  );
+  const ofOmbre: Warning[] =
+    pot && graded
+      ? [
+          {
+            ...about,
+            code: 'ridges-of-ombre',
+            level: 'refuse',
+            message: `Pot ${pot.letter} has its colour pass by pass: there is none in its jug when the hollows of the mat are filled. Fill them out of a pot of their own.`,
+            remedies: plain.slice(0, 2).map((p) => ({
+              label: `Out of pot ${p.letter}`,
+              apply: (q: Plan) => fillRidgesFrom(q, step.id, p.id),
+            })),
+          },
+        ]
+      : [];
+  const thick: Warning[] =
+    pot && pot.stage > RUNS_IN
+      ? [
+          {
+            ...about,
+            code: 'ridges-thick',
+            level: 'warn',
+            message: `Hollows ${say(mat.reliefMm)} deep fill with batter that is ${stagePhrase(RUNS_IN)} at most; pot ${pot.letter} is to be ${stagePhrase(pot.stage)}, and bridges them: the top has holes.`,
+            remedies: [
+              {
+                label: `Pot ${pot.letter} when it is ${stagePhrase(1)}`,
+                apply: (p) => updatePot(p, pot.id, { stage: 1 }),
+              },
+            ],
+          },
+        ]
+      : [];
+  const squashed = plan.steps.flatMap((s): Warning[] =>
+    s.kind === 'top'
+      ? [
+          {
+            station: 'design',
+            step: s.id,
+            code: 'top-on-base',
+            level: 'refuse',
+            message:
+              'The loaf stands on its top: what is poured last is its base, and what is put on it would be squashed.',
+            remedies: [{ label: 'Leave it out', apply: (p) => removeStep(p, s.id) }],
+          },
+        ]
+      : [],
+  );
+  const rough: Warning[] = facts.stack.layers.at(-1)?.rough
+    ? [
+        {
+          ...about,
+          code: 'base-rough',
+          level: 'warn',
+          message: 'What is poured last is the base that the bars stand on, and it is left rough: level it.',
+        },
+      ]
+    : [];
+  return [...ofOmbre, ...thick, ...squashed, ...rough];
+}

@@ -1,0 +1,135 @@
+import { expect } from 'chai';
+import { sharp } from './support/pictures.ts';
+import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
+
+describe('tops in the browser', () => {
+  const at = studio();
+
+  it('a mound, to one side, out of a pot: seen, weighed and undone', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-slate-beds/design');
+    const batter = async (): Promise<number> =>
+      Number(
+        (await page.locator('header').getByText('batter', { exact: true }).locator('..').innerText()).replace(
+          /[^0-9.]/g,
+          '',
+        ),
+      );
+    const before = await batter();
+    await page.getByLabel('Put on top', { exact: true }).selectOption({ value: 'mound' });
+    await page.getByRole('heading', { name: 'Mound' }).waitFor();
+    await typeIn(page, 'High', '20');
+    await typeIn(page, 'Right of the middle', '15');
+    await sharp(page);
+    const onOne = page.getByText('On one mould').locator('..').locator('dd');
+    const massG = Number((await onOne.innerText()).replace(/[^0-9.]/g, ''));
+    expect(massG).to.be.above(100);
+    // what is heaped is made with the rest, and three in a hundred of it for jugs
+    expect(await batter()).to.be.closeTo(before + massG, 0.06 * massG + 3);
+    await page.getByText(/The mound would be heaped on batter that is/).waitFor();
+    await page.getByRole('button', { name: 'Wait until it is thick' }).click();
+    await page.getByText(/The mound would be heaped/).waitFor({ state: 'detached' });
+    await typeIn(page, 'Right of the middle', '400');
+    await page.getByText(/the ridge of the mound is 400 mm off the middle/i).waitFor();
+    await page.getByRole('button', { name: 'Along the middle' }).click();
+    expect(await fieldValue(page, 'Right of the middle')).to.equal('0 mm');
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByText(/Heap pot [A-Z], .* on top by the spoon: a mound 20 mm high/).waitFor();
+  });
+
+  it('piping from a second batch: rows, cuts, its recipe, its bags, the sheet, the bars', async () => {
+    const page = at.page();
+    await page.goto(`${at.url()}/new`);
+    await page.getByRole('button', { name: 'Straight layers' }).click();
+    await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
+    await page.getByLabel('Put on top', { exact: true }).selectOption({ value: 'piping' });
+    await page.getByRole('heading', { name: 'Piping' }).waitFor();
+    // too many for a bar, and one press
+    await typeIn(page, 'Dollops to a bar', '3');
+    await page.getByText(/3 dollops of row 1 of .* they lie on its cuts/).waitFor();
+    await page.getByRole('button', { name: /^Row 1: 1 to a bar/ }).click();
+    await page.getByText(/they lie on its cuts/).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Row', exact: true }).click();
+    await page.getByRole('listitem', { name: 'Row 2' }).getByText('a continuous row').click();
+    await page.getByRole('button', { name: 'Side by side' }).click();
+    await saved(page);
+    // not a figure that it cannot have is taken
+    await typeIn(page, 'Dollops to a bar', '99');
+    await page.getByText('99 on a bar is outside 1 to 24').waitFor();
+    await page.getByRole('textbox', { name: 'Dollops to a bar' }).press('Escape');
+    expect(await seriousFaults(page)).to.deep.equal([]);
+    // the recipe of its own
+    await page.getByRole('link', { name: 'recipe and weights' }).click();
+    await page.getByRole('heading', { name: 'Batter', exact: true }).waitFor();
+    await page.getByText('Piped on the soap').waitFor();
+    await typeIn(page, 'Beyond what is piped', '30');
+    await typeIn(page, 'Superfat', '8');
+    expect(await seriousFaults(page)).to.deep.equal([]);
+    await page.getByText('for the loaf', { exact: true }).click();
+    expect(await fieldValue(page, 'Superfat')).to.equal('5 %');
+    await page.getByText('for piping', { exact: true }).click();
+    expect(await fieldValue(page, 'Superfat')).to.equal('8 %');
+    // a bag more
+    await page.getByRole('link', { name: /Colour\b.*bag/ }).click();
+    await page.getByRole('button', { name: 'Pot', exact: true }).click();
+    await page.getByRole('listitem', { name: 'Pot E' }).waitFor();
+    await typeIn(page, 'Name', 'Foam');
+    await page.getByRole('link', { name: /Colour.*3 pots, 2 bags/ }).waitFor();
+    await page.getByText('for the loaf', { exact: true }).click();
+    await page.getByRole('listitem', { name: 'Pot A' }).waitFor();
+    expect(await page.getByRole('listitem', { name: 'Pot E' }).count()).to.equal(0);
+    // the sheet
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    const apart = page.getByRole('region', { name: 'The batch for piping' });
+    await apart.getByText(/make the batch for piping: .* superfat/).waitFor();
+    await apart.getByText('Fresh lye again: goggles and gloves on, room aired.').waitFor();
+    await apart.getByText(/Fill the bags: D, foam/).waitFor();
+    await page.getByText(/Pipe row 1, bag D: 1 dollop to a bar, \d+ in all/).waitFor();
+    // the bars, and the loaf turning
+    await page.getByRole('button', { name: 'Bars', exact: true }).click();
+    await sharp(page);
+    await page.getByRole('button', { name: 'Loaf', exact: true }).click();
+    expect(await sharp(page)).to.be.above(8);
+  });
+
+  it('dents, pieces, straws, salt and a stick for the top alone', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-cotton-grass/design');
+    const put = async (value: string, name: string): Promise<void> => {
+      await page.getByLabel('Put on top', { exact: true }).selectOption({ value });
+      await page.getByRole('heading', { name }).waitFor();
+    };
+    await put('dents', 'Spoon dents');
+    await typeIn(page, 'Deep', '70');
+    await page.getByText(/40/).first().waitFor();
+    await typeIn(page, 'Deep', '6');
+    await typeIn(page, 'Along each bar', '2');
+    await page.getByText(/2 dents of .* they lie on its cuts/).waitFor();
+    await page.getByRole('button', { name: '1 to a bar' }).click();
+    await put('pieces', 'Pieces');
+    await typeIn(page, 'Called', 'Lapwing');
+    await typeIn(page, 'Each weighs', '2');
+    await page.getByText('Pieces to have ready').waitFor();
+    await put('straws', 'Straws');
+    await typeIn(page, 'Deep', '90');
+    await page.getByText(/Straws go 90 mm deep, and the soap is 60.7 mm deep/).waitFor();
+    await page.getByRole('button', { name: /^55.5 mm deep/ }).click();
+    await put('salt', 'Salt');
+    await page.getByText(/A wire that goes in through the top drags salt/).waitFor();
+    await page.getByRole('button', { name: 'Cut on its side' }).click();
+    await page.getByText(/A wire that goes in through the top/).waitFor({ state: 'detached' });
+    await page.getByLabel('Draw the stick through the top alone').selectOption({ label: 'Spiral' });
+    await page.getByRole('heading', { name: 'Spiral' }).waitFor();
+    expect(await fieldValue(page, 'How deep')).to.equal('6 mm');
+    await typeIn(page, 'How deep', '12');
+    await page.getByText(/Meant for the top, the stick goes 12 mm deep: below 6 mm/).waitFor();
+    await page.getByRole('button', { name: '6 mm deep' }).click();
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page
+      .getByText(/Press 8 of lapwing into the top, 1 to a bar, clear of the cuts \(16(.0+)? g in all\)/)
+      .waitFor();
+    await page.getByText(/They are taken out before a bar is used/).waitFor();
+    await page.getByText(/of coarse salt over the top/).waitFor();
+    await page.getByText(/Press dents into the top with the back of a spoon/).waitFor();
+  });
+});

@@ -132,4 +132,52 @@ describe('tops in the browser', () => {
     await page.getByText(/of coarse salt over the top/).waitFor();
     await page.getByText(/Press dents into the top with the back of a spoon/).waitFor();
   });
+
+  it('made upside down: the mat, its hollows, the loaf turned over and the bars as they stand', async () => {
+    const page = at.page();
+    await page.goto(`${at.url()}/new`);
+    await page.getByRole('button', { name: 'Made upside down' }).click();
+    await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
+    await page.getByRole('button', { name: 'The hollows of the mat are filled' }).click();
+    await page.getByRole('heading', { name: 'Its hollows are filled' }).waitFor();
+    const massOf = async (): Promise<number> =>
+      Number(
+        (await page.getByText('In one mould').locator('..').locator('dd').innerText()).replace(
+          /[^0-9.]/g,
+          '',
+        ),
+      );
+    const before = await massOf();
+    await page.getByLabel('Filled out of').selectOption({ label: 'pot A, Chalk' });
+    await page
+      .getByRole('link', { name: /^.*Mould\b/ })
+      .first()
+      .click();
+    await typeIn(page, 'Hollows deep', '4');
+    await page.getByText(/Its hollows take .* g/).waitFor();
+    await typeIn(page, 'Hollows deep', '9');
+    await page.getByText('a relief of 9 mm does not go into a mat 4 mm thick').waitFor();
+    await page.getByRole('textbox', { name: 'Hollows deep' }).press('Escape');
+    expect(await seriousFaults(page)).to.deep.equal([]);
+    await page.getByRole('link', { name: /Design\b/ }).click();
+    expect(await massOf()).to.be.closeTo(2 * before, 2);
+    await page.getByRole('button', { name: 'Loaf', exact: true }).click();
+    await page.getByText('turned over, as it stands').waitFor();
+    await sharp(page);
+    await page.getByRole('button', { name: 'Bars', exact: true }).click();
+    await sharp(page);
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByText(/Texture mat on the floor, its relief up/).waitFor();
+    await page.getByText(/Fill the hollows of the mat with pot A, Chalk: they are 4 mm deep/).waitFor();
+    await page.getByText(/Turn it over: what lay on the mat is its top/).waitFor();
+    await page
+      .getByRole('link', { name: /Mould\b/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'Take it out' }).last().click();
+    await page.getByText('None: the loaf stands as it is poured.').waitFor();
+    await page
+      .getByRole('button', { name: 'The hollows of the mat are filled' })
+      .waitFor({ state: 'detached' });
+  });
 });

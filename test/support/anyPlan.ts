@@ -2,6 +2,7 @@ import { potsByPour } from '../../src/core/plan/sources.ts';
 import fc from 'fast-check';
 import { MOMENTS, type Dose, type Moment } from '../../src/core/batter/schema.ts';
 import { addMould, ownDesign, setCopies, sizeBatch, takesRest } from '../../src/core/edit/moulds.ts';
+import { onMat } from '../../src/core/edit/mat.ts';
 import { addPot } from '../../src/core/edit/pots.ts';
 import { addTop, setTop } from '../../src/core/edit/tops.ts';
 import type { TopWay } from '../../src/core/plan/topSchema.ts';
@@ -58,8 +59,9 @@ const scraped = (plan: Plan, to: 'spare' | 'pot' | 'next'): Plan => ({
 });
 
 /** A plan with batter heaped on top, or piped. */
-function withTop(plan: Plan, top: 'none' | 'first' | 'last' | 'unpoured' | 'piping'): Plan {
+function withTop(plan: Plan, top: 'none' | 'first' | 'last' | 'unpoured' | 'piping' | 'mat'): Plan {
   if (top === 'none') return plan;
+  if (top === 'mat') return onMat(plan);
   if (top === 'piping') return addTop(plan, 'piping').plan;
   const ready = top === 'unpoured' ? addPot(plan) : { plan, potId: undefined };
   const { plan: next, stepId } = addTop(ready.plan, 'mound');
@@ -94,6 +96,7 @@ const anyBatch = fc
       'last',
       'unpoured',
       'piping',
+      'mat',
     ),
   })
   .map((a): Plan => {

@@ -72,7 +72,7 @@ const VIEWS: readonly View[] = [
   { name: 'colorants', path: '/colorants' },
   { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day' },
   { name: 'tilted', path: '/plan/demo-copper-weir/design', press: [/^Pour 4:/, /Show it at/] },
-  { name: 'scraper', path: '/plan/demo-peat-furrows/design', press: [/^The layer is scraped/] },
+  { name: 'tops', path: '/plan/demo-cotton-grass/design', press: [/^Piping:/, /^Loaf$/] },
   { name: 'bars', path: '/plan/demo-basalt-columns/cut', press: [/^Loaf$/] },
   { name: 'cut', path: '/plan/demo-basalt-columns/cut' },
   { name: 'moulds', path: '/plan/demo-slate-beds/mould', first: sixCavities },

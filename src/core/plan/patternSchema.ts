@@ -40,7 +40,12 @@ const placeSchema = v.variant('at', [
     spoonTurns: v.pipe(v.number(), v.minValue(0.5, spoonOf), v.maxValue(12, spoonOf)),
   }),
   /** side by side in one jug, poured level in wiggles so far apart */
-  v.strictObject({ at: v.literal('split-jug'), wiggleMm: lengthMm(8, 200) }),
+  v.strictObject({
+    at: v.literal('split-jug'),
+    wiggleMm: lengthMm(8, 200),
+    /** a thin line between the wiggles, out of a jug of its own: so much of the pour */
+    accent: v.optional(v.strictObject({ pot: potId, percent: percent(1, 40) })),
+  }),
   /** streams let fall in places, each pot in turn */
   v.strictObject({
     at: v.literal('drops'),

@@ -7,10 +7,18 @@ import type { Pour, Step } from './stepSchema.ts';
  * The pots that a pour comes from, in the order they leave their jugs. Only this file reads a pour's pot, and only it sets one:
  * a way of pouring that draws on several pots begins here.
  */
-export const potsOf = (pour: Pour): readonly [PotId, ...PotId[]] => [
-  pour.pot,
-  ...new Set(pour.pattern?.then.filter((p) => p !== pour.pot)),
-];
+export function potsOf(pour: Pour): readonly [PotId, ...PotId[]] {
+  const others = new Set(pour.pattern?.then);
+  const accent = accentOf(pour);
+  if (accent) others.add(accent.pot);
+  others.delete(pour.pot);
+  return [pour.pot, ...others];
+}
+
+/** The thin line between the wiggles of a split jug. */
+function accentOf({ pattern }: Pour): Extract<Place, { at: 'split-jug' }>['accent'] {
+  return pattern?.place.at === 'split-jug' ? pattern.place.accent : undefined;
+}
 
 /** The pots of one round of a pour, in order: one can come again. */
 export const roundOf = (pour: Pour): readonly [PotId, ...PotId[]] => [
@@ -18,10 +26,17 @@ export const roundOf = (pour: Pour): readonly [PotId, ...PotId[]] => [
   ...(pour.pattern?.then ?? []),
 ];
 
-/** What of a pour comes from each of its pots, by volume: every place in a round takes as much. */
+/** What of a pour comes from each of its pots, by volume: every place in a round takes as much of what a thin line between leaves. */
 export function sharesOf(pour: Pour): ReadonlyMap<PotId, number> {
   const round = roundOf(pour);
-  return new Map(potsOf(pour).map((pot) => [pot, round.filter((p) => p === pot).length / round.length]));
+  const accent = accentOf(pour);
+  const thin = (accent?.percent ?? 0) / 100;
+  return new Map(
+    potsOf(pour).map((pot) => [
+      pot,
+      (1 - thin) * (round.filter((p) => p === pot).length / round.length) + (pot === accent?.pot ? thin : 0),
+    ]),
+  );
 }
 
 /** What a pour takes of one pot, by its name: the pour's own where it takes of one alone. */

@@ -49,7 +49,10 @@ export function placeText(place: Place, say: Pick<Saying, 'length'>): string {
 
 /** What rounds there are, before they are listed. */
 export function roundsText({ rounds, place, fallMm }: PatternDeed, say: Saying): string {
-  const order = rounds[0]?.turns.map((t) => t.letter).join(', ') ?? '';
+  const letters = rounds[0]?.turns.map((t) => t.letter) ?? [];
+  if (place.at === 'split-jug' && place.accent && letters.length > 1)
+    return `${letters.slice(0, -1).join(', ')}, from ${say.length(fallMm)} high, ${placeText(place, say)}, and ${letters.at(-1) ?? ''} out of a jug of its own in a thin line between them`;
+  const order = letters.join(', ');
   const how = `from ${say.length(fallMm)} high, ${placeText(place, say)}`;
   return rounds.length === 1 ? `${order}, ${how}` : `${rounds.length} rounds of ${order}, ${how}`;
 }

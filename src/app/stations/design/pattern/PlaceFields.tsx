@@ -8,6 +8,7 @@ import type { Gesture } from '../../../../store/gesture.ts';
 import { Choice } from '../../../parts/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField, PercentField } from '../../../parts/quantities.tsx';
+import { SplitJugFields } from './SplitJugFields.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 
 const CORNER_WORDS: Readonly<Record<Corner, string>> = {
@@ -140,13 +141,7 @@ export function PlaceFields({ pour, place }: { readonly pour: Pour; readonly pla
           onValue={(spoonTurns, g) => put({ ...place, spoonTurns }, g)}
         />
       )}
-      {place.at === 'split-jug' && (
-        <LengthField
-          label="From wiggle to wiggle"
-          value={place.wiggleMm}
-          onValue={(wiggleMm, g) => put({ ...place, wiggleMm }, g)}
-        />
-      )}
+      {place.at === 'split-jug' && <SplitJugFields pour={pour} place={place} put={put} />}
       {place.at === 'close-lines' && (
         <div className="grid grid-cols-[1fr_auto] items-end gap-2">
           <RunsChoice runs={place.runs} onChoose={(runs) => put({ ...place, runs })} />

@@ -1,0 +1,62 @@
+import { roundOf } from '../../../../core/plan/sources.ts';
+import type { Place } from '../../../../core/plan/patternSchema.ts';
+import type { Pour } from '../../../../core/plan/stepSchema.ts';
+import type { Fault } from '../../../../core/result/result.ts';
+import type { Gesture } from '../../../../store/gesture.ts';
+import { Picker } from '../../../parts/Picker.tsx';
+import { LengthField, PercentField } from '../../../parts/quantities.tsx';
+import { useBench } from '../../../parts/usePlan.ts';
+
+type SplitJug = Extract<Place, { at: 'split-jug' }>;
+
+interface SplitJugProps {
+  readonly pour: Pour;
+  readonly place: SplitJug;
+  readonly put: (place: Place, gesture?: Gesture) => Fault | undefined;
+}
+
+const NONE = '';
+
+/** So much of the pour a thin line begins as. */
+const THIN_PERCENT = 8;
+
+/** How close the wiggles are, and the thin line between them. */
+export function SplitJugFields({ pour, place, put }: SplitJugProps) {
+  const { plan } = useBench();
+  const round = roundOf(pour);
+  const { accent } = place;
+  const pick = (pot: string): void => {
+    const { accent: _was, ...bare } = place;
+    put(pot === NONE ? bare : { ...bare, accent: { pot, percent: accent?.percent ?? THIN_PERCENT } });
+  };
+  return (
+    <>
+      <LengthField
+        label="From wiggle to wiggle"
+        value={place.wiggleMm}
+        onValue={(wiggleMm, g) => put({ ...place, wiggleMm }, g)}
+      />
+      <div className="grid grid-cols-[1fr_auto] items-end gap-2">
+        <Picker
+          label="A thin line between them, of"
+          value={accent?.pot ?? NONE}
+          options={[
+            { value: NONE, label: 'none' },
+            ...plan.pots
+              .filter((p) => !round.includes(p.id))
+              .map((p) => ({ value: p.id, label: `pot ${p.letter}, ${p.name}` })),
+          ]}
+          onPick={pick}
+        />
+        {accent && (
+          <PercentField
+            label="Of the pour"
+            className="w-24"
+            value={accent.percent}
+            onValue={(percent, g) => put({ ...place, accent: { ...accent, percent } }, g)}
+          />
+        )}
+      </div>
+    </>
+  );
+}

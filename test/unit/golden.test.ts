@@ -35,6 +35,8 @@ const LOOKED_AT: readonly BeginningId[] = [
   'in-the-pot',
   'wire',
   'sculpted',
+  'piped',
+  'upside-down',
 ];
 
 const planOf = (id: BeginningId): Plan => {

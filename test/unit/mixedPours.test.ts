@@ -98,6 +98,33 @@ describe('colours out of one jug', () => {
     ).to.not.include('overmixed');
   });
 
+  it('a thin line of another jug lies between the wiggles, as much of it as is said', () => {
+    const place: Place = { at: 'split-jug', wiggleMm: 26, accent: { pot: 'p3', percent: 10 } };
+    const plan = mixed(SHAPES[0]!, place);
+    const thin: Plan = {
+      ...plan,
+      steps: plan.steps.map((s) =>
+        s.kind === 'pour' && s.pattern ? { ...s, pattern: { ...s.pattern, then: ['p2'] } } : s,
+      ),
+    };
+    expectConserved(thin, 0.01, 'with a thin line');
+    const layer = firstOf(thin).stack.layers.find((l) => l.pour.pattern)!;
+    expect(layer.parts.map((p) => [p.pot.id, p.share])).to.deep.equal([
+      ['p1', 0.45],
+      ['p2', 0.45],
+      ['p3', 0.1],
+    ]);
+    // across the top the colours come in turn: A, B, the line, A, B, the line
+    const { band, pours, width } = rasterise(topFace(firstOf(thin)), 240, 240, readyFrom(newShelf()), 1);
+    const row = [...band.slice(120 * width, 121 * width)].flatMap((b) => (b > 0 ? [pours[b - 1]!] : []));
+    const order = row
+      .filter((k, i) => k !== row[i - 1])
+      .map((k) => layer.parts.findIndex((p) => p.key === k));
+    for (const [i, part] of order.entries()) if (i > 0) expect(part).to.equal((order[i - 1]! + 1) % 3);
+    const sheet = JSON.stringify(sheetJson(computePlan(thin)));
+    expect(sheet).to.include('and C out of a jug of its own in a thin line between them');
+  });
+
   it('go into the jug once each, with all of their parts: half of the first, a quarter of each accent', () => {
     const plan = mixed(SHAPES[0]!, PLACES[0]!);
     const step = plan.steps.find((s): s is Pour => s.kind === 'pour' && s.pattern !== undefined)!;

@@ -3,7 +3,7 @@ import { mouldGeometry } from '../mould/geometry.ts';
 import type { Mould } from '../mould/schema.ts';
 import { tiltHolds } from '../mould/spill.ts';
 import { holeMassG } from '../pattern/hole.ts';
-import type { Place } from '../plan/patternSchema.ts';
+import { THIN_PERCENT, type Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
@@ -94,8 +94,11 @@ export function pushedAside(id: PushedAside, layers: Plan): Plan {
       return ofRound(made, stepId, [...lines.map(() => first.id), ...lines], 1, 1, 8);
     }
     case 'split-jug': {
-      const { plan: made, stepId } = addPattern(plan, firstPlace(id));
-      return ofRound(made, stepId, [first.id, ...lines], 1, 1, 20);
+      // of three colours and more the last is a thin line between the wiggles
+      const accent = lines.length > 1 ? lines.at(-1) : undefined;
+      const place = accent === undefined ? firstPlace(id) : withAccent(accent);
+      const { plan: made, stepId } = addPattern(plan, place);
+      return ofRound(made, stepId, [first.id, ...lines.filter((p) => p !== accent)], 1, 1, 20);
     }
     case 'pointed':
       return pointed({ ...plan, pots: plan.pots.map((p) => ({ ...p, stage: POINTED_STAGE })) }, lines);
@@ -109,6 +112,11 @@ export function pushedAside(id: PushedAside, layers: Plan): Plan {
     }
   }
 }
+
+const withAccent = (pot: PotId): Place => ({
+  ...(firstPlace('split-jug') as Extract<Place, { at: 'split-jug' }>),
+  accent: { pot, percent: THIN_PERCENT },
+});
 
 /** Lines sink in as points at this thickness from low down. */
 const POINTED_STAGE = 2.2;

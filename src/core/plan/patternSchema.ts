@@ -10,6 +10,9 @@ const spot = { xMm: lengthMm(-1000, 1000), yMm: lengthMm(-1000, 1000) };
 
 const spoonOf = (issue: { input: number }): string => `${issue.input} turns is outside 0.5 to 12`;
 
+/** So much of a pour a thin line between the wiggles of a split jug begins as. A judgement, no source. */
+export const THIN_PERCENT = 8;
+
 /** Where a pour that pushes earlier batter aside goes in. */
 const placeSchema = v.variant('at', [
   /** down the column that stands in the mould */

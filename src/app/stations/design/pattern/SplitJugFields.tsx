@@ -1,5 +1,5 @@
 import { roundOf } from '../../../../core/plan/sources.ts';
-import type { Place } from '../../../../core/plan/patternSchema.ts';
+import { THIN_PERCENT, type Place } from '../../../../core/plan/patternSchema.ts';
 import type { Pour } from '../../../../core/plan/stepSchema.ts';
 import type { Fault } from '../../../../core/result/result.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
@@ -16,9 +16,6 @@ interface SplitJugProps {
 }
 
 const NONE = '';
-
-/** So much of the pour a thin line begins as. */
-const THIN_PERCENT = 8;
 
 /** How close the wiggles are, and the thin line between them. */
 export function SplitJugFields({ pour, place, put }: SplitJugProps) {

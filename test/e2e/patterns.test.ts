@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Locator, Page } from 'playwright-core';
+import type { Locator } from 'playwright-core';
 import { pictureOf, sharp } from './support/pictures.ts';
 import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
 

@@ -4,7 +4,7 @@ import { computePlan } from '../../src/core/computed/compute.ts';
 import { cutLines } from '../../src/core/cut/cutLines.ts';
 import { singleBars } from '../../src/core/cut/singleBars.ts';
 import { addStroke } from '../../src/core/edit/pattern.ts';
-import { addTop, setTop, sideBySide } from '../../src/core/edit/tops.ts';
+import { addRow, addTop, setTop, sideBySide } from '../../src/core/edit/tops.ts';
 import { sideOfBar } from '../../src/core/face/barFaces.ts';
 import { sectionAt, topFace } from '../../src/core/face/loafFaces.ts';
 import { heapedVolumes } from '../../src/core/face/heapedVolumes.ts';
@@ -75,9 +75,10 @@ function piped(plan: Plan, ...rows: readonly object[]): { readonly plan: Plan; r
 /** ml of each deposit of what lies on top, as its pictures show it. */
 function heapedMl(laid: LaidMould): ReadonlyMap<string, number> {
   const ml = new Map<string, number>();
-  for (const { kind, block } of bodiesOf(laid).flatMap((b) => (b.kind === 'block' ? [b] : [])))
-    if (kind === 'block' && block.content.kind === 'heaped')
-      for (const [key, some] of heapedVolumes(block, block.content)) ml.set(key, (ml.get(key) ?? 0) + some);
+  for (const body of bodiesOf(laid))
+    if (body.kind === 'block' && body.block.content.kind === 'heaped')
+      for (const [key, some] of heapedVolumes(body.block, body.block.content))
+        ml.set(key, (ml.get(key) ?? 0) + some);
   return ml;
 }
 
@@ -384,6 +385,9 @@ describe('what is said of a top', () => {
     expect(codes(thin)).to.include('piping-thin');
     const thicker = remedied(thin, 'piping-thin');
     expect(thicker.second!.pots[0]!.stage).to.equal(3);
+    const tall = piped(loaf(), { acrossMm: 12, heightMm: 40 }).plan;
+    expect(at(tall, 'piping-tall')!.message).to.include('40 mm high on a foot of 12 mm');
+    expect(codes(remedied(tall, 'piping-tall'))).to.not.include('piping-tall');
     const mound = topped(loaf(), 'mound').plan;
     expect(codes(mound)).to.include('mound-soft');
     expect(codes(remedied(mound, 'mound-soft'))).to.not.include('mound-soft');
@@ -399,6 +403,17 @@ describe('what is said of a top', () => {
     const deep = addStroke(loaf(), 'spiral', 15, { forTop: true }).plan;
     expect(at(deep, 'stroke-below-top')!.message).to.include('15 mm deep: below 6 mm');
     expect(codes(remedied(deep, 'stroke-below-top'))).to.not.include('stroke-below-top');
+  });
+
+  it('a row more lies where there is room on the bar, and over the others where there is none', () => {
+    const begun = piped(loaf(), { acrossMm: 20 });
+    const { id } = begun;
+    let { plan } = begun;
+    for (let i = 0; i < 3; i += 1) plan = addRow(plan, id);
+    const step = plan.steps.find((s) => s.id === id)!;
+    const rows = step.kind === 'top' && step.way.top === 'piping' ? step.way.rows : [];
+    expect(rows.map((r) => r.offMm)).to.deep.equal([0, -30, 30, 0]);
+    expect(codes(plan)).to.not.include('top-over-edge');
   });
 
   it('rows side by side lie over none of each other', () => {

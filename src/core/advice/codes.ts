@@ -65,6 +65,7 @@ export type WarningCode =
   | 'painted-only'
   | 'pale-purple-greys'
   | 'pales-in-heat'
+  | 'piping-tall'
   | 'piping-thin'
   | 'pot-lye-heavy'
   | 'pot-superfat-high'

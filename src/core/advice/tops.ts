@@ -21,6 +21,9 @@ const KEEPS_SHAPE = 3;
 /** So many times the usual salt is a crust. A judgement, no source. */
 const CRUST = 2.5;
 
+/** Piped higher than so many times its foot, it leans. A judgement, no source. */
+const TALLEST = 1.6;
+
 /** Lengths are known to this, mm. */
 const TOUCH = 0.05;
 
@@ -139,7 +142,24 @@ function piped(facts: Facts, step: Top, about: About, way: Extract<TopWay, { top
             },
           ]
         : [];
-    return [...along, ...aside];
+    const tall: Warning[] =
+      row.heightMm > row.acrossMm * TALLEST
+        ? [
+            {
+              ...about,
+              code: 'piping-tall',
+              level: 'warn',
+              message: `Row ${i + 1} is ${say(row.heightMm)} high on a foot of ${say(row.acrossMm)}: it leans over.`,
+              remedies: [
+                {
+                  label: `Row ${i + 1}: ${say(row.acrossMm)} high`,
+                  apply: (p) => setRow(p, step.id, i, { heightMm: Math.min(80, row.acrossMm) }),
+                },
+              ],
+            },
+          ]
+        : [];
+    return [...along, ...aside, ...tall];
   });
   const thin = [...new Set(way.rows.map((r) => r.pot))].flatMap((id): Warning[] => {
     const pot = secondPot(plan, id);
@@ -336,8 +356,8 @@ function inOffcut(facts: Facts, about: About): Warning[] {
           ? []
           : [
               {
-                label: `Slices of ${say(same)}: nothing is left over`,
-                apply: (p) => ({ ...p, cut: { ...p.cut, thicknessMm: Math.floor(same * 1000) / 1000 } }),
+                label: `Slices of ${say(Math.floor(same * 10) / 10)}: nothing is left over`,
+                apply: (p) => ({ ...p, cut: { ...p.cut, thicknessMm: Math.floor(same * 10) / 10 } }),
               },
             ],
     },
@@ -382,7 +402,8 @@ function ofTop(facts: Facts, step: Top): Warning[] {
         remedies: [leave],
       },
     ];
-  return [...inOffcut(facts, about), ...ofWay(facts, step, about)];
+  const first = plan.steps.find((s) => s.kind === 'top') === step;
+  return [...(first ? inOffcut(facts, about) : []), ...ofWay(facts, step, about)];
 }
 
 function ofWay(facts: Facts, step: Top, about: About): Warning[] {

@@ -143,15 +143,24 @@ export const makeRope = (plan: Plan, stepId: StepId, at: number): Plan =>
     }),
   );
 
-/** One more row, beside the last. */
+/** Where a row as wide as another has room on a bar, from the left; in the middle, over what is there, where it has none. */
+function freePlace(rows: readonly PipedRow[], acrossMm: Millimetres, wideMm: Millimetres): Millimetres {
+  const places = Math.max(1, Math.floor(wideMm / acrossMm));
+  const free = Array.from({ length: places }, (_, i) => half0((i + 0.5 - places / 2) * acrossMm)).find((at) =>
+    rows.every((r) => Math.abs(r.offMm - at) >= (r.acrossMm + acrossMm) / 2 - 0.5),
+  );
+  return free ?? 0;
+}
+
+const half0 = (mm: Millimetres): Millimetres => Math.round(mm * 2) / 2;
+
+/** One more row like the last, where there is room for it. */
 export const addRow = (plan: Plan, stepId: StepId): Plan =>
   mapRows(plan, stepId, (rows) => {
     const last = rows.at(-1);
     if (!last || rows.length >= MOST_ROWS) return rows;
-    return [
-      ...rows,
-      { ...last, offMm: half(Math.abs(last.offMm + last.acrossMm)) * Math.sign(last.offMm + last.acrossMm) },
-    ];
+    const { x0, x1 } = someBar(plan);
+    return [...rows, { ...last, offMm: freePlace(rows, last.acrossMm, x1 - x0) }];
   });
 
 export const removeRow = (plan: Plan, stepId: StepId, at: number): Plan =>

@@ -119,7 +119,6 @@ export type Plan = v.InferOutput<typeof planSchema>;
 export type Units = Plan['units'];
 export type FillTo = Plan['fill']['to'];
 export type Pot = Plan['pots'][number];
-export type SecondBatch = NonNullable<Plan['second']>;
 export type Divide = Plan['divide'];
 export type CutSettings = Plan['cut'];
 /** Blocks that are sliced, in place of bars straight across. */

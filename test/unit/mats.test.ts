@@ -9,7 +9,8 @@ import { addTop } from '../../src/core/edit/tops.ts';
 import { setRough } from '../../src/core/edit/pours.ts';
 import { sideOfBar } from '../../src/core/face/barFaces.ts';
 import { heapedVolumes } from '../../src/core/face/heapedVolumes.ts';
-import { facetsOf } from '../../src/core/face/facets.ts';
+import { levelSheet } from '../../src/core/face/levels.ts';
+import { facetsOf, onScreen } from '../../src/core/face/facets.ts';
 import { topFace } from '../../src/core/face/loafFaces.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
@@ -176,9 +177,17 @@ describe('a texture mat', () => {
     const pot = ridgesOf(plan).key;
     expect([...seen].every((k) => k === 's1' || k === pot)).to.equal(true);
     const facets = facetsOf(bodiesOf(laid), { azimuth: -38, elevation: 32 }, undefined, laid.fill.heightMm);
-    // nothing hides what is nearer: the ridges are drawn last, the base first
+    // nothing hides what is nearer: the base is drawn first, the ridges last of all, the nearest of their levels at the end
     expect(facets[0]!.pourId).to.equal('s3');
-    expect(facets.at(-1)!.pourId).to.equal(ridgesOf(plan).step.id);
+    expect(facets.at(-1)!.pourId).to.equal('s1');
+    const sheets = bodiesOf(laid).flatMap((b) => levelSheet(b) ?? []);
+    expect(sheets).to.have.length(1);
+    const zs = sheets[0]!.levels.map((l) => l.z);
+    expect(zs).to.deep.equal(zs.toSorted((a, b) => b - a));
+    expect(Math.min(...zs)).to.be.within(-3, -2.5);
+    const { place } = onScreen({ azimuth: -38, elevation: 32 }, laid.fill.heightMm);
+    expect(place([0, 0, -3])[1]).to.be.above(place([0, 0, 0])[1]);
+    expect(place([10, 0, 0])[0]).to.be.below(place([0, 0, 0])[0]);
     const heights = (id: string): number =>
       Math.max(...facets.filter((f) => f.pourId === id).flatMap((f) => f.points.map((p) => p[1])));
     expect(heights('s1')).to.be.above(heights('s3'));

@@ -8,6 +8,7 @@ import { addRow, addTop, setTop, sideBySide } from '../../src/core/edit/tops.ts'
 import { sideOfBar } from '../../src/core/face/barFaces.ts';
 import { sectionAt, topFace } from '../../src/core/face/loafFaces.ts';
 import { heapedVolumes } from '../../src/core/face/heapedVolumes.ts';
+import { levelSheet } from '../../src/core/face/levels.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
@@ -272,6 +273,26 @@ describe('what is put on top', () => {
     const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / xs.length;
     expect(mean(near)).to.be.above(105);
     expect(mean(near) + mean(far)).to.be.closeTo(199, 3);
+  });
+
+  it('turning, it is seen in level cuts on one sheet, each cut what lies at its height', () => {
+    const laid = firstOf(piped(loaf(), { offMm: 10, acrossMm: 20, heightMm: 18 }).plan);
+    const [sheet] = bodiesOf(laid).flatMap((b) => levelSheet(b) ?? []);
+    const { face, levels, longMm } = sheet!;
+    expect(levels.map((l) => l.z)).to.deep.equal(levels.map((l) => l.z).toSorted((a, b) => a - b));
+    const height = Math.round(longMm * 3);
+    const width = Math.round((face.right - face.left) * 3);
+    const { band } = rasterise(face, width, height, readyFrom(newShelf()), 1);
+    // of a paraboloid of eight dollops: its area at each height, by hand
+    for (const { leftMm, z } of levels) {
+      const [from, to] = [Math.round(leftMm * 3), Math.round((leftMm + sheet!.wideMm) * 3)];
+      let px = 0;
+      for (let y = 0; y < height; y += 1)
+        for (let x = from; x < to; x += 1) px += (band[y * width + x] ?? 0) > 0 ? 1 : 0;
+      const u = Math.max(0, 1 - (z - 65) / 18);
+      const bars = computePlan(piped(loaf(), {}).plan).cut.count;
+      expect(px / 9, `${z}`).to.be.closeTo((bars * Math.PI * 100 * u) / 1.3, 0.05 * bars * 242);
+    }
   });
 
   it('the top is seen in the light that falls on it, the same deposits at every step', () => {

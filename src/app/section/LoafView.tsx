@@ -1,16 +1,18 @@
 import { facetsOf, type Eye } from '../../core/face/facets.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
-import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useId, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { highestIn } from '../../core/pattern/body.ts';
-import { standsOnItsTop } from '../../core/face/turnedOver.ts';
+import { levelSheet } from '../../core/face/levels.ts';
+import { hangs, standsOnItsTop } from '../../core/face/turnedOver.ts';
 import { darker } from '../../core/face/shade.ts';
 import { footOf, propsAt } from '../../core/edit/prop.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { FreePath } from './FreePath.tsx';
 import { PlanMarks } from './PlanMarks.tsx';
+import { Levels } from './Levels.tsx';
 import { SwirlFacet } from './SwirlFacet.tsx';
 import { useRehearsed } from './useRehearsed.ts';
 import { BEYOND_MM, PropsFromAbove } from './PropsFromAbove.tsx';
@@ -37,6 +39,10 @@ export function LoafView({ above }: { readonly above: boolean }) {
   // one that was poured on a mat is looked at as it stands once it is out
   const over = !above && !here && standsOnItsTop(plan) ? computed.fill.heightMm : undefined;
   const facets = facetsOf(bodies, eye, keep, over);
+  const sheets = useMemo(
+    () => bodies.filter((b) => hangs(b) === (over !== undefined)).flatMap((b) => levelSheet(b) ?? []),
+    [bodies, over],
+  );
   const foot = footOf(plan.mould);
   // from above with room for the walls and for what stands under them
   const shown =
@@ -119,6 +125,20 @@ export function LoafView({ above }: { readonly above: boolean }) {
               />
             );
           })}
+          {sheets.map((sheet, i) => (
+            <Levels
+              key={i}
+              sheet={sheet}
+              colours={depositColours(colours)}
+              eye={eye}
+              overMm={over}
+              keep={keep}
+              spot={spot}
+              scale={scale}
+              width={width}
+              height={height - 44}
+            />
+          ))}
           {above && <PlanMarks spot={spot} scale={scale} />}
           {above && props.length > 0 && (
             <PropsFromAbove

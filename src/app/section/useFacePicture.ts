@@ -7,6 +7,7 @@ interface Wanted {
   readonly face: FramedFace;
   readonly width: number;
   readonly height: number;
+  readonly samples?: number;
 }
 
 const same = (a: Wanted | undefined, b: Wanted): boolean =>
@@ -32,13 +33,19 @@ interface Drawn {
  * A face in pixels, simulated apart from the page: the last one until a new one is there, coarse and then sharp. A newer request takes the place of
  * one that is under way; nothing is done for one that was never on the screen. `face` must be the same object for the same face.
  */
-export function useFacePicture(face: FramedFace, width: number, height: number, seen: boolean): Drawn {
+export function useFacePicture(
+  face: FramedFace,
+  width: number,
+  height: number,
+  seen: boolean,
+  samples?: number,
+): Drawn {
   const key = useId();
   const [drawn, setDrawn] = useState<Drawn & { readonly of?: Wanted }>({ raster: undefined, done: 0 });
   useEffect(() => {
     if (!seen) return;
     let gone = false;
-    const wanted = { face, width, height };
+    const wanted = { face, width, height, ...(samples === undefined ? {} : { samples }) };
     const job = patternClient.ask('face', wanted, {
       key,
       onProgress: ({ done, partial }) => {
@@ -59,6 +66,6 @@ export function useFacePicture(face: FramedFace, width: number, height: number, 
       gone = true;
       job.stop();
     };
-  }, [face, width, height, key, seen]);
+  }, [face, width, height, key, seen, samples]);
   return same(drawn.of, { face, width, height }) ? drawn : { ...drawn, done: 0 };
 }

@@ -1,10 +1,9 @@
 import type { StepId } from '../validate/ids.ts';
-import { clip, slice } from '../geometry/clip.ts';
-import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
+import { clip } from '../geometry/clip.ts';
+import type { Polyhedron } from '../geometry/polyhedron.ts';
 import { cross, dot, sub, type Vec3 } from '../geometry/vec.ts';
 import { solidOf, type Block, type Body } from '../pattern/body.ts';
-import { inRelief } from './shade.ts';
-import { hangs } from './turnedOver.ts';
+import { openFrom } from './levels.ts';
 import { bandOf, swirlBand, type Band, type Swirl } from './face.ts';
 
 /** Where the loaf is seen from: azimuth about z (0 from the near end), elevation above the bench, degrees. */
@@ -69,6 +68,20 @@ const turnedBy = (highMm: number): Turn => ({
   way: ([x, y, z]) => [0 - x, y, 0 - z],
 });
 
+/** Where on the screen a place of the loaf is, and which way a way of it goes there, mm. */
+export interface OnScreen {
+  readonly place: (p: Vec3) => Flat;
+  readonly way: (v: Vec3) => Flat;
+}
+
+/** How a loaf is seen: as it was poured, or so high and turned over. */
+export function onScreen(eye: Eye, overMm?: number): OnScreen {
+  const { right, up } = cameraOf(eye);
+  const turn = overMm === undefined ? AS_POURED : turnedBy(overMm);
+  const flat = (v: Vec3): Flat => [dot(right, v), dot(up, v)];
+  return { place: (p) => flat(turn.place(p)), way: (v) => flat(turn.way(v)) };
+}
+
 /** Lying level: nothing is read off it. */
 const FLAT: Omit<Swirl, 'content'> = { origin: [0, 0, 0], across: [1, 0, 0], up: [0, 1, 0] };
 
@@ -120,42 +133,8 @@ function steady(face: readonly Vec3[]): readonly Vec3[] {
   return [...face.slice(best), ...face.slice(0, best)];
 }
 
-/** Between levels that what lies on a loaf is seen in, mm; and so many of them at most. */
-const LEVEL_MM = 1;
-const MOST_LEVELS = 36;
-
-/** How light the lowest of them is. */
-const LOW_LIGHT = 0.8;
-
 /** A face that looks up: its normal leans less than this from upright. */
 const UPWARDS = 0.999;
-
-/** From where up a body has no plane for its top: what lies on a loaf, and a last layer that is rough or scraped. */
-function openFrom(body: Body): number | undefined {
-  if (body.kind === 'layer') return undefined;
-  const { content } = body.block;
-  if (content.kind === 'heaped') return -Infinity;
-  const last = content.kind === 'scraped' ? content.scraped.cuts.at(-1) : undefined;
-  return last && last.over.length === 0 ? last.lowest : undefined;
-}
-
-/** What lies on a loaf is seen with the light that falls on it. */
-const seenFromAbove = (block: Block): Block =>
-  block.content.kind === 'heaped' ? { ...block, content: inRelief(block.content) } : block;
-
-/** Level cuts through a top that is no plane, from its foot up: one over another, they are seen as a body from any place above. */
-function levelsThrough(
-  solid: Polyhedron,
-  from: number,
-): readonly { readonly face: readonly Vec3[]; readonly part: number }[] {
-  const heights = corners(solid).map((p) => p[2]);
-  const [low, high] = [Math.max(from, Math.min(...heights)), Math.max(...heights)];
-  const count = Math.min(MOST_LEVELS, Math.max(1, Math.ceil((high - low) / LEVEL_MM)));
-  return Array.from({ length: count }, (_, i) => {
-    const part = (i + 0.5) / count;
-    return { face: slice(solid, { normal: [0, 0, 1], offset: low + (high - low) * part }), part };
-  }).filter(({ face }) => face.length > 2);
-}
 
 /**
  * The faces of the poured loaf that look towards the eye, drawn back to front. Layers and blocks are convex and each lies on
@@ -187,21 +166,16 @@ export function facetsOf(
       corners: face,
       ...(block ? { plane: facetPlane(block, face, normal, camera, turn) } : {}),
     });
-    const block = body.kind === 'block' ? seenFromAbove(body.block) : undefined;
-    const ridges = hangs(body);
-    const open = ridges === isOver ? openFrom(body) : undefined;
-    const upwards = open === undefined ? [] : levelsThrough(solid, open);
-    const levels = (isOver ? upwards.toReversed() : upwards).map(({ face, part }) =>
-      facetOf(steady(face), [0, 0, 1], LOW_LIGHT + (1 - LOW_LIGHT) * (isOver ? 1 - part : part)),
-    );
-    if (body.kind === 'block' && body.block.content.kind === 'heaped') return levels;
-    const sides = solid.faces.flatMap((raw): Facet[] => {
+    const block = body.kind === 'block' ? body.block : undefined;
+    // what is no plane is drawn by its levels
+    if (block?.content.kind === 'heaped') return [];
+    const open = isOver ? undefined : openFrom(body);
+    return solid.faces.flatMap((raw): Facet[] => {
       const face = steady(raw);
       const normal = normalOf(face);
       const towards = turn.way(normal);
       if (dot(towards, camera.towards) <= 1e-9 || (open !== undefined && normal[2] > UPWARDS)) return [];
       return [facetOf(face, normal, 0.62 + 0.38 * Math.max(0, dot(towards, [0.35, -0.45, 0.82])))];
     });
-    return [...levels, ...sides];
   });
 }

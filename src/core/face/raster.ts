@@ -61,9 +61,12 @@ function fillerOf({ swirl }: Band, first: number, band: Uint16Array, ready: Read
     };
   return (h, z, step, count, to) => {
     const start = point(swirl, h, z);
-    const row = new Uint16Array(count);
+    const [row, seen] = [new Uint16Array(count), new Uint16Array(count)];
+    const planes = Math.max(FEWEST_PLANES, Math.ceil(behind.mm / BEHIND_MM));
     // from the far to the near: what is nearer hides what is behind it
-    for (let deep = behind.mm; deep >= 0; deep -= BEHIND_MM)
+    for (let k = planes; k >= 0; k -= 1) {
+      const deep = (behind.mm * k) / planes;
+      row.fill(0);
       read(
         [start[0] + behind.way[0] * deep, start[1] + behind.way[1] * deep, start[2] + behind.way[2] * deep],
         onward(step),
@@ -72,9 +75,14 @@ function fillerOf({ swirl }: Band, first: number, band: Uint16Array, ready: Read
         0,
         first,
       );
-    for (let i = 0; i < count; i += 1) if (row[i]) band[to + i] = row[i] as number;
+      for (let i = 0; i < count; i += 1) if (row[i]) seen[i] = row[i] as number;
+    }
+    for (let i = 0; i < count; i += 1) if (seen[i]) band[to + i] = seen[i] as number;
   };
 }
+
+/** However little there is behind a cut, so many planes of it are looked at. */
+const FEWEST_PLANES = 12;
 
 /** Between planes that what stands behind a cut is looked for in, mm. */
 const BEHIND_MM = 0.75;

@@ -38,6 +38,8 @@ export interface Wanted {
   readonly face: FramedFace;
   readonly width: number;
   readonly height: number;
+  /** across and down each pixel, where that is not as usual */
+  readonly samples?: number;
 }
 
 /** A coarse picture has one sample for so many pixels, each way. */
@@ -68,7 +70,7 @@ function* made(shelf: Shelf, spec: BlockSpec, small: boolean): Task<never, Prepa
 }
 
 /** A face in pixels: what has to be simulated is made ready, then it comes coarse, and then sharp. */
-export function* facePicture(shelf: Shelf, { face, width, height }: Wanted): Task<Raster, Raster> {
+export function* facePicture(shelf: Shelf, { face, width, height, samples }: Wanted): Task<Raster, Raster> {
   const specs = face.face.flatMap((b) => (b.swirl ? specsOf(b.swirl.content) : []));
   const small = width * height <= SMALL;
   const prepared = new Map<string, Prepared>();
@@ -77,6 +79,6 @@ export function* facePicture(shelf: Shelf, { face, width, height }: Wanted): Tas
   const ready: Ready = (spec) => prepared.get(spec.key) ?? readyFrom(shelf)(spec);
   const [w, h] = [Math.ceil(width / COARSE), Math.ceil(height / COARSE)];
   // a small picture is there as soon as its coarse one
-  if (!small) yield { done: 0.9, partial: rasterise(face, w, h, ready, 1) };
-  return rasterise(face, width, height, ready);
+  if (!small && samples === undefined) yield { done: 0.9, partial: rasterise(face, w, h, ready, 1) };
+  return rasterise(face, width, height, ready, samples);
 }

@@ -5,7 +5,7 @@ import type { Plan } from '../plan/planSchema.ts';
 import type { Block, Body } from '../pattern/body.ts';
 import { faceLevel, swirlBand, type Band, type Face } from './face.ts';
 import type { FramedFace } from './framed.ts';
-import { inRelief } from './shade.ts';
+import { litBlock } from './levels.ts';
 
 /** Poured on a mat: once it is out it stands on what was poured last, and its top is what lay on the mat. */
 export const standsOnItsTop = ({ mould }: Pick<Plan, 'mould'>): boolean => mould.mat !== undefined;
@@ -37,23 +37,19 @@ export function turnedOver({ face, left, right, foot, head }: FramedFace): Frame
 /** Just above the flat of the mat, mm. */
 const ON_THE_FLAT = 0.01;
 
-/** Between levels that ridges are seen in, mm. */
-const LEVEL_MM = 0.4;
-
 export const hangs = (body: Body): body is Extract<Body, { kind: 'block' }> =>
   body.kind === 'block' && body.block.content.kind === 'heaped' && body.block.content.heap.hangs === true;
 
-/** Level cuts through ridges, from the flat of the mat down: the last is nearest to an eye below. */
-function ridgeLevels(block: Block): Face {
-  const { content, solid } = block;
-  if (content.kind !== 'heaped') return [];
+/** Ridges from the nearest to an eye below up to the flat of the mat. */
+function ridgesFromBelow(block: Block): Band {
+  const { solid } = block;
   const deep = Math.max(...corners(solid).map((p) => 0 - p[2]));
-  const count = Math.max(2, Math.ceil(deep / LEVEL_MM));
-  const lit = { ...block, content: inRelief(content) };
-  return Array.from({ length: count }, (_, i): Band => {
-    const z = (0 - deep * (i + 0.5)) / count;
-    const outline = slice(solid, { normal: [0, 0, 1], offset: z }).map(([x, y]) => ({ h: x, z: y }));
-    return swirlBand(lit, outline, { origin: [0, 0, z], across: [1, 0, 0], up: [0, 1, 0] });
+  const outline = slice(solid, { normal: [0, 0, 1], offset: deep / -2 }).map(([x, y]) => ({ h: x, z: y }));
+  return swirlBand(litBlock(block), outline, {
+    origin: [0, 0, ON_THE_FLAT - deep],
+    across: [1, 0, 0],
+    up: [0, 1, 0],
+    behind: { way: [0, 0, 1], mm: deep - 2 * ON_THE_FLAT },
   });
 }
 
@@ -63,5 +59,5 @@ export const undersideOf = (bodies: readonly Body[]): Face => [
     bodies.filter((b) => !hangs(b)),
     ON_THE_FLAT,
   ),
-  ...bodies.filter(hangs).flatMap((b) => ridgeLevels(b.block)),
+  ...bodies.filter(hangs).map((b) => ridgesFromBelow(b.block)),
 ];

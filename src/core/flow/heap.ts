@@ -202,13 +202,43 @@ function lightOn(height: (x: number, y: number) => number): (x: number, y: numbe
  * light, the darkest first.
  */
 export function heapReader(spec: HeapSpec): RowReader {
-  const at = heapAt(spec);
-  const light = spec.relief ? lightOn(heightWith(spec)) : undefined;
+  const at = spec.relief ? reliefAt(spec) : heapAt(spec);
   return (from, step, count, out, to, add) => {
     for (let n = 0; n < count; n += 1) {
-      const [x, y] = [from[0] + step[0] * n, from[1] + step[1] * n];
-      const number = at(x, y, from[2] + step[2] * n);
-      if (number > 0) out[to + n] = add + (light ? (number - 1) * LIGHTS + light(x, y) : number - 1);
+      const number = at(from[0] + step[0] * n, from[1] + step[1] * n, from[2] + step[2] * n);
+      if (number > 0) out[to + n] = number - 1 + add;
     }
+  };
+}
+
+/** A heap in relief is known column by column, mm: a picture of it asks for each of them many times. */
+const COLUMN_MM = 0.3;
+
+interface LitColumn {
+  readonly column: readonly InColumn[];
+  readonly light: number;
+}
+
+const litColumns = new WeakMap<HeapSpec, Map<number, LitColumn>>();
+
+/** What lies at a place, and in how much light: the number of both plus one. */
+function reliefAt(spec: HeapSpec): (x: number, y: number, z: number) => number {
+  const column = columnOf(spec);
+  const light = lightOn(heightWith(spec));
+  const known = litColumns.get(spec) ?? new Map<number, LitColumn>();
+  litColumns.set(spec, known);
+  return (x, y, z) => {
+    const [i, j] = [Math.round(x / COLUMN_MM), Math.round(y / COLUMN_MM)];
+    const key = i * 131_072 + j;
+    let here = known.get(key);
+    if (!here) {
+      const [cx, cy] = [i * COLUMN_MM, j * COLUMN_MM];
+      const own = column(cx, cy);
+      here = { column: own, light: own.length > 0 ? light(cx, cy) : 0 };
+      known.set(key, here);
+    }
+    for (const [deposit, low, high] of here.column)
+      if (z >= low && z < high) return deposit * LIGHTS + here.light + 1;
+    return 0;
   };
 }

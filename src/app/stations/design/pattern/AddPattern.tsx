@@ -4,16 +4,14 @@ import { addWire } from '../../../../core/edit/wire.ts';
 import type { WireWay } from '../../../../core/pattern/wirePath.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
 import type { Place, StickPath } from '../../../../core/plan/patternSchema.ts';
-import type { Plan } from '../../../../core/plan/planSchema.ts';
 import { isLevel, LEVEL } from '../../../../core/mould/tilt.ts';
 import { poursOf } from '../../../../core/plan/pours.ts';
-import type { StepId } from '../../../../core/validate/ids.ts';
 import { removeStep } from '../../../../core/edit/pours.ts';
-import { pourChosen, viewShown, type LoafViewName } from '../../../../store/deskSlice.ts';
-import { useAppDispatch, useAppSelector } from '../../../../store/store.ts';
+import { useAppSelector } from '../../../../store/store.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { Group } from '../../../parts/Station.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
+import { useNewStep } from '../useNewStep.ts';
 import { PATH_NAMES } from './StrokePanel.tsx';
 import { WIRE_NAMES } from './WirePanel.tsx';
 
@@ -22,26 +20,12 @@ const NONE = '';
 /** What pushes batter aside: pours in rounds, the stick, and the column that is pulled. */
 export function AddPattern() {
   const { plan, computed, edit } = useBench();
-  const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const pull = plan.steps.find((s) => s.kind === 'pull');
   const pours = plan.steps.some((s) => s.kind === 'pour');
   const fluid = plan.steps.find((s) => s.kind === 'tilt' && s.fluid);
   const propped = !isLevel(poursOf(plan).at(-1)?.tilt ?? LEVEL);
-  /** A new step, chosen, in the view that it is seen best in. */
-  const put = (
-    make: (p: Plan) => { readonly plan: Plan; readonly stepId: StepId },
-    view: LoafViewName,
-  ): void => {
-    let id: StepId | undefined;
-    edit((p) => {
-      const made = make(p);
-      id = made.stepId;
-      return made.plan;
-    });
-    if (id !== undefined) dispatch(pourChosen(id));
-    dispatch(viewShown(view));
-  };
+  const put = useNewStep();
   const add = (at: string): void => {
     if (at !== NONE) put((p) => addPattern(p, firstPlace(at as Place['at']), chosen ?? undefined), 'plan');
   };

@@ -2,35 +2,19 @@ import { addStroke } from '../../../../core/edit/pattern.ts';
 import { addTop } from '../../../../core/edit/tops.ts';
 import { TOP_MM, TOPS } from '../../../../core/pattern/knowHow.ts';
 import type { StickPath } from '../../../../core/plan/patternSchema.ts';
-import type { Plan } from '../../../../core/plan/planSchema.ts';
 import type { TopWay } from '../../../../core/plan/topSchema.ts';
-import type { StepId } from '../../../../core/validate/ids.ts';
-import { pourChosen, viewShown, type LoafViewName } from '../../../../store/deskSlice.ts';
-import { useAppDispatch } from '../../../../store/store.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { Group } from '../../../parts/Station.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
+import { useNewStep } from '../useNewStep.ts';
 import { PATH_NAMES } from '../pattern/StrokePanel.tsx';
 
 const NONE = '';
 
 /** Everything that is put on top once the pours are in. */
 export function AddTop() {
-  const { plan, edit } = useBench();
-  const dispatch = useAppDispatch();
-  const put = (
-    make: (p: Plan) => { readonly plan: Plan; readonly stepId: StepId },
-    view: LoafViewName,
-  ): void => {
-    let id: StepId | undefined;
-    edit((p) => {
-      const made = make(p);
-      id = made.stepId;
-      return made.plan;
-    });
-    if (id !== undefined) dispatch(pourChosen(id));
-    dispatch(viewShown(view));
-  };
+  const { plan } = useBench();
+  const put = useNewStep();
   if (!plan.steps.some((s) => s.kind === 'pour')) return null;
   return (
     <Group title="On top">

@@ -1,8 +1,7 @@
 import type { LaidMould } from '../fill/layPlan.ts';
 import { outlineOnMat } from '../fill/ridges.ts';
 import { outlineAtTop, topOfRoom, topsOf, type TopThing } from '../fill/tops.ts';
-import { highestOf, surfaceUnder, type HeapSpec, type Thing } from '../flow/heap.ts';
-import { scattered } from '../flow/scatter.ts';
+import { heightWith, highestOf, surfaceUnder, type HeapSpec, type Thing } from '../flow/heap.ts';
 import type { Uneven } from '../flow/uneven.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
 import { standingPrism } from '../geometry/prism.ts';
@@ -45,21 +44,35 @@ function surfacesIn(layers: readonly PouredLayer[]): Pick<HeapSpec, 'planes' | '
   };
 }
 
-/** So much higher than at its middle a thing can be on a slope, mm. */
+/** Places across and along each thing that it is looked at in; between them it can be so much higher, as a part of it, and on a slope so many mm. */
+const LOOKS = 7;
+const BETWEEN = 0.04;
 const SLACK = 0.3;
+
+/** The highest place of a thing with what lies under and over it. */
+function topOfThing(thing: Thing, height: (x: number, y: number) => number): Millimetres {
+  let most = -Infinity;
+  for (let i = 0; i < LOOKS; i += 1)
+    for (let j = 0; j < LOOKS; j += 1) {
+      const [u, v] = [(2 * i) / (LOOKS - 1) - 1, (2 * j) / (LOOKS - 1) - 1];
+      most = Math.max(most, height(thing.x + u * thing.halfX, thing.y + v * thing.halfY));
+    }
+  // the crests of a row can lie between the places
+  return most + (highestOf(thing) - thing.mm) + BETWEEN * thing.mm + SLACK;
+}
 
 /** The lowest place of a top, and the highest of what lies on it. `unevenMm` is how far its surface goes up and down about its middle. */
 function reachOf(
   outline: readonly (readonly [number, number])[],
-  surface: (x: number, y: number) => number,
-  things: readonly Thing[],
+  heap: HeapSpec,
   unevenMm: Millimetres,
 ): readonly [low: Millimetres, high: Millimetres] {
-  const near = scattered(things);
+  const { planes, uneven, things } = heap;
+  const surface = surfaceUnder(planes, uneven);
+  const height = heightWith(heap);
   const lows = [...outline.map(([x, y]) => surface(x, y)), ...things.map((t) => surface(t.x, t.y))];
-  const highs = things.map(({ x, y }) => surface(x, y) + near(x, y).reduce((s, t) => s + highestOf(t), 0));
   const sunk = Math.max(0, ...things.map((t) => (t.form === 'rod' ? t.sinkMm : 0)));
-  return [Math.min(...lows) - sunk - unevenMm, Math.max(...highs) + unevenMm + SLACK];
+  return [Math.min(...lows) - sunk - unevenMm, Math.max(...things.map((t) => topOfThing(t, height)))];
 }
 
 /** The ridges of one compartment, which filled the hollows of the mat under it: a body of its own below all that is poured into it. */
@@ -100,13 +113,8 @@ export function heapIn(laid: Laid, room: Room, layers: readonly PouredLayer[]): 
   if (!last || !top || placed.length === 0) return undefined;
   const surfaces = surfacesIn(layers);
   const outline = outlineAtTop(room, topOfRoom(room, laid.stack));
-  const [low, high] = reachOf(
-    outline,
-    surfaceUnder(surfaces.planes, surfaces.uneven),
-    placed,
-    unevenOfMm(last),
-  );
   const heap: HeapSpec = { ...surfaces, things: placed };
+  const [low, high] = reachOf(outline, heap, unevenOfMm(last));
   return {
     content: { kind: 'heaped', keys, key: JSON.stringify(heap), heap },
     solid: upright(outline, low, high),

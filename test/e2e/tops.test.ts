@@ -80,6 +80,7 @@ describe('tops in the browser', () => {
     expect(await page.getByRole('listitem', { name: 'Pot E' }).count()).to.equal(0);
     // the sheet
     await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByText(/^For piping, apart from that: .* of batter · .* lye · .* water$/).waitFor();
     const apart = page.getByRole('region', { name: 'The batch for piping' });
     await apart.getByText(/make the batch for piping: .* superfat/).waitFor();
     await apart.getByText('Fresh lye again: goggles and gloves on, room aired.').waitFor();

@@ -30,6 +30,7 @@ export function PourSheet() {
   const { plan, computed, show } = usePlan();
   const acts = procedureOf(computed);
   const { weights } = computed;
+  const piping = computed.second?.weights;
   const several = computed.moulds.length > 1;
   usePaper(`${name}: pour sheet`);
   if (!weights)
@@ -52,6 +53,12 @@ export function PourSheet() {
             {show.mass(weights.waterG)} water · superfat {formatPercent(weights.superfatPercent)} as weighed ·{' '}
             {plan.pots.length} pots · {barsText(computed.moulds)}
           </p>
+          {piping && (
+            <p className="quiet">
+              For piping, apart from that: {show.mass(piping.batterG)} of batter · {show.lye(piping.lyeG)} lye
+              · {show.mass(piping.waterG)} water
+            </p>
+          )}
         </div>
         <button
           type="button"

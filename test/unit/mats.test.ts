@@ -117,6 +117,28 @@ describe('a texture mat', () => {
     }
   });
 
+  it('a jug that fills a column’s hole, or hollows, has its lye weighed once', () => {
+    const held = addPot({ ...base, units: { ...base.units, scaleStepG: 0.1 } });
+    for (const massG of [5, 200]) {
+      const plan: Plan = {
+        ...held.plan,
+        divide: { kind: 'before-lye', lye: 'jug-by-jug' },
+        mould: { ...base.mould, column: { form: 'round', acrossMm: 20, xMm: 0, yMm: 0 } },
+        fill: { ...base.fill, top: [{ pot: held.potId, massG }] },
+        steps: [...base.steps, { id: 'u1', kind: 'pull' }],
+      };
+      for (const one of [plan, onMat(plan)]) {
+        const { procedure } = printed(one);
+        const ids = procedure.map((t) => t.id);
+        expect(new Set(ids).size, `${massG} g`).to.equal(ids.length);
+        const recount = follow(procedure, one);
+        expect(recount.lowest).to.be.at.least(-1e-6);
+        for (const superfat of recount.poured.values())
+          expect(superfat, 'rounded down, never up').to.be.at.least(4.9);
+      }
+    }
+  });
+
   it('has its step where it has a mat, before anything else, and nowhere else', () => {
     const plan = matted();
     expect(plan.steps.map((s) => s.kind)).to.deep.equal(['ridges', 'pour', 'pour', 'pour']);

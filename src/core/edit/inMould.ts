@@ -1,4 +1,5 @@
 import type { MouldId } from '../validate/ids.ts';
+import { potBesidePours } from '../plan/held.ts';
 import { potsOf } from '../plan/sources.ts';
 import { topShares } from '../fill/topShares.ts';
 import { FIRST, hasGivenBatch, isFollower, mouldOfStep, partOf } from '../plan/moulds.ts';
@@ -59,8 +60,7 @@ function potsAfter(plan: Plan, mouldId: MouldId, after: Plan): Plan['pots'] {
     plan.steps.flatMap((s) => {
       if (mouldOfStep(s) === mouldId) return [];
       if (s.kind === 'pour') return potsOf(s);
-      if (s.kind === 'ridges') return [s.pot];
-      return s.kind === 'top' && s.way.top === 'mound' ? [s.way.pot] : [];
+      return potBesidePours(s) ?? [];
     }),
   );
   const missing = plan.pots.filter((p) => needed.has(p.id) && !kept.has(p.id));

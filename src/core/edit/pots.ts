@@ -1,4 +1,5 @@
 import type { PotId } from '../validate/ids.ts';
+import { potBesidePours } from '../plan/held.ts';
 import { isFrom, leadPot, poursFrom } from '../plan/sources.ts';
 import { fail, ok, type Result } from '../result/result.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
@@ -50,12 +51,7 @@ export const updatePot = (plan: Plan, potId: PotId, change: Partial<Omit<Pot, 'i
 export const isPoured = (plan: Plan, potId: PotId): boolean => plan.steps.some((s) => isFrom(s, potId));
 
 /** It goes onto the loaf beside its pours: heaped on top, or into the hollows of a mat. */
-const isHeaped = (plan: Plan, potId: PotId): boolean =>
-  plan.steps.some(
-    (s) =>
-      (s.kind === 'ridges' && s.pot === potId) ||
-      (s.kind === 'top' && s.way.top === 'mound' && s.way.pot === potId),
-  );
+const isHeaped = (plan: Plan, potId: PotId): boolean => plan.steps.some((s) => potBesidePours(s) === potId);
 
 /** Take out a pot that nothing is poured from, and nothing heaped; with it goes what it held back. Otherwise the plan as it was. */
 export function removePot(plan: Plan, potId: PotId): Plan {
@@ -80,8 +76,8 @@ export function keepPots(plan: Plan, kept: readonly Pot[]): Plan {
     pots: kept.map((p) => (p.jugOf === undefined || stays(p.jugOf) ? p : inJug(p, undefined))),
     fill: { ...plan.fill, top: plan.fill.top.filter((t) => stays(t.pot)) },
     steps: plan.steps.filter((s) => {
-      if (s.kind === 'ridges') return stays(s.pot);
-      return s.kind !== 'top' || s.way.top !== 'mound' || stays(s.way.pot);
+      const pot = potBesidePours(s);
+      return pot === undefined || stays(pot);
     }),
   };
 }

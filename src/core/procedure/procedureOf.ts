@@ -16,6 +16,7 @@ export function procedureOf(computed: Computed): readonly Act[] {
   const w = computed.weights;
   if (!w) return [];
   const ahead = computed.plan.divide.kind === 'before-lye';
+  const poured = pouring(computed, w);
   const drafts: Draft[] = [
     ...safety(computed, w),
     ...layOut(computed, w),
@@ -24,8 +25,8 @@ export function procedureOf(computed: Computed): readonly Act[] {
     ...(ahead
       ? combineAll(computed, w)
       : [...oils(computed, w), ...colours(computed, w), ...oneBatch(computed, w)]),
-    ...pouring(computed, w),
-    ...topping(computed, w),
+    ...poured,
+    ...topping(computed, w, new Set(poured.map((d) => d.id))),
     ...onTop(computed, w),
     ...finishing(computed),
     ...cutting(computed),

@@ -33,16 +33,18 @@ export const named = (mould: string | undefined): { readonly mould?: string } =>
 export const mouldsOf = ({ computed }: Going, step: Step): readonly MouldFacts[] =>
   computed.moulds.filter((m) => isAbout(m.use, step));
 
-/** A jug's lye solution, or its batter, where it is made up only now. */
-export function madeReady({ computed, w, combined }: Going, pot: PotWeight): Draft[] {
+/** A jug's lye solution, or its batter, where it is made up only when it is wanted. */
+export function madeUpLate(computed: Computed, w: Weights, pot: PotWeight): Draft[] {
   const { plan } = computed;
+  if (plan.divide.kind === 'after-emulsion')
+    return waitsForJug(plan, pot.pot) ? [weighOut(computed, w, pot)] : [];
+  return plan.divide.lye === 'jug-by-jug' ? combine(computed, pot.pot, w) : [];
+}
+
+/** The same before the first pour of it alone. */
+export function madeReady({ computed, w, combined }: Going, pot: PotWeight): Draft[] {
   if (combined.has(pot.pot.id)) return [];
-  const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
-  const drafts = jugByJug
-    ? combine(computed, pot.pot, w)
-    : plan.divide.kind === 'after-emulsion' && waitsForJug(plan, pot.pot)
-      ? [weighOut(computed, w, pot)]
-      : [];
+  const drafts = madeUpLate(computed, w, pot);
   if (drafts.length > 0) combined.add(pot.pot.id);
   return drafts.map((d) => ({ ...d, chapter: 'pour' as const }));
 }

@@ -23,7 +23,6 @@ import type { Deed, PatternDeed, Surface } from '../deeds.ts';
 import { heldBefore, linesOf } from '../lines.ts';
 import { beforePass } from './colours.ts';
 import { beforePour, thickened } from './stirring.ts';
-
 import { inNamed, madeReady, mouldsOf, named, type Going } from './going.ts';
 import { fillingRidges, lining, pulling, scraping, stroking, wiring } from './tools.ts';
 

@@ -15,7 +15,6 @@ import type { Grams } from '../../units/quantity.ts';
 import type { Draft } from '../act.ts';
 import { linesOf } from '../lines.ts';
 import { thickened } from './stirring.ts';
-
 import { factsOf, inNamed, madeReady, mouldsOf, named, type Going } from './going.ts';
 
 type Pull = Extract<Step, { kind: 'pull' }>;

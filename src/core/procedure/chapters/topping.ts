@@ -1,12 +1,11 @@
 import type { Computed } from '../../computed/compute.ts';
 import { mouldNames } from '../../plan/moulds.ts';
-import { potNamed, pouredPots } from '../../plan/sources.ts';
+import { potNamed } from '../../plan/sources.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Draft, Line } from '../act.ts';
 import { linesOf } from '../lines.ts';
-import { waitsForJug, weighOut } from './oneBatch.ts';
-import { combine } from './portions.ts';
+import { madeUpLate } from './going.ts';
 import { thickened } from './stirring.ts';
 
 /** A line of the top, by its pot, and by its mould where there are several. */
@@ -19,22 +18,17 @@ export function topLine({ plan, moulds }: Computed, line: Line): Line {
   return { ...line, name: `Held back in pot ${pot?.letter ?? ''}, ${pot?.name ?? ''}${where}` };
 }
 
-/** What is held back: pots that nothing is poured from are made up for it, and what is spread over the top goes on. */
-export function topping(computed: Computed, w: Weights): Draft[] {
+/**
+ * What is held back: jugs that were not wanted before are made up for it, and what is spread over the top goes on. `done` are the acts that the sheet
+ * has by then: none is told twice, least of all lye that is weighed into a jug.
+ */
+export function topping(computed: Computed, w: Weights, done: ReadonlySet<string>): Draft[] {
   const { plan, moulds } = computed;
   const held = w.pots.filter((p) => p.heldBackG > 0);
   const lines = linesOf(computed, w, ACT.top);
   const pulled = plan.steps.some((s) => s.kind === 'pull');
-  const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
-  const filled = plan.steps.flatMap((s) => (s.kind === 'ridges' ? [s.pot] : []));
-  const poured = new Set([...pouredPots(plan), ...filled]);
-  const unpoured = held.filter((p) => !poured.has(p.pot.id));
   const madeReady = (p: PotWeight): readonly Draft[] => [
-    ...(jugByJug
-      ? combine(computed, p.pot, w)
-      : plan.divide.kind === 'after-emulsion' && waitsForJug(plan, p.pot)
-        ? [weighOut(computed, w, p)]
-        : []),
+    ...madeUpLate(computed, w, p),
     ...thickened(computed, w, p.pot, new Set()),
   ];
   const spread: Draft = {
@@ -44,7 +38,7 @@ export function topping(computed: Computed, w: Weights): Draft[] {
     lines: lines.map((l) => topLine(computed, l)),
   };
   return [
-    ...unpoured.flatMap((p) => madeReady(p).map((d) => ({ ...d, chapter: 'top' as const }))),
+    ...held.flatMap(madeReady).flatMap((d) => (done.has(d.id) ? [] : [{ ...d, chapter: 'top' as const }])),
     ...(lines.length > 0 ? [spread] : []),
   ];
 }

@@ -12,7 +12,7 @@ import { Picker } from '../../../parts/Picker.tsx';
 import { Group } from '../../../parts/Station.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { useNewStep } from '../useNewStep.ts';
-import { PATH_NAMES } from './StrokePanel.tsx';
+import { StickPicker } from './StickPicker.tsx';
 import { WIRE_NAMES } from './WirePanel.tsx';
 
 const NONE = '';
@@ -29,9 +29,9 @@ export function AddPattern() {
   const add = (at: string): void => {
     if (at !== NONE) put((p) => addPattern(p, firstPlace(at as Place['at']), chosen ?? undefined), 'plan');
   };
-  const draw = (kind: string): void => {
+  const draw = (kind: StickPath['kind']): void => {
     const deep = Math.max(1, Math.round(computed.fill.heightMm));
-    if (kind !== NONE) put((p) => addStroke(p, kind as StickPath['kind'], deep), 'plan');
+    put((p) => addStroke(p, kind, deep), 'plan');
   };
   const wire = (way: string): void => {
     if (way !== NONE) put((p) => addWire(p, way as WireWay, computed.fill.heightMm), 'section');
@@ -50,20 +50,7 @@ export function AddPattern() {
         ]}
         onPick={add}
       />
-      {pours && (
-        <Picker
-          label="Draw the stick through it"
-          value={NONE}
-          options={[
-            { value: NONE, label: 'which way?' },
-            ...(Object.keys(PATH_NAMES) as StickPath['kind'][]).map((kind) => ({
-              value: kind,
-              label: PATH_NAMES[kind],
-            })),
-          ]}
-          onPick={draw}
-        />
-      )}
+      {pours && <StickPicker label="Draw the stick through it" onPick={draw} />}
       {pours && (
         <Picker
           label="Draw a wire through it"

@@ -1,13 +1,12 @@
 import { addStroke } from '../../../../core/edit/pattern.ts';
 import { addTop } from '../../../../core/edit/tops.ts';
 import { TOP_MM, TOPS } from '../../../../core/pattern/knowHow.ts';
-import type { StickPath } from '../../../../core/plan/patternSchema.ts';
 import type { TopWay } from '../../../../core/plan/topSchema.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { Group } from '../../../parts/Station.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { useNewStep } from '../useNewStep.ts';
-import { PATH_NAMES } from '../pattern/StrokePanel.tsx';
+import { StickPicker } from '../pattern/StickPicker.tsx';
 
 const NONE = '';
 
@@ -32,18 +31,10 @@ export function AddTop() {
           if (top !== NONE) put((p) => addTop(p, top), top === 'mound' ? 'section' : 'plan');
         }}
       />
-      <Picker
+      <StickPicker
         label="Draw the stick through the top alone"
-        value={NONE}
-        options={[
-          { value: NONE, label: 'which way?' },
-          ...(Object.keys(PATH_NAMES) as StickPath['kind'][]).map((kind) => ({
-            value: kind,
-            label: PATH_NAMES[kind],
-          })),
-        ]}
         onPick={(kind) => {
-          if (kind !== NONE) put((p) => addStroke(p, kind, TOP_MM, { forTop: true }), 'plan');
+          put((p) => addStroke(p, kind, TOP_MM, { forTop: true }), 'plan');
         }}
       />
     </Group>

@@ -1,6 +1,6 @@
 import { Dexie, type EntityTable, type Table } from 'dexie';
 import type { Colorant } from '../core/colorant/schema.ts';
-import { v1to2 } from '../core/exchange/migrate.ts';
+import { manyColumns, v1to2 } from '../core/exchange/migrate.ts';
 import type { Palette } from '../core/exchange/palette.ts';
 import type { Mould } from '../core/mould/schema.ts';
 import type { Stored, StoreKind } from '../core/stores/schema.ts';
@@ -86,7 +86,7 @@ interface Mark {
   readonly at: string;
 }
 
-const VERSION = 4;
+const VERSION = 5;
 
 /** IndexedDB's number of a Dexie version. */
 const DEXIE_FACTOR = 10;
@@ -158,7 +158,15 @@ export class DripLineDatabase extends Dexie {
               ref.value = { [key]: record[key], revision: FIRST, [inside]: record };
             });
       });
-    this.version(VERSION).stores({ stores: '&id, kind' });
+    this.version(4).stores({ stores: '&id, kind' });
+    this.version(VERSION).upgrade((transaction) =>
+      transaction
+        .table<Old>('moulds')
+        .toCollection()
+        .modify((record) => {
+          record['mould'] = manyColumns(record['mould']);
+        }),
+    );
   }
 
   /**

@@ -122,7 +122,7 @@ describe('potential flow from a source in a rectangle', () => {
       50 * Math.sin((2 * Math.PI * k) / 96),
     ]);
     const box = { x0: -50, x1: 50, y0: -50, y1: 50 };
-    const field = finish(fieldOf(box, { at: [0, 0] }, false, circle));
+    const field = finish(fieldOf(box, { at: [0, 0] }, false, { outline: circle }));
     for (const r of [10, 20, 30, 40])
       for (const angle of [0.3, 1.1, 2.5, 4])
         expect(valueAt(field.beyond, r * Math.cos(angle), r * Math.sin(angle))).to.be.closeTo(

@@ -32,7 +32,7 @@ function inRounds(plan: Plan, at: 'wall' | 'column'): Plan {
     ? { ...plan, steps }
     : {
         ...plan,
-        mould: { ...plan.mould, column: { form: 'round', acrossMm: 20, xMm: 0, yMm: 0 } },
+        mould: { ...plan.mould, columns: [{ id: 'c1', form: 'round', acrossMm: 20, xMm: 0, yMm: 0 }] },
         steps: [...steps, { id: 'u1', kind: 'pull' }],
       };
 }

@@ -30,15 +30,16 @@ export function simulatedMl(
   return shown;
 }
 
-/** What was poured of every deposit, ml; the column's hole apart. */
-export function pouredMl({ stack }: Pick<LaidMould, 'stack'>): ReadonlyMap<string, number> {
+/** What was poured of every deposit, ml; the columns' holes apart. Where nothing is held back for them the layer they were in runs in. */
+export function pouredMl({ stack, plan }: Pick<LaidMould, 'stack' | 'plan'>): ReadonlyMap<string, number> {
+  const runsIn = plan.fill.top.length === 0;
   const poured = new Map<string, number>();
   for (const layer of stack.layers)
     for (const part of layer.parts)
       poured.set(
         part.key,
         (poured.get(part.key) ?? 0) +
-          (layer.volumeMl + (layer.pour.pattern ? 0 : holeVolumeMl([layer]))) * part.share,
+          (layer.volumeMl + (layer.pour.pattern || !runsIn ? 0 : holeVolumeMl([layer]))) * part.share,
       );
   return poured;
 }

@@ -1,3 +1,4 @@
+import type { Column } from '../../src/core/mould/schema.ts';
 import { expect } from 'chai';
 import { cutBars } from '../../src/core/cut/bars.ts';
 import { barsText } from '../../src/core/cut/barsText.ts';
@@ -42,10 +43,10 @@ describe('bars weigh what is in the mould', () => {
   });
 
   it('with a column’s hole counted once, whether what is held back fills it or not', () => {
-    const column = { form: 'round', acrossMm: 30, xMm: 0, yMm: 0 } as const;
+    const columns: Column[] = [{ id: 'c1', form: 'round', acrossMm: 30, xMm: 0, yMm: 0 }];
     for (const massG of [0, 20, 44, 150]) {
       const box = boxPlan([rest(), rest()]);
-      const plan = whole(held({ ...box, mould: { ...box.mould, column } }, massG), 5, 100);
+      const plan = whole(held({ ...box, mould: { ...box.mould, columns } }, massG), 5, 100);
       expect(sum(computePlan(plan).cut.bars.map((b) => b.massG)), `${massG} g`).to.be.closeTo(
         inOneMould(plan),
         1e-6,

@@ -56,7 +56,8 @@ describe('faces', () => {
         // a column's hole is shown filled
         const wholeMl = (l: PouredLayer): number =>
           l.volumeMl +
-          (l.blocked ? volumeOf(clip(l.blocked, { normal: l.up, offset: l.offset }).below) / 1000 : 0);
+          l.blocked.reduce((s, b) => s + volumeOf(clip(b, { normal: l.up, offset: l.offset }).below), 0) /
+            1000;
         for (const layer of stack.layers) {
           const block = blocks.find((b) => b.includes(layer));
           if (block && layer !== block.at(-1)) continue;

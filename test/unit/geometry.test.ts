@@ -129,13 +129,13 @@ describe('convex solids', () => {
   it('with something standing in them hold what is left, and still invert', () => {
     const solid = frustum({ width: 100, length: 100 }, { width: 100, length: 100 }, 0, 50);
     const blocked = frustum({ width: 20, length: 20 }, { width: 20, length: 20 }, 0, 50);
-    const open = openProfile([{ solid, blocked }], [0, 0, 1]);
+    const open = openProfile([{ solid, blocked: [blocked] }], [0, 0, 1]);
     expect(open.total).to.be.closeTo(9600 * 50, 1e-6);
     expect(open.levelOf(9600 * 20)).to.be.closeTo(20, 1e-9);
     const two = openProfile(
       [
-        { solid, blocked: undefined },
-        { solid, blocked },
+        { solid, blocked: [] },
+        { solid, blocked: [blocked] },
       ],
       [0, 0, 1],
     );

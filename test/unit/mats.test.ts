@@ -123,7 +123,10 @@ describe('a texture mat', () => {
       const plan: Plan = {
         ...held.plan,
         divide: { kind: 'before-lye', lye: 'jug-by-jug' },
-        mould: { ...base.mould, column: { form: 'round', acrossMm: 20, xMm: 0, yMm: 0 } },
+        mould: {
+          ...base.mould,
+          columns: [{ id: 'c1', form: 'round' as const, acrossMm: 20, xMm: 0, yMm: 0 }],
+        },
         fill: { ...base.fill, top: [{ pot: held.potId, massG }] },
         steps: [...base.steps, { id: 'u1', kind: 'pull' }],
       };

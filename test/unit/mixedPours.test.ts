@@ -151,7 +151,7 @@ describe('colours out of one jug', () => {
 describe('all but so much of each pot', () => {
   it('is held back of the pots of that pour, of others nothing changes, and a hole is filled from it', () => {
     const base = boxPlan([rest()], {
-      mould: { ...boxPlan([]).mould, column: { form: 'round', acrossMm: 24, xMm: 0, yMm: 0 } },
+      mould: { ...boxPlan([]).mould, columns: [{ id: 'c1', form: 'round', acrossMm: 24, xMm: 0, yMm: 0 }] },
     });
     const rounds = addPattern(
       { ...base, fill: { ...base.fill, top: [{ pot: 'p9', massG: 5 }] } },

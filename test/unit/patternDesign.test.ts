@@ -1,3 +1,4 @@
+import type { Mould } from '../../src/core/mould/schema.ts';
 import { expect } from 'chai';
 import {
   addPattern,
@@ -112,12 +113,12 @@ describe('the ways of a stick', () => {
 
 describe('a column', () => {
   it('can be turned, and one that sticks out of the mould when turned is refused with its size', () => {
-    const across = {
-      ...boxPlan([rest()]).mould,
-      column: { form: 'square', acrossMm: 60, xMm: 0, yMm: 0 } as const,
-    };
-    const turned = { ...across, column: { ...across.column, turnDeg: 30 } };
-    const small = { ...turned, column: { ...turned.column, acrossMm: 40 } };
+    const { mould } = boxPlan([rest()]);
+    const stood = (acrossMm: number, turnDeg: number): Mould => ({
+      ...mould,
+      columns: [{ id: 'c1', form: 'square', acrossMm, turnDeg, xMm: 0, yMm: 0 }],
+    });
+    const [across, turned, small] = [stood(60, 0), stood(60, 30), stood(40, 30)];
     expect(holeMl(mouldGeometry(small), 60)).to.be.closeTo(0.04 * 0.04 * 0.06 * 1e6, 1e-9);
     expect(checkPlan({ ...boxPlan([rest()]), mould: across })).to.deep.equal([]);
     const [fault] = checkPlan({ ...boxPlan([rest()]), mould: turned });

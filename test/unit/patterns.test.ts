@@ -271,7 +271,7 @@ describe('patterns: what is weighed', () => {
       expect(poured + pot.held_back_g + pot.overage_g, pot.id).to.be.closeTo(pot.mass_g, 1e-6);
     }
     expect(step!.rounds!.flat().reduce((s, t) => s + t.mass_g, 0)).to.be.closeTo(step!.mass_g!, 1e-6);
-    const pull = sheet.procedure.find((a) => a.does === 'pull-column')!;
+    const pull = sheet.procedure.find((a) => a.does === 'pull-columns')!;
     expect(pull.text).to.match(/Pull the column straight up and fill its hole at once with \d+ g/);
     const hole = holeVolumeMl(computed.stack.layers) * computed.stack.layers[0]!.densityGMl;
     expect(pull.lines!.reduce((s, l) => s + l.mass_g, 0)).to.be.closeTo(hole, 1);

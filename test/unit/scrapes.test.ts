@@ -540,7 +540,7 @@ describe('scraped layers: what is said', () => {
     expect(
       codes({
         ...column,
-        mould: { ...column.mould, column: { form: 'round', acrossMm: 20, xMm: 0, yMm: 0 } },
+        mould: { ...column.mould, columns: [{ id: 'c1', form: 'round', acrossMm: 20, xMm: 0, yMm: 0 }] },
       }),
     ).to.include('scrape-at-column');
     for (const stands of ['standing', 'lying'] as const)

@@ -82,15 +82,15 @@ describe('moulds of other shapes, against closed forms', () => {
   });
 
   it('a column keeps out its own cylinder, and pulling it leaves that hole', () => {
-    const column = { form: 'round' as const, acrossMm: 40, xMm: 5, yMm: -20 };
-    const { geometry } = bare({ ...box, column });
+    const columns = [{ id: 'c1', form: 'round' as const, acrossMm: 40, xMm: 5, yMm: -20 }];
+    const { geometry } = bare({ ...box, columns });
     expect(geometry.rimVolumeMl).to.be.closeTo((W * L * H - Math.PI * 400 * H) / 1000, 1e-6);
     expect(holeMl(geometry, 50)).to.be.closeTo((Math.PI * 400 * 50) / 1000, 1e-6);
   });
 
   it('pours round a column keep their volume, tilted or not', () => {
-    const column = { form: 'square' as const, acrossMm: 30, xMm: 0, yMm: 0 };
-    const { room } = bare({ ...box, column });
+    const columns = [{ id: 'c1', form: 'square' as const, acrossMm: 30, xMm: 0, yMm: 0 }];
+    const { room } = bare({ ...box, columns });
     const { layers } = stackPours(
       room,
       [12, -8, 0].map((rollDeg) => ({
@@ -284,7 +284,10 @@ describe('warnings of tilted pours', () => {
     const plan = boxPlan([rest()]);
     const withColumn = {
       ...plan,
-      mould: { ...plan.mould, column: { form: 'square' as const, acrossMm: 30, xMm: 0, yMm: 0 } },
+      mould: {
+        ...plan.mould,
+        columns: [{ id: 'c1', form: 'square' as const, acrossMm: 30, xMm: 0, yMm: 0 }],
+      },
     };
     const warning = find(withColumn, 'column-hole');
     expect(warning.message).to.match(/hole of 5\d g/);
@@ -301,10 +304,10 @@ describe('impossible moulds are refused at their field', () => {
   };
 
   it('a column wider than the mould', () => {
-    const fault = faultOf({ column: { form: 'round', acrossMm: 90, xMm: 0, yMm: 0 } });
-    expect(fault).to.include({ code: 'column-outside', at: 'mould.column.acrossMm' });
+    const fault = faultOf({ columns: [{ id: 'c1', form: 'round', acrossMm: 90, xMm: 0, yMm: 0 }] });
+    expect(fault).to.include({ code: 'column-outside', at: 'mould.columns.0.acrossMm' });
     expect(fault!.message).to.contain('90 mm').and.contain('80 mm');
-    expect(faultOf({ column: { form: 'round', acrossMm: 30, xMm: 30, yMm: 0 } })?.code).to.equal(
+    expect(faultOf({ columns: [{ id: 'c1', form: 'round', acrossMm: 30, xMm: 30, yMm: 0 }] })?.code).to.equal(
       'column-outside',
     );
   });

@@ -11,7 +11,7 @@ import { propsFor } from '../../core/mould/props.ts';
 import { UNDER_WORDS } from '../../core/mould/propWords.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { formatLength } from '../../core/units/format.ts';
-import { surfaceAcross, viewPolygon, type View } from '../../core/mould/sectionView.ts';
+import { joined, surfaceAcross, viewPolygon, type View } from '../../core/mould/sectionView.ts';
 import { spillOffset } from '../../core/mould/spill.ts';
 import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
@@ -116,7 +116,7 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
   const at = view === 'section' ? room.middle.y : room.middle.x;
   const outline = useMemo(() => viewPolygon(geometry.solid, view, at), [geometry, view, at]);
   const inside = useMemo(() => downToMat(outline, mould.mat), [outline, mould.mat]);
-  const blocked = geometry.rooms.flatMap((r) => (r.blocked ? [viewPolygon(r.blocked, view, at)] : []));
+  const blocked = geometry.rooms.flatMap((r) => joined(r.blocked.map((b) => viewPolygon(b, view, at))));
   const face = faceAt(bodies, view, at, plan.cut.thicknessMm);
   const half = wide / 2 + wall;
   const choose = useCallback(

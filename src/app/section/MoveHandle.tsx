@@ -22,6 +22,8 @@ interface MoveHandleProps {
   readonly onChoose?: () => void;
   readonly onRemove?: () => void;
   readonly onMove: (x: number, y: number, gesture: Gesture | undefined) => void;
+  /** what an arrow key does in the place of moving it: so many steps right, and up */
+  readonly onArrow?: (right: number, up: number) => void;
   readonly children: React.ReactNode;
 }
 
@@ -34,6 +36,7 @@ export function MoveHandle({
   onChoose,
   onRemove,
   onMove,
+  onArrow,
   children,
 }: MoveHandleProps) {
   const drag = useRef<{ gesture: Gesture; x: number; y: number; from: readonly [number, number] } | null>(
@@ -65,7 +68,8 @@ export function MoveHandle({
     if (!by) return;
     event.preventDefault();
     const times = event.shiftKey ? 10 : 1;
-    onMove(at[0] + by[0] * times, at[1] + by[1] * times, undefined);
+    if (onArrow) onArrow(by[0] * times, by[1] * times);
+    else onMove(at[0] + by[0] * times, at[1] + by[1] * times, undefined);
   };
   return (
     <g

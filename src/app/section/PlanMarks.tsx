@@ -1,37 +1,19 @@
 import { cutLines } from '../../core/cut/cutLines.ts';
 import { setPlace } from '../../core/edit/pattern.ts';
-import { columnIn, strokePaths } from '../../core/pattern/blocks.ts';
+import { strokePaths } from '../../core/pattern/blocks.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useBench } from '../parts/usePlan.ts';
+import { ColumnMarks } from './ColumnMarks.tsx';
 import { MoveHandle } from './MoveHandle.tsx';
-
-type Px = readonly [x: number, y: number];
-
-interface PlanMarksProps {
-  /** px of a place of the plan, mm */
-  readonly spot: (p: readonly [number, number]) => Px;
-  /** px a mm */
-  readonly scale: number;
-}
-
-const points = (list: readonly (readonly [number, number])[], spot: PlanMarksProps['spot']): string =>
-  list
-    .map((p) =>
-      spot(p)
-        .map((v) => v.toFixed(1))
-        .join(','),
-    )
-    .join(' ');
+import { pointsText, type Spotted } from './plan.ts';
 
 /** Over the loaf from above: where it is cut, where the column stands, where drops fall, and the way of the stick that is chosen. */
-export function PlanMarks({ spot, scale }: PlanMarksProps) {
-  const { plan, computed, edit, show, follows } = useBench();
+export function PlanMarks({ spot, scale }: Spotted) {
+  const { plan, computed, edit, follows } = useBench();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const step = plan.steps.find((s) => s.id === chosen);
-  const column = computed.geometry.rooms.flatMap((room) => columnIn(plan, room) ?? []);
   const place = step?.kind === 'pour' ? step.pattern?.place : undefined;
   const stroke = step?.kind === 'stroke' ? strokePaths(computed, step) : [];
-  const { column: standing } = plan.mould;
   return (
     <g>
       {cutLines(computed).map(({ from, to }, i) => {
@@ -45,8 +27,8 @@ export function PlanMarks({ spot, scale }: PlanMarksProps) {
       })}
       {stroke.map((path, i) => (
         <g key={i} fill="none" strokeLinecap="round" className="pointer-events-none">
-          <polyline points={points(path, spot)} stroke="#fafbf8" strokeWidth="3.4" opacity="0.8" />
-          <polyline points={points(path, spot)} stroke="var(--color-accent)" strokeWidth="1.6" />
+          <polyline points={pointsText(path, spot)} stroke="#fafbf8" strokeWidth="3.4" opacity="0.8" />
+          <polyline points={pointsText(path, spot)} stroke="var(--color-accent)" strokeWidth="1.6" />
           <circle
             cx={spot(path.at(-1) ?? [0, 0])[0]}
             cy={spot(path.at(-1) ?? [0, 0])[1]}
@@ -55,35 +37,7 @@ export function PlanMarks({ spot, scale }: PlanMarksProps) {
           />
         </g>
       ))}
-      {standing && column.length > 0 && !follows && (
-        <MoveHandle
-          scale={scale}
-          at={[standing.xMm, standing.yMm]}
-          label={`The column, ${show.length(standing.xMm)} right of the middle and ${show.length(standing.yMm)} beyond it: arrow keys move it`}
-          onMove={(xMm, yMm, gesture) =>
-            edit(
-              (p) =>
-                p.mould.column ? { ...p, mould: { ...p.mould, column: { ...p.mould.column, xMm, yMm } } } : p,
-              gesture,
-            )
-          }
-        >
-          <polygon
-            points={points(column, spot)}
-            fill="#fafbf8"
-            fillOpacity="0.12"
-            stroke="#fafbf8"
-            strokeWidth="3"
-          />
-          <polygon
-            points={points(column, spot)}
-            fill="none"
-            stroke="#1c2727"
-            strokeWidth="1.4"
-            strokeDasharray="5 4"
-          />
-        </MoveHandle>
-      )}
+      {!follows && <ColumnMarks spot={spot} scale={scale} />}
       {place?.at === 'drops' &&
         !follows &&
         place.spots.map((s, i) => {

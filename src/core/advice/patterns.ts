@@ -1,10 +1,13 @@
-import { addPull, columnFor, setPlace } from '../edit/pattern.ts';
+import { withAColumn } from '../edit/columns.ts';
+import { addPull, setPlace } from '../edit/pattern.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { isIn, edgesOf } from '../flow/outline.ts';
 import { slice } from '../geometry/clip.ts';
 import { formatLength, formatMass, formatShort } from '../units/format.ts';
 import { roundsOf } from '../weigh/rounds.ts';
 import { setAt } from '../pattern/depthAt.ts';
+import { columnsIn } from '../mould/column.ts';
+import { pouredOver } from '../pattern/moves.ts';
 import { KNOW_HOW } from '../pattern/knowHow.ts';
 import { sinkOf, stageToSink } from '../setting/spike.ts';
 import { stagePhrase } from '../setting/stage.ts';
@@ -58,34 +61,35 @@ function placeWarnings(facts: Facts, layer: PouredLayer): Warning[] {
   const place = pour.pattern?.place;
   if (!place) return [];
   const about = { station: 'design', step: pour.id } as const;
-  if (place.at === 'column' && !layer.room.blocked)
+  const standing = columnsIn(plan.mould);
+  if (place.at === 'column' && layer.room.columns.length === 0)
     return [
       {
         ...about,
         code: 'no-column',
         level: 'warn',
-        message: plan.mould.column
-          ? 'The column does not stand in this compartment: this pour goes in as a stream in its middle.'
-          : 'No column stands in the mould: this pour goes in as a stream in its middle.',
-        remedies: plan.mould.column
-          ? []
-          : [
-              {
-                label: 'Stand a column in it',
-                apply: (p) => ({ ...p, mould: { ...p.mould, column: columnFor(p) } }),
-              },
-            ],
+        message:
+          standing.length > 0
+            ? 'No column stands in this compartment: this pour goes in as a stream in its middle.'
+            : 'No column stands in the mould: this pour goes in as a stream in its middle.',
+        remedies: standing.length > 0 ? [] : [{ label: 'Stand a column in it', apply: withAColumn }],
       },
     ];
-  if (place.at === 'column' && facts.geometry.rooms.filter((r) => r.blocked).length > 1)
-    return [
-      {
-        ...about,
-        code: 'column-on-divider',
-        level: 'refuse',
-        message: 'The column stands on the divider: what is poured over it would go into both compartments.',
-      },
-    ];
+  if (place.at === 'column') {
+    const onDivider = pouredOver(layer.room.columns, place).filter(
+      (c) => facts.geometry.rooms.filter((r) => r.columns.includes(c)).length > 1,
+    );
+    if (onDivider.length > 0)
+      return [
+        {
+          ...about,
+          code: 'column-on-divider',
+          level: 'refuse',
+          message:
+            'The column stands on the divider: what is poured over it would go into both compartments.',
+        },
+      ];
+  }
   if (place.at === 'line') return lineOutside(facts, pour, place);
   if (place.at !== 'drops') return [];
   return place.spots.flatMap((s, i): Warning[] =>
@@ -221,15 +225,23 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
 
 /** A column that something is poured over has to come out again. */
 function unpulled({ plan, stack }: Facts): Warning[] {
-  const over = stack.layers.some((l) => l.pour.pattern?.place.at === 'column' && l.room.blocked);
+  const several = columnsIn(plan.mould).length > 1;
+  const over = stack.layers.some((l) => l.pour.pattern?.place.at === 'column' && l.room.columns.length > 0);
   if (!over || plan.steps.some((s) => s.kind === 'pull')) return [];
   return [
     {
       code: 'column-stays',
       level: 'warn',
       station: 'design',
-      message: 'The column is not pulled: the loaf would set round it. The pictures show it filled.',
-      remedies: [{ label: 'Pull it once the pours are in', apply: addPull }],
+      message: several
+        ? 'The columns are not pulled: the loaf would set round them. The pictures show them filled.'
+        : 'The column is not pulled: the loaf would set round it. The pictures show it filled.',
+      remedies: [
+        {
+          label: several ? 'Pull them once the pours are in' : 'Pull it once the pours are in',
+          apply: addPull,
+        },
+      ],
     },
   ];
 }

@@ -1,5 +1,4 @@
 import { asLongAsMould, keepBelow, setWireWay } from '../edit/wire.ts';
-import { columnIn } from '../pattern/blocks.ts';
 import { depthAt } from '../pattern/depthAt.ts';
 import { wireLong } from '../pattern/moves.ts';
 import { roomFor, tooRound } from '../pattern/wireRoom.ts';
@@ -59,7 +58,7 @@ export function wireWarnings(facts: Facts, wire: Wire): Warning[] {
   }
   const pulled = plan.steps.slice(0, plan.steps.indexOf(wire)).some((s) => s.kind === 'pull');
   const column: Warning[] =
-    !pulled && geometry.rooms.some((r) => columnIn(plan, r))
+    !pulled && geometry.rooms.some((r) => r.columns.length > 0)
       ? [
           {
             ...about,

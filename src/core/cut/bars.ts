@@ -13,7 +13,7 @@ import {
   wayOf as wayOfPiece,
 } from '../fill/barGrid.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
-import { holeMassG, holeOf } from '../pattern/hole.ts';
+import { holeMassG, holesOf } from '../pattern/hole.ts';
 import type { CutSettings, CutWay, Plan } from '../plan/planSchema.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
@@ -93,11 +93,10 @@ interface Slices {
 function slicesOf(piece: Piece, layers: readonly PouredLayer[], filled: number): Slices {
   const normal: Vec3 = piece.axis === 'y' ? [0, 1, 0] : [0, 0, 1];
   const profiles = layers.map((l) => {
-    const hole = filled < 1 ? holeOf(l) : undefined;
     return {
       density: l.densityGMl / MM3_PER_ML,
       whole: fillProfile(l.solid, normal),
-      hole: hole && hole.faces.length > 0 ? fillProfile(hole, normal) : undefined,
+      holes: filled < 1 ? holesOf(l).map((h) => fillProfile(h, normal)) : [],
     };
   });
   const known = new Map<number, readonly number[]>();
@@ -105,7 +104,9 @@ function slicesOf(piece: Piece, layers: readonly PouredLayer[], filled: number):
   const open = (at: number): readonly number[] => {
     const before = known.get(at);
     if (before) return before;
-    const now = profiles.map((p) => p.whole.volumeBelow(at) - (1 - filled) * (p.hole?.volumeBelow(at) ?? 0));
+    const now = profiles.map(
+      (p) => p.whole.volumeBelow(at) - (1 - filled) * p.holes.reduce((s, h) => s + h.volumeBelow(at), 0),
+    );
     known.set(at, now);
     return now;
   };

@@ -3,7 +3,7 @@ import { slabOf } from '../geometry/clip.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import { volumeOf } from '../geometry/volume.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
-import { holeOf } from '../pattern/hole.ts';
+import { holesOf } from '../pattern/hole.ts';
 import type { CutSettings, CutWay } from '../plan/planSchema.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
 import type { Slice } from './bars.ts';
@@ -52,12 +52,11 @@ export function blockBars(
   const along: Vec3 = [0, 1, 0];
   const square: Vec3 = by === 'floor' ? [0, 0, 1] : [1, 0, 0];
   const parts = layers.map((l) => {
-    const hole = filled < 1 ? holeOf(l) : undefined;
     const [low, high] = [piece.fromMm + startMm, piece.fromMm + endMm];
     return {
       density: l.densityGMl,
       whole: slabOf(l.solid, along, low, high),
-      hole: hole && slabOf(hole, along, low, high),
+      holes: filled < 1 ? holesOf(l).map((h) => slabOf(h, along, low, high)) : [],
     };
   });
   return Array.from({ length: count }, (_, k): BlockBar => {
@@ -67,10 +66,10 @@ export function blockBars(
     const slice: Slice = { by, fromMm, toMm, first: k === 0, last };
     const [low, high] = [k === 0 ? -FAR : fromMm, last ? FAR : toMm];
     let [volumeMl, massG] = [0, 0];
-    for (const { density, whole, hole } of parts) {
+    for (const { density, whole, holes } of parts) {
       const open =
         volumeOf(slabOf(whole, square, low, high)) -
-        (hole ? (1 - filled) * volumeOf(slabOf(hole, square, low, high)) : 0);
+        (1 - filled) * holes.reduce((s, h) => s + volumeOf(slabOf(h, square, low, high)), 0);
       volumeMl += open / MM3_PER_ML;
       massG += (open / MM3_PER_ML) * density;
     }

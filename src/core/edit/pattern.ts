@@ -1,4 +1,4 @@
-import type { Column } from '../mould/schema.ts';
+import { columnsIn } from '../mould/column.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
 import { cornerSpot } from '../pattern/moves.ts';
 import { MOST_ROUNDS, type PatternPour, type Place, type StickPath } from '../plan/patternSchema.ts';
@@ -7,6 +7,7 @@ import { isOneJug, potsOf, roundOf } from '../plan/sources.ts';
 import type { Pour, Step, Stroke } from '../plan/stepSchema.ts';
 import type { Grams, Millimetres, Stage } from '../units/quantity.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
+import { withAColumn } from './columns.ts';
 import { freshId } from './freshId.ts';
 import { insertAfter, mapPour, meanParts } from './pours.ts';
 
@@ -103,13 +104,6 @@ export function setPourStage(plan: Plan, pour: Pour, stage: Stage): Plan {
   return { ...plan, pots: plan.pots.map((p) => (pots.has(p.id) ? { ...p, stage } : p)) };
 }
 
-/** A column for a mould that has none: a third of its width, in its middle. */
-export function columnFor(plan: Plan): Column {
-  const { floor } = mouldGeometry(plan.mould);
-  const acrossMm = Math.max(10, Math.round(Math.min(floor.width, floor.length) / 5));
-  return { form: 'square', acrossMm, xMm: 0, yMm: 0 };
-}
-
 /** Where a pour of each kind begins, before it is told otherwise. */
 export const firstPlace = (at: Place['at']): Place => {
   switch (at) {
@@ -182,16 +176,15 @@ export function addPattern(
     },
   };
   const last = plan.steps.findLast((s) => s.kind !== 'finish')?.id;
-  const stood =
-    place.at === 'column' && !plan.mould.column
-      ? { ...plan, mould: { ...plan.mould, column: columnFor(plan) } }
-      : plan;
+  const stood = place.at === 'column' ? withAColumn(plan) : plan;
   return { plan: insertAfter(stood, afterId ?? last, pour), stepId };
 }
 
-/** Where a column's middle is; the mould's where none stands. */
-const aboutOf = ({ mould: { column } }: Plan): { xMm: Millimetres; yMm: Millimetres } =>
-  column ? { xMm: column.xMm, yMm: column.yMm } : { xMm: 0, yMm: 0 };
+/** Where the middle of the first column is; the mould's where none stands. */
+function aboutOf({ mould }: Plan): { xMm: Millimetres; yMm: Millimetres } {
+  const [column] = columnsIn(mould);
+  return column ? { xMm: column.xMm, yMm: column.yMm } : { xMm: 0, yMm: 0 };
+}
 
 /** A corner pour's strokes fan out from its corner. */
 function fanAbout(plan: Plan): { xMm: Millimetres; yMm: Millimetres } {
@@ -262,7 +255,7 @@ export function addStroke(
   return { plan: insertLate(plan, stroke, undefined), stepId };
 }
 
-/** The column is pulled once what is poured over it is in, before any strokes. */
+/** All columns are pulled once what is poured over it is in, before any strokes. */
 export function addPull(plan: Plan): Plan {
   if (plan.steps.some((s) => s.kind === 'pull')) return plan;
   const lastPour = plan.steps.findLast((s) => s.kind === 'pour')?.id;

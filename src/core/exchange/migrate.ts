@@ -106,11 +106,33 @@ function v3to4(body: Record<string, unknown>): Record<string, unknown> {
   };
 }
 
+/** A mould as it was written while at most one column stood in it, as it is written now. A turned round one is as it was. */
+export function manyColumns(mould: unknown): unknown {
+  if (!isRecord(mould) || mould['column'] === undefined) return mould;
+  const { column, ...rest } = mould;
+  if (!isRecord(column)) return { ...rest, columns: [column] };
+  const { turnDeg, ...kept } = column;
+  const turned = turnDeg === undefined || column['form'] === 'round' ? {} : { turnDeg };
+  return { ...rest, columns: [{ id: 'c1', ...kept, ...turned }] };
+}
+
 /** Version 5 only adds what may be left out: pours that push others aside, strokes, and a column that is pulled. */
 const v4to5 = (body: Record<string, unknown>): Record<string, unknown> => body;
 
+/** Up to version 5 at most one column stood in a mould; from version 6 on there are several, each with an id. */
+function v5to6(body: Record<string, unknown>): Record<string, unknown> {
+  const others = listOf(body['others']).map((o) =>
+    isRecord(o) ? { ...o, mould: manyColumns(o['mould']) } : o,
+  );
+  return {
+    ...body,
+    mould: manyColumns(body['mould']),
+    ...(Array.isArray(body['others']) ? { others } : {}),
+  };
+}
+
 /** One step a version: the body of version n + 1 from that of version n. */
-const STEPS = [v1to2, v2to3, v3to4, v4to5] as const;
+const STEPS = [v1to2, v2to3, v3to4, v4to5, v5to6] as const;
 
 /** The body of a plan written by an older version, as this version writes it. What is at fault in it stays so. */
 export const migratePlan = (body: Record<string, unknown>, version: number): Record<string, unknown> =>

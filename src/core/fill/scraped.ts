@@ -155,7 +155,7 @@ export function scrapingOf(
   scrape: Scrape,
 ): Scraping | NotScraped {
   const axis = scrape.pulled === 'lengthwise' ? 0 : 1;
-  if (room.blocked) return 'column';
+  if (room.blocked.length > 0) return 'column';
   if (layer.up[2] < 1 - 1e-12) return 'slanted';
   if (!straight(room, axis)) return 'standing-round';
   if (closesIn(room, axis, layer.offset)) return 'closed-above';

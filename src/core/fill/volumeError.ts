@@ -10,7 +10,7 @@ import type { PouredLayer } from './layers.ts';
  */
 export const volumeErrorMl = (layers: readonly PouredLayer[]): Millilitres =>
   layers.reduce((worst, { solid, blocked, up, offset, volumeMl }) => {
-    const hole = blocked ? volumeOf(clip(blocked, { normal: up, offset }).below) : 0;
+    const hole = blocked.reduce((sum, b) => sum + volumeOf(clip(b, { normal: up, offset }).below), 0);
     return Math.max(worst, Math.abs((volumeOf(solid) - hole) / MM3_PER_ML - volumeMl));
   }, 0);
 

@@ -9,6 +9,14 @@ export interface Box {
 export const wide = ({ x0, x1 }: Box): number => x1 - x0;
 export const long = ({ y0, y1 }: Box): number => y1 - y0;
 
+/** The rectangle about some places. */
+export const boxAbout = (points: readonly (readonly [x: number, y: number])[]): Box => ({
+  x0: Math.min(...points.map((p) => p[0])),
+  x1: Math.max(...points.map((p) => p[0])),
+  y0: Math.min(...points.map((p) => p[1])),
+  y1: Math.max(...points.map((p) => p[1])),
+});
+
 /** Values at the corners of a rectangle's cells, (nx + 1) x (ny + 1), row by row from y0. */
 export interface Nodes {
   readonly x0: number;

@@ -1,7 +1,7 @@
 import type { Task } from '../task/task.ts';
 import { long, nodesOf, pairAt, pairsOf, wide, type Box, type Nodes, type Pairs } from './box.ts';
 import { follow, type Ended } from './flowLines.ts';
-import { edgesOf, isIn } from './outline.ts';
+import { edgesOf, isIn, isInStar, starOf, type Star } from './outline.ts';
 import { maskedFlow } from './maskedFlow.ts';
 import { flowOf, type Grid } from './potential.ts';
 import type { Spot } from './spec.ts';
@@ -11,8 +11,15 @@ import type { Spot } from './spec.ts';
  * the part 1 - exp(-T) of the area. On the walls nothing ever comes by but what was there first.
  */
 export interface Field {
-  /** exp(-T): 1 at the source, 0 where nothing ever comes */
+  /** exp(-T): 1 at a source, 0 where nothing ever comes */
   readonly beyond: Nodes;
+  readonly sources: readonly [Spread, ...Spread[]];
+  /** at the nodes, the number of the source that batter comes from to there; undefined where there is but one */
+  readonly from: Uint8Array | undefined;
+}
+
+/** How batter is pushed away from one of the sources. */
+interface Spread {
   readonly centre: Spot;
   /** where what is at each place was before so much of the area, a SHARES-th each, was pushed away from the source; [] where nobody asks */
   readonly back: readonly Back[];
@@ -43,44 +50,56 @@ function gridOf(box: Box, cells: number): Grid {
   return { nx, ny, dx: wide(box) / nx, dy: long(box) / ny };
 }
 
-/** A spot that is not in the plan at all, as the corner of a round one, is taken as near to it as the plan goes. */
+/** A spot that is not open, as the corner of a round plan or one in which something stands, is taken as the open one nearest to it. */
 function inOpen({ nx, ny, dx, dy }: Grid, box: Box, [x, y]: Spot, open: Uint8Array | undefined): Spot {
-  const [mx, my] = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
-  const isOpen = (px: number, py: number): boolean => {
-    const i = Math.min(nx - 1, Math.max(0, Math.floor((px - box.x0) / dx)));
-    const j = Math.min(ny - 1, Math.max(0, Math.floor((py - box.y0) / dy)));
-    return open?.[j * nx + i] !== 0;
-  };
-  for (let t = 0; t < 1; t += 0.01) {
-    const [px, py] = [x + (mx - x) * t, y + (my - y) * t];
-    if (isOpen(px, py)) return [px, py];
+  const i = Math.min(nx - 1, Math.max(0, Math.floor((x - box.x0) / dx)));
+  const j = Math.min(ny - 1, Math.max(0, Math.floor((y - box.y0) / dy)));
+  if (!open || open[j * nx + i] === 1) return [x, y];
+  let [nearest, at] = [Infinity, [x, y] as Spot];
+  for (const [cell, isOpen] of open.entries()) {
+    if (isOpen === 0) continue;
+    const here: Spot = [box.x0 + ((cell % nx) + 0.5) * dx, box.y0 + (Math.floor(cell / nx) + 0.5) * dy];
+    const far = Math.hypot(here[0] - x, here[1] - y);
+    if (far < nearest) [nearest, at] = [far, here];
   }
-  return [mx, my];
+  return at;
 }
 
 /** What of each cell a source takes up, 0 to 1. */
 function covered(grid: Grid, box: Box, points: readonly Spot[]): Float64Array {
   const { nx, ny, dx, dy } = grid;
   const part = new Float64Array(nx * ny);
-  const edges = edgesOf(points);
+  const star = starOf(points);
   for (let j = 0; j < ny; j += 1)
     for (let i = 0; i < nx; i += 1) {
       let n = 0;
       for (let b = 0; b < PARTS; b += 1)
         for (let a = 0; a < PARTS; a += 1)
-          if (isIn(edges, box.x0 + (i + (a + 0.5) / PARTS) * dx, box.y0 + (j + (b + 0.5) / PARTS) * dy))
+          if (isInStar(star, box.x0 + (i + (a + 0.5) / PARTS) * dx, box.y0 + (j + (b + 0.5) / PARTS) * dy))
             n += 1;
       part[j * nx + i] = n / PARTS ** 2;
     }
   return part;
 }
 
-/** Cells whose middle lies in an outline. */
-function openCells({ nx, ny, dx, dy }: Grid, box: Box, outline: readonly Spot[]): Uint8Array {
-  const edges = edgesOf(outline);
-  return Uint8Array.from({ length: nx * ny }, (_, cell) =>
-    isIn(edges, box.x0 + ((cell % nx) + 0.5) * dx, box.y0 + (Math.floor(cell / nx) + 0.5) * dy) ? 1 : 0,
-  );
+/** What batter spreads within: the plan's outline where it does not fill the rectangle, and what stands in its way. */
+interface Within {
+  readonly outline?: readonly Spot[] | undefined;
+  readonly standing?: readonly Star[];
+}
+
+/** Cells whose middle lies in the outline and in nothing that stands; undefined where all do. */
+function openCells(
+  { nx, ny, dx, dy }: Grid,
+  box: Box,
+  { outline, standing = [] }: Within,
+): Uint8Array | undefined {
+  if (!outline && standing.length === 0) return undefined;
+  const edges = outline && edgesOf(outline);
+  return Uint8Array.from({ length: nx * ny }, (_, cell) => {
+    const [x, y] = [box.x0 + ((cell % nx) + 0.5) * dx, box.y0 + (Math.floor(cell / nx) + 0.5) * dy];
+    return (!edges || isIn(edges, x, y)) && !standing.some((s) => isInStar(s, x, y)) ? 1 : 0;
+  });
 }
 
 /** A stream takes up the cell it falls into. */
@@ -92,69 +111,190 @@ function struck({ nx, ny, dx, dy }: Grid, box: Box, [x, y]: Spot): Float64Array 
   return part;
 }
 
+/** Sources on a grid. */
+interface Fed {
+  /** what of each cell each source takes up */
+  readonly parts: readonly Float64Array[];
+  /** by cell, the number of the source that it is in, and one; 0 outside */
+  readonly source: Uint8Array;
+  /** what comes up in each cell, less what sinks in it */
+  readonly supply: Float64Array;
+}
+
+/** Each source feeds the same amount, and all that is open outside them sinks evenly. */
+function feed({ nx, ny }: Grid, parts: readonly Float64Array[], open: Uint8Array | undefined): Fed {
+  const count = nx * ny;
+  const source = new Uint8Array(count);
+  const taken = parts.map((p) => p.reduce((s, x, cell) => (open?.[cell] === 0 ? s : s + x), 0));
+  const all = open ? open.reduce((s, o) => s + o, 0) : count;
+  const outside = all - taken.reduce((s, t) => s + t, 0);
+  const fed = taken.map((t) => outside / parts.length / t);
+  const supply = Float64Array.from({ length: count }, (_, cell) => {
+    if (open?.[cell] === 0) return 0;
+    let sum = -1;
+    for (const [n, part] of parts.entries()) {
+      const p = part[cell] as number;
+      sum += p * (1 + (fed[n] as number));
+      if (p >= 0.5) source[cell] = n + 1;
+    }
+    return sum;
+  });
+  return { parts, source, supply };
+}
+
+/** A node's cell that is open: where a flow line through it begins. */
+function beside({ nx, ny }: Grid, open: Uint8Array | undefined, i: number, j: number): boolean {
+  if (!open) return true;
+  for (const a of [i - 1, i])
+    for (const b of [j - 1, j])
+      if (a >= 0 && b >= 0 && a < nx && b < ny && open[b * nx + a] === 1) return true;
+  return false;
+}
+
+/** So far aside a flow line begins that would begin on a wall, mm. */
+const ASIDE = 1e-6;
+
+/** Where a flow line from a node begins: on a wall's edge a little out into the open. */
+function startAt({ nx, ny, dx, dy }: Grid, open: Uint8Array | undefined, i: number, j: number): Spot {
+  const [x, y] = [i * dx, j * dy];
+  if (!open || (i < nx && j < ny && open[j * nx + i] === 1)) return [x, y];
+  for (const [a, b] of [
+    [-1, 0],
+    [0, -1],
+    [-1, -1],
+  ] as const)
+    if (i + a >= 0 && j + b >= 0 && i + a < nx && j + b < ny && open[(j + b) * nx + i + a] === 1)
+      return [x + a * ASIDE, y + b * ASIDE];
+  return [x, y];
+}
+
+/** Nodes inside what stands in the way take what is next to them: pictures are read between the nodes. */
+function filledIn(
+  { nx, ny }: Grid,
+  known: Uint8Array,
+  wanted: Uint8Array,
+  lists: readonly { [at: number]: number }[],
+  copied: readonly { [at: number]: number }[],
+): void {
+  const wide = nx + 1;
+  for (let ring = 0; ring < 4; ring += 1) {
+    const now: number[] = [];
+    for (let at = 0; at < known.length; at += 1) {
+      if (known[at] === 1 || wanted[at] === 0) continue;
+      const i = at % wide;
+      const near = [
+        ...(i > 0 ? [at - 1] : []),
+        ...(i < nx ? [at + 1] : []),
+        ...(at >= wide ? [at - wide] : []),
+        ...(at + wide < wide * (ny + 1) ? [at + wide] : []),
+      ].filter((n) => known[n] === 1);
+      const [first] = near;
+      if (first === undefined) continue;
+      now.push(at);
+      for (const list of lists) list[at] = near.reduce((s, n) => s + (list[n] as number), 0) / near.length;
+      for (const list of copied) list[at] = list[first] as number;
+    }
+    for (const at of now) known[at] = 1;
+  }
+}
+
 /**
- * The field of a source in a rectangle: an outline that stands there, or a spot. With `moved` also where places were before, for what was poured somewhere
+ * The field of sources in a rectangle: outlines that stand there, or a spot. With `moved` also where places were before, for what was poured somewhere
  * else before it.
  */
 export function* fieldOf(
   box: Box,
-  source: { readonly points: readonly Spot[] } | { readonly at: Spot },
+  from: { readonly outlines: readonly (readonly Spot[])[] } | { readonly at: Spot },
   moved: boolean,
-  /** the plan's outline where it does not fill the rectangle */
-  outline?: readonly Spot[],
+  within: Within = {},
   small = false,
 ): Task<never, Field> {
-  const stands = 'points' in source;
+  const stands = 'outlines' in from;
   const grid = gridOf(box, (stands ? FINE : COARSE) / (small ? 4 : 1));
   const { nx, ny, dx, dy } = grid;
-  const open = outline && openCells(grid, box, outline);
-  const part = stands
-    ? covered(grid, box, source.points)
-    : struck(grid, box, inOpen(grid, box, source.at, open));
-  const taken = part.reduce((s, p) => s + p, 0);
-  const all = open ? open.reduce((s, o) => s + o, 0) : nx * ny;
-  const fed = (all - taken) / taken;
-  const supply = part.map((p, cell) => (open?.[cell] === 0 ? 0 : p * fed - (1 - p)));
+  const open = openCells(grid, box, within);
+  const { parts, source, supply } = feed(
+    grid,
+    stands
+      ? from.outlines.map((o) => covered(grid, box, o))
+      : [struck(grid, box, inOpen(grid, box, from.at, open))],
+    open,
+  );
   const faces = open ? maskedFlow(grid, supply, open) : flowOf(grid, supply);
   yield { done: 0.3 };
-  const isSource = (cell: number): boolean => (part[cell] as number) >= 0.5;
+  const isSource = (cell: number): boolean => source[cell] !== 0;
   const count = (nx + 1) * (ny + 1);
   const beyond = new Float64Array(count);
-  const [cx, cy] = middleOfCells(grid, part);
+  const label = new Uint8Array(count);
+  const known = new Uint8Array(count);
+  const centres = parts.map((p) => middleOfCells(grid, p));
+  /** by piece of the way back, where each node was, mm from the corner of the grid */
   const xs = Array.from({ length: moved ? SHARES : 0 }, () => new Float64Array(count));
   const ys = xs.map(() => new Float64Array(count));
   for (let j = 0; j <= ny; j += 1) {
     for (let i = 0; i <= nx; i += 1) {
       const at = j * (nx + 1) + i;
-      const [ox, oy] = [i * dx - cx, j * dy - cy];
-      let here: Ended = { x: i * dx, y: j * dy, time: 0, arrived: true };
+      if (!beside(grid, open, i, j)) continue;
+      const [sx, sy] = startAt(grid, open, i, j);
+      let here: Pick<Ended, 'x' | 'y' | 'time'> = { x: sx, y: sy, time: 0 };
       let time = 0;
       for (const [k, x] of xs.entries()) {
         const until = Math.log(leftAfter(k - 1) / leftAfter(k));
         here = follow(grid, faces, [here.x, here.y], -1, isSource, until);
         time += here.time;
-        const far = Math.hypot(here.x - cx, here.y - cy);
-        x[at] = (here.x - cx) * far;
-        (ys[k] as Float64Array)[at] = (here.y - cy) * far;
+        x[at] = here.x;
+        (ys[k] as Float64Array)[at] = here.y;
       }
       const end = follow(grid, faces, [here.x, here.y], -1, isSource);
       const e = end.arrived ? Math.exp(-time - end.time) : 0;
       beyond[at] = e;
+      known[at] = 1;
+      label[at] = end.arrived ? Math.max(0, (source[end.cell] as number) - 1) : 0;
+      const [cx, cy] = centres[label[at]] as Spot;
+      const [ox, oy] = [i * dx - cx, j * dy - cy];
       // what came out of the source in the meantime was inside it, as deep as the area it has now
       for (const [k, x] of xs.entries()) {
         const left = leftAfter(k);
         if (e <= left) continue;
-        const deep = (Math.hypot(ox, oy) / Math.max(1 - e, 1e-3)) * (1 - e / left);
-        x[at] = ox * deep;
-        (ys[k] as Float64Array)[at] = oy * deep;
+        // beyond the middle: so that what is read between two nodes goes through it
+        const deep = -Math.sqrt((e / left - 1) / Math.max(1 - e, 1e-3));
+        x[at] = cx + ox * deep;
+        (ys[k] as Float64Array)[at] = cy + oy * deep;
       }
     }
     if (j % 16 === 0) yield { done: 0.3 + (0.6 * j) / ny };
   }
+  if (within.standing && within.standing.length > 0) {
+    const inside = Uint8Array.from(known, (k, at) =>
+      k === 0 &&
+      within.standing?.some((s) =>
+        isInStar(s, box.x0 + (at % (nx + 1)) * dx, box.y0 + Math.floor(at / (nx + 1)) * dy),
+      )
+        ? 1
+        : 0,
+    );
+    filledIn(grid, known, inside, [beyond, ...xs, ...ys], [label]);
+  }
+  /** Told from one source's middle, as `Back` has it. */
+  const fromMiddle = ([cx, cy]: Spot, k: number): Back => {
+    const [x, y] = [xs[k] as Float64Array, ys[k] as Float64Array];
+    const [vx, vy] = [new Float64Array(count), new Float64Array(count)];
+    for (let at = 0; at < count; at += 1) {
+      const [px, py] = [(x[at] as number) - cx, (y[at] as number) - cy];
+      const far = Math.hypot(px, py);
+      vx[at] = px * far;
+      vy[at] = py * far;
+    }
+    return pairsOf(box, nx, ny, vx, vy);
+  };
+  const sources = centres.map((centre): Spread => ({
+    centre: [box.x0 + centre[0], box.y0 + centre[1]],
+    back: xs.map((_, k) => fromMiddle(centre, k)),
+  }));
   return {
     beyond: nodesOf(box, nx, ny, beyond),
-    centre: [box.x0 + cx, box.y0 + cy],
-    back: xs.map((x, k): Back => pairsOf(box, nx, ny, x, ys[k] as Float64Array)),
+    sources: sources as [Spread, ...Spread[]],
+    from: sources.length > 1 ? label : undefined,
   };
 }
 
@@ -176,8 +316,22 @@ const LEAST_SHARE = 0.002;
 /** What of the area stays beyond after piece `k` of the way back. */
 const leftAfter = (k: number): number => Math.max(LEAST_SHARE, 1 - (k + 1) / SHARES);
 
+/** What batter comes to (x, y) from. */
+function sourceAt(
+  { beyond: { x0, y0, nx, ny, perX, perY }, sources, from }: Field,
+  x: number,
+  y: number,
+): Spread {
+  if (!from) return sources[0];
+  const i = Math.min(nx, Math.max(0, Math.round((x - x0) * perX)));
+  const j = Math.min(ny, Math.max(0, Math.round((y - y0) * perY)));
+  return sources[from[j * (nx + 1) + i] as number] as Spread;
+}
+
 /** Where what is at (x, y) was before only the part `left` of the area stayed beyond. */
-export function before({ back, centre: [cx, cy] }: Field, x: number, y: number, left: number): Spot {
+export function before(field: Field, x: number, y: number, left: number): Spot {
+  const { back, centre } = sourceAt(field, x, y);
+  const [cx, cy] = centre;
   const f = Math.min(SHARES, Math.max(0, (1 - left) * SHARES));
   const k = Math.min(SHARES - 1, Math.floor(f));
   const [from, to] = [back[k - 1], back[k]];

@@ -5,6 +5,8 @@ export interface Ended {
   readonly x: number;
   readonly y: number;
   readonly time: number;
+  /** the number of the cell that it ended in */
+  readonly cell: number;
   /** it came into a cell of the source, or to the time that was wanted; otherwise it hardly moved any more */
   readonly arrived: boolean;
 }
@@ -42,7 +44,7 @@ export function follow(
   let time = 0;
   const most = 4 * (nx + ny);
   for (let n = 0; n < most; n += 1) {
-    if (stop(j * nx + i)) return { x, y, time, arrived: true };
+    if (stop(j * nx + i)) return { x, y, time, cell: j * nx + i, arrived: true };
     const left = way * (u[j * (nx + 1) + i] as number);
     const right = way * (u[j * (nx + 1) + i + 1] as number);
     const near = way * (v[j * nx + i] as number);
@@ -65,9 +67,15 @@ export function follow(
     const t = Math.min(tx, ty);
     if (time + t >= until) {
       const rest = until - time;
-      return { x: x + gone(vx, sx, rest), y: y + gone(vy, sy, rest), time: until, arrived: true };
+      return {
+        x: x + gone(vx, sx, rest),
+        y: y + gone(vy, sy, rest),
+        time: until,
+        cell: j * nx + i,
+        arrived: true,
+      };
     }
-    if (t === Infinity) return { x, y, time, arrived: false };
+    if (t === Infinity) return { x, y, time, cell: j * nx + i, arrived: false };
     time += t;
     if (tx <= ty) {
       y = Math.min((j + 1) * dy, Math.max(j * dy, y + gone(vy, sy, t)));
@@ -78,7 +86,7 @@ export function follow(
       j += vy > 0 ? 1 : -1;
       y = vy > 0 ? j * dy : (j + 1) * dy;
     }
-    if (i < 0 || j < 0 || i >= nx || j >= ny) return { x, y, time, arrived: false };
+    if (i < 0 || j < 0 || i >= nx || j >= ny) break;
   }
-  return { x, y, time, arrived: false };
+  return { x, y, time, cell: 0, arrived: false };
 }

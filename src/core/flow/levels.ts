@@ -1,8 +1,9 @@
 import { slice } from '../geometry/clip.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import { corners } from '../geometry/polyhedron.ts';
+import { signedArea } from '../geometry/star.ts';
 import { cross, dot, type Vec3 } from '../geometry/vec.ts';
-import { long, wide, type Box } from './box.ts';
+import { boxAbout, long, wide, type Box } from './box.ts';
 import type { BlockSpec, Spot } from './spec.ts';
 
 /** A thin sheet of the block, square to its up: what it is in its middle. */
@@ -47,49 +48,32 @@ function axesOf(up: Vec3): readonly [Vec3, Vec3, Vec3] {
   return [right, cross(up, right), up];
 }
 
-/** The rectangle about some places. */
-export const boxOf = (points: readonly Spot[]): Box => ({
-  x0: Math.min(...points.map((p) => p[0])),
-  x1: Math.max(...points.map((p) => p[0])),
-  y0: Math.min(...points.map((p) => p[1])),
-  y1: Math.max(...points.map((p) => p[1])),
-});
-
-export function areaOf(points: readonly Spot[]): number {
-  let twice = 0;
-  for (const [i, [ax, ay]] of points.entries()) {
-    const [bx, by] = points[(i + 1) % points.length] as Spot;
-    twice += ax * by - bx * ay;
-  }
-  return Math.abs(twice) / 2;
-}
-
 export function levelsOf({
   region,
   blocked,
-  column,
+  columns,
   up,
-}: Pick<BlockSpec, 'region' | 'blocked' | 'column' | 'up'>): Levels {
+}: Pick<BlockSpec, 'region' | 'blocked' | 'columns' | 'up'>): Levels {
   const axes = axesOf(up);
   const [right, away] = axes;
   const flat = (p: Vec3): Spot => [dot(right, p), dot(away, p)];
   const profile = openProfile([{ solid: region, blocked }], up);
   const span = profile.highest - profile.lowest;
   const area = profile.total / span;
-  const all = boxOf(corners(region).map(flat));
+  const all = boxAbout(corners(region).map(flat));
   const cut = Array.from({ length: COUNT }, (_, i) => {
     const offset = profile.lowest + (span * (i + 0.5)) / COUNT;
     const outline = slice(region, { normal: up, offset }).map(flat);
-    const box = outline.length > 2 ? boxOf(outline) : all;
+    const box = outline.length > 2 ? boxAbout(outline) : all;
     const height = profile.volumeBelow(offset) / area;
-    return { height, box, outline, part: areaOf(outline) / (wide(box) * long(box)) };
+    return { height, box, outline, part: Math.abs(signedArea(outline)) / (wide(box) * long(box)) };
   });
   const near = (a: number, b: number): boolean => Math.abs(a / b - 1) < FULL;
   const top = cut[COUNT - 1] as (typeof cut)[number];
   const levels = cut.map(({ part, ...level }): Level => {
     const fills = near(part, 1);
     const asWide = near(wide(level.box), wide(top.box)) && near(long(level.box), long(top.box));
-    const asTop = near(part, top.part) && (asWide || (fills && column === undefined));
+    const asTop = near(part, top.part) && (asWide || (fills && columns.length === 0));
     return { ...level, fills, asTop };
   });
   return {

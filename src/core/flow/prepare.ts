@@ -1,9 +1,10 @@
+import { signedArea } from '../geometry/star.ts';
 import type { Task } from '../task/task.ts';
 import { long, valueAt, wide, type Box } from './box.ts';
 import { fieldOf, type Field } from './field.ts';
 import { waver } from './hand.ts';
-import { areaOf, boxOf, levelAt, levelsOf, type Level, type Levels } from './levels.ts';
-import { edgesOf } from './outline.ts';
+import { levelAt, levelsOf, type Level, type Levels } from './levels.ts';
+import { starOf, type Star } from './outline.ts';
 import type { Rise } from './rise.ts';
 import { leftBelow, leftBeyond, partsOf, risesOf, type RiseMove } from './risesOf.ts';
 import { sharesOf, shareAt, valueOfShare, type Shares } from './shares.ts';
@@ -37,12 +38,20 @@ const eachLevel = <T>(
   });
 };
 
-/** By level, the area before a place of an axis; undefined where that is its part of the box. */
-const areasAlong = (levels: Levels, axis: 0 | 1): readonly (Shares | undefined)[] =>
+interface Making {
+  readonly spec: BlockSpec;
+  readonly levels: Levels;
+  readonly columns: readonly Star[];
+  readonly fields: Map<string, Field>;
+  readonly small: boolean;
+}
+
+/** By level, the area before a place of an axis, columns not counted; undefined where that is its part of the box. */
+const areasAlong = ({ levels, columns }: Making, axis: 0 | 1): readonly (Shares | undefined)[] =>
   eachLevel(
     levels,
-    (l) => l.fills,
-    (l) => sharesOf(l.box, l.outline, undefined, (u, v) => (axis === 0 ? u : v)),
+    (l) => l.fills && columns.length === 0,
+    (l) => sharesOf(l.box, l.fills ? undefined : l.outline, columns, (u, v) => (axis === 0 ? u : v)),
   );
 
 const edges = (box: Box, axis: 0 | 1): readonly [number, number] =>
@@ -58,18 +67,11 @@ function lineAt({ box }: Level, areas: Shares | undefined, axis: 0 | 1, at: numb
 const STROKES_SPACING = 1.25;
 const SMALL_SPACING = 3;
 
-interface Making {
-  readonly spec: BlockSpec;
-  readonly levels: Levels;
-  readonly fields: Map<string, Field>;
-  readonly small: boolean;
-}
-
 /** The outline of a plan that is round at all levels alike, as a tube's that stands; undefined for one that fills its rectangle, or changes. */
 function roundOutline({ levels, box }: Levels): readonly Spot[] | undefined {
   const parts = [0.1, 0.5, 0.9].map((at) => {
     const { outline, box: own } = levels[Math.floor(at * levels.length)] as Level;
-    return areaOf(outline) / (wide(own) * long(own));
+    return Math.abs(signedArea(outline)) / (wide(own) * long(own));
   });
   const [middle] = parts;
   if (middle === undefined || middle > 0.97 || parts.some((p) => Math.abs(p - middle) > 0.02))
@@ -81,23 +83,31 @@ function roundOutline({ levels, box }: Levels): readonly Spot[] | undefined {
   ]);
 }
 
+/** What batter flows round: columns that the source is not poured over. */
+const inTheWay = ({ spec, columns }: Making, source: Source): readonly Star[] => {
+  const over = source.kind === 'outlines' ? source.outlines.map((o) => JSON.stringify(o)) : [];
+  return columns.filter((_, i) => !over.includes(JSON.stringify(spec.columns[i])));
+};
+
 function* fieldFor(
-  { levels, fields, small }: Making,
-  source: Extract<Source, { kind: 'outline' | 'point' }>,
+  making: Making,
+  source: Extract<Source, { kind: 'outlines' | 'point' }>,
   moved: boolean,
 ): Task<never, Field> {
+  const { levels, fields, small } = making;
   const key = `${String(moved)} ${JSON.stringify(source)}`;
   const known = fields.get(key);
   if (known) return known;
-  const field = yield* fieldOf(levels.box, source, moved, roundOutline(levels), small);
+  const within = { outline: roundOutline(levels), standing: inTheWay(making, source) };
+  const field = yield* fieldOf(levels.box, source, moved, within, small);
   fields.set(key, field);
   return field;
 }
 
 /** The area of each level by how much lies beyond a source's flow lines. */
-function areasOf({ levels, spec }: Making, field: Field): readonly Shares[] {
+function areasOf({ levels, columns }: Making, field: Field): readonly Shares[] {
   const of = (level: Level): Shares =>
-    sharesOf(level.box, level.fills ? undefined : level.outline, spec.column, (u, v) =>
+    sharesOf(level.box, level.fills ? undefined : level.outline, columns, (u, v) =>
       valueAt(field.beyond, levels.box.x0 + u * wide(levels.box), levels.box.y0 + v * long(levels.box)),
     );
   const top = of(levels.levels.at(-1) as Level);
@@ -133,7 +143,7 @@ function* runOf(
     }
     case 'line': {
       const { axis } = source;
-      const areas = areasAlong(levels, axis);
+      const areas = areasAlong(making, axis);
       const at = new Float64Array(levels.levels.length * rises.length);
       let steady = true;
       const beyond = leftBeyond(rises, now, (l, k, height) => {
@@ -147,10 +157,10 @@ function* runOf(
     case 'walls': {
       const { axis, low } = source;
       const beyond = leftBeyond(rises, now);
-      const areas = areasAlong(levels, axis);
+      const areas = areasAlong(making, axis);
       return { kind: 'run', deposits, beyond, from: { kind: 'walls', axis, areas, low, was: was() } };
     }
-    case 'outline':
+    case 'outlines':
     case 'point': {
       const field = yield* fieldFor(making, source, from > 0);
       const beyond = leftBeyond(rises, now);
@@ -163,35 +173,28 @@ function* runOf(
   }
 }
 
-/** The hole that a column leaves, filled down its middle: a small mould in the mould. */
-function holeOf(
-  { spec, levels }: Making,
-  { parts, holeMm3 }: Extract<Move, { does: 'fill' }>,
+/** The holes that columns leave, each filled down its middle: a small mould in the mould. */
+function holesOf(
+  { columns, levels }: Making,
+  { parts, holeMm3, span: [low, high] }: Extract<Move, { does: 'fill' }>,
 ): readonly Run[] {
-  const points = spec.column;
-  if (!points || parts.length === 0) return [];
+  if (parts.length === 0) return [];
   let from = 0;
   const rises = parts.map(({ volumeMm3, plunge }): Rise => {
     const rise = { from, to: from + volumeMm3 / holeMm3, plunge, base: 0 };
     from = rise.to;
     return rise;
   });
-  const now = Float64Array.from(levels.levels, (_, l) => (l + 0.5) / levels.levels.length);
+  const now = Float64Array.from(levels.levels, (_, l) =>
+    Math.min(1, Math.max(0, (levels.lowest + (l + 0.5) * levels.spacing - low) / (high - low))),
+  );
+  const heights = Float64Array.from(now);
   const beyond = leftBeyond(rises, now);
   // above what fills it the soap runs in
-  const empty = Math.round(from * levels.levels.length) * parts.length;
-  if (empty < beyond.length) beyond.fill(1, empty);
-  const mean = (axis: 0 | 1): number => points.reduce((s, p) => s + p[axis], 0) / points.length;
-  const middle: Spot = [mean(0), mean(1)];
+  const empty = heights.findIndex((h) => h >= from || h >= 1);
+  if (empty >= 0) beyond.fill(1, empty * parts.length);
   const deposits = parts.map((p) => p.deposit).toReversed();
-  return [
-    {
-      kind: 'run',
-      deposits,
-      beyond,
-      from: { kind: 'hole', edges: edgesOf(points), middle, box: boxOf(points) },
-    },
-  ];
+  return columns.map((column) => ({ kind: 'run', deposits, beyond, from: { kind: 'hole', column } }));
 }
 
 /** How much of a stroke there is at each level: all down to the stick's tip, less and less over its width below. */
@@ -209,7 +212,8 @@ function depthPart(
 export function* prepare(spec: BlockSpec, small = false): Task<never, Prepared> {
   const levels = levelsOf(spec);
   yield { done: 0.1 };
-  const making: Making = { spec, levels, fields: new Map(), small };
+  const columns = spec.columns.map(starOf);
+  const making: Making = { spec, levels, columns, fields: new Map(), small };
   const parts = partsOf(spec.moves);
   /** the surface before each part */
   const surfaces: number[] = [];
@@ -255,7 +259,7 @@ export function* prepare(spec: BlockSpec, small = false): Task<never, Prepared> 
         break;
       }
       case 'fill':
-        stages.push(...holeOf(making, part));
+        stages.push(...holesOf(making, part));
     }
     yield { done: 1 - i / (parts.length + 1) };
   }

@@ -1,6 +1,6 @@
 import { long, wide } from './box.ts';
 import type { Level, Levels } from './levels.ts';
-import { isIn, reachOf } from './outline.ts';
+import { isInStar, starReach } from './outline.ts';
 import { shareAt, valueOfShare, type Shares } from './shares.ts';
 import type { From, Run } from './stages.ts';
 
@@ -139,14 +139,13 @@ export function wallsReader(levels: Levels, run: Run, from: Extract<From, { kind
 export function holeReader({ box, levels }: Levels, run: Run, from: Extract<From, { kind: 'hole' }>): Reader {
   const { deposits, beyond: table } = run;
   const count = deposits.length;
-  const [mx, my] = from.middle;
-  const { x0, x1, y0, y1 } = from.box;
+  const { column } = from;
   return (place, level) => {
     const own = (levels[level] as Level).box;
     const x = own.x0 + ((place.x - box.x0) / (box.x1 - box.x0)) * (own.x1 - own.x0);
     const y = own.y0 + ((place.y - box.y0) / (box.y1 - box.y0)) * (own.y1 - own.y0);
-    if (x < x0 || x > x1 || y < y0 || y > y1 || !isIn(from.edges, x, y)) return -1;
-    const reach = reachOf(from.edges, mx, my, x, y);
+    if (!isInStar(column, x, y)) return -1;
+    const reach = starReach(column, x, y);
     const k = within(table, level * count, count, 1 - reach * reach, 0);
     return k < count ? (deposits[k] as number) : -1;
   };

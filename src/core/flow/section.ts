@@ -168,7 +168,7 @@ export function linesStage(
   const upper = levels.levels.at(-1);
   const areas =
     upper && !upper.fills
-      ? sharesOf(levels.box, upper.outline, undefined, (u, v) => (axis === 0 ? u : v))
+      ? sharesOf(levels.box, upper.outline, [], (u, v) => (axis === 0 ? u : v))
       : undefined;
   const { up, sum, sink } = wavedBy(source, levels, areas, at, top);
   const low = Math.max(0, at - BELOW * sink);

@@ -133,7 +133,7 @@ interface Space {
 }
 
 function spaceOf(space: Polyhedron): Space {
-  const levels = levelsOf({ region: space, blocked: undefined, column: undefined, up: UP });
+  const levels = levelsOf({ region: space, blocked: [], columns: [], up: UP });
   const { lowest, spacing } = levels;
   const all = levels.levels;
   const last = all.length - 1;

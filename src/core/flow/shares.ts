@@ -1,5 +1,5 @@
 import { long, wide, type Box } from './box.ts';
-import { edgesOf, isIn } from './outline.ts';
+import { edgesOf, isIn, isInStar, type Star } from './outline.ts';
 import type { Spot } from './spec.ts';
 
 /**
@@ -21,17 +21,17 @@ const PLACES = Float64Array.from(
 const WEIGHTS = Float64Array.from({ length: LOOKS }, (_, i) => Math.sin((Math.PI * (i + 0.5)) / LOOKS));
 
 /**
- * For each value of `measure`, the part of a level where it is less. The level is its outline without the column; measures are of places in its box, as
+ * For each value of `measure`, the part of a level where it is less. The level is its outline without the columns; measures are of places in its box, as
  * parts of it.
  */
 export function sharesOf(
   box: Box,
   outline: readonly Spot[] | undefined,
-  column: readonly Spot[] | undefined,
+  columns: readonly Star[],
   measure: (u: number, v: number) => number,
 ): Shares {
   const counts = new Float64Array(ENTRIES);
-  const [within, without] = [outline && edgesOf(outline), column && edgesOf(column)];
+  const within = outline && edgesOf(outline);
   let all = 0;
   for (let j = 0; j < LOOKS; j += 1)
     for (let i = 0; i < LOOKS; i += 1) {
@@ -40,7 +40,7 @@ export function sharesOf(
       const weight = (WEIGHTS[i] as number) * (WEIGHTS[j] as number);
       const [x, y] = [box.x0 + u * wide(box), box.y0 + v * long(box)];
       if (within && !isIn(within, x, y)) continue;
-      if (without && isIn(without, x, y)) continue;
+      if (columns.some((c) => isInStar(c, x, y))) continue;
       const at = Math.min(ENTRIES - 1, Math.max(0, Math.floor(Math.sqrt(measure(u, v)) * ENTRIES)));
       counts[at] = (counts[at] as number) + weight;
       all += weight;

@@ -13,8 +13,8 @@ export type Source =
   | { readonly kind: 'line'; readonly axis: 0 | 1; readonly at: number }
   /** both walls of an axis at once; `low` is the part poured down the left or near one */
   | { readonly kind: 'walls'; readonly axis: 0 | 1; readonly low: number }
-  /** down the sides of something that stands there, by its outline, anticlockwise */
-  | { readonly kind: 'outline'; readonly points: readonly Spot[] }
+  /** down the sides of things that stand there, over each of them the same amount: by their outlines, anticlockwise */
+  | { readonly kind: 'outlines'; readonly outlines: readonly (readonly Spot[])[] }
   /** a stream let fall in one place */
   | { readonly kind: 'point'; readonly at: Spot }
   /** close lines across an axis, the outermost half as far from the walls as from each other, that sink into what lies below by so much at each line, mm */
@@ -69,10 +69,13 @@ export type Move =
       readonly from: number;
       readonly to: number;
     }
-  /** the column is gone; its hole is filled in this order */
+  /** the columns are gone; their holes are filled in this order, each with its part of all of it */
   | {
       readonly does: 'fill';
+      /** of all holes from their bottoms up, also where those are in what lies below this block */
       readonly holeMm3: number;
+      /** from where to where the holes reach, mm square to the block's surface */
+      readonly span: readonly [low: number, high: number];
       readonly parts: readonly {
         readonly deposit: number;
         readonly volumeMm3: number;
@@ -86,10 +89,10 @@ export interface BlockSpec {
   readonly key: string;
   /** all of it, a standing column's place among it */
   readonly region: Polyhedron;
-  /** what a column keeps out of it */
-  readonly blocked: Polyhedron | undefined;
-  /** its outline in plan */
-  readonly column: readonly Spot[] | undefined;
+  /** what columns keep out of it, in convex pieces */
+  readonly blocked: readonly Polyhedron[];
+  /** their outlines in plan, anticlockwise, each seen whole from inside */
+  readonly columns: readonly (readonly Spot[])[];
   /** unit normal of its surface */
   readonly up: Vec3;
   readonly moves: readonly Move[];

@@ -1,10 +1,9 @@
-import type { Box } from './box.ts';
 import type { Field } from './field.ts';
 import type { Levels } from './levels.ts';
-import type { Edges } from './outline.ts';
+import type { Star } from './outline.ts';
 import type { Shares } from './shares.ts';
 import type { Texture } from './texture.ts';
-import type { BlockSpec, Spot } from './spec.ts';
+import type { BlockSpec } from './spec.ts';
 import type { Warp } from './stroke.ts';
 
 /** Pours one after another from one source, the newest first. */
@@ -46,8 +45,8 @@ export type From =
       /** `beyond` of the run, as values of the field: what is compared for every pixel */
       readonly values: Float64Array;
     }
-  /** within the column's outline */
-  | { readonly kind: 'hole'; readonly edges: Edges; readonly middle: Spot; readonly box: Box };
+  /** within a column's outline */
+  | { readonly kind: 'hole'; readonly column: Star };
 
 export interface Drawn {
   readonly kind: 'drawn';

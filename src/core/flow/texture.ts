@@ -1,5 +1,5 @@
-import { long, wide, type Box } from './box.ts';
-import { boxOf, type Levels } from './levels.ts';
+import { boxAbout, long, wide, type Box } from './box.ts';
+import type { Levels } from './levels.ts';
 import { numbers } from './numbers.ts';
 import { edgesOf, isIn } from './outline.ts';
 import type { Mixed } from './spec.ts';
@@ -119,7 +119,7 @@ export function textureOf(
   const worth = how.kind === 'stirred' ? kept(stirred(how.turns), box, from, to) : wiggled(how.spacingMm);
   const top = levels.at(-1);
   const edges = top && !top.fills ? edgesOf(top.outline) : undefined;
-  const own = top && !top.fills ? boxOf(top.outline) : box;
+  const own = top && !top.fills ? boxAbout(top.outline) : box;
   const [nx, ny, nz] = LOOKS;
   const values: number[] = [];
   for (let k = 0; k < nz; k += 1)

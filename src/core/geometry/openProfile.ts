@@ -3,10 +3,10 @@ import { fillProfile, type FillProfile } from './fillProfile.ts';
 import type { Polyhedron } from './polyhedron.ts';
 import type { Vec3 } from './vec.ts';
 
-/** A convex room, and a convex part of it that is taken up by something standing there. */
+/** A convex room, and convex parts of it, side by side, that are taken up by what stands there. */
 export interface OpenSpace {
   readonly solid: Polyhedron;
-  readonly blocked: Polyhedron | undefined;
+  readonly blocked: readonly Polyhedron[];
 }
 
 /** Several fills at once, less what is blocked: the volume below a common surface. Exact, like its parts. */
@@ -34,9 +34,9 @@ function combined(rooms: readonly FillProfile[], blocked: readonly FillProfile[]
 /** The volume open below a surface in one or more spaces, as `fillProfile` gives it for a bare solid. */
 export function openProfile(spaces: readonly OpenSpace[], normal: Vec3): FillProfile {
   const [only] = spaces;
-  if (only && spaces.length === 1 && !only.blocked) return fillProfile(only.solid, normal);
+  if (only && spaces.length === 1 && only.blocked.length === 0) return fillProfile(only.solid, normal);
   return combined(
     spaces.map((s) => fillProfile(s.solid, normal)),
-    spaces.flatMap((s) => (s.blocked ? [fillProfile(s.blocked, normal)] : [])),
+    spaces.flatMap((s) => s.blocked.map((b) => fillProfile(b, normal))),
   );
 }

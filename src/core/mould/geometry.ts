@@ -6,6 +6,7 @@ import { arc, CIRCLE_SIDES, lyingPrism, standingPrism, type Flat } from '../geom
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
 import { G_PER_OUNCE, ML_PER_CUBIC_INCH } from '../units/factors.ts';
+import { columnsIn } from './column.ts';
 import { insideOf } from './inside.ts';
 import { roomsOf, type Room } from './rooms.ts';
 import type { Mould } from './schema.ts';
@@ -86,7 +87,7 @@ export function mouldGeometry(mould: Mould): MouldGeometry {
 
 function geometryOf(mould: Mould): MouldGeometry {
   const form = formOf(mould);
-  const [first, ...others] = roomsOf(form.solid, form.floor, mould.divider, mould.column);
+  const [first, ...others] = roomsOf(form.solid, form.floor, mould.divider, columnsIn(mould));
   if (!first) throw new RangeError('a mould with no room inside: checkMould refuses these');
   const rooms = [first, ...others] as const;
   const level = openProfile(rooms, UP);
@@ -99,10 +100,11 @@ function geometryOf(mould: Mould): MouldGeometry {
   };
 }
 
-/** What a column standing in the mould keeps out below a height: the hole that pulling it leaves. */
+/** What columns standing in the mould keep out below a height: the holes that pulling them leaves. */
 export const holeMl = (geometry: MouldGeometry, heightMm: Millimetres): Millilitres =>
   geometry.rooms.reduce(
-    (sum, r) => sum + (r.blocked ? fillProfile(r.blocked, UP).volumeBelow(heightMm) / MM3_PER_ML : 0),
+    (sum, r) =>
+      sum + r.blocked.reduce((s, b) => s + fillProfile(b, UP).volumeBelow(heightMm), 0) / MM3_PER_ML,
     0,
   );
 

@@ -1,15 +1,19 @@
 import { clip } from '../geometry/clip.ts';
 import type { OpenSpace } from '../geometry/openProfile.ts';
 import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
-import { arc, type Flat } from '../geometry/prism.ts';
+import type { Flat } from '../geometry/prism.ts';
+import { convexPieces, type FlatOutline } from '../geometry/star.ts';
 import { sectionArea } from '../geometry/sectionArea.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import type { Millimetres } from '../units/quantity.ts';
+import { columnOutline } from './column.ts';
 import type { Column, Divider } from './schema.ts';
 import { viewPolygon, type View, type ViewPoint } from './sectionView.ts';
 
 /** One compartment of a mould: all of it where there is no divider. */
 export interface Room extends OpenSpace {
+  /** what stands in it while it is poured */
+  readonly columns: readonly Column[];
   readonly heightMm: Millimetres;
   /** the highest points of its walls: batter above the lowest of them in a tilt runs over */
   readonly rim: readonly Vec3[];
@@ -21,43 +25,24 @@ export interface Room extends OpenSpace {
   readonly middle: { readonly x: Millimetres; readonly y: Millimetres };
 }
 
-/** Sides of the polygon that stands for a round column. */
-const COLUMN_SIDES = 96;
-
 const UP: Vec3 = [0, 0, 1];
 
-/** About its own middle, anticlockwise. */
-export function columnOutline({ form, acrossMm, turnDeg = 0 }: Column): readonly Flat[] {
-  const half = acrossMm / 2;
-  const angle = (turnDeg * Math.PI) / 180;
-  const [c, s] = [Math.cos(angle), Math.sin(angle)];
-  const turned = ([x, y]: Flat): Flat => [x * c - y * s, x * s + y * c];
-  return form === 'round'
-    ? arc(half, 0, 2 * Math.PI, COLUMN_SIDES)
-    : (
-        [
-          [-half, -half],
-          [half, -half],
-          [half, half],
-          [-half, half],
-        ] as const
-      ).map(turned);
-}
-
-/** The part of a solid that a column takes up: the solid clipped by each upright side of the column. */
-function blockedBy(solid: Polyhedron, column: Column | undefined): Polyhedron | undefined {
-  if (!column) return undefined;
-  const outline = columnOutline(column);
+/** The part of a solid above a convex outline: the solid clipped by each upright side of it. */
+function above(solid: Polyhedron, outline: FlatOutline): Polyhedron | undefined {
   let inside = solid;
   for (const [i, [ax, ay]] of outline.entries()) {
     const [bx, by] = outline[(i + 1) % outline.length] as Flat;
     const length = Math.hypot(bx - ax, by - ay);
+    if (length === 0) continue;
     const normal: Vec3 = [(by - ay) / length, (ax - bx) / length, 0];
-    const offset = normal[0] * (ax + column.xMm) + normal[1] * (ay + column.yMm);
-    inside = clip(inside, { normal, offset }).below;
+    inside = clip(inside, { normal, offset: normal[0] * ax + normal[1] * ay }).below;
   }
   return inside.faces.length > 0 ? inside : undefined;
 }
+
+/** The part of a solid that a column takes up, in convex pieces. */
+const blockedBy = (solid: Polyhedron, column: Column): readonly Polyhedron[] =>
+  convexPieces(columnOutline(column)).flatMap((piece) => above(solid, piece) ?? []);
 
 /** A convex mould inside parted by upright walls: the pieces from the left or from the near end. */
 function parted(
@@ -77,7 +62,8 @@ function parted(
   return [...pieces, rest].filter((p) => p.faces.length > 0);
 }
 
-function roomOf(solid: Polyhedron, column: Column | undefined): Room {
+function roomOf(solid: Polyhedron, columns: readonly Column[]): Room {
+  const standing = columns.map((column) => ({ column, takes: blockedBy(solid, column) }));
   const points = corners(solid);
   const heightMm = Math.max(...points.map((p) => p[2]));
   const middleOf = (axis: 0 | 1): Millimetres =>
@@ -89,7 +75,8 @@ function roomOf(solid: Polyhedron, column: Column | undefined): Room {
       side: viewPolygon(solid, 'side', middle.x),
     },
     solid,
-    blocked: blockedBy(solid, column),
+    blocked: standing.flatMap((s) => s.takes),
+    columns: standing.filter((s) => s.takes.length > 0).map((s) => s.column),
     heightMm,
     rim: points.filter((p) => p[2] >= heightMm * (1 - 1e-9)),
     openingMm2: sectionArea(solid, UP, heightMm * (1 - 1e-6)),
@@ -102,8 +89,8 @@ export const roomsOf = (
   solid: Polyhedron,
   floor: { readonly width: Millimetres; readonly length: Millimetres },
   divider: Divider | undefined,
-  column: Column | undefined,
+  columns: readonly Column[],
 ): readonly Room[] =>
   parted(solid, divider, (divider?.runs === 'crosswise' ? floor.length : floor.width) / -2).map((piece) =>
-    roomOf(piece, column),
+    roomOf(piece, columns),
   );

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { REPEATED_EDGES } from '../flow/edge.ts';
 import { degrees, lengthMm, listOf, massG, name } from '../validate/fields.ts';
+import { columnId } from '../validate/ids.ts';
 
 const boxShape = v.strictObject({
   kind: v.literal('box'),
@@ -58,16 +59,40 @@ const dividerSchema = v.strictObject({
   thicknessMm: lengthMm(0.1, 30),
 });
 
-/** Something that stands in the mould while it is poured, floor to rim, and is pulled out after. */
-const columnSchema = v.strictObject({
-  form: v.picklist(['round', 'square']),
-  acrossMm: lengthMm(5, 500),
+const stands = {
+  id: columnId,
   /** its middle, from the middle of the floor: right and towards the far end */
   xMm: lengthMm(-500, 500),
   yMm: lengthMm(-1000, 1000),
-  /** a square one turned about its middle, anticlockwise from above */
-  turnDeg: v.optional(degrees(-180, 180)),
-});
+};
+
+/** About its middle, anticlockwise from above. */
+const turnDeg = v.optional(degrees(-180, 180));
+
+/** How many corners a column of own outline may have. */
+export const MOST_CORNERS = 24;
+
+/** Something that stands in the mould while it is poured, floor to rim, and is pulled out after. */
+const columnSchema = v.variant('form', [
+  v.strictObject({ ...stands, form: v.literal('round'), acrossMm: lengthMm(5, 500) }),
+  v.strictObject({ ...stands, form: v.literal('square'), acrossMm: lengthMm(5, 500), turnDeg }),
+  v.strictObject({
+    ...stands,
+    form: v.literal('own'),
+    /** its corners in order, from its middle before it is turned: right and towards the far end */
+    points: listOf(
+      v.strictObject({ xMm: lengthMm(-250, 250), yMm: lengthMm(-250, 250) }),
+      MOST_CORNERS,
+      `an outline has at most ${MOST_CORNERS} corners`,
+      3,
+      'an outline has three corners at least',
+    ),
+    turnDeg,
+  }),
+]);
+
+/** More of them nobody has hands for. */
+export const MOST_COLUMNS = 8;
 
 /**
  * A texture mat that lies on the floor: what is poured on it comes out upside down and stands on its top. Its relief is hollows below its flat; they are
@@ -105,7 +130,9 @@ export const mouldSchema = v.strictObject({
    */
   bars: v.optional(v.strictObject({ across: wholeBars(20), along: wholeBars(60) })),
   divider: v.optional(dividerSchema),
-  column: v.optional(columnSchema),
+  columns: v.optional(
+    listOf(columnSchema, MOST_COLUMNS, `at most ${MOST_COLUMNS} columns`, 1, 'a column is wanted'),
+  ),
   mat: v.optional(matSchema),
 });
 

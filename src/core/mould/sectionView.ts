@@ -46,3 +46,45 @@ export function surfaceAcross(
   const [a, b] = met.sort((p, q) => p.h - q.h);
   return a && b ? [a, b] : undefined;
 }
+
+/** The convex outline about some points (A. M. Andrew, "Another efficient algorithm for convex hulls in two dimensions", 1979; from memory). */
+function hull(points: readonly ViewPoint[]): readonly ViewPoint[] {
+  const sorted = points.toSorted((a, b) => a.h - b.h || a.z - b.z);
+  const side = (list: readonly ViewPoint[]): ViewPoint[] => {
+    const kept: ViewPoint[] = [];
+    for (const p of list) {
+      for (;;) {
+        const [a, b] = kept.slice(-2);
+        if (!a || !b || (b.h - a.h) * (p.z - a.z) - (b.z - a.z) * (p.h - a.h) > 0) break;
+        kept.pop();
+      }
+      kept.push(p);
+    }
+    return kept.slice(0, -1);
+  };
+  return [...side(sorted), ...side(sorted.toReversed())];
+}
+
+/** Nearer than this, mm, and pieces of one thing touch. */
+const TOUCHING = 1e-6;
+
+/** Pieces of a view that stand side by side and touch, as one. */
+export function joined(polygons: readonly (readonly ViewPoint[])[]): readonly (readonly ViewPoint[])[] {
+  const whole: (readonly ViewPoint[])[] = [];
+  let reach = -Infinity;
+  const pieces = polygons
+    .filter((p) => p.length > 2)
+    .map((points) => ({
+      points,
+      from: Math.min(...points.map((p) => p.h)),
+      to: Math.max(...points.map((p) => p.h)),
+    }))
+    .sort((a, b) => a.from - b.from);
+  for (const { points, from, to } of pieces) {
+    const last = whole.at(-1);
+    if (last && from <= reach + TOUCHING) whole[whole.length - 1] = hull([...last, ...points]);
+    else whole.push(points);
+    reach = Math.max(last && from <= reach + TOUCHING ? reach : -Infinity, to);
+  }
+  return whole;
+}

@@ -44,8 +44,8 @@ export interface Lie {
   readonly solid: Polyhedron;
   /** what the set layers left open before this pour */
   readonly space: Polyhedron;
-  /** the part of that space a column takes up */
-  readonly blocked: Polyhedron | undefined;
+  /** the parts of that space that columns take up */
+  readonly blocked: readonly Polyhedron[];
 }
 
 export interface StackFault {
@@ -67,8 +67,6 @@ export interface Stack {
 /** Relative slack when a wanted volume meets the room left: the rounding of a dozen sums of volumes. */
 const ROOM_SLACK = 1e-9;
 
-const emptied = (solid: Polyhedron): Polyhedron | undefined => (solid.faces.length > 0 ? solid : undefined);
-
 /** The surface offset that a wish names outright; -Infinity when it names a volume. */
 function levelWanted(wish: Wish, up: Vec3, lowest: Millimetres): Millimetres {
   if (wish.kind === 'height') return lowest + wish.heightMm;
@@ -89,7 +87,7 @@ function laidUpTo(
     lie: { ...surface, riseMm: offset - lowest, solid: parts.below, space, blocked },
     above: {
       space: parts.above,
-      blocked: blocked && emptied(clip(blocked, { normal, offset }).above),
+      blocked: blocked.map((b) => clip(b, { normal, offset }).above).filter((b) => b.faces.length > 0),
     },
   };
 }

@@ -3,11 +3,13 @@ import type { LaidMould } from '../fill/layPlan.ts';
 import { slopeToLevel, spaceUpTo, type Slope } from '../flow/settle.ts';
 import { runLevel } from '../mould/stack.ts';
 import type { Box } from '../flow/box.ts';
+import { isInStar, starOf } from '../flow/outline.ts';
 import type { Move, Spot } from '../flow/spec.ts';
 import { clip } from '../geometry/clip.ts';
 import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
 import type { Room } from '../mould/rooms.ts';
-import { columnOutline } from '../mould/rooms.ts';
+import { columnOutline } from '../mould/column.ts';
+import type { Column } from '../mould/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isOneJug } from '../plan/sources.ts';
 import type { Step, Stroke } from '../plan/stepSchema.ts';
@@ -33,17 +35,13 @@ const planBox = (solid: Polyhedron): Box => {
   return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
 };
 
-/** Where a column stands, in plan; undefined where none stands in this room. */
-export const columnIn = ({ mould: { column } }: Plan, room: Room): readonly Spot[] | undefined =>
-  column && room.blocked
-    ? columnOutline(column).map(([x, y]): Spot => [x + column.xMm, y + column.yMm])
-    : undefined;
-
-/** How far from the middle of what a stick goes round a column reaches. */
-const freeOf = (path: Stroke['path'], column: readonly Spot[] | undefined, pulled: boolean): number =>
-  !column || pulled || path.kind === 'lines' || path.kind === 'free'
-    ? 0
-    : Math.max(...column.map(([x, y]) => Math.hypot(x - path.about.xMm, y - path.about.yMm)));
+/** How far from the middle of what a stick goes round a column reaches that stands there. */
+function freeOf(path: Stroke['path'], columns: readonly Column[], pulled: boolean): number {
+  if (pulled || path.kind === 'lines' || path.kind === 'free') return 0;
+  const { xMm, yMm } = path.about;
+  const round = columns.map(columnOutline).find((o) => isInStar(starOf(o), xMm, yMm));
+  return round ? Math.max(...round.map(([x, y]) => Math.hypot(x - xMm, y - yMm))) : 0;
+}
 
 /** The ways of the stick in a mould as it is seen from above, mm. */
 export function strokePaths(
@@ -56,13 +54,15 @@ export function strokePaths(
     plan.steps.findIndex((s) => s.id === stroke.id),
   );
   const pulled = before.some((s) => s.kind === 'pull');
-  return pathsOf(stroke.path, planBox(room.solid), freeOf(stroke.path, columnIn(plan, room), pulled));
+  return pathsOf(stroke.path, planBox(room.solid), freeOf(stroke.path, room.columns, pulled));
 }
 
 /** What goes on in one room from one wait to the next. */
 interface Stretch {
   readonly layers: PouredLayer[];
   readonly steps: Step[];
+  /** all layers of the room that its columns stood in: their holes are filled as one */
+  readonly holes: readonly PouredLayer[];
 }
 
 /** A step that pushes about what is fluid; setting the mould level does. */
@@ -74,9 +74,14 @@ const pushes = (step: Step): boolean =>
 
 const isMoved = ({ steps }: Stretch): boolean => steps.some(pushes);
 
+/** Nothing is pushed about in it, but holes go through it that are filled with something else. */
+const isPierced = ({ fill }: Pick<Plan, 'fill'>, { layers }: Stretch): boolean =>
+  fill.top.length > 0 && layers.some((l) => l.blocked.length > 0);
+
 /** The stretches of a room, in order: a wait sets what is there, and so does turning the mould. What is scraped is thick enough to stay. */
 function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): readonly Stretch[] {
   const all: Stretch[] = [];
+  const holes = layers.filter((l) => l.blocked.length > 0);
   let now: Stretch | undefined;
   for (const step of steps) {
     if (step.kind === 'wait' || step.kind === 'tilt' || step.kind === 'scrape') {
@@ -86,7 +91,7 @@ function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): re
     }
     const layer = layers.find((l) => l.pour.id === step.id);
     if (step.kind === 'pour' && !layer) continue;
-    if (layer && !now) all.push((now = { layers: [], steps: [] }));
+    if (layer && !now) all.push((now = { layers: [], steps: [], holes }));
     if (layer) now?.layers.push(layer);
     now?.steps.push(step);
     // what is heaped by the spoonful is thick enough to stay
@@ -124,7 +129,8 @@ function blockOf(
   const last = stretch.layers.at(-1);
   if (!first || !last) return undefined;
   const sloping = last.settled ?? last;
-  if (sloping.up[2] > 1 - 1e-12 || first.blocked) return movedBlock(laid, room, stretch, hand, undefined);
+  if (sloping.up[2] > 1 - 1e-12 || first.blocked.length > 0)
+    return movedBlock(laid, room, stretch, hand, undefined);
   const run = last.settled ? undefined : runLevel(stretch.layers, first).layers;
   const level = stretch.layers.map((l, i): PouredLayer => ({ ...l, ...run?.[i] }));
   const head = Math.max(
@@ -151,7 +157,7 @@ function blockOf(
 function movedBlock(
   { plan, geometry: { floor } }: Pick<Laid, 'plan' | 'geometry'>,
   room: Room,
-  { layers, steps }: Stretch,
+  { layers, steps, holes }: Stretch,
   hand: number,
   toLevel: ToLevel | undefined,
 ): Block | undefined {
@@ -163,20 +169,20 @@ function movedBlock(
   const plane = { normal: last.up, offset: last.offset };
   const region = clip(first.space, plane).below;
   if (region.faces.length === 0) return undefined;
-  const under = first.blocked && clip(first.blocked, plane).below;
-  const blocked = under && under.faces.length > 0 ? under : undefined;
-  const column = blocked && columnIn(plan, room);
+  const blocked = first.blocked.map((b) => clip(b, plane).below).filter((b) => b.faces.length > 0);
+  const columns = blocked.length > 0 ? room.columns : [];
   const box = planBox(room.solid);
   const numbers = numbering();
   const pull = steps.findIndex((s) => s.kind === 'pull');
+  const filled = (): readonly Move[] => (columns.length > 0 ? [fillOf(plan, holes, last, numbers)] : []);
   const moves = steps.flatMap((step, i): readonly Move[] => {
     switch (step.kind) {
       case 'pour': {
         const layer = layers.find((l) => l.pour.id === step.id);
-        return layer ? risesOf(layer, box, column, numbers) : [];
+        return layer ? risesOf(layer, box, room.columns, numbers) : [];
       }
       case 'stroke': {
-        const paths = pathsOf(step.path, box, freeOf(step.path, column, pull >= 0 && pull < i));
+        const paths = pathsOf(step.path, box, freeOf(step.path, columns, pull >= 0 && pull < i));
         return [
           {
             does: 'stroke',
@@ -191,14 +197,15 @@ function movedBlock(
           toLevel ? levelledWire(wireMove(step, box, floor), toLevel, box) : wireMove(step, box, floor),
         ];
       case 'pull':
-        return [fillOf(plan, layers, numbers)];
+        return filled();
       default:
         return [];
     }
   });
   // a column that is not pulled here is filled by what is held back all the same: the loaf is cut without it
-  const all = column && pull < 0 ? [...moves, fillOf(plan, layers, numbers)] : moves;
-  const body = { region, blocked, column, up: last.up, moves: all, hand };
+  const all = pull < 0 ? [...moves, ...filled()] : moves;
+  const outlines = columns.map(columnOutline);
+  const body = { region, blocked, columns: outlines, up: last.up, moves: all, hand };
   return {
     content: { kind: 'moved', spec: { key: JSON.stringify(body), ...body }, keys: numbers.keys },
     solid: region,
@@ -229,7 +236,9 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
       const layers = stack.layers.filter((l) => l.room === room).map((l) => standing(plan, l));
       const stretches = stretchesOf(plan.steps, layers);
       const blockIn = (stretch: Stretch): Block | undefined =>
-        isMoved(stretch) ? blockOf({ plan, geometry }, room, stretch, hand) : undefined;
+        isMoved(stretch) || isPierced(plan, stretch)
+          ? blockOf({ plan, geometry }, room, stretch, hand)
+          : undefined;
       const bodies = stretches.flatMap((stretch): readonly Body[] => {
         const block = blockIn(stretch);
         return block ? [{ kind: 'block', block }] : stretch.layers.map((layer) => ({ kind: 'layer', layer }));

@@ -5,16 +5,14 @@ import { volumeOf } from '../geometry/volume.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
 import type { Grams, Millilitres } from '../units/quantity.ts';
 
-/** The part of a layer that a column stood in: its hole, filled from what is held back. */
-export const holeOf = ({ blocked, up, offset }: PouredLayer): Polyhedron | undefined =>
-  blocked && clip(blocked, { normal: up, offset }).below;
+/** The parts of a layer that columns stood in: its holes, filled from what is held back, in convex pieces. */
+export const holesOf = ({ blocked, up, offset }: PouredLayer): readonly Polyhedron[] =>
+  blocked.map((b) => clip(b, { normal: up, offset }).below).filter((b) => b.faces.length > 0);
 
-function holeIn(layer: PouredLayer): Millilitres {
-  const hole = holeOf(layer);
-  return hole && hole.faces.length > 0 ? volumeOf(hole) / MM3_PER_ML : 0;
-}
+const holeIn = (layer: PouredLayer): Millilitres =>
+  holesOf(layer).reduce((sum, b) => sum + volumeOf(b), 0) / MM3_PER_ML;
 
-/** The hole that a column leaves when it is pulled after these layers. */
+/** The holes that columns leave when they are pulled after these layers. */
 export const holeVolumeMl = (layers: readonly PouredLayer[]): Millilitres =>
   layers.reduce((sum, l) => sum + holeIn(l), 0);
 

@@ -1,7 +1,11 @@
 import type { LayerPart, PouredLayer } from '../fill/layers.ts';
 import type { Box } from '../flow/box.ts';
 import type { Move, Source, Spot } from '../flow/spec.ts';
+import { corners } from '../geometry/polyhedron.ts';
+import { dot } from '../geometry/vec.ts';
+import { columnOutline } from '../mould/column.ts';
 import type { Corner } from '../mould/cornerProp.ts';
+import type { Column } from '../mould/schema.ts';
 import { MM3_PER_ML, type Size } from '../mould/geometry.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -10,7 +14,7 @@ import type { Wire } from '../plan/stepSchema.ts';
 import { plungeOf } from '../setting/plunge.ts';
 import { sinkOf } from '../setting/spike.ts';
 import type { Millimetres } from '../units/quantity.ts';
-import { holeVolumeMl } from './hole.ts';
+import { holesOf, holeVolumeMl } from './hole.ts';
 import { wireWay } from './wirePath.ts';
 
 /** Where a corner of a plan is. */
@@ -19,17 +23,30 @@ export const cornerSpot = (corner: Corner, { x0, x1, y0, y1 }: Box): Spot => [
   corner.endsWith('near') ? y0 : y1,
 ];
 
+/** The columns that a pour goes over: the one it names, where it stands there, or all there are. */
+export function pouredOver(
+  columns: readonly Column[],
+  { column }: Pick<Extract<Place, { at: 'column' }>, 'column'>,
+): readonly Column[] {
+  const named = columns.filter((c) => c.id === column);
+  return named.length > 0 ? named : columns;
+}
+
 /** Where each drop of a round comes from, in order: streams in several places are dealt to the pots in turn. */
 function sourcesOf(
   place: Place,
   box: Box,
-  column: readonly Spot[] | undefined,
+  columns: readonly Column[],
   sinkMm: Millimetres,
 ): readonly Source[] {
   const middle: Spot = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
   switch (place.at) {
     case 'column':
-      return [column ? { kind: 'outline', points: column } : { kind: 'point', at: middle }];
+      return [
+        columns.length > 0
+          ? { kind: 'outlines', outlines: pouredOver(columns, place).map(columnOutline) }
+          : { kind: 'point', at: middle },
+      ];
     case 'corner':
       return [{ kind: 'point', at: cornerSpot(place.corner, box) }];
     case 'line':
@@ -88,7 +105,7 @@ const turnMm3 = (layer: PouredLayer, part: LayerPart, times: number): number =>
 export function risesOf(
   layer: PouredLayer,
   box: Box,
-  column: readonly Spot[] | undefined,
+  columns: readonly Column[],
   { numberOf }: Numbered,
 ): readonly Move[] {
   const { pour } = layer;
@@ -125,7 +142,7 @@ export function risesOf(
     ];
   }
   const { fallMm } = pour.landing;
-  const places = sourcesOf(pattern.place, box, column, 0).length;
+  const places = sourcesOf(pattern.place, box, columns, 0).length;
   const turns = (order.length * places) / gcd(order.length, places);
   const all = pattern.rounds.reduce((s, r) => s + r, 0);
   const reach = pattern.place.at === 'drops' ? pattern.place.reachMm : undefined;
@@ -135,7 +152,7 @@ export function risesOf(
       const part = partOf(pot);
       if (!part) return [];
       const sinkMm = sinkOf(part.pot.stage, fallMm, layer.densityGMl);
-      const source = sourcesOf(pattern.place, box, column, sinkMm)[i % places];
+      const source = sourcesOf(pattern.place, box, columns, sinkMm)[i % places];
       if (!source) return [];
       const times = order.filter((p) => p === pot).length * (turns / order.length);
       return [
@@ -152,10 +169,25 @@ export function risesOf(
   );
 }
 
-/** What fills the hole, in the order that it is held back in. */
-export function fillOf(plan: Plan, layers: readonly PouredLayer[], { numberOf }: Numbered): Move {
-  const holeMm3 = holeVolumeMl(layers) * MM3_PER_ML;
-  const density = layers.at(-1)?.densityGMl ?? 1;
+/** From where to where the holes of some layers reach, square to the surface of one of them. */
+function spanOf(holes: readonly PouredLayer[], { up, offset }: PouredLayer): readonly [number, number] {
+  const all = holes.flatMap((l) =>
+    holesOf(l)
+      .flatMap(corners)
+      .map((p) => dot(up, p)),
+  );
+  return [Math.min(...all), Math.max(offset, ...all)];
+}
+
+/** What fills the holes of some layers, in the order that it is held back in, as a block sees it whose last layer is `last`. */
+export function fillOf(
+  plan: Plan,
+  holes: readonly PouredLayer[],
+  last: PouredLayer,
+  { numberOf }: Numbered,
+): Move {
+  const holeMm3 = holeVolumeMl(holes) * MM3_PER_ML;
+  const density = holes.at(-1)?.densityGMl ?? 1;
   let left = holeMm3;
   const parts = plan.fill.top.flatMap(({ pot, massG }) => {
     const volumeMm3 = Math.min(left, ((massG / plan.fill.copies) * MM3_PER_ML) / density);
@@ -165,7 +197,7 @@ export function fillOf(plan: Plan, layers: readonly PouredLayer[], { numberOf }:
       ? [{ deposit: numberOf(heldKey(pot)), volumeMm3, plunge: plungeOf(stage, HOLE_FALL_MM, density) }]
       : [];
   });
-  return { does: 'fill', parts, holeMm3 };
+  return { does: 'fill', parts, holeMm3, span: spanOf(holes, last) };
 }
 
 /** A hole is filled from low down. */

@@ -1,4 +1,5 @@
-import { anticlockwise, edgesOf, isIn } from '../flow/outline.ts';
+import { edgesOf, isIn } from '../flow/outline.ts';
+import { anticlockwise } from '../geometry/star.ts';
 import type { MouldGeometry } from '../mould/geometry.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Wire } from '../plan/stepSchema.ts';

@@ -1,5 +1,8 @@
 import { insideOf, type Inside } from '../mould/inside.ts';
-import { columnOutline } from '../mould/rooms.ts';
+import { boxAbout } from '../flow/box.ts';
+import { gapBetween } from '../geometry/star.ts';
+import { columnOutline, columnsIn, hasEye } from '../mould/column.ts';
+import { repeats } from './faults.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Fault } from '../result/result.ts';
 
@@ -7,37 +10,74 @@ const leastInside = ({ floor, rim, heightMm }: Inside): number =>
   Math.min(floor.width, floor.length, rim.width, rim.length, heightMm);
 
 /** Floor of the lined inside, mm: what a divider or a column has to fit into. */
-function floorOf(mould: Mould): { readonly width: number; readonly length: number; readonly least: number } {
+function floorOf(mould: Mould): {
+  readonly width: number;
+  readonly length: number;
+  readonly least: number;
+  /** a tube's that stands */
+  readonly round: boolean;
+} {
   const { shape, linerMm } = mould;
   if (shape.kind !== 'half-round' && shape.kind !== 'tube') {
     const inside = insideOf(shape, mould);
-    return { ...inside.floor, least: leastInside(inside) };
+    return { ...inside.floor, least: leastInside(inside), round: false };
   }
   const width = shape.diameterMm - 2 * linerMm;
   const length = shape.lengthMm - 2 * linerMm;
   const stands = shape.kind === 'tube' && shape.stands === 'standing';
-  return { width, length: stands ? width : length, least: Math.min(width, length) };
+  return { width, length: stands ? width : length, least: Math.min(width, length), round: stands };
 }
 
 const mm = (x: number): string => `${Number(x.toFixed(1))} mm`;
 
-function checkColumn({ column }: Mould, floor: { readonly width: number; readonly length: number }): Fault[] {
-  if (!column) return [];
-  const outline = columnOutline(column);
-  const wide = 2 * Math.max(...outline.map(([x]) => Math.abs(x + column.xMm)));
-  const long = 2 * Math.max(...outline.map(([, y]) => Math.abs(y + column.yMm)));
-  const fault = (message: string): Fault[] => [
-    { code: 'column-outside', message, at: 'mould.column.acrossMm' },
-  ];
-  if (wide >= floor.width)
-    return fault(
-      `a column ${mm(column.acrossMm)} across does not fit there: the floor is ${mm(floor.width)} wide`,
-    );
-  if (long >= floor.length)
-    return fault(
-      `a column ${mm(column.acrossMm)} across does not fit there: the floor is ${mm(floor.length)} long`,
-    );
-  return [];
+/** Columns stand whole on the floor, clear of its edges and of each other, and their holes can be filled from a middle. */
+function checkColumns(
+  mould: Mould,
+  floor: { readonly width: number; readonly length: number; readonly round: boolean },
+): Fault[] {
+  const columns = columnsIn(mould);
+  const own = columns.flatMap((column, i): Fault[] => {
+    const at = `mould.columns.${i}`;
+    if (!hasEye(column))
+      return [
+        {
+          code: 'column-outline',
+          message: `the outline of column ${i + 1} crosses itself, or turns back so far that no place inside sees all of it`,
+          at: `${at}.points`,
+        },
+      ];
+    const { x0, x1, y0, y1 } = boxAbout(columnOutline(column));
+    const [wide, long] = [2 * Math.max(-x0, x1), 2 * Math.max(-y0, y1)];
+    const far = 2 * Math.max(...columnOutline(column).map(([x, y]) => Math.hypot(x, y)));
+    const name = columns.length > 1 ? `column ${i + 1}` : 'a column';
+    const size = column.form === 'own' ? `${mm(x1 - x0)} x ${mm(y1 - y0)}` : `${mm(column.acrossMm)} across`;
+    const field = `${at}.${column.form === 'own' ? 'points' : 'acrossMm'}`;
+    const outside = (floorIs: string): Fault[] => [
+      {
+        code: 'column-outside',
+        message: `${name} ${size} does not fit there: the floor is ${floorIs}`,
+        at: field,
+      },
+    ];
+    if (floor.round && far >= floor.width) return outside(`round, ${mm(floor.width)} across`);
+    if (wide >= floor.width) return outside(`${mm(floor.width)} wide`);
+    return long >= floor.length ? outside(`${mm(floor.length)} long`) : [];
+  });
+  if (own.length > 0) return own;
+  const outlines = columns.map(columnOutline);
+  const meeting = outlines.flatMap((o, i): Fault[] => {
+    const other = outlines.findIndex((p, k) => k < i && gapBetween(p, o) <= 0);
+    return other < 0
+      ? []
+      : [
+          {
+            code: 'columns-meet',
+            message: `columns ${other + 1} and ${i + 1} stand in each other`,
+            at: `mould.columns.${i}.xMm`,
+          },
+        ];
+  });
+  return [...repeats(columns, 'mould.columns'), ...meeting];
 }
 
 /** A compartment narrower than this is no compartment. */
@@ -105,5 +145,5 @@ export function checkMould(mould: Mould): Fault[] {
         at: 'mould.linerMm',
       },
     ];
-  return [...checkDivider(mould, floor), ...checkColumn(mould, floor), ...checkMat(mould)];
+  return [...checkDivider(mould, floor), ...checkColumns(mould, floor), ...checkMat(mould)];
 }

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { CORNERS } from '../mould/cornerProp.ts';
 import { lengthMm, listOf, parts, percent } from '../validate/fields.ts';
-import { potId } from '../validate/ids.ts';
+import { columnId, potId } from '../validate/ids.ts';
 
 export const WALLS = ['left', 'right', 'near', 'far'] as const;
 
@@ -15,8 +15,8 @@ export const THIN_PERCENT = 8;
 
 /** Where a pour that pushes earlier batter aside goes in. */
 const placeSchema = v.variant('at', [
-  /** down the column that stands in the mould */
-  v.strictObject({ at: v.literal('column') }),
+  /** down the columns that stand in the mould, or one of them */
+  v.strictObject({ at: v.literal('column'), column: v.optional(columnId) }),
   v.strictObject({ at: v.literal('corner'), corner: v.picklist(CORNERS) }),
   /** along a line: lengthwise, so far to the right of the middle; crosswise, so far beyond it */
   v.strictObject({

@@ -1,6 +1,6 @@
 import type { PotId } from '../validate/ids.ts';
 import type { Sliced } from '../cut/bars.ts';
-import type { Mould } from '../mould/schema.ts';
+import type { Column, Mould } from '../mould/schema.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { WireTold } from '../pattern/wireTold.ts';
 import type { Finish, Landing, MicaLine, Scrape, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
@@ -29,6 +29,8 @@ export interface TurnDeed {
 
 export interface PatternDeed {
   readonly place: Place;
+  /** how many columns it goes over, and which it is, from 1, where it is one of several */
+  readonly over?: { readonly count: number; readonly nth?: number };
   readonly fallMm: Millimetres;
   /** into one mould; `inMouldG` is what is in it by the end of the round */
   readonly rounds: readonly { readonly turns: readonly TurnDeed[]; readonly inMouldG: Grams }[];
@@ -58,11 +60,7 @@ export type Deed =
       readonly walls: number;
       readonly runs: NonNullable<Mould['divider']>['runs'];
     }
-  | {
-      readonly does: 'stand-column';
-      readonly form: NonNullable<Mould['column']>['form'];
-      readonly acrossMm: Millimetres;
-    }
+  | { readonly does: 'stand-columns'; readonly columns: readonly Column[] }
   | {
       readonly does: 'lay-out-jugs';
       readonly letters: readonly string[];
@@ -161,7 +159,14 @@ export type Deed =
       /** what a jug of known weight then reads on the scale, and what is left in it */
       readonly jug?: { readonly name: string; readonly readsG: Grams; readonly leftG: Grams };
     }
-  | ({ readonly does: 'pull-column'; readonly holeG: Grams } & InMould)
+  | ({
+      readonly does: 'pull-columns';
+      /** in all copies of the mould */
+      readonly holeG: Grams;
+      readonly copies: number;
+      /** what goes into each column's hole in one of them, in their order */
+      readonly holesG: readonly Grams[];
+    } & InMould)
   | ({
       readonly does: 'stroke';
       readonly path: Stroke['path'];
@@ -201,7 +206,7 @@ export type Deed =
       /** of oil to trail it in, in one mould */
       readonly oilMl: Millilitres;
     } & InMould)
-  | { readonly does: 'top'; readonly column: boolean }
+  | { readonly does: 'top'; readonly columns: number }
   | ({
       readonly does: 'mound';
       readonly runs: Extract<TopWay, { top: 'mound' }>['runs'];

@@ -9,6 +9,7 @@ type Id<K extends string> = string & { readonly __of?: K };
 export type PotId = Id<'pot'>;
 export type StepId = Id<'step'>;
 export type MouldId = Id<'mould'>;
+export type ColumnId = Id<'column'>;
 export type OmbreId = Id<'ombre'>;
 export type ColorantId = Id<'colorant'>;
 export type DoseId = Id<'dose'>;
@@ -20,6 +21,7 @@ const idOf = <T extends Id<string>>(): v.GenericSchema<string, T> =>
 export const potId = idOf<PotId>();
 export const stepId = idOf<StepId>();
 export const mouldId = idOf<MouldId>();
+export const columnId = idOf<ColumnId>();
 export const ombreId = idOf<OmbreId>();
 export const colorantId = idOf<ColorantId>();
 export const doseId = idOf<DoseId>();

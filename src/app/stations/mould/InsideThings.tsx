@@ -1,10 +1,10 @@
-import type { Column, Divider } from '../../../core/mould/schema.ts';
-import { holeMl } from '../../../core/mould/geometry.ts';
+import type { Divider } from '../../../core/mould/schema.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
+import { ColumnFields } from './ColumnFields.tsx';
 
 /** Walls evenly spaced over `whole` mm, for this many compartments. */
 const evenly = (compartments: number, whole: number): number[] =>
@@ -72,82 +72,6 @@ function DividerFields() {
         </>
       ) : (
         <p className="quiet text-sm">None: the mould is one.</p>
-      )}
-    </Group>
-  );
-}
-
-function ColumnFields() {
-  const { plan, computed, edit, show } = useBench();
-  const { column } = plan.mould;
-  const put = (next: Column | undefined, gesture?: Gesture) =>
-    edit((p) => {
-      const { column: _old, ...mould } = p.mould;
-      return { ...p, mould: next ? { ...mould, column: next } : mould };
-    }, gesture);
-  const width = computed.geometry.floor.width;
-  return (
-    <Group
-      title="Column standing in it"
-      aside={
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() =>
-            put(column ? undefined : { form: 'square', acrossMm: Math.round(width / 3), xMm: 0, yMm: 0 })
-          }
-        >
-          {column ? 'Take it out' : 'Stand one in'}
-        </button>
-      }
-    >
-      {column ? (
-        <>
-          <Choice
-            legend="Column is"
-            hideLegend
-            value={column.form}
-            options={[
-              { value: 'square', label: 'square' },
-              { value: 'round', label: 'round' },
-            ]}
-            onChoose={(form) => {
-              put({ ...column, form });
-            }}
-          />
-          <div className="grid grid-cols-3 gap-3">
-            <LengthField
-              label="Across"
-              value={column.acrossMm}
-              onValue={(acrossMm, g) => put({ ...column, acrossMm }, g)}
-            />
-            <LengthField
-              label="Right of middle"
-              value={column.xMm}
-              onValue={(xMm, g) => put({ ...column, xMm }, g)}
-            />
-            <LengthField
-              label="Beyond middle"
-              value={column.yMm}
-              onValue={(yMm, g) => put({ ...column, yMm }, g)}
-            />
-          </div>
-          {column.form === 'square' && (
-            <FigureField
-              label="Turned"
-              suffix="°"
-              className="w-28"
-              value={column.turnDeg ?? 0}
-              onValue={(turnDeg, g) => put({ ...column, turnDeg }, g)}
-            />
-          )}
-          <p className="quiet text-sm">
-            It keeps out {show.volume(holeMl(computed.geometry, computed.fill.heightMm))} up to the fill.
-            Pulled out, the hole is filled with batter held back.
-          </p>
-        </>
-      ) : (
-        <p className="quiet text-sm">None.</p>
       )}
     </Group>
   );

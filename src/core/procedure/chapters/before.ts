@@ -1,5 +1,6 @@
 import type { MouldFacts } from '../../advice/facts.ts';
 import type { Computed } from '../../computed/compute.ts';
+import { columnsIn } from '../../mould/column.ts';
 import { FIRST, mouldNames } from '../../plan/moulds.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Draft } from '../act.ts';
@@ -16,7 +17,8 @@ export const safety = ({ plan }: Computed, w: Weights): Draft[] => [
 /** One mould to lay out, with what stands in it. */
 function mouldOut({ use, geometry }: MouldFacts, name: string): Draft[] {
   const { mould, copies, id } = use;
-  const { divider, column, mat } = mould;
+  const { divider, mat } = mould;
+  const columns = columnsIn(mould);
   const suffix = id === FIRST ? '' : `:${id}`;
   const drafts: Draft[] = [
     {
@@ -44,11 +46,11 @@ function mouldOut({ use, geometry }: MouldFacts, name: string): Draft[] {
       chapter: 'lay-out',
       deed: { does: 'set-divider', walls: divider.atMm.length, runs: divider.runs },
     });
-  if (column)
+  if (columns.length > 0)
     drafts.push({
-      id: `lay-out:column${suffix}`,
+      id: `lay-out:columns${suffix}`,
       chapter: 'lay-out',
-      deed: { does: 'stand-column', form: column.form, acrossMm: column.acrossMm },
+      deed: { does: 'stand-columns', columns },
     });
   return drafts;
 }

@@ -7,10 +7,12 @@ import { pouredHeights } from '../../fill/onWalls.ts';
 import { ridgesStep } from '../../fill/ridges.ts';
 import { transfersOf } from '../../ledger/ledger.ts';
 import type { PutUnder } from '../../mould/propped.ts';
+import { columnsIn } from '../../mould/column.ts';
 import { propsFor } from '../../mould/props.ts';
 import { isLevel } from '../../mould/tilt.ts';
 import { pourNames } from '../../plan/deposits.ts';
 import { isAbout, mouldNames, mouldOfStep } from '../../plan/moulds.ts';
+import type { Place } from '../../plan/patternSchema.ts';
 import { potsOf } from '../../plan/sources.ts';
 import type { Pour, Step, Wait } from '../../plan/stepSchema.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
@@ -97,6 +99,18 @@ interface Into {
 const eachIn = ({ parts }: Into): Grams => clean(parts.reduce((s, p) => s + p.eachG, 0));
 
 /** Round by round, what is poured into one mould and what should be left in each jug once all alike have had theirs. */
+/** How many columns a pour goes over, and which of them where it is one. */
+function overColumns(
+  { geometry, use }: MouldFacts,
+  { compartment }: Pour,
+  place: Place,
+): PatternDeed['over'] {
+  if (place.at !== 'column') return undefined;
+  const standing = (geometry.rooms[compartment] ?? geometry.rooms[0]).columns;
+  const nth = columnsIn(use.mould).findIndex((c) => c.id === place.column);
+  return { count: standing.length, ...(nth >= 0 ? { nth: nth + 1 } : {}) };
+}
+
 function patternOf(going: Going, step: Pour, into: Into): PatternDeed | undefined {
   const { w, computed } = going;
   if (!step.pattern) return undefined;
@@ -121,7 +135,8 @@ function patternOf(going: Going, step: Pour, into: Into): PatternDeed | undefine
       };
     },
   );
-  return { place: step.pattern.place, fallMm: step.landing.fallMm, rounds };
+  const over = overColumns(into.facts, step, step.pattern.place);
+  return { place: step.pattern.place, ...(over ? { over } : {}), fallMm: step.landing.fallMm, rounds };
 }
 
 /** The pots of a pour, with what it takes of each. */

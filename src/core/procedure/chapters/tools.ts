@@ -9,6 +9,8 @@ import { mouldOfStep } from '../../plan/moulds.ts';
 import { layerUnder } from '../../plan/scrapes.ts';
 import type { MicaLine, Ridges, Scrape, Step, Wire } from '../../plan/stepSchema.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
+import { signedArea } from '../../geometry/star.ts';
+import { columnOutline } from '../../mould/column.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import { clean } from '../../weigh/ingredients.ts';
 import type { Grams } from '../../units/quantity.ts';
@@ -19,7 +21,15 @@ import { factsOf, inNamed, madeReady, mouldsOf, named, type Going } from './goin
 
 type Pull = Extract<Step, { kind: 'pull' }>;
 
-/** The column out, and its hole filled with what is held back. */
+/** What of all that fills the holes goes into each column's in one mould, by their areas. */
+function holesOf(going: Going, step: Step, holeG: Grams): readonly Grams[] {
+  const { geometry, use } = factsOf(going, step);
+  const areas = geometry.rooms.flatMap((r) => r.columns.map((c) => signedArea(columnOutline(c))));
+  const all = areas.reduce((s, a) => s + a, 0) * use.copies;
+  return areas.map((a) => clean((holeG * a) / all));
+}
+
+/** The columns out, and their holes filled with what is held back. */
 export function pulling(going: Going, step: Pull): Draft[] {
   const { computed, w } = going;
   const holeG = clean(
@@ -40,7 +50,13 @@ export function pulling(going: Going, step: Pull): Draft[] {
       id: step.id,
       chapter: 'pour',
       step: step.id,
-      deed: { does: 'pull-column', holeG, ...named(inNamed(going, mouldOfStep(step))) },
+      deed: {
+        does: 'pull-columns',
+        holeG,
+        copies: factsOf(going, step).use.copies,
+        holesG: holesOf(going, step, holeG),
+        ...named(inNamed(going, mouldOfStep(step))),
+      },
       lines,
     },
   ];

@@ -1,3 +1,4 @@
+import { columnsIn } from '../../mould/column.ts';
 import type { Computed } from '../../computed/compute.ts';
 import { mouldNames } from '../../plan/moulds.ts';
 import { potNamed } from '../../plan/sources.ts';
@@ -34,7 +35,10 @@ export function topping(computed: Computed, w: Weights, done: ReadonlySet<string
   const spread: Draft = {
     id: ACT.top,
     chapter: 'top',
-    deed: { does: 'top', column: !pulled && moulds.some((m) => m.use.mould.column) },
+    deed: {
+      does: 'top',
+      columns: pulled ? 0 : Math.max(...moulds.map((m) => columnsIn(m.use.mould).length)),
+    },
     lines: lines.map((l) => topLine(computed, l)),
   };
   return [

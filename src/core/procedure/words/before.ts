@@ -1,4 +1,26 @@
-import type { WordsFor } from './says.ts';
+import { boxAbout, long, wide } from '../../flow/box.ts';
+import { columnOutline } from '../../mould/column.ts';
+import type { Column } from '../../mould/schema.ts';
+import type { Saying, WordsFor } from './says.ts';
+
+type Length = Saying['length'];
+
+/** What a column is, and how large. */
+function columnText(column: Column, length: Length): string {
+  const turned = (deg: number | undefined): string => (deg ? `, turned ${deg}°` : '');
+  if (column.form === 'round') return `round, ${length(column.acrossMm)} across`;
+  if (column.form === 'square') return `square, ${length(column.acrossMm)} across${turned(column.turnDeg)}`;
+  const box = boxAbout(columnOutline({ ...column, turnDeg: 0 }));
+  return `of own outline, ${column.points.length} corners, ${length(wide(box))} wide and ${length(long(box))} long${turned(column.turnDeg)}`;
+}
+
+/** Where it stands. */
+const columnPlace = ({ xMm, yMm }: Column, length: Length): string => {
+  const aside = (mm: number, low: string, high: string): string =>
+    mm === 0 ? '' : `${length(Math.abs(mm))} ${mm < 0 ? low : high}`;
+  const parts = [aside(xMm, 'left', 'right'), aside(yMm, 'nearer', 'further')].filter((p) => p !== '');
+  return parts.length === 0 ? 'in the middle' : `${parts.join(' and ')} of the middle`;
+};
 
 export const beforeWords: WordsFor<
   | 'protect'
@@ -6,7 +28,7 @@ export const beforeWords: WordsFor<
   | 'lay-out-mould'
   | 'lay-mat'
   | 'set-divider'
-  | 'stand-column'
+  | 'stand-columns'
   | 'lay-out-jugs'
   | 'lay-out-scales'
   | 'lay-out-fragrance'
@@ -28,8 +50,11 @@ export const beforeWords: WordsFor<
   'set-divider': ({ walls, runs }) => ({
     text: `Divider in: ${walls} ${runs} ${walls === 1 ? 'wall' : 'walls'}, tight to the floor.`,
   }),
-  'stand-column': ({ form, acrossMm }, { length }) => ({
-    text: `Column: ${form}, ${length(acrossMm)} across, weighted so that it stands while batter is poured round it.`,
+  'stand-columns': ({ columns }, { length }) => ({
+    text:
+      columns.length === 1
+        ? `Column: ${columns.map((c) => columnText(c, length)).join('')}, weighted so that it stands while batter is poured round it.`
+        : `${columns.length} columns: ${columns.map((c, i) => `${i + 1} ${columnText(c, length)}, ${columnPlace(c, length)}`).join('; ')}. Weighted so that they stand while batter is poured round them.`,
   }),
   'lay-out-jugs': ({ letters, stocks, known }, { mass }) => ({
     text: `Jugs labelled ${letters.join(', ')}${stocks ? ', one for each stock' : ''}, and one for the lye.${known.map(({ letter, name, tareG }) => ` ${letter} is ${name}, ${mass(tareG)} empty.`).join('')}`,

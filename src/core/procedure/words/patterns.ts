@@ -1,5 +1,5 @@
 import type { CORNERS } from '../../mould/cornerProp.ts';
-import type { Place, StickPath } from '../../plan/patternSchema.ts';
+import type { StickPath } from '../../plan/patternSchema.ts';
 import type { RepeatedEdge, ScraperEdge } from '../../plan/scrapeSchema.ts';
 import { stagePhrase } from '../../setting/stage.ts';
 import { formatShort } from '../../units/format.ts';
@@ -18,9 +18,16 @@ const off = (mm: number, words: readonly [string, string], { length }: Pick<Sayi
   mm === 0 ? '' : `, ${length(Math.abs(mm))} ${mm > 0 ? words[1] : words[0]} the middle`;
 
 /** Where a pour that pushes others aside goes in. */
-export function placeText(place: Place, say: Pick<Saying, 'length'>): string {
+function placeText(
+  { place, over }: Pick<PatternDeed, 'place' | 'over'>,
+  say: Pick<Saying, 'length'>,
+): string {
   switch (place.at) {
     case 'column':
+      if (over && over.count > 1)
+        return over.nth === undefined
+          ? `over the ${over.count} columns, one after another and as much over each, so that it runs down all their sides`
+          : `over column ${over.nth}, so that it runs down all its sides`;
       return 'over the column, so that it runs down all its sides';
     case 'corner':
       return `into ${CORNER_WORDS[place.corner]}`;
@@ -48,12 +55,13 @@ export function placeText(place: Place, say: Pick<Saying, 'length'>): string {
 }
 
 /** What rounds there are, before they are listed. */
-export function roundsText({ rounds, place, fallMm }: PatternDeed, say: Saying): string {
+export function roundsText({ rounds, place, over, fallMm }: PatternDeed, say: Saying): string {
+  const where = placeText({ place, ...(over ? { over } : {}) }, say);
   const letters = rounds[0]?.turns.map((t) => t.letter) ?? [];
   if (place.at === 'split-jug' && place.accent && letters.length > 1)
-    return `${letters.slice(0, -1).join(', ')}, from ${say.length(fallMm)} high, ${placeText(place, say)}, and ${letters.at(-1) ?? ''} out of a jug of its own in a thin line between them`;
+    return `${letters.slice(0, -1).join(', ')}, from ${say.length(fallMm)} high, ${where}, and ${letters.at(-1) ?? ''} out of a jug of its own in a thin line between them`;
   const order = letters.join(', ');
-  const how = `from ${say.length(fallMm)} high, ${placeText(place, say)}`;
+  const how = `from ${say.length(fallMm)} high, ${where}`;
   return rounds.length === 1 ? `${order}, ${how}` : `${rounds.length} rounds of ${order}, ${how}`;
 }
 
@@ -129,7 +137,20 @@ function scrapeText(deed: Extract<Deed, { does: 'scrape' }>, say: Saying): strin
   return `Pull the scraper (${edgeText(deed.edge, deed.reliefMm, say)}) over it ${way} in one go, its lowest tips ${say.length(deed.underRimMm)} below the rim, ${say.length(deed.depthMm)} below the surface. The layer has to be ${stagePhrase(deed.stage)} at least, or its ridges slump. ${scrapingsText(deed, say)}.`;
 }
 
-export const patternWords: WordsFor<'pull-column' | 'stroke' | 'wire' | 'scrape' | 'mica'> = {
+function pullText({ holeG, holesG, copies }: Extract<Deed, { does: 'pull-columns' }>, say: Saying): string {
+  const several = holesG.length > 1;
+  const pull = several ? 'Pull the columns straight up, one after another' : 'Pull the column straight up';
+  if (holeG <= 0)
+    return `${pull}. Nothing is held back for ${several ? 'their holes' : 'its hole'}: the soap runs in.`;
+  const each = holesG.map((g, i) => `${say.mass(g)} into that of column ${i + 1}`).join(', ');
+  const inEach = copies > 1 ? ' in each mould' : '';
+  if (several)
+    return `${pull}, and fill each hole at once: of ${say.mass(holeG)} that is held back, ${each}${inEach}.`;
+  const apiece = copies > 1 ? `: ${say.mass(holesG[0] ?? 0)}${inEach}` : '';
+  return `${pull} and fill its hole at once with ${say.mass(holeG)} of what is held back${apiece}.`;
+}
+
+export const patternWords: WordsFor<'pull-columns' | 'stroke' | 'wire' | 'scrape' | 'mica'> = {
   mica: ({ colorant, how, oilMl, mould }) => ({
     text: inMould(
       mould,
@@ -148,14 +169,12 @@ export const patternWords: WordsFor<'pull-column' | 'stroke' | 'wire' | 'scrape'
     caution:
       'The wire comes out covered in raw batter and can spring: draw it straight up, not towards you, and keep goggles on.',
   }),
-  'pull-column': ({ holeG, mould }, say) => ({
-    text: inMould(
-      mould,
-      holeG > 0
-        ? `Pull the column straight up and fill its hole at once with ${say.mass(holeG)} of what is held back.`
-        : 'Pull the column straight up. Nothing is held back for its hole: the soap runs in.',
-    ),
-    caution: 'The column is covered in raw batter: keep gloves on, and set it into a bowl.',
+  'pull-columns': (deed, say) => ({
+    text: inMould(deed.mould, pullText(deed, say)),
+    caution:
+      deed.holesG.length > 1
+        ? 'The columns are covered in raw batter: keep gloves on, and set them into a bowl.'
+        : 'The column is covered in raw batter: keep gloves on, and set it into a bowl.',
   }),
   stroke: (deed, say) => ({ text: inMould(deed.mould, strokeText(deed, say)) }),
 };

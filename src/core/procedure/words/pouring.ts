@@ -72,9 +72,12 @@ export const pouringWords: WordsFor<'wait' | 'set-level' | 'prop' | 'pour' | 'to
   }),
   prop: (deed) => ({ text: inMould(deed.mould, propping(deed)) }),
   pour: (deed, say) => ({ text: pouring(deed, say) }),
-  top: ({ column }) => ({
-    text: column
-      ? 'Pull the column straight up, fill the hole with the batter held back, then spoon the rest over the top.'
-      : 'Spoon the batter held back over the top; swirl no deeper than 6 mm (1/4 in).',
+  top: ({ columns }) => ({
+    text:
+      columns > 1
+        ? `Pull the ${columns} columns straight up, fill the holes with the batter held back, then spoon the rest over the top.`
+        : columns === 1
+          ? 'Pull the column straight up, fill the hole with the batter held back, then spoon the rest over the top.'
+          : 'Spoon the batter held back over the top; swirl no deeper than 6 mm (1/4 in).',
   }),
 };

@@ -4,6 +4,7 @@ import { addWire } from '../../../../core/edit/wire.ts';
 import type { WireWay } from '../../../../core/pattern/wirePath.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
 import type { Place, StickPath } from '../../../../core/plan/patternSchema.ts';
+import { columnsIn } from '../../../../core/mould/column.ts';
 import { isLevel, LEVEL } from '../../../../core/mould/tilt.ts';
 import { poursOf } from '../../../../core/plan/pours.ts';
 import { removeStep } from '../../../../core/edit/pours.ts';
@@ -21,6 +22,7 @@ const NONE = '';
 export function AddPattern() {
   const { plan, computed, edit } = useBench();
   const chosen = useAppSelector((s) => s.desk.chosen);
+  const columns = columnsIn(plan.mould).length;
   const pull = plan.steps.find((s) => s.kind === 'pull');
   const pours = plan.steps.some((s) => s.kind === 'pour');
   const fluid = plan.steps.find((s) => s.kind === 'tilt' && s.fluid);
@@ -75,7 +77,7 @@ export function AddPattern() {
           Set it level at the end, while all is fluid: it runs level
         </label>
       )}
-      {plan.mould.column && pours && (
+      {columns > 0 && pours && (
         <label className="flex cursor-pointer items-center gap-2 text-sm">
           <input
             type="checkbox"
@@ -85,7 +87,9 @@ export function AddPattern() {
               edit((p) => (pull ? removeStep(p, pull.id) : addPull(p)));
             }}
           />
-          Pull the column and fill its hole once the pours are in
+          {columns > 1
+            ? 'Pull the columns and fill their holes once the pours are in'
+            : 'Pull the column and fill its hole once the pours are in'}
         </label>
       )}
     </Group>

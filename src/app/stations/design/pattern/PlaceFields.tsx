@@ -1,5 +1,7 @@
 import { Plus, X } from 'lucide-react';
-import { columnFor, firstPlace, setPlace } from '../../../../core/edit/pattern.ts';
+import { withAColumn } from '../../../../core/edit/columns.ts';
+import { firstPlace, setPlace } from '../../../../core/edit/pattern.ts';
+import { columnsIn } from '../../../../core/mould/column.ts';
 import { CORNERS, type Corner } from '../../../../core/mould/cornerProp.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
 import type { Place } from '../../../../core/plan/patternSchema.ts';
@@ -86,11 +88,13 @@ const RunsChoice = ({ runs, onChoose }: { readonly runs: Runs; readonly onChoose
   />
 );
 
+const ALL = '';
+
 /** Where a pour that pushes others aside goes in. */
 export function PlaceFields({ pour, place }: { readonly pour: Pour; readonly place: Place }) {
-  const { plan, edit, show } = useBench();
+  const { plan, edit } = useBench();
   const put = (next: Place, gesture?: Gesture) => edit((p) => setPlace(p, pour.id, next), gesture);
-  const { column } = plan.mould;
+  const columns = columnsIn(plan.mould);
   return (
     <div className="grid gap-2">
       <Picker
@@ -103,15 +107,25 @@ export function PlaceFields({ pour, place }: { readonly pour: Pour; readonly pla
         onPick={(at) => {
           edit((p) => {
             const placed = setPlace(p, pour.id, firstPlace(at));
-            return at === 'column' && !p.mould.column
-              ? { ...placed, mould: { ...placed.mould, column: columnFor(p) } }
-              : placed;
+            return at === 'column' ? withAColumn(placed) : placed;
           });
         }}
       />
-      {place.at === 'column' && column && (
+      {place.at === 'column' && columns.length > 1 && (
+        <Picker
+          label="Over"
+          value={place.column ?? ALL}
+          options={[
+            { value: ALL, label: `all ${columns.length} columns, as much over each` },
+            ...columns.map((c, i) => ({ value: c.id, label: `column ${i + 1} alone` })),
+          ]}
+          onPick={(id) => put(id === ALL ? { at: 'column' } : { at: 'column', column: id })}
+        />
+      )}
+      {place.at === 'column' && columns.length > 0 && (
         <p className="quiet text-sm">
-          A {column.form} column, {show.length(column.acrossMm)} across: drag it in the plan, or see Mould.
+          {columns.length === 1 ? 'Drag and turn the column' : 'Drag and turn the columns'} in the plan; more
+          of them, and other outlines, under Mould.
         </p>
       )}
       {place.at === 'corner' && (

@@ -5,6 +5,7 @@ import { addMould, ownDesign, setCopies, sizeBatch, takesRest } from '../../src/
 import { onMat } from '../../src/core/edit/mat.ts';
 import { addPot } from '../../src/core/edit/pots.ts';
 import { addTop, setTop } from '../../src/core/edit/tops.ts';
+import type { Column } from '../../src/core/mould/schema.ts';
 import type { TopWay } from '../../src/core/plan/topSchema.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import { SCALE_STEPS_G, type Plan } from '../../src/core/plan/planSchema.ts';
@@ -20,6 +21,23 @@ const dose = fc.record({
   pots: fc.constantFrom(undefined, ['p1'], ['p2'], ['p1', 'p2']),
   from: fc.constantFrom(undefined, 's1', 's2', 's3', 's4'),
 });
+const COLUMNS: Column[] = [
+  { id: 'c1', form: 'round', acrossMm: 20, xMm: 0, yMm: 0 },
+  {
+    id: 'c2',
+    form: 'own',
+    xMm: 4,
+    yMm: 40,
+    points: [
+      { xMm: 12, yMm: 0 },
+      { xMm: 3, yMm: 3 },
+      { xMm: 0, yMm: 12 },
+      { xMm: -12, yMm: 0 },
+      { xMm: 0, yMm: -12 },
+    ],
+  },
+];
+
 /** A plan whose third pour takes from both pots in rounds. */
 function inRounds(plan: Plan, at: 'wall' | 'column'): Plan {
   const place = at === 'wall' ? ({ at, wall: 'left' } as const) : ({ at } as const);
@@ -32,7 +50,7 @@ function inRounds(plan: Plan, at: 'wall' | 'column'): Plan {
     ? { ...plan, steps }
     : {
         ...plan,
-        mould: { ...plan.mould, columns: [{ id: 'c1', form: 'round', acrossMm: 20, xMm: 0, yMm: 0 }] },
+        mould: { ...plan.mould, columns: COLUMNS },
         steps: [...steps, { id: 'u1', kind: 'pull' }],
       };
 }

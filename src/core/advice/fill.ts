@@ -1,9 +1,9 @@
 import { formatMass, formatVolume } from '../units/format.ts';
 import { holdBackEvenly } from '../edit/pots.ts';
-import { holeMl } from '../mould/geometry.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import { MOST_COPIES } from '../plan/otherMould.ts';
 import { batterIn } from '../fill/batterIn.ts';
+import { holeMassG } from '../pattern/hole.ts';
 import { inAll, type MouldUse } from '../plan/moulds.ts';
 import type { Remedy, Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
@@ -60,7 +60,7 @@ export function fillWarnings(facts: Facts, use: MouldUse): Warning[] {
             ? `The other moulds take ${formatMass(takenByOthers(facts, use), units.mass, 1)} of the batch of ${formatMass(fill.givenBatchG, units.mass, 1)}: with what is held back and the overage nothing is left for this one.`
             : 'The batch is used up by what is held back and the overage: nothing is left to pour.',
     });
-  const holeG = holeMl(geometry, fill.heightMm) * densityGMl;
+  const holeG = holeMassG(facts.stack.layers);
   const heldG = totalHeldBack(plan) / plan.fill.copies;
   if (holeG > heldG + 1)
     warnings.push({

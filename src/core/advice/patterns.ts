@@ -62,16 +62,19 @@ function placeWarnings(facts: Facts, layer: PouredLayer): Warning[] {
   if (!place) return [];
   const about = { station: 'design', step: pour.id } as const;
   const standing = columnsIn(plan.mould);
-  if (place.at === 'column' && layer.room.columns.length === 0)
+  if (place.at === 'column' && layer.blocked.length === 0)
     return [
       {
         ...about,
         code: 'no-column',
         level: 'warn',
-        message:
-          standing.length > 0
-            ? 'No column stands in this compartment: this pour goes in as a stream in its middle.'
-            : 'No column stands in the mould: this pour goes in as a stream in its middle.',
+        message: `${
+          layer.room.columns.length > 0
+            ? 'The column is pulled by then'
+            : standing.length > 0
+              ? 'No column stands in this compartment'
+              : 'No column stands in the mould'
+        }: this pour goes in as a stream in its middle.`,
         remedies: standing.length > 0 ? [] : [{ label: 'Stand a column in it', apply: withAColumn }],
       },
     ];

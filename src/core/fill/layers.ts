@@ -128,8 +128,9 @@ function layRoom(
   const roomFillMl = openProfile([room], UP).volumeBelow(heightMm) / MM3_PER_ML;
   const stack = stackPours(
     room,
-    pours.map(({ pour, tilt, settledBy }) => ({
+    pours.map(({ pour, tilt, settledBy, pulled }) => ({
       tilt,
+      ...(pulled ? { pulled } : {}),
       ...(settledBy === undefined ? {} : { runsLevel: settledBy }),
       wish: wishOf(pour.amount, room, fillMl, meanDensity(pour, densityOf)),
     })),

@@ -1,5 +1,5 @@
 import { dot, type Vec3 } from '../geometry/vec.ts';
-import { before } from './field.ts';
+import { before, beyondAt, type Field } from './field.ts';
 import { long, pairAt, valueAt, wide, type Nodes } from './box.ts';
 import { holeReader, lineReader, wallsReader, within, type Place, type Reader } from './readers.ts';
 import type { Drawn, From, Prepared, Run, Section, Stage } from './stages.ts';
@@ -7,7 +7,10 @@ import { mixedAt } from './texture.ts';
 
 /** What comes by way of flow lines from one source: told by one value of its field. */
 interface FieldStep {
+  readonly field: Field;
   readonly nodes: Nodes;
+  /** it comes from several sources */
+  readonly several: boolean;
   readonly values: Float64Array;
   readonly deposits: Int32Array;
   /** the one that was found last */
@@ -29,7 +32,9 @@ function fieldStep(
 ): FieldStep {
   const count = deposits.length;
   return {
+    field,
     nodes: field.beyond,
+    several: field.from !== undefined,
     values,
     deposits: Int32Array.from(deposits),
     guess: 0,
@@ -168,7 +173,7 @@ function makeReader(prepared: Prepared): RowReader {
             field.values,
             level * deposits.length,
             deposits.length,
-            valueAt(field.nodes, px, py),
+            field.several ? beyondAt(field.field, px, py) : valueAt(field.nodes, px, py),
             field.guess,
           );
           if (k < deposits.length) {

@@ -1,5 +1,5 @@
 import type { Task } from '../task/task.ts';
-import { long, nodesOf, pairAt, pairsOf, wide, type Box, type Nodes, type Pairs } from './box.ts';
+import { long, nodesOf, pairAt, pairsOf, valueAt, wide, type Box, type Nodes, type Pairs } from './box.ts';
 import { follow, type Ended } from './flowLines.ts';
 import { edgesOf, isIn, isInStar, starOf, type Star } from './outline.ts';
 import { maskedFlow } from './maskedFlow.ts';
@@ -33,6 +33,9 @@ type Back = Pairs;
 
 /** Cells that a field is solved on; for a small picture a quarter of them do. */
 const FINE = 8_000;
+
+/** Where columns stand apart there is much more to see: the thin seam where what comes from them meets, and the wake of one that nothing comes from. */
+const FINEST = 16_000;
 
 /** A stream's field is smooth but near it, and a design can have many. */
 const COARSE = 4_000;
@@ -96,9 +99,10 @@ function openCells(
 ): Uint8Array | undefined {
   if (!outline && standing.length === 0) return undefined;
   const edges = outline && edgesOf(outline);
-  return Uint8Array.from({ length: nx * ny }, (_, cell) => {
+  const closed = closedBy({ nx, ny, dx, dy }, box, standing);
+  return closed.map((is, cell) => {
     const [x, y] = [box.x0 + ((cell % nx) + 0.5) * dx, box.y0 + (Math.floor(cell / nx) + 0.5) * dy];
-    return (!edges || isIn(edges, x, y)) && !standing.some((s) => isInStar(s, x, y)) ? 1 : 0;
+    return is === 0 && (!edges || isIn(edges, x, y)) ? 1 : 0;
   });
 }
 
@@ -168,31 +172,50 @@ function startAt({ nx, ny, dx, dy }: Grid, open: Uint8Array | undefined, i: numb
   return [x, y];
 }
 
-/** Nodes inside what stands in the way take what is next to them: pictures are read between the nodes. */
-function filledIn(
+/** Cells whose middle lies in something that stands. */
+const closedBy = ({ nx, ny, dx, dy }: Grid, box: Box, standing: readonly Star[]): Uint8Array =>
+  Uint8Array.from({ length: nx * ny }, (_, cell) =>
+    standing.some((s) =>
+      isInStar(s, box.x0 + ((cell % nx) + 0.5) * dx, box.y0 + (Math.floor(cell / nx) + 0.5) * dy),
+    )
+      ? 1
+      : 0,
+  );
+
+/** So many nodes deep into what stands there is something to read between. */
+const RINGS = 4;
+
+/**
+ * Nodes in and on what stands in the way take the mean of those beside them: cells make its sides a stair, in whose corners batter would stand that
+ * in truth goes along a smooth wall; and pictures are read between the nodes.
+ */
+function besideStanding(
   { nx, ny }: Grid,
   known: Uint8Array,
-  wanted: Uint8Array,
-  lists: readonly { [at: number]: number }[],
-  copied: readonly { [at: number]: number }[],
+  closed: Uint8Array,
+  lists: readonly Float64Array[],
+  label: Uint8Array,
 ): void {
   const wide = nx + 1;
-  for (let ring = 0; ring < 4; ring += 1) {
+  const wanted = new Set<number>();
+  for (const [cell, is] of closed.entries()) {
+    if (is === 0) continue;
+    const at = Math.floor(cell / nx) * wide + (cell % nx);
+    for (const node of [at, at + 1, at + wide, at + wide + 1]) wanted.add(node);
+  }
+  for (const node of wanted) known[node] = 0;
+  for (let ring = 0; ring < RINGS; ring += 1) {
     const now: number[] = [];
-    for (let at = 0; at < known.length; at += 1) {
-      if (known[at] === 1 || wanted[at] === 0) continue;
+    for (const at of wanted) {
       const i = at % wide;
-      const near = [
-        ...(i > 0 ? [at - 1] : []),
-        ...(i < nx ? [at + 1] : []),
-        ...(at >= wide ? [at - wide] : []),
-        ...(at + wide < wide * (ny + 1) ? [at + wide] : []),
-      ].filter((n) => known[n] === 1);
+      const near = [i > 0 ? at - 1 : -1, i < nx ? at + 1 : -1, at - wide, at + wide].filter(
+        (n) => n >= 0 && n < wide * (ny + 1) && known[n] === 1,
+      );
       const [first] = near;
-      if (first === undefined) continue;
+      if (known[at] === 1 || first === undefined) continue;
       now.push(at);
       for (const list of lists) list[at] = near.reduce((s, n) => s + (list[n] as number), 0) / near.length;
-      for (const list of copied) list[at] = list[first] as number;
+      label[at] = label[first] as number;
     }
     for (const at of now) known[at] = 1;
   }
@@ -210,7 +233,9 @@ export function* fieldOf(
   small = false,
 ): Task<never, Field> {
   const stands = 'outlines' in from;
-  const grid = gridOf(box, (stands ? FINE : COARSE) / (small ? 4 : 1));
+  const { standing = [] } = within;
+  const apart = standing.length > 0 || (stands && from.outlines.length > 1);
+  const grid = gridOf(box, (apart ? FINEST : stands ? FINE : COARSE) / (small ? 4 : 1));
   const { nx, ny, dx, dy } = grid;
   const open = openCells(grid, box, within);
   const { parts, source, supply } = feed(
@@ -264,17 +289,8 @@ export function* fieldOf(
     }
     if (j % 16 === 0) yield { done: 0.3 + (0.6 * j) / ny };
   }
-  if (within.standing && within.standing.length > 0) {
-    const inside = Uint8Array.from(known, (k, at) =>
-      k === 0 &&
-      within.standing?.some((s) =>
-        isInStar(s, box.x0 + (at % (nx + 1)) * dx, box.y0 + Math.floor(at / (nx + 1)) * dy),
-      )
-        ? 1
-        : 0,
-    );
-    filledIn(grid, known, inside, [beyond, ...xs, ...ys], [label]);
-  }
+  if (standing.length > 0)
+    besideStanding(grid, known, closedBy(grid, box, standing), [beyond, ...xs, ...ys], label);
   /** Told from one source's middle, as `Back` has it. */
   const fromMiddle = ([cx, cy]: Spot, k: number): Back => {
     const [x, y] = [xs[k] as Float64Array, ys[k] as Float64Array];
@@ -315,6 +331,27 @@ const LEAST_SHARE = 0.002;
 
 /** What of the area stays beyond after piece `k` of the way back. */
 const leftAfter = (k: number): number => Math.max(LEAST_SHARE, 1 - (k + 1) / SHARES);
+
+/**
+ * What of the area lies beyond (x, y): exp(-T) there. Where what comes from two sources meets it goes down to nothing from both sides: one side is told as
+ * less than nothing, so that the seam lies between the nodes where it is.
+ */
+export function beyondAt({ beyond, from }: Field, x: number, y: number): number {
+  if (!from) return valueAt(beyond, x, y);
+  const { x0, y0, nx, ny, perX, perY, values } = beyond;
+  const fx = Math.min(nx, Math.max(0, (x - x0) * perX));
+  const fy = Math.min(ny, Math.max(0, (y - y0) * perY));
+  const i = Math.min(nx - 1, Math.floor(fx));
+  const j = Math.min(ny - 1, Math.floor(fy));
+  const [a, b] = [fx - i, fy - j];
+  const low = j * (nx + 1) + i;
+  const up = low + nx + 1;
+  const own = from[low];
+  const signed = (at: number): number => (from[at] === own ? 1 : -1) * (values[at] as number);
+  const near = signed(low) * (1 - a) + signed(low + 1) * a;
+  const far = signed(up) * (1 - a) + signed(up + 1) * a;
+  return Math.abs(near * (1 - b) + far * b);
+}
 
 /** What batter comes to (x, y) from. */
 function sourceAt(

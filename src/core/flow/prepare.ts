@@ -1,7 +1,7 @@
 import { signedArea } from '../geometry/star.ts';
 import type { Task } from '../task/task.ts';
-import { long, valueAt, wide, type Box } from './box.ts';
-import { fieldOf, type Field } from './field.ts';
+import { long, wide, type Box } from './box.ts';
+import { beyondAt, fieldOf, type Field } from './field.ts';
 import { waver } from './hand.ts';
 import { levelAt, levelsOf, type Level, type Levels } from './levels.ts';
 import { starOf, type Star } from './outline.ts';
@@ -108,7 +108,7 @@ function* fieldFor(
 function areasOf({ levels, columns }: Making, field: Field): readonly Shares[] {
   const of = (level: Level): Shares =>
     sharesOf(level.box, level.fills ? undefined : level.outline, columns, (u, v) =>
-      valueAt(field.beyond, levels.box.x0 + u * wide(levels.box), levels.box.y0 + v * long(levels.box)),
+      beyondAt(field, levels.box.x0 + u * wide(levels.box), levels.box.y0 + v * long(levels.box)),
     );
   const top = of(levels.levels.at(-1) as Level);
   return eachLevel(levels, (l) => l.asTop, of).map((s) => s ?? top);

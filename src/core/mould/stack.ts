@@ -23,6 +23,8 @@ export interface WishedPour {
   readonly wish: Wish;
   /** it runs level with those next to it that have the same, once they are all in */
   readonly runsLevel?: string;
+  /** what stood in the mould is out by then, and its holes are filled up to the surface there was */
+  readonly pulled?: true;
 }
 
 /** One pour as it lies in the mould. */
@@ -100,6 +102,7 @@ export function runLevel(
   let { space, blocked } = under;
   const up = upOf(LEVEL);
   const level = layers.map(({ volumeMl, before: _before, ...lie }): Layer => {
+    if (lie.blocked.length === 0) blocked = [];
     const profile = openProfile([{ solid: space, blocked }], up);
     const offset = profile.levelOf(Math.min(profile.total, volumeMl * MM3_PER_ML));
     const laid = laidUpTo({ space, blocked }, { tilt: LEVEL, up, offset }, profile.lowest);
@@ -120,7 +123,8 @@ function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres):
   /** those that run level together, and what was open before the first of them */
   let fluid: Layer[] = [];
   let under = { space, blocked };
-  for (const [index, { tilt, wish, runsLevel }] of pours.entries()) {
+  for (const [index, { tilt, wish, runsLevel, pulled }] of pours.entries()) {
+    if (pulled) blocked = [];
     if (fluid.length === 0) under = { space, blocked };
     const up = upOf(tilt);
     const profile = openProfile([{ solid: space, blocked }], up);

@@ -169,7 +169,12 @@ function movedBlock(
   const plane = { normal: last.up, offset: last.offset };
   const region = clip(first.space, plane).below;
   if (region.faces.length === 0) return undefined;
-  const blocked = first.blocked.map((b) => clip(b, plane).below).filter((b) => b.faces.length > 0);
+  // up to where the columns are pulled: later pours go over their filled holes
+  const pierced = layers.findLast((l) => l.blocked.length > 0);
+  const holed = pierced && { normal: pierced.up, offset: pierced.offset };
+  const blocked = holed
+    ? first.blocked.map((b) => clip(b, holed).below).filter((b) => b.faces.length > 0)
+    : [];
   const columns = blocked.length > 0 ? room.columns : [];
   const box = planBox(room.solid);
   const numbers = numbering();
@@ -179,7 +184,7 @@ function movedBlock(
     switch (step.kind) {
       case 'pour': {
         const layer = layers.find((l) => l.pour.id === step.id);
-        return layer ? risesOf(layer, box, room.columns, numbers) : [];
+        return layer ? risesOf(layer, box, layer.blocked.length > 0 ? room.columns : [], numbers) : [];
       }
       case 'stroke': {
         const paths = pathsOf(step.path, box, freeOf(step.path, columns, pull >= 0 && pull < i));

@@ -170,13 +170,13 @@ export function risesOf(
 }
 
 /** From where to where the holes of some layers reach, square to the surface of one of them. */
-function spanOf(holes: readonly PouredLayer[], { up, offset }: PouredLayer): readonly [number, number] {
+function spanOf(holes: readonly PouredLayer[], { up }: PouredLayer): readonly [number, number] {
   const all = holes.flatMap((l) =>
     holesOf(l)
       .flatMap(corners)
       .map((p) => dot(up, p)),
   );
-  return [Math.min(...all), Math.max(offset, ...all)];
+  return [Math.min(...all), Math.max(...all)];
 }
 
 /** What fills the holes of some layers, in the order that it is held back in, as a block sees it whose last layer is `last`. */

@@ -8,6 +8,8 @@ export interface TiltedPour {
   readonly tilt: Tilt;
   /** the step that sets the mould level while this is still fluid; undefined where it sets as it is poured */
   readonly settledBy?: StepId;
+  /** the columns are out by then, and their holes filled */
+  readonly pulled?: true;
 }
 
 /** The pours in order, each with the tilt the mould stands at when it is made. */
@@ -15,8 +17,10 @@ export function poursOf(plan: Pick<Plan, 'steps'>): readonly TiltedPour[] {
   const pours: TiltedPour[] = [];
   let tilt: Tilt = LEVEL;
   let fluidFrom = 0;
+  let pulled = false;
   for (const step of plan.steps) {
-    if (step.kind === 'pour') pours.push({ pour: step, tilt });
+    if (step.kind === 'pour') pours.push({ pour: step, tilt, ...(pulled ? { pulled } : {}) });
+    else if (step.kind === 'pull') pulled = true;
     else if (step.kind === 'tilt') {
       if (step.fluid)
         for (let i = fluidFrom; i < pours.length; i += 1)

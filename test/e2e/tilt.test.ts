@@ -312,6 +312,7 @@ describe('moulds of every kind', () => {
     await type(page, 'Across', '120 mm');
     await page.getByText(/a column 120 mm across does not fit there/).waitFor();
     await page.getByRole('textbox', { name: 'Across' }).press('Escape');
+    await type(page, 'Across', '40 mm');
     await page.getByRole('button', { name: /^Hold back \d+ g/ }).click();
     await page.getByText(/Pulling the column leaves/).waitFor({ state: 'detached' });
   });

@@ -27,7 +27,7 @@ const COLUMNS: Column[] = [
     id: 'c2',
     form: 'own',
     xMm: 4,
-    yMm: 40,
+    yMm: 28,
     points: [
       { xMm: 12, yMm: 0 },
       { xMm: 3, yMm: 3 },

@@ -53,8 +53,10 @@ function TurnHandle({ column, name, spot, scale, onPut }: MarksProps) {
         turnTo(turnDeg - right + up, undefined);
       }}
     >
-      <line x1={cx} y1={cy} x2={x} y2={y} stroke="#fafbf8" strokeWidth="3" opacity="0.6" />
-      <line x1={cx} y1={cy} x2={x} y2={y} stroke="#1c2727" strokeWidth="1.2" />
+      <g className="pointer-events-none">
+        <line x1={cx} y1={cy} x2={x} y2={y} stroke="#fafbf8" strokeWidth="3" opacity="0.6" />
+        <line x1={cx} y1={cy} x2={x} y2={y} stroke="#1c2727" strokeWidth="1.2" />
+      </g>
       <circle cx={x} cy={y} r={GRASP} fill="transparent" />
       <circle cx={x} cy={y} r="7" fill="var(--color-accent)" stroke="#1c2727" strokeWidth="1.5" />
     </MoveHandle>

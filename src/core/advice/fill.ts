@@ -3,6 +3,8 @@ import { holdBackEvenly } from '../edit/pots.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import { MOST_COPIES } from '../plan/otherMould.ts';
 import { batterIn } from '../fill/batterIn.ts';
+import { columnsIn } from '../mould/column.ts';
+import { holeMl } from '../mould/geometry.ts';
 import { holeMassG } from '../pattern/hole.ts';
 import { inAll, type MouldUse } from '../plan/moulds.ts';
 import type { Remedy, Warning } from './warning.ts';
@@ -60,14 +62,18 @@ export function fillWarnings(facts: Facts, use: MouldUse): Warning[] {
             ? `The other moulds take ${formatMass(takenByOthers(facts, use), units.mass, 1)} of the batch of ${formatMass(fill.givenBatchG, units.mass, 1)}: with what is held back and the overage nothing is left for this one.`
             : 'The batch is used up by what is held back and the overage: nothing is left to pour.',
     });
-  const holeG = holeMassG(facts.stack.layers);
+  const { layers } = facts.stack;
+  const holeG = layers.length > 0 ? holeMassG(layers) : holeMl(geometry, fill.heightMm) * densityGMl;
   const heldG = totalHeldBack(plan) / plan.fill.copies;
   if (holeG > heldG + 1)
     warnings.push({
       code: 'column-hole',
       level: 'warn',
       station: 'mould',
-      message: `Pulling the column leaves a hole of ${formatMass(holeG, units.mass, 1)}, and ${formatMass(heldG, units.mass, 1)} is held back to fill it.`,
+      message:
+        columnsIn(use.mould).length > 1
+          ? `Pulling the columns leaves holes of ${formatMass(holeG, units.mass, 1)} in all, and ${formatMass(heldG, units.mass, 1)} is held back to fill them.`
+          : `Pulling the column leaves a hole of ${formatMass(holeG, units.mass, 1)}, and ${formatMass(heldG, units.mass, 1)} is held back to fill it.`,
       remedies: [
         {
           label: `Hold back ${formatMass(Math.ceil(holeG), units.mass, 1)} from the pots poured`,

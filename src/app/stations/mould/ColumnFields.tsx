@@ -78,7 +78,6 @@ function OneColumn({
 }) {
   const { edit } = useBench();
   const put = (next: Column, gesture?: Gesture) => edit((p) => putColumn(p, next), gesture);
-  const named = (label: string): string => (of > 1 ? `${label}, column ${nth}` : label);
   return (
     <div className="grid gap-3" role="group" aria-label={of > 1 ? `Column ${nth}` : 'Column'}>
       <div className="flex items-center justify-between gap-2">
@@ -93,7 +92,7 @@ function OneColumn({
         </button>
       </div>
       <Choice
-        legend={named('Column is')}
+        legend="Column is"
         hideLegend
         value={column.form}
         options={[
@@ -105,27 +104,27 @@ function OneColumn({
           put(formedAs(column, form));
         }}
       />
-      <div className="grid grid-cols-3 gap-3">
+      <div className={`grid gap-3 ${column.form === 'square' ? 'grid-cols-2' : 'grid-cols-3'}`}>
         {column.form !== 'own' && (
           <LengthField
-            label={named('Across')}
+            label="Across"
             value={column.acrossMm}
             onValue={(acrossMm, g) => put({ ...column, acrossMm }, g)}
           />
         )}
         <LengthField
-          label={named('Right of middle')}
+          label="Right of middle"
           value={column.xMm}
           onValue={(xMm, g) => put({ ...column, xMm }, g)}
         />
         <LengthField
-          label={named('Beyond middle')}
+          label="Beyond middle"
           value={column.yMm}
           onValue={(yMm, g) => put({ ...column, yMm }, g)}
         />
         {column.form !== 'round' && (
           <FigureField
-            label={named('Turned')}
+            label="Turned"
             suffix="°"
             value={column.turnDeg ?? 0}
             onValue={(turnDeg, g) => put({ ...column, turnDeg }, g)}

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { before as placeBefore, fieldOf } from '../../src/core/flow/field.ts';
+import { before as placeBefore, beyondAt, fieldOf } from '../../src/core/flow/field.ts';
 import { flowOf } from '../../src/core/flow/potential.ts';
 import { maskedFlow } from '../../src/core/flow/maskedFlow.ts';
 import { valueAt } from '../../src/core/flow/box.ts';
@@ -7,6 +7,13 @@ import { after, before, LAID, newPart, type Rise } from '../../src/core/flow/ris
 import { drawn } from '../../src/core/flow/stroke.ts';
 import { finish } from '../../src/core/task/task.ts';
 import { plungeOf } from '../../src/core/setting/plunge.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
+import { rowReader } from '../../src/core/flow/depositAt.ts';
+import { prepare } from '../../src/core/flow/prepare.ts';
+import type { Spot } from '../../src/core/flow/spec.ts';
+import { arc } from '../../src/core/geometry/prism.ts';
+import { bodiesOf } from '../../src/core/pattern/blocks.ts';
+import { demoPlans } from '../support/plans.ts';
 import { seeded } from '../support/random.ts';
 
 const BOX = { x0: -100, x1: 100, y0: -140, y1: 140 };
@@ -220,5 +227,109 @@ describe('a stick drawn through batter', () => {
       const area = ((a[0] - b[0]) * (c[1] - d[1]) - (c[0] - d[0]) * (a[1] - b[1])) / (4 * e * e);
       expect(area, `${x}, ${y}`).to.be.closeTo(1, 0.02);
     }
+  });
+});
+
+describe('a face that stands upright', () => {
+  it('is read alike row by row, where rows share what they have, and column by column, where each place is followed by itself', () => {
+    const random = seeded(41);
+    for (const name of ['Basalt Columns', 'Cotton Grass', 'Ripple Sill']) {
+      const plan = demoPlans().find((p) => p.name === name)!;
+      const laid = computePlan(plan);
+      for (const body of bodiesOf(laid)) {
+        if (body.kind !== 'block' || body.block.content.kind !== 'moved') continue;
+        const { most } = laid.geometry;
+        const [nx, nz] = [90, 50];
+        for (let face = 0; face < 4; face += 1) {
+          const read = rowReader(finish(prepare(body.block.content.spec)));
+          const y = (random() - 0.5) * most.length * (face === 0 ? 0 : 0.98);
+          const [dx, dz] = [most.width / nx, laid.fill.heightMm / nz];
+          const rows = new Uint16Array(nx * nz);
+          const columns = new Uint16Array(nx * nz);
+          const x0 = (dx - most.width) / 2;
+          for (let j = 0; j < nz; j += 1) read([x0, y, (j + 0.43) * dz], [dx, 0, 0], nx, rows, j * nx, 1);
+          for (let i = 0; i < nx; i += 1) read([x0 + i * dx, y, 0.43 * dz], [0, 0, dz], nz, columns, i * nz, 1);
+          let differs = 0;
+          for (let j = 0; j < nz; j += 1)
+            for (let i = 0; i < nx; i += 1) if (rows[j * nx + i] !== columns[i * nz + j]) differs += 1;
+          // what lies on an edge to a double's last digit may fall to either side
+          expect(differs, `${name}, y ${y.toFixed(1)}`).to.be.below(4);
+        }
+      }
+    }
+  });
+});
+
+describe('potential flow from several sources', () => {
+  it('adds up to the mean of what comes from each alone (the problem is linear), whatever solves it', () => {
+    const grid = { nx: 40, ny: 30, dx: 2, dy: 2 };
+    const cell = (i: number, j: number): number => j * grid.nx + i;
+    const supplyAt = (...cells: readonly number[]): Float64Array => {
+      const supply = new Float64Array(grid.nx * grid.ny).fill(-1);
+      for (const c of cells) supply[c]! += (grid.nx * grid.ny) / cells.length;
+      return supply;
+    };
+    const [a, b] = [cell(8, 9), cell(30, 21)];
+    const both = flowOf(grid, supplyAt(a, b));
+    const [one, other] = [flowOf(grid, supplyAt(a)), flowOf(grid, supplyAt(b))];
+    const masked = maskedFlow(grid, supplyAt(a, b), new Uint8Array(grid.nx * grid.ny).fill(1));
+    for (const k of both.u.keys()) {
+      expect(both.u[k]).to.be.closeTo((one.u[k]! + other.u[k]!) / 2, 1e-9);
+      expect(masked.u[k]).to.be.closeTo(both.u[k]!, 0.02);
+    }
+  });
+
+  it('round something that stands in the way is that of a uniform stream past a circle', () => {
+    // L. M. Milne-Thomson, Theoretical Hydrodynamics, 1968, uniform stream past a circular cylinder; from memory
+    const grid = { nx: 240, ny: 160, dx: 1, dy: 1 };
+    const open = new Uint8Array(grid.nx * grid.ny).fill(1);
+    const [cx, cy, r] = [120, 80, 12];
+    let closed = 0;
+    for (let j = 0; j < grid.ny; j += 1)
+      for (let i = 0; i < grid.nx; i += 1)
+        if (Math.hypot(i + 0.5 - cx, j + 0.5 - cy) < r) {
+          open[j * grid.nx + i] = 0;
+          closed += 1;
+        }
+    expect(closed).to.be.closeTo(Math.PI * r * r, 10);
+    // in at the left end, out at the right one: uniform flow
+    const supply = new Float64Array(grid.nx * grid.ny);
+    for (let j = 0; j < grid.ny; j += 1) {
+      supply[j * grid.nx] = 1;
+      supply[j * grid.nx + grid.nx - 1] = -1;
+    }
+    const { u } = maskedFlow(grid, supply, open);
+    for (const off of [1.5, 2, 3]) {
+      // over the disc, across the flow: u = U (1 + r^2 / d^2)
+      const d = off * r;
+      const at = u[Math.floor(cy + d) * (grid.nx + 1) + cx]!;
+      // walls 80 mm off make it a little faster
+      expect(at).to.be.closeTo(1 + (r / d) ** 2, 0.06);
+    }
+    // before it, in the line of the flow: u = U (1 - r^2 / d^2)
+    const before = u[cy * (grid.nx + 1) + cx - 2 * r]!;
+    expect(before).to.be.closeTo(1 - 1 / 4, 0.06);
+  });
+
+  it('each source fills its own part: the areas of both sides of the seam are equal, and nothing is beyond it', () => {
+    const disc = (x: number, y: number) => arc(8, 0, 2 * Math.PI, 48).map(([a, b]): Spot => [a + x, b + y]);
+    const box = { x0: -60, x1: 60, y0: -40, y1: 40 };
+    const field = finish(fieldOf(box, { outlines: [disc(-30, -5), disc(20, 12)] }, true));
+    const from = field.from!;
+    const first = from.reduce((s, f) => s + (f === 0 ? 1 : 0), 0);
+    expect(first / from.length).to.be.closeTo(0.5, 0.02);
+    // half of the area lies where less than half is left beyond
+    const n = 200;
+    let half = 0;
+    let seen = 0;
+    for (let j = 0; j < n; j += 1)
+      for (let i = 0; i < n; i += 1) {
+        const [x, y] = [box.x0 + ((i + 0.5) / n) * 120, box.y0 + ((j + 0.5) / n) * 80];
+        const beyond = beyondAt(field, x, y);
+        if (beyond > 0.9999) continue;
+        seen += 1;
+        if (beyond < 0.5) half += 1;
+      }
+    expect(half / seen).to.be.closeTo(0.5, 0.02);
   });
 });

@@ -349,7 +349,7 @@ describe('a column’s hole', () => {
     );
     expectConserved(later, 0.01, 'closed over');
     // poured over a column that is out, it is told
-    const late = setPlace({ ...plan, steps: [...plan.steps, { ...first, id: 'z2' } as typeof first] }, 'z2', {
+    const late = setPlace({ ...plan, steps: [...plan.steps, { ...first, id: 'z2' }] }, 'z2', {
       at: 'column',
     });
     expect(computePlan(late).warnings.find((w) => w.code === 'no-column')?.message).to.contain(
@@ -375,7 +375,7 @@ describe('columns are changed', () => {
     const left = removeColumn(plan, 'c2');
     expect(left.mould.columns).to.have.length(1);
     const over = left.steps.find((s) => s.kind === 'pour')!;
-    expect(over.kind === 'pour' && over.pattern?.place).to.deep.equal({ at: 'column' });
+    expect(over.pattern?.place).to.deep.equal({ at: 'column' });
     expect(removeColumn(left, 'c1').mould).to.not.have.property('columns');
   });
 

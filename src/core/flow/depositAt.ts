@@ -1,86 +1,9 @@
 import { dot, type Vec3 } from '../geometry/vec.ts';
-import { before, beyondAt, type Field } from './field.ts';
-import { long, pairAt, valueAt, wide, type Nodes } from './box.ts';
-import { holeReader, lineReader, wallsReader, within, type Place, type Reader } from './readers.ts';
-import type { Drawn, From, Prepared, Run, Section, Stage } from './stages.ts';
-import { mixedAt } from './texture.ts';
-
-/** What comes by way of flow lines from one source: told by one value of its field. */
-interface FieldStep {
-  readonly field: Field;
-  readonly nodes: Nodes;
-  /** it comes from several sources */
-  readonly several: boolean;
-  readonly values: Float64Array;
-  readonly deposits: Int32Array;
-  /** the one that was found last */
-  guess: number;
-  readonly back: (place: Place, level: number) => void;
-}
-
-/** One step of the way back. All steps have the same shape, so that what runs for every pixel stays one piece of code. */
-interface Step {
-  readonly drawn: Drawn | undefined;
-  readonly section: Section | undefined;
-  readonly field: FieldStep | undefined;
-  readonly other: Reader | undefined;
-}
-
-function fieldStep(
-  { deposits, beyond }: Run,
-  { field, values }: Extract<From, { kind: 'field' }>,
-): FieldStep {
-  const count = deposits.length;
-  return {
-    field,
-    nodes: field.beyond,
-    several: field.from !== undefined,
-    values,
-    deposits: Int32Array.from(deposits),
-    guess: 0,
-    back: (place, level) => {
-      [place.x, place.y] = before(field, place.x, place.y, beyond[level * count + count - 1] as number);
-    },
-  };
-}
-
-function otherReader({ levels }: Prepared, run: Run): Reader | undefined {
-  const { from } = run;
-  switch (from.kind) {
-    case 'everywhere': {
-      const count = run.deposits.length;
-      const { texture } = run;
-      if (texture)
-        return ({ x, y, through }, level) =>
-          within(run.beyond, level, 1, through, 0) < 1 ? mixedAt(texture, x, y, level, through) : -1;
-      return ({ through }, level) => run.deposits[within(run.beyond, level * count, count, through, 0)] ?? -1;
-    }
-    case 'line':
-      return lineReader(levels, run, from);
-    case 'walls':
-      return wallsReader(levels, run, from);
-    case 'hole':
-      return holeReader(levels, run, from);
-    case 'field':
-      return undefined;
-  }
-}
-
-function stepOf(prepared: Prepared, stage: Stage): Step {
-  const none = { drawn: undefined, section: undefined, field: undefined, other: undefined };
-  switch (stage.kind) {
-    case 'drawn':
-      return { ...none, drawn: stage };
-    case 'section':
-      return { ...none, section: stage };
-    case 'run':
-      return {
-        ...none,
-        field: stage.from.kind === 'field' ? fieldStep(stage, stage.from) : undefined,
-        other: otherReader(prepared, stage),
-      };
-  }
-}
+import { long, pairAt, wide } from './box.ts';
+import { within, type Place } from './readers.ts';
+import { rowsAlike, type RowBefore } from './rowsAlike.ts';
+import type { Prepared, Section } from './stages.ts';
+import { stepOf, valueOf, type Step } from './steps.ts';
 
 /** Bring a place of the section back to where it was, in place of it; gives the level that it was in. */
 function backInSection(
@@ -145,9 +68,21 @@ function makeReader(prepared: Prepared): RowReader {
   const fit = new Float64Array(4 * levels.length);
   for (const [l, { box: own }] of levels.entries())
     fit.set([own.x0, wide(box) / wide(own), own.y0, long(box) / long(own)], 4 * l);
+  const alike = rowsAlike(prepared, steps);
   return (from, step, count, out, to, add) => {
     let [x, y, z] = [dot(right, from), dot(away, from), dot(up, from) - lowest];
     const [dx, dy, dz] = [dot(right, step), dot(away, step), dot(up, step)];
+    let before: RowBefore | undefined;
+    if (dz === 0) {
+      const level = Math.min(last, Math.max(0, Math.floor(z / spacing)));
+      const [left, perX, near, perY] = fit.subarray(4 * level, 4 * level + 4) as unknown as [
+        number,
+        number,
+        number,
+        number,
+      ];
+      before = alike(level, count, x0 + (x - left) * perX, y0 + (y - near) * perY, dx * perX, dy * perY);
+    }
     // this is where the time goes, for every pixel of every picture: places in plain numbers, nothing made, nothing called that is not small
     for (let n = 0; n < count; n += 1) {
       const high = z / spacing;
@@ -159,7 +94,14 @@ function makeReader(prepared: Prepared): RowReader {
       let px = x0 + (x - (fit[at] as number)) * (fit[at + 1] as number);
       let py = y0 + (y - (fit[at + 2] as number)) * (fit[at + 3] as number);
       let deposit = -1;
-      for (let s = 0; s < steps.length; s += 1) {
+      let s = 0;
+      if (before) {
+        px = before.x[n] as number;
+        py = before.y[n] as number;
+        s = before.steps;
+        if (before.fieldStep >= 0 && before.inHole[n] === 0) s = before.fieldStep;
+      }
+      for (; s < steps.length; s += 1) {
         const { drawn, section, field, other } = steps[s] as Step;
         if (drawn) {
           const by = drawn.part[level] as number;
@@ -173,7 +115,7 @@ function makeReader(prepared: Prepared): RowReader {
             field.values,
             level * deposits.length,
             deposits.length,
-            field.several ? beyondAt(field.field, px, py) : valueAt(field.nodes, px, py),
+            before && s === before.fieldStep ? (before.value[n] as number) : valueOf(field, px, py),
             field.guess,
           );
           if (k < deposits.length) {

@@ -29,13 +29,23 @@ export function within(
   let low = 0;
   let high = count;
   if (guess < count) {
-    const left = table[start + guess] as number;
+    let left = table[start + guess] as number;
     if (beyond > left || left <= 0) {
-      if (guess === 0) return 0;
-      const newer = table[start + guess - 1] as number;
-      if (beyond <= newer && newer > 0) return guess;
+      // in this one or a newer: the next ones are looked at first
       high = guess;
-    } else low = guess + 1;
+      for (let near = 0; near < NEIGHBOURS && high > 0; near += 1) {
+        left = table[start + high - 1] as number;
+        if (beyond <= left && left > 0) return high;
+        high -= 1;
+      }
+    } else {
+      low = guess + 1;
+      for (let near = 0; near < NEIGHBOURS && low < count; near += 1) {
+        left = table[start + low] as number;
+        if (beyond > left || left <= 0) return low;
+        low += 1;
+      }
+    }
   }
   while (low < high) {
     const mid = (low + high) >> 1;
@@ -45,6 +55,9 @@ export function within(
   }
   return low;
 }
+
+/** So many pours next to the last one are looked at before the rest are. */
+const NEIGHBOURS = 2;
 
 const valueOf = (areas: Shares | undefined, part: number): number =>
   areas ? valueOfShare(areas, part) : part;

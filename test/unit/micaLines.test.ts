@@ -5,6 +5,9 @@ import { addMicaLine, dustedDm2, setLineColorant, updateMicaLine } from '../../s
 import { addPattern } from '../../src/core/edit/pattern.ts';
 import { removeStep, setRough } from '../../src/core/edit/pours.ts';
 import { addScrape } from '../../src/core/edit/scrape.ts';
+import { addWire } from '../../src/core/edit/wire.ts';
+import { sectionAt } from '../../src/core/face/loafFaces.ts';
+import { rasterise } from '../../src/core/face/raster.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
 import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
 import { leftIn } from '../../src/core/ledger/ledger.ts';
@@ -106,6 +109,30 @@ describe('lines of colorant between layers', () => {
     expect(codes(first)).to.include('line-on-nothing');
     const walled = addPattern(boxPlan([rest(), rest()]), { at: 'wall', wall: 'left' }).plan;
     expect(codes(lined(walled).plan)).to.include('line-carried');
+  });
+
+  it('in batter that stays fluid are carried along by what is poured or drawn next, and stay as much', () => {
+    const layered = boxPlan([rest(), rest()]);
+    const walled = lined(addPattern(layered, { at: 'wall', wall: 'left' }).plan);
+    const wired = lined(addWire(layered, 'waves', 54).plan);
+    for (const [{ plan, id }, how] of [
+      [walled, 'aside'],
+      [wired, 'waved'],
+      [lined(layered), 'straight'],
+    ] as const) {
+      // half a millimetre on 80 cm2
+      expect(shown(plan, id), how).to.be.closeTo(4, 0.4);
+      const { band, pours } = rasterise(sectionAt(firstOf(plan), 50), 160, 120, readyFrom(newShelf()), 2);
+      const seen = [...band.keys()].filter((i) => pours[band[i]! - 1] === id);
+      const [rows, columns] = [seen.map((i) => Math.floor(i / 320)), seen.map((i) => i % 320)];
+      const high = Math.max(...rows) - Math.min(...rows);
+      if (how === 'waved') expect(high).to.be.above(12);
+      else expect(high).to.be.below(5);
+      // what comes down the left wall pushes it to the right; 4 px a mm
+      const bare = Math.min(...columns);
+      if (how === 'aside') expect(bare).to.be.above(20);
+      else expect(bare).to.be.below(4);
+    }
   });
 
   it('keep their colorant in the plan, and are refused without it', () => {

@@ -78,9 +78,9 @@ function ofLine(facts: Facts, line: MicaLine): Warning[] {
           {
             ...about,
             code: 'line-carried',
-            level: 'warn',
+            level: 'note',
             message:
-              'What is poured next pushes batter about that is still fluid, and the line with it: nothing of it is drawn. Let the layer set first.',
+              'What is poured next pushes batter about that is still fluid, and the line with it, as the pictures show. For a straight line let the layer set first.',
             remedies: [leave],
           },
         ]

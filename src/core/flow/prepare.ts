@@ -258,6 +258,12 @@ export function* prepare(spec: BlockSpec, small = false): Task<never, Prepared> 
         stages.push({ kind: 'drawn', warp, part: depthPart(levels, before, part.depthMm, part.widthMm) });
         break;
       }
+      case 'line': {
+        const top = { from: Math.max(0, before - part.mm), to: before, plunge: 1, base: 0 };
+        const beyond = leftBelow([top], Float64Array.from(now));
+        stages.push({ kind: 'run', deposits: [part.deposit], beyond, from: { kind: 'everywhere' } });
+        break;
+      }
       case 'fill':
         stages.push(...holesOf(making, part));
     }

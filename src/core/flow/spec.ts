@@ -69,6 +69,8 @@ export type Move =
       readonly from: number;
       readonly to: number;
     }
+  /** something thin lies on all of the surface that there is: it takes no room, and is seen so thick, mm */
+  | { readonly does: 'line'; readonly deposit: number; readonly mm: number }
   /** the columns are gone; their holes are filled in this order, each with its part of all of it */
   | {
       readonly does: 'fill';

@@ -18,7 +18,7 @@ import { nthOf, type Block, type Body } from './body.ts';
 import { fillOf, numbering, risesOf, wireMove } from './moves.ts';
 import { pathsOf } from './paths.ts';
 import { heapIn, ridgesIn } from './heaped.ts';
-import { linesOn, withLines } from './lines.ts';
+import { LINE_MM, linesOn, withLines } from './lines.ts';
 import { asPouredLayer, sculpted } from './sculpted.ts';
 import { levelledPaths, levelledWire, type ToLevel } from './sloping.ts';
 
@@ -201,6 +201,10 @@ function movedBlock(
         return [
           toLevel ? levelledWire(wireMove(step, box, floor), toLevel, box) : wireMove(step, box, floor),
         ];
+      case 'mica': {
+        const carried = steps.slice(i + 1).some((s) => s.kind === 'pour' || s.kind === 'wire');
+        return carried ? [{ does: 'line', deposit: numbers.numberOf(step.id), mm: LINE_MM }] : [];
+      }
       case 'pull':
         return filled();
       default:

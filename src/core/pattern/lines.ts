@@ -28,14 +28,15 @@ const asLine = (layer: PouredLayer, id: StepId, body: Body): Body => ({
   },
 });
 
-/** Bodies with the lines that lie on them. One on a surface that is no plane is drawn with that surface. */
+/** Bodies with the lines that lie on them. One on a surface that is no plane is drawn with that surface, and one in what is still pushed about with that. */
 export const withLines = (plan: Pick<Plan, 'steps'>, bodies: readonly Body[]): readonly Body[] => {
   const lines = linesOn(plan);
   if (lines.size === 0) return bodies;
   return bodies.flatMap((body): readonly Body[] => {
     const last = body.kind === 'layer' ? body.layer : body.block.layers.at(-1);
     const line = last && lines.get(last.pour.id);
-    return line === undefined || !last || last.scraping || last.rough || nthOf(body) > last.nth
+    const carried = line !== undefined && body.kind === 'block' && body.block.content.keys.includes(line);
+    return line === undefined || carried || !last || last.scraping || last.rough || nthOf(body) > last.nth
       ? [body]
       : [body, asLine(last, line, body)];
   });

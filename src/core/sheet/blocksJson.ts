@@ -13,7 +13,9 @@ import { finish } from '../task/task.ts';
 
 function movedJson({ layers }: Block, content: Extract<Content, { kind: 'moved' | 'tilted' }>): object {
   // sloping keeps its volumes: it is looked at as it would lie level
-  const spec = content.kind === 'moved' ? content.spec : content.tilted.level;
+  const drawn = content.kind === 'moved' ? content.spec : content.tilted.level;
+  // a line is drawn over what lies there
+  const spec = { ...drawn, moves: drawn.moves.filter((m) => m.does !== 'line') };
   const shown = simulatedVolumes(content.keys, finish(prepare(spec)));
   const parts = layers.flatMap((l) =>
     l.parts.map((p) => ({ key: p.key, pot: p.pot.id, pouredMl: l.volumeMl * p.share })),

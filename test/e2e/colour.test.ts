@@ -342,7 +342,7 @@ describe('mixing and checks', () => {
 });
 
 describe('the colorants library', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   const open = async (page: Page): Promise<void> => {
     await page.getByRole('link', { name: 'Colorants' }).click();

@@ -12,7 +12,7 @@ const visibleButtons = (page: Page): Promise<string[]> =>
   );
 
 describe('plans that can be told apart', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('a plan that is imported again gets a name of its own, and nothing stored changes', async () => {
     const page = s.page();
@@ -69,7 +69,7 @@ describe('plans that can be told apart', () => {
 });
 
 describe('the sheet under wet hands and on paper', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('only what is drawn as a control takes a press', async () => {
     const page = s.page();
@@ -276,7 +276,7 @@ describe('words before figures', () => {
 });
 
 describe('what a mould gives', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('a slab for 27 bars gives 27, and a standing tube is cut into discs', async () => {
     const page = s.page();

@@ -21,7 +21,7 @@ const tab = (page: Page, name: RegExp): Locator =>
 const grams = (text: string): number => Number(/([\d\s]+) g/.exec(text)![1]!.replaceAll(/\s/g, ''));
 
 describe('several moulds from one batch', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('from New plan to the printed sheet: seeds in one layer, a scent a pot, a loaf and six cavities', async () => {
     const page = s.page();

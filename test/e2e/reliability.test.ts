@@ -175,7 +175,7 @@ describe('tabs that live', () => {
 });
 
 describe('a clock that is set back', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('loses nothing that was not stored yet', async () => {
     const page = s.page();
@@ -193,7 +193,7 @@ describe('a clock that is set back', () => {
 });
 
 describe('storage that fails', () => {
-  const s = studio();
+  const s = studio({ opens: true });
   const bar = (page: Page) =>
     page.getByRole('alert').filter({ hasText: /Not stored|Storage cannot be used/ });
   const withFault = async (name: FaultName, from: 'start' | 'later', path: string): Promise<Page> => {
@@ -347,7 +347,7 @@ describe('storage that fails', () => {
 });
 
 describe('a part of a page that fails', () => {
-  const s = studio();
+  const s = studio({ opens: true });
   /** These tests break something on purpose: what the browser says of it is no fault. */
   const bear = (page: Page): void => {
     page.removeAllListeners('console');
@@ -392,7 +392,7 @@ describe('a part of a page that fails', () => {
 });
 
 describe('damaged records', () => {
-  const s = studio();
+  const s = studio({ opens: true });
   const damage = (page: Page): Promise<unknown> =>
     inStore(
       page,

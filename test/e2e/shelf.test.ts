@@ -7,7 +7,7 @@ import { inStore, storedIn } from './support/stored.ts';
 import { fieldValue, saved, studio, type } from './support/studio.ts';
 
 describe('the shelf, with the demo studio', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('shows the plans as little loaf sections and opens one', async () => {
     const page = s.page();
@@ -76,7 +76,7 @@ describe('the shelf, with the demo studio', () => {
 });
 
 describe('a good file and a bad one at once', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('are told apart: it does not say that nothing has changed', async () => {
     const page = s.page();
@@ -92,7 +92,7 @@ describe('a good file and a bad one at once', () => {
 });
 
 describe('the shelf, empty', () => {
-  const s = studio({ demo: false });
+  const s = studio({ demo: false, opens: true });
 
   it('invites, starts a plan at its mould, and shows it on the shelf', async () => {
     const page = s.page();
@@ -117,7 +117,7 @@ describe('the shelf, empty', () => {
 });
 
 describe('plans that an older Drip Line stored', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('are drawn on the shelf, exported and duplicated as this one writes them, and open as they were meant', async () => {
     const page = s.page();
@@ -150,7 +150,7 @@ describe('plans that an older Drip Line stored', () => {
 });
 
 describe('a shelf with more plans than fit', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('says mould, grams, bars and trouble; is searched, notes too, and put in order', async () => {
     const page = s.page();
@@ -187,7 +187,7 @@ describe('a shelf with more plans than fit', () => {
 });
 
 describe('a new plan', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('begins from a way of pouring, drawn in the mould used last, with as many layers and in the colours chosen', async () => {
     const page = s.page();
@@ -231,7 +231,7 @@ describe('a new plan', () => {
 });
 
 describe('a plan to begin others from', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('is kept under New plan, poured in any mould, and let go of', async () => {
     const page = s.page();

@@ -15,7 +15,7 @@ async function fresh(page: Page, kind: string, name: string): Promise<Locator> {
 }
 
 describe('stores of one’s own', () => {
-  const s = studio();
+  const s = studio({ opens: true });
 
   it('a fragrance by its lot: claim and observation, taken into a plan, held back until the pour', async () => {
     const page = s.page();

@@ -1,11 +1,18 @@
 import { existsSync, statfsSync } from 'node:fs';
 import { chromium, type Browser } from 'playwright-core';
 
-const PLACES = [process.env['CHROMIUM'], '/usr/bin/chromium', '/usr/bin/chromium-browser'];
+/** The one without a window is the same browser, and takes two thirds of the time. */
+const PLACES = [
+  process.env['CHROMIUM'],
+  '/usr/bin/chromium-headless-shell',
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+];
 
 export const chromiumPath = (): string => {
   const found = PLACES.find((p) => p !== undefined && existsSync(p));
-  if (found === undefined) throw new Error('Chromium is not installed: apt-get install chromium');
+  if (found === undefined)
+    throw new Error('Chromium is not installed: apt-get install chromium-headless-shell');
   return found;
 };
 

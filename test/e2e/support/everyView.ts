@@ -72,7 +72,7 @@ export function everyView(
   themes: 0 | 1 | 2,
 ): void {
   describe(`every view in ${name}`, () => {
-    const s = studio({ viewport });
+    const s = studio({ viewport, opens: true });
 
     it(`fits, and has no serious or critical fault that axe-core finds${themes === 2 ? ', in both themes' : ''}`, async function () {
       this.timeout(240_000);

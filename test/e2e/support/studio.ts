@@ -31,7 +31,8 @@ function watch(context: BrowserContext, url: string, faults: string[]): void {
 }
 
 /**
- * A browser on the served product, a fresh profile for each test, with the demo studio or an empty shelf.
+ * A browser on the served product, a fresh profile for each test, with the demo studio or an empty shelf. A test begins on the shelf with `opens`; without it
+ * nothing is open yet, and the shelf was filled before, in another profile that this one begins as.
  * After every test: no request has left the machine, no page error, nothing the security policy refused.
  */
 export function studio({
@@ -39,16 +40,31 @@ export function studio({
   viewport = { width: 1280, height: 800 },
   /** the workbench has explained itself in this browser before */
   introduced = true,
+  opens = false,
 } = {}): Studio {
   let served: Served;
   let browser: Browser;
   let context: BrowserContext;
   let page: Page;
   let faults: string[] = [];
+  /** what a browser keeps once the shelf was seen in it */
+  let kept: Awaited<ReturnType<BrowserContext['storageState']>> | undefined;
 
+  const openShelf = async (on: Page): Promise<void> => {
+    await on.goto(served.url);
+    await on
+      .getByText(demo ? 'Slate Beds' : 'An empty shelf')
+      .first()
+      .waitFor();
+  };
   before(async () => {
     served = await serve(demo);
     browser = await launch();
+    if (opens) return;
+    const first = await browser.newContext({ viewport, serviceWorkers: 'block' });
+    await openShelf(await first.newPage());
+    kept = await first.storageState({ indexedDB: true });
+    await first.close();
   });
   beforeEach(async () => {
     faults = [];
@@ -58,17 +74,14 @@ export function studio({
       acceptDownloads: true,
       // held builds are tried in a test of their own: elsewhere they would only cost time
       serviceWorkers: 'block',
+      ...(kept ? { storageState: kept } : {}),
     });
     if (introduced)
       await context.addInitScript("try { localStorage.setItem('drip-line/introduced', 'yes'); } catch {}");
     context.setDefaultTimeout(30_000);
     watch(context, served.url, faults);
     page = await context.newPage();
-    await page.goto(served.url);
-    await page
-      .getByText(demo ? 'Slate Beds' : 'An empty shelf')
-      .first()
-      .waitFor();
+    if (opens) await openShelf(page);
   });
   afterEach(async () => {
     await context.close();

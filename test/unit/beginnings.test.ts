@@ -2,6 +2,8 @@ import { expect } from 'chai';
 import { BEGINNINGS, beginPlan, type Chosen } from '../../src/core/edit/beginnings.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
 import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { begunWith } from '../../src/core/mould/begunWith.ts';
+import type { Mould } from '../../src/core/mould/schema.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { starter } from '../support/colours.ts';
@@ -15,6 +17,40 @@ const chosen = (change: Partial<Chosen> = {}): Chosen => ({
   colours: POT_COLOURS.slice(0, 3),
   colorant: starter('heather'),
   ...change,
+});
+
+describe('the mould that a new plan begins in', () => {
+  const [box] = STARTER_MOULDS;
+  const parted: Mould = { ...box!, divider: { runs: 'lengthwise', atMm: [40], thicknessMm: 2 } };
+  const filled: Mould = {
+    ...parted,
+    columns: [{ id: 'c1', form: 'round', acrossMm: 12, xMm: 10, yMm: 0 }],
+  };
+
+  it('is the last one without what stood in it, or as it is kept', () => {
+    expect(begunWith(filled, [])).to.deep.equal(box);
+    // one that is kept with its walls has them again
+    expect(begunWith(filled, [parted])).to.deep.equal(parted);
+    // another of its name is not it
+    const longer: Mould = { ...parted, linerMm: parted.linerMm + 1 };
+    expect(begunWith(filled, [longer])).to.deep.equal(box);
+  });
+
+  it('does not offer a way that what stands in it is in the way of', () => {
+    const offered = (mould: Mould): readonly string[] =>
+      BEGINNINGS.filter((b) => beginPlan(b.id, chosen({ mould }))).map((b) => b.id);
+    expect(offered(parted)).to.include('wire').and.not.include('column');
+    const { divider: _divider, ...columned } = filled;
+    expect(offered(columned)).to.include('column').and.not.include.members(['wire', 'sculpted']);
+    for (const id of offered(columned)) {
+      const plan = beginPlan(id as (typeof BEGINNINGS)[number]['id'], chosen({ mould: columned }))!;
+      const refused = computePlan(plan).warnings.filter((w) => w.level === 'refuse' && w.code !== 'no-pours');
+      expect(
+        refused.map((w) => w.code),
+        id,
+      ).to.deep.equal([]);
+    }
+  });
 });
 
 describe('beginnings', () => {

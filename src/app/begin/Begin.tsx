@@ -5,8 +5,8 @@ import { BEGINNINGS, beginPlan, type Beginning } from '../../core/edit/beginning
 import { LEAST_LAYERS, MOST_LAYERS } from '../../core/edit/ombre.ts';
 import { POT_COLOURS } from '../../core/edit/pots.ts';
 import { STARTER_COLORANTS } from '../../core/colorant/starters.ts';
+import { begunWith } from '../../core/mould/begunWith.ts';
 import { STARTER_MOULDS } from '../../core/mould/starterMoulds.ts';
-import type { Mould } from '../../core/mould/schema.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { bringPlans } from '../../store/keeping/newPlans.ts';
 import { newPlanId } from '../../store/page.ts';
@@ -36,11 +36,8 @@ export function Begin() {
   const [at] = useState(() => ({ planId: newPlanId(), now: new Date().toISOString() }));
 
   const moulds = useMemo(() => {
-    const all: readonly Mould[] = [
-      ...(last?.mould ? [last.mould] : []),
-      ...own.map((m) => m.value),
-      ...STARTER_MOULDS,
-    ];
+    const kept = [...own.map((m) => m.value), ...STARTER_MOULDS];
+    const all = [...(last?.mould ? [begunWith(last.mould, kept)] : []), ...kept];
     return all.filter((m, i) => all.findIndex((o) => o.name === m.name) === i);
   }, [last, own]);
   // nothing is drawn in a mould that is not the one used last

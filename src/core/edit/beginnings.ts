@@ -1,6 +1,7 @@
 import type { OmbreId } from '../validate/ids.ts';
 import type { Colorant } from '../colorant/schema.ts';
 import { layPlan } from '../fill/layPlan.ts';
+import { columnsIn } from '../mould/column.ts';
 import { insideOf } from '../mould/inside.ts';
 import { isCavity, type Mould } from '../mould/schema.ts';
 import { checkPlan } from '../plan/checkPlan.ts';
@@ -297,6 +298,9 @@ export function beginPlan(id: BeginningId, chosen: Chosen): Plan | undefined {
   if (id === 'wire' && tooRound(mould.shape, 'lengthwise') !== undefined) return undefined;
   // a tube closes in above, or has no ends
   if (id === 'sculpted' && mould.shape.kind === 'tube') return undefined;
+  // neither a wire nor a scraper goes through what stands there, and a column does not stand on a wall
+  if ((id === 'wire' || id === 'sculpted') && columnsIn(mould).length > 0) return undefined;
+  if (id === 'column' && mould.divider) return undefined;
   const taken = takeMould(newPlan(planId, now, units), mould);
   const fresh = isCavity(mould) ? { ...taken, fill: { ...taken.fill, copies: CAVITIES } } : taken;
   const { name } = BEGINNINGS.find((b) => b.id === id) ?? BEGINNINGS[0];

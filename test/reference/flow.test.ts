@@ -248,7 +248,8 @@ describe('a face that stands upright', () => {
           const columns = new Uint16Array(nx * nz);
           const x0 = (dx - most.width) / 2;
           for (let j = 0; j < nz; j += 1) read([x0, y, (j + 0.43) * dz], [dx, 0, 0], nx, rows, j * nx, 1);
-          for (let i = 0; i < nx; i += 1) read([x0 + i * dx, y, 0.43 * dz], [0, 0, dz], nz, columns, i * nz, 1);
+          for (let i = 0; i < nx; i += 1)
+            read([x0 + i * dx, y, 0.43 * dz], [0, 0, dz], nz, columns, i * nz, 1);
           let differs = 0;
           for (let j = 0; j < nz; j += 1)
             for (let i = 0; i < nx; i += 1) if (rows[j * nx + i] !== columns[i * nz + j]) differs += 1;

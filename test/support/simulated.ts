@@ -1,6 +1,8 @@
+import { expect } from 'chai';
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
 import { rasterise, type Ready } from '../../src/core/face/raster.ts';
 import { holeVolumeMl } from '../../src/core/pattern/hole.ts';
+import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
 import { seeded } from './random.ts';
 import type { LaidMould } from '../../src/core/fill/layPlan.ts';
 
@@ -42,4 +44,13 @@ export function pouredMl({ stack, plan }: Pick<LaidMould, 'stack' | 'plan'>): Re
           (layer.volumeMl + (layer.pour.pattern || !runsIn ? 0 : holeVolumeMl([layer]))) * part.share,
       );
   return poured;
+}
+
+/** Every deposit's volume as it is shown, against what was poured, as parts of all there is. */
+export function expectConserved(laid: LaidMould, within: number, what: string): void {
+  const shown = simulatedMl(laid, readyFrom(newShelf()));
+  const poured = pouredMl(laid);
+  const all = [...poured.values()].reduce((a, b) => a + b, 0);
+  for (const [key, ml] of poured)
+    expect(Math.abs((shown.get(key) ?? 0) - ml) / all, `${what}: ${key}`).to.be.below(within);
 }

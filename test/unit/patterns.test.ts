@@ -14,7 +14,7 @@ import type { Shape } from '../../src/core/mould/schema.ts';
 import { boxPlan, demoPlans, pour, rest } from '../support/plans.ts';
 import { seeded } from '../support/random.ts';
 import { OTHER_SHAPES } from '../support/shapes.ts';
-import { pouredMl, simulatedMl } from '../support/simulated.ts';
+import { expectConserved, pouredMl, simulatedMl } from '../support/simulated.ts';
 
 const SHAPES: readonly Shape[] = [
   { kind: 'box', lengthMm: 160, widthMm: 110, heightMm: 60 },
@@ -77,15 +77,6 @@ function patterned(shape: Shape, place: Place, rounds: readonly number[], base: 
         : s,
     ),
   };
-}
-
-/** Every deposit's volume as it is shown, against what was poured, as parts of all there is. */
-function expectConserved(laid: LaidMould, within: number, what: string): void {
-  const shown = simulatedMl(laid, readyFrom(newShelf()));
-  const poured = pouredMl(laid);
-  const all = [...poured.values()].reduce((a, b) => a + b, 0);
-  for (const [key, ml] of poured)
-    expect(Math.abs((shown.get(key) ?? 0) - ml) / all, `${what}: ${key}`).to.be.below(within);
 }
 
 describe('patterns: what the pictures show is what was poured', () => {

@@ -1,0 +1,62 @@
+import { removeStep } from '../../edit/pours.ts';
+import { setTop } from '../../edit/tops.ts';
+import type { Plan } from '../../plan/planSchema.ts';
+import type { Top } from '../../plan/stepSchema.ts';
+import type { TopWay } from '../../plan/topSchema.ts';
+import { formatLength } from '../../units/format.ts';
+import type { Facts } from '../facts.ts';
+import type { Warning } from '../warning.ts';
+import { type About, TOUCH, clearOfCuts, floorHalf } from './clear.ts';
+
+/** A spoon pressed in. */
+export function dented(
+  facts: Facts,
+  step: Top,
+  about: About,
+  way: Extract<TopWay, { top: 'dents' }>,
+): Warning[] {
+  const { plan, geometry, stack } = facts;
+  const say = (mm: number): string => formatLength(mm, plan.units.length);
+  const leave = { label: 'Leave them out', apply: (p: Plan) => removeStep(p, step.id) };
+  const lasts = geometry.rooms.flatMap((room) => stack.layers.findLast((l) => l.room === room) ?? []);
+  if (lasts.some((l) => !l.rough))
+    return [
+      {
+        ...about,
+        code: 'dents-slanted',
+        level: 'refuse',
+        message: lasts.some((l) => l.scraping)
+          ? 'The last layer is scraped to a profile: no dents are pressed into that.'
+          : 'The last layer slopes: dents are pressed into a level top.',
+        remedies: [leave],
+      },
+    ];
+  const through = Math.max(0, ...lasts.map((l) => l.rough?.crossesMm ?? 0));
+  // what is pushed aside raises the top in proportion: at this depth they come to the layer's foot
+  const raised = Math.max(0, ...lasts.map((l) => l.rough?.dents?.raisedMm ?? 0));
+  const less = floorHalf((way.depthMm * (way.depthMm - raised - through)) / (way.depthMm - raised));
+  return [
+    ...(through > TOUCH
+      ? [
+          {
+            ...about,
+            code: 'dents-through' as const,
+            level: 'warn' as const,
+            message: `Dents ${say(way.depthMm)} deep go ${say(through)} through the last layer.`,
+            remedies: [
+              ...(less >= 0.5
+                ? [
+                    {
+                      label: `Only ${say(less)} deep`,
+                      apply: (p: Plan) => setTop(p, step.id, { ...way, depthMm: less }),
+                    },
+                  ]
+                : []),
+              leave,
+            ],
+          },
+        ]
+      : []),
+    ...clearOfCuts(facts, step, about, way, 'dents'),
+  ];
+}

@@ -1,0 +1,114 @@
+import { updatePot } from '../../edit/pots.ts';
+import { inSecond } from '../../edit/second.ts';
+import { setRow } from '../../edit/tops.ts';
+import { secondPot } from '../../plan/second.ts';
+import type { Top } from '../../plan/stepSchema.ts';
+import type { TopWay } from '../../plan/topSchema.ts';
+import { stagePhrase } from '../../setting/stage.ts';
+import { formatLength } from '../../units/format.ts';
+import type { Facts } from '../facts.ts';
+import type { Remedy, Warning } from '../warning.ts';
+import { type About, KEEPS_SHAPE, TOUCH, barsOf, floorHalf, narrowest, overCut } from './clear.ts';
+
+/** Piped higher than so many times its foot, it leans. A judgement, no source. */
+const TALLEST = 1.6;
+
+/** Rows of dollops, or continuous ones. */
+export function piped(
+  facts: Facts,
+  step: Top,
+  about: About,
+  way: Extract<TopWay, { top: 'piping' }>,
+): Warning[] {
+  const { plan } = facts;
+  const say = (mm: number): string => formatLength(mm, plan.units.length);
+  const bars = barsOf(facts);
+  const { wideMm, deepMm } = narrowest(bars);
+  const rows = way.rows.flatMap((row, i): Warning[] => {
+    const smaller = (mm: number): Remedy => ({
+      label: `Row ${i + 1}: ${say(mm)} across`,
+      apply: (p) => setRow(p, step.id, i, { acrossMm: mm }),
+    });
+    const along =
+      row.perBar === undefined || bars.length === 0
+        ? []
+        : overCut(
+            facts,
+            about,
+            { count: row.perBar, acrossMm: row.acrossMm, roomMm: deepMm, what: `dollops of row ${i + 1}` },
+            {
+              fewer: (n) => ({
+                label: `Row ${i + 1}: ${n} to a bar`,
+                apply: (p) => setRow(p, step.id, i, { perBar: n }),
+              }),
+              smaller,
+            },
+          );
+    const over = Math.abs(row.offMm) + row.acrossMm / 2 - wideMm / 2;
+    const within = Math.max(0, floorHalf(wideMm / 2 - row.acrossMm / 2));
+    const aside: Warning[] =
+      bars.length > 0 && over > TOUCH
+        ? [
+            {
+              ...about,
+              code: 'top-over-edge',
+              level: 'warn',
+              message: `Row ${i + 1} hangs ${say(over)} over the edge of a bar, which is ${say(wideMm)} wide.`,
+              remedies:
+                row.acrossMm <= wideMm
+                  ? [
+                      {
+                        label: `Row ${i + 1} in to ${say(within)} off the middle`,
+                        apply: (p) => setRow(p, step.id, i, { offMm: within * Math.sign(row.offMm) }),
+                      },
+                    ]
+                  : [smaller(floorHalf(wideMm))],
+            },
+          ]
+        : [];
+    const tall: Warning[] =
+      row.heightMm > row.acrossMm * TALLEST
+        ? [
+            {
+              ...about,
+              code: 'piping-tall',
+              level: 'warn',
+              message: `Row ${i + 1} is ${say(row.heightMm)} high on a foot of ${say(row.acrossMm)}: it leans over.`,
+              remedies: [
+                {
+                  label: `Row ${i + 1}: ${say(row.acrossMm)} high`,
+                  apply: (p) => setRow(p, step.id, i, { heightMm: Math.min(80, row.acrossMm) }),
+                },
+              ],
+            },
+          ]
+        : [];
+    return [...along, ...aside, ...tall];
+  });
+  const thin = [...new Set(way.rows.map((r) => r.pot))].flatMap((id): Warning[] => {
+    const pot = secondPot(plan, id);
+    return pot && pot.stage < KEEPS_SHAPE
+      ? [
+          {
+            ...about,
+            code: 'piping-thin',
+            level: 'warn',
+            message: `Pot ${pot.letter} is to be piped when it is ${stagePhrase(pot.stage)}: dollops run flat. They keep their shape from ${stagePhrase(KEEPS_SHAPE)} on.`,
+            remedies: [
+              {
+                label: `Pipe it when it is ${stagePhrase(KEEPS_SHAPE)}`,
+                apply: (p) => {
+                  const next = inSecond(
+                    (part) => updatePot(part, id, { stage: KEEPS_SHAPE }),
+                    () => 1,
+                  )(p);
+                  return 'ok' in next ? p : next;
+                },
+              },
+            ],
+          },
+        ]
+      : [];
+  });
+  return [...rows, ...thin];
+}

@@ -348,6 +348,42 @@ describe('a column’s hole', () => {
   });
 });
 
+describe('a stick and a column', () => {
+  const plan = over([round(-25, -40), star(24, 38)]);
+  const standing: Plan = { ...plan, steps: plan.steps.filter((s) => s.kind !== 'pull') };
+  const told = (p: Plan) => computePlan(p).warnings.filter((w) => w.code === 'stroke-at-column');
+
+  it('goes through none that still stands: it is told which, and one press pulls them first', () => {
+    const drawn = addStroke(standing, 'lines', 50).plan;
+    const [warning] = told(drawn);
+    expect(warning!.message).to.contain('column 1 and others, which still stand');
+    const cured = warning!.remedies![0]!.apply(drawn);
+    expect(told(cured)).to.deep.equal([]);
+    expect(
+      cured.steps.filter((s) => s.kind === 'pull' || s.kind === 'stroke').map((s) => s.kind),
+    ).to.deep.equal(['pull', 'stroke']);
+    // a pull that was to come later is the same one, earlier
+    const later = addPull(drawn);
+    const late: Plan = {
+      ...later,
+      steps: [
+        ...later.steps.filter((s) => s.kind !== 'pull'),
+        ...later.steps.filter((s) => s.kind === 'pull'),
+      ],
+    };
+    const moved = told(late)[0]!.remedies![0]!.apply(late);
+    expect(moved.steps).to.have.length(late.steps.length);
+    expect(told(moved)).to.deep.equal([]);
+  });
+
+  it('is not spoken of where it keeps clear of them: a fan from the middle of one begins outside it', () => {
+    const clear = over([round(0, 0)]);
+    const fan = addStroke({ ...clear, steps: clear.steps.filter((s) => s.kind !== 'pull') }, 'fan', 50).plan;
+    expect(told(fan)).to.deep.equal([]);
+    expect(told(addStroke(plan, 'lines', 50).plan)).to.deep.equal([]);
+  });
+});
+
 describe('columns are changed', () => {
   const plan = over([round(-25, -40), star(24, 38)], BOX, 'c2');
 

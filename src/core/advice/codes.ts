@@ -103,6 +103,7 @@ export type WarningCode =
   | 'slumps'
   | 'spills'
   | 'straws-deep'
+  | 'stroke-at-column'
   | 'stroke-below-top'
   | 'stroke-deep'
   | 'stroke-in-set'

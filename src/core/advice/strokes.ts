@@ -1,4 +1,8 @@
-import { updateStroke } from '../edit/pattern.ts';
+import { pullBefore, updateStroke } from '../edit/pattern.ts';
+import { isInStar, starOf } from '../flow/outline.ts';
+import type { Spot } from '../flow/spec.ts';
+import { columnOutline, columnsIn } from '../mould/column.ts';
+import { strokePaths } from '../pattern/blocks.ts';
 import { TOP_MM } from '../pattern/knowHow.ts';
 import { depthAt } from '../pattern/depthAt.ts';
 import type { Stroke } from '../plan/stepSchema.ts';
@@ -6,6 +10,46 @@ import { formatLength } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import { setWarnings } from './inSet.ts';
 import type { Warning } from './warning.ts';
+
+/** A stick's way is looked at in steps of so much, mm. */
+const LOOK_MM = 1;
+
+const between = ([ax, ay]: Spot, [bx, by]: Spot): readonly Spot[] => {
+  const steps = Math.max(1, Math.ceil(Math.hypot(bx - ax, by - ay) / LOOK_MM));
+  return Array.from({ length: steps + 1 }, (_, i): Spot => [
+    ax + ((bx - ax) * i) / steps,
+    ay + ((by - ay) * i) / steps,
+  ]);
+};
+
+/** A stick does not go through a column that stands. */
+function atColumn(facts: Facts, stroke: Stroke): Warning[] {
+  const { plan, geometry } = facts;
+  const pulled = plan.steps.slice(0, plan.steps.indexOf(stroke)).some((s) => s.kind === 'pull');
+  const columns = geometry.rooms.flatMap((r) => r.columns);
+  if (pulled || columns.length === 0) return [];
+  const ways = strokePaths(facts, stroke).flatMap((way) =>
+    way.flatMap((p, i) => (i === 0 ? [p] : between(way[i - 1] as Spot, p))),
+  );
+  const met = columns.filter((c) => {
+    const star = starOf(columnOutline(c));
+    return ways.some(([x, y]) => isInStar(star, x, y));
+  });
+  const [first] = met;
+  if (!first) return [];
+  const name =
+    columnsIn(plan.mould).length > 1 ? `column ${columnsIn(plan.mould).indexOf(first) + 1}` : 'the column';
+  return [
+    {
+      station: 'design',
+      step: stroke.id,
+      code: 'stroke-at-column',
+      level: 'warn',
+      message: `The stick's way goes through ${name}${met.length > 1 ? ' and others' : ''}, which still ${met.length > 1 ? 'stand' : 'stands'} then.`,
+      remedies: [{ label: 'Pull it first', apply: (p) => pullBefore(p, stroke.id) }],
+    },
+  ];
+}
 
 /** What there is to say of a stick drawn through batter. */
 export function strokeWarnings(facts: Facts, stroke: Stroke): Warning[] {
@@ -69,5 +113,5 @@ export function strokeWarnings(facts: Facts, stroke: Stroke): Warning[] {
           },
         ]
       : [];
-  return [...outside, ...deep, ...set, ...below];
+  return [...outside, ...deep, ...set, ...below, ...atColumn(facts, stroke)];
 }

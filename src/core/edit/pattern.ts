@@ -255,11 +255,23 @@ export function addStroke(
   return { plan: insertLate(plan, stroke, undefined), stepId };
 }
 
-/** All columns are pulled once what is poured over it is in, before any strokes. */
+/** All columns are pulled once what is poured over them is in, before any strokes. */
 export function addPull(plan: Plan): Plan {
   if (plan.steps.some((s) => s.kind === 'pull')) return plan;
   const lastPour = plan.steps.findLast((s) => s.kind === 'pour')?.id;
   return insertLate(plan, { id: freshId('u', plan.steps), kind: 'pull' }, lastPour);
+}
+
+/** All columns are pulled right before a step, whenever they were to be. */
+export function pullBefore(plan: Plan, stepId: StepId): Plan {
+  const pull: Step = plan.steps.find((s) => s.kind === 'pull') ?? {
+    id: freshId('u', plan.steps),
+    kind: 'pull',
+  };
+  return {
+    ...plan,
+    steps: plan.steps.filter((s) => s !== pull).flatMap((s) => (s.id === stepId ? [pull, s] : [s])),
+  };
 }
 
 export const updateStroke = (

@@ -69,19 +69,110 @@ function makeReader(prepared: Prepared): RowReader {
   for (const [l, { box: own }] of levels.entries())
     fit.set([own.x0, wide(box) / wide(own), own.y0, long(box) / long(own)], 4 * l);
   const alike = rowsAlike(prepared, steps);
+  /** The deposit of a place that was brought back by the steps before `from`; -1: none. `value`: of the field of step `told`, where that is known. */
+  const depositFrom = (
+    x: number,
+    y: number,
+    l: number,
+    from: number,
+    told: number,
+    value: number,
+  ): number => {
+    let [px, py, level] = [x, y, l];
+    for (let s = from; s < steps.length; s += 1) {
+      const { drawn, section, field, other } = steps[s] as Step;
+      if (drawn) {
+        const by = drawn.part[level] as number;
+        if (by <= 0) continue;
+        pairAt(drawn.warp, px, py, pair);
+        px += ((pair[0] as number) - px) * by;
+        py += ((pair[1] as number) - py) * by;
+      } else if (field) {
+        const { deposits } = field;
+        const k = within(
+          field.values,
+          level * deposits.length,
+          deposits.length,
+          s === told ? value : valueOf(field, px, py),
+          field.guess,
+        );
+        if (k < deposits.length) {
+          field.guess = k;
+          return deposits[k] as number;
+        }
+        place.x = px;
+        place.y = py;
+        field.back(place, level);
+        px = place.x;
+        py = place.y;
+      } else if (section) {
+        place.x = px;
+        place.y = py;
+        level = backInSection(section, place, level, pair);
+        px = place.x;
+        py = place.y;
+      } else if (other) {
+        place.x = px;
+        place.y = py;
+        const deposit = other(place, level);
+        if (deposit >= 0) return deposit;
+        px = place.x;
+        py = place.y;
+      }
+    }
+    return -1;
+  };
+  /** A row whose places are known from the one before: mostly one look at each. */
+  const readAlike = (
+    row: RowBefore,
+    level: number,
+    through: number,
+    count: number,
+    out: Uint16Array,
+    to: number,
+    add: number,
+  ): void => {
+    const { x, y, steps: brought, fieldStep, value, inHole } = row;
+    const field = steps[fieldStep]?.field;
+    const pours = field ? field.deposits.length : 0;
+    for (let n = 0; n < count; n += 1) {
+      if (field && inHole[n] === 0) {
+        const k = within(field.values, level * pours, pours, value[n] as number, field.guess);
+        if (k < pours) {
+          field.guess = k;
+          out[to + n] = (field.deposits[k] as number) + add;
+          continue;
+        }
+      }
+      place.through = through;
+      const deposit = depositFrom(
+        x[n] as number,
+        y[n] as number,
+        level,
+        brought,
+        fieldStep,
+        value[n] as number,
+      );
+      out[to + n] = deposit < 0 ? 0 : deposit + add;
+    }
+  };
   return (from, step, count, out, to, add) => {
     let [x, y, z] = [dot(right, from), dot(away, from), dot(up, from) - lowest];
     const [dx, dy, dz] = [dot(right, step), dot(away, step), dot(up, step)];
-    let before: RowBefore | undefined;
     if (dz === 0) {
-      const level = Math.min(last, Math.max(0, Math.floor(z / spacing)));
+      const high = z / spacing;
+      const level = Math.min(last, Math.max(0, Math.floor(high)));
       const [left, perX, near, perY] = fit.subarray(4 * level, 4 * level + 4) as unknown as [
         number,
         number,
         number,
         number,
       ];
-      before = alike(level, count, x0 + (x - left) * perX, y0 + (y - near) * perY, dx * perX, dy * perY);
+      const row = alike(level, count, x0 + (x - left) * perX, y0 + (y - near) * perY, dx * perX, dy * perY);
+      if (row) {
+        readAlike(row, level, Math.min(1, Math.max(0, high - level)), count, out, to, add);
+        return;
+      }
     }
     // this is where the time goes, for every pixel of every picture: places in plain numbers, nothing made, nothing called that is not small
     for (let n = 0; n < count; n += 1) {
@@ -91,58 +182,9 @@ function makeReader(prepared: Prepared): RowReader {
       else if (level > last) level = last;
       place.through = Math.min(1, Math.max(0, high - level));
       const at = 4 * level;
-      let px = x0 + (x - (fit[at] as number)) * (fit[at + 1] as number);
-      let py = y0 + (y - (fit[at + 2] as number)) * (fit[at + 3] as number);
-      let deposit = -1;
-      let s = 0;
-      if (before) {
-        px = before.x[n] as number;
-        py = before.y[n] as number;
-        s = before.steps;
-        if (before.fieldStep >= 0 && before.inHole[n] === 0) s = before.fieldStep;
-      }
-      for (; s < steps.length; s += 1) {
-        const { drawn, section, field, other } = steps[s] as Step;
-        if (drawn) {
-          const by = drawn.part[level] as number;
-          if (by <= 0) continue;
-          pairAt(drawn.warp, px, py, pair);
-          px += ((pair[0] as number) - px) * by;
-          py += ((pair[1] as number) - py) * by;
-        } else if (field) {
-          const { deposits } = field;
-          const k = within(
-            field.values,
-            level * deposits.length,
-            deposits.length,
-            before && s === before.fieldStep ? (before.value[n] as number) : valueOf(field, px, py),
-            field.guess,
-          );
-          if (k < deposits.length) {
-            field.guess = k;
-            deposit = deposits[k] as number;
-            break;
-          }
-          place.x = px;
-          place.y = py;
-          field.back(place, level);
-          px = place.x;
-          py = place.y;
-        } else if (section) {
-          place.x = px;
-          place.y = py;
-          level = backInSection(section, place, level, pair);
-          px = place.x;
-          py = place.y;
-        } else if (other) {
-          place.x = px;
-          place.y = py;
-          deposit = other(place, level);
-          if (deposit >= 0) break;
-          px = place.x;
-          py = place.y;
-        }
-      }
+      const px = x0 + (x - (fit[at] as number)) * (fit[at + 1] as number);
+      const py = y0 + (y - (fit[at + 2] as number)) * (fit[at + 3] as number);
+      const deposit = depositFrom(px, py, level, 0, -1, 0);
       out[to + n] = deposit < 0 ? 0 : deposit + add;
       x += dx;
       y += dy;

@@ -348,6 +348,26 @@ describe('a column’s hole', () => {
   });
 });
 
+describe('a pour that pushes others aside after the pull', () => {
+  it('is drawn over what is filled, as if that had set, and told; pulled after it, it is not', () => {
+    const plan = over([round(-20, -30, 'c1'), { ...round(22, 36, 'c2'), acrossMm: 40 } as Column]);
+    const { plan: after } = addPattern(plan, { at: 'drops', spots: [{ xMm: 20, yMm: -50 }] });
+    const heldIn = (p: Plan): number =>
+      simulatedMl(firstOf(p), readyFrom(newShelf()), 90, 160).get('pot p2')!;
+    const laid = firstOf(after);
+    const holes = laid.stack.layers.filter((l) => l.blocked.length > 0);
+    const holeMl = holeMassG(holes) / holes[0]!.densityGMl;
+    expect(heldIn(after)).to.be.closeTo(holeMl, 0.06 * holeMl);
+    expectConserved(laid, 0.012, 'drops after the pull');
+    const told = (p: Plan) => computePlan(p).warnings.filter((w) => w.code === 'poured-after-pull');
+    const [warning] = told(after);
+    const cured = warning!.remedies![0]!.apply(after);
+    expect(told(cured)).to.deep.equal([]);
+    expect(cured.steps.at(-1)!.kind).to.equal('pull');
+    expectConserved(firstOf(cured), 0.012, 'drops before the pull');
+  });
+});
+
 describe('a stick and a column', () => {
   const plan = over([round(-25, -40), star(24, 38)]);
   const standing: Plan = { ...plan, steps: plan.steps.filter((s) => s.kind !== 'pull') };

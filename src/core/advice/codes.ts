@@ -67,6 +67,7 @@ export type WarningCode =
   | 'pales-in-heat'
   | 'piping-tall'
   | 'piping-thin'
+  | 'poured-after-pull'
   | 'pot-lye-heavy'
   | 'pot-superfat-high'
   | 'pot-superfat-late-oil'

@@ -1,5 +1,6 @@
 import { withAColumn } from '../edit/columns.ts';
 import { addPull, setPlace } from '../edit/pattern.ts';
+import { moveStep } from '../edit/pours.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { isIn, edgesOf } from '../flow/outline.ts';
 import { slice } from '../geometry/clip.ts';
@@ -12,6 +13,7 @@ import { KNOW_HOW } from '../pattern/knowHow.ts';
 import { sinkOf, stageToSink } from '../setting/spike.ts';
 import { stagePhrase } from '../setting/stage.ts';
 import type { Place } from '../plan/patternSchema.ts';
+import { isOneJug } from '../plan/sources.ts';
 import type { Pot } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import type { Stage } from '../units/quantity.ts';
@@ -249,6 +251,33 @@ function unpulled({ plan, stack }: Facts): Warning[] {
   ];
 }
 
+/** What is poured once the columns are out would push what fills their holes about as well: that is not drawn. */
+function afterPull({ plan, stack }: Facts): Warning[] {
+  const pull = plan.steps.findIndex((s) => s.kind === 'pull');
+  const pierced = stack.layers.some((l) => l.blocked.length > 0);
+  if (pull < 0 || !pierced) return [];
+  return plan.steps.slice(pull + 1).flatMap((s): Warning[] =>
+    s.kind === 'pour' && s.pattern && !isOneJug(s.pattern.place)
+      ? [
+          {
+            code: 'poured-after-pull',
+            level: 'warn',
+            station: 'design',
+            step: s.id,
+            message:
+              'It is poured after the column is pulled: what it does to the filled hole is not known, and it is drawn as if what lies under it had set.',
+            remedies: [
+              {
+                label: 'Pull the column after it',
+                apply: (p) => moveStep(p, plan.steps[pull]?.id ?? '', s.id),
+              },
+            ],
+          },
+        ]
+      : [],
+  );
+}
+
 /** What there is to say of pours that push others aside, and of the stick. */
 export function patternWarnings(facts: Facts): Warning[] {
   const layers = facts.stack.layers.filter((l) => l.pour.pattern !== undefined);
@@ -261,6 +290,7 @@ export function patternWarnings(facts: Facts): Warning[] {
       ...overmixed(l),
     ]),
     ...unpulled(facts),
+    ...afterPull(facts),
     ...facts.plan.steps.flatMap((s) => (s.kind === 'stroke' ? strokeWarnings(facts, s) : [])),
     ...facts.plan.steps.flatMap((s) => (s.kind === 'wire' ? wireWarnings(facts, s) : [])),
     ...scrapeWarnings(facts),

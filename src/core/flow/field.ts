@@ -94,7 +94,14 @@ export function* fieldOf(
   for (let j = 0; j <= ny; j += 1) {
     for (let i = 0; i <= nx; i += 1) {
       const at = j * (nx + 1) + i;
-      if (!beside(grid, open, i, j)) continue;
+      if (!beside(grid, open, i, j)) {
+        // what stands, or fills the hole of what stood, stays where it is
+        for (const [k, x] of xs.entries()) {
+          x[at] = i * dx;
+          (ys[k] as Float64Array)[at] = j * dy;
+        }
+        continue;
+      }
       const [sx, sy] = startAt(grid, open, i, j);
       let here: Pick<Ended, 'x' | 'y' | 'time'> = { x: sx, y: sy, time: 0 };
       let time = 0;

@@ -83,6 +83,7 @@ function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): re
   const all: Stretch[] = [];
   const holes = layers.filter((l) => l.blocked.length > 0);
   let now: Stretch | undefined;
+  let pulled = false;
   for (const step of steps) {
     if (step.kind === 'wait' || step.kind === 'tilt' || step.kind === 'scrape') {
       if (step.kind === 'tilt' && step.fluid) now?.steps.push(step);
@@ -91,6 +92,9 @@ function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): re
     }
     const layer = layers.find((l) => l.pour.id === step.id);
     if (step.kind === 'pour' && !layer) continue;
+    // what would push the filled holes about too is drawn over them, as if they had set
+    if (pulled && step.kind === 'pour' && step.pattern && !isOneJug(step.pattern.place)) now = undefined;
+    pulled = step.kind === 'pull' || (pulled && now !== undefined);
     if (layer && !now) all.push((now = { layers: [], steps: [], holes }));
     if (layer) now?.layers.push(layer);
     now?.steps.push(step);

@@ -91,7 +91,7 @@ describe('what is typed into the library', () => {
 });
 
 describe('what is typed and refused', () => {
-  const s = studio();
+  const s = studio({ opens: true });
   const plan = 'demo-slate-beds';
   const field = (label: string) =>
     s.page().locator('main').getByRole('textbox', { name: label, exact: true }).first();

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { putColumn } from '../../core/edit/columns.ts';
 import { columnOutline, columnsIn } from '../../core/mould/column.ts';
 import type { Column } from '../../core/mould/schema.ts';
+import { upperFirst } from '../../core/units/words.ts';
 import type { Gesture } from '../../store/gesture.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { MoveHandle } from './MoveHandle.tsx';
@@ -121,13 +122,12 @@ export function ColumnMarks({ spot, scale }: Spotted) {
         const text = pointsText(columnOutline(column), spot);
         const { xMm, yMm } = column;
         const [x, y] = spot([xMm, yMm]);
-        const name = columns.length === 1 ? 'The column' : `Column ${i + 1}`;
         return (
           <MoveHandle
             key={column.id}
             scale={scale}
             at={[xMm, yMm]}
-            label={`${name}, ${show.length(xMm)} right of the middle and ${show.length(yMm)} beyond it: arrow keys move it`}
+            label={`${upperFirst(nameOf(column))}, ${show.length(xMm)} right of the middle and ${show.length(yMm)} beyond it: arrow keys move it`}
             onChoose={() => {
               setPicked(column.id);
             }}
@@ -155,13 +155,7 @@ export function ColumnMarks({ spot, scale }: Spotted) {
         );
       })}
       {shown && shown.form !== 'round' && (
-        <TurnHandle
-          column={shown}
-          name={nameOf(shown).replace(/^t|^c/, (l) => l.toUpperCase())}
-          spot={spot}
-          scale={scale}
-          onPut={put}
-        />
+        <TurnHandle column={shown} name={upperFirst(nameOf(shown))} spot={spot} scale={scale} onPut={put} />
       )}
       {shown?.form === 'own' && (
         <Corners column={shown} name={nameOf(shown)} spot={spot} scale={scale} onPut={put} />

@@ -13,16 +13,26 @@ export function gridOf(box: Box, cells: number): Grid {
   return { nx, ny, dx: wide(box) / nx, dy: long(box) / ny };
 }
 
-/** A spot that is not open, as the corner of a round plan or one in which something stands, is taken as the open one nearest to it. */
-export function inOpen({ nx, ny, dx, dy }: Grid, box: Box, [x, y]: Spot, open: Uint8Array | undefined): Spot {
+/** The cell that a place is in; beyond the rectangle, the nearest. */
+function cellAt({ nx, ny, dx, dy }: Grid, box: Box, [x, y]: Spot): number {
   const i = Math.min(nx - 1, Math.max(0, Math.floor((x - box.x0) / dx)));
   const j = Math.min(ny - 1, Math.max(0, Math.floor((y - box.y0) / dy)));
-  if (!open || open[j * nx + i] === 1) return [x, y];
-  let [nearest, at] = [Infinity, [x, y] as Spot];
+  return j * nx + i;
+}
+
+const middleOf = ({ nx, dx, dy }: Grid, box: Box, cell: number): Spot => [
+  box.x0 + ((cell % nx) + 0.5) * dx,
+  box.y0 + (Math.floor(cell / nx) + 0.5) * dy,
+];
+
+/** A spot that is not open, as the corner of a round plan or one in which something stands, is taken as the open one nearest to it. */
+export function inOpen(grid: Grid, box: Box, spot: Spot, open: Uint8Array | undefined): Spot {
+  if (!open || open[cellAt(grid, box, spot)] === 1) return spot;
+  let [nearest, at] = [Infinity, spot];
   for (const [cell, isOpen] of open.entries()) {
     if (isOpen === 0) continue;
-    const here: Spot = [box.x0 + ((cell % nx) + 0.5) * dx, box.y0 + (Math.floor(cell / nx) + 0.5) * dy];
-    const far = Math.hypot(here[0] - x, here[1] - y);
+    const here = middleOf(grid, box, cell);
+    const far = Math.hypot(here[0] - spot[0], here[1] - spot[1]);
     if (far < nearest) [nearest, at] = [far, here];
   }
   return at;
@@ -52,26 +62,18 @@ export interface Within {
 }
 
 /** Cells whose middle lies in the outline and in nothing that stands; undefined where all do. */
-export function openCells(
-  { nx, ny, dx, dy }: Grid,
-  box: Box,
-  { outline, standing = [] }: Within,
-): Uint8Array | undefined {
+export function openCells(grid: Grid, box: Box, { outline, standing = [] }: Within): Uint8Array | undefined {
   if (!outline && standing.length === 0) return undefined;
   const edges = outline && edgesOf(outline);
-  const closed = closedBy({ nx, ny, dx, dy }, box, standing);
-  return closed.map((is, cell) => {
-    const [x, y] = [box.x0 + ((cell % nx) + 0.5) * dx, box.y0 + (Math.floor(cell / nx) + 0.5) * dy];
-    return is === 0 && (!edges || isIn(edges, x, y)) ? 1 : 0;
-  });
+  return closedBy(grid, box, standing).map((is, cell) =>
+    is === 0 && (!edges || isIn(edges, ...middleOf(grid, box, cell))) ? 1 : 0,
+  );
 }
 
 /** A stream takes up the cell it falls into. */
-export function struck({ nx, ny, dx, dy }: Grid, box: Box, [x, y]: Spot): Float64Array {
-  const part = new Float64Array(nx * ny);
-  const i = Math.min(nx - 1, Math.max(0, Math.floor((x - box.x0) / dx)));
-  const j = Math.min(ny - 1, Math.max(0, Math.floor((y - box.y0) / dy)));
-  part[j * nx + i] = 1;
+export function struck(grid: Grid, box: Box, spot: Spot): Float64Array {
+  const part = new Float64Array(grid.nx * grid.ny);
+  part[cellAt(grid, box, spot)] = 1;
   return part;
 }
 
@@ -133,13 +135,9 @@ export function startAt({ nx, ny, dx, dy }: Grid, open: Uint8Array | undefined, 
 }
 
 /** Cells whose middle lies in something that stands. */
-export const closedBy = ({ nx, ny, dx, dy }: Grid, box: Box, standing: readonly Star[]): Uint8Array =>
-  Uint8Array.from({ length: nx * ny }, (_, cell) =>
-    standing.some((s) =>
-      isInStar(s, box.x0 + ((cell % nx) + 0.5) * dx, box.y0 + (Math.floor(cell / nx) + 0.5) * dy),
-    )
-      ? 1
-      : 0,
+export const closedBy = (grid: Grid, box: Box, standing: readonly Star[]): Uint8Array =>
+  Uint8Array.from({ length: grid.nx * grid.ny }, (_, cell) =>
+    standing.some((s) => isInStar(s, ...middleOf(grid, box, cell))) ? 1 : 0,
   );
 
 /** So many nodes deep into what stands there is something to read between. */

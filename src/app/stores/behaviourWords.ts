@@ -6,6 +6,7 @@ export const SPEED_WORDS: Readonly<Record<Speed, string>> = {
   slows: 'slows the batter',
   none: 'leaves the speed as it is',
   quickens: 'quickens the batter',
+  'quickens-much': 'quickens the batter much',
   seizes: 'seizes',
 };
 

@@ -1,7 +1,7 @@
 import { fragranceForLimit, fragranceInBarPercent, fragrancePerOil } from '../batter/fragranceLimit.ts';
 import { MOMENT_WORDS } from '../batter/momentWords.ts';
 import type { Recipe } from '../batter/recipe.ts';
-import type { Fragrance } from '../batter/schema.ts';
+import type { Fragrance, Speed } from '../batter/schema.ts';
 import { updateFragrance } from '../edit/additions.ts';
 import type { Pot } from '../plan/planSchema.ts';
 import { formatApart, formatPercent } from '../units/format.ts';
@@ -47,11 +47,19 @@ function lessOf(fragrance: Fragrance, limitPercent: number, { recipe }: Place): 
   };
 }
 
+/** What makes batter hard to pour in time. */
+const QUICK: Readonly<Partial<Record<Speed, string>>> = {
+  quickens: 'quickens the batter',
+  'quickens-much': 'quickens the batter much',
+  seizes: 'seizes the batter',
+};
+
 /** What quickens is stirred into a jug as it is poured, so that it thickens in the mould. Common practice, no source. */
 function quick({ plan }: Facts): Warning[] {
   if (plan.pots.length < 2) return [];
   return plan.batter.fragrances.flatMap((f): Warning[] => {
-    if (f.speed !== 'quickens' && f.speed !== 'seizes') return [];
+    const says = f.speed && QUICK[f.speed];
+    if (says === undefined) return [];
     const early = f.doses.filter((d) => d.gPerKgOils > 0 && d.moment !== 'pour');
     if (early.length === 0) return [];
     return [
@@ -59,7 +67,7 @@ function quick({ plan }: Facts): Warning[] {
         code: 'fragrance-quick',
         level: 'warn',
         station: 'batter',
-        message: `"${f.name}" ${f.speed} the batter, and it is stirred in ${MOMENT_WORDS[early[0]?.moment ?? 'trace']}: with ${plan.pots.length} pots to pour the last may be too thick. It goes into each jug only as that is poured.`,
+        message: `"${f.name}" ${says}, and it is stirred in ${MOMENT_WORDS[early[0]?.moment ?? 'trace']}: with ${plan.pots.length} pots to pour the last may be too thick. It goes into each jug only as that is poured.`,
         remedies: [
           {
             label: 'Stir it in just before each pour',

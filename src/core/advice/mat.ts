@@ -1,3 +1,4 @@
+import { RUNS_IN } from '../setting/carries.ts';
 import { fillRidgesFrom } from '../edit/mat.ts';
 import { removeStep } from '../edit/pours.ts';
 import { updatePot } from '../edit/pots.ts';
@@ -9,9 +10,6 @@ import { stagePhrase } from '../setting/stage.ts';
 import { formatLength } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
-
-/** Batter this thick still runs into hollows. Common practice, no source. */
-const RUNS_IN = 1.5;
 
 /** What there is to say of soap that is poured on a mat, and stands on its top. */
 export function matWarnings(facts: Facts): Warning[] {

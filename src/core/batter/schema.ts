@@ -92,8 +92,8 @@ const partLiquid = v.strictObject({
   moment: v.picklist(LIQUID_MOMENTS),
 });
 
-/** What a fragrance does to the batter's speed. */
-export const SPEEDS = ['slows', 'none', 'quickens', 'seizes'] as const;
+/** What a fragrance does to the batter's speed: quickens it mildly, or much. */
+export const SPEEDS = ['slows', 'none', 'quickens', 'quickens-much', 'seizes'] as const;
 
 const fragrance = v.strictObject({
   id,

@@ -1,2 +1,2 @@
 export const PLAN_FORMAT = 'drip-line/plan';
-export const PLAN_VERSION = 6;
+export const PLAN_VERSION = 7;

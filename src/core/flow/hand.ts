@@ -1,5 +1,5 @@
 import { long, pairsOf, wide, type Box } from './box.ts';
-import { numbers } from './numbers.ts';
+import { numbers } from '../numeric/numbers.ts';
 import type { Warp } from './stroke.ts';
 
 /** Between the knots that a hand's waver is drawn through, mm. */

@@ -1,4 +1,4 @@
-import { numbers } from './numbers.ts';
+import { numbers } from '../numeric/numbers.ts';
 
 /** A surface heaped by the spoonful: waves of all directions, added to the ground that it lies about. */
 export type Lumps = readonly {

@@ -1,6 +1,6 @@
 import { boxAbout, long, wide, type Box } from './box.ts';
 import type { Levels } from './levels.ts';
-import { numbers } from './numbers.ts';
+import { numbers } from '../numeric/numbers.ts';
 import { edgesOf, isIn } from './outline.ts';
 import type { Mixed } from './spec.ts';
 

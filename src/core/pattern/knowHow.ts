@@ -7,6 +7,8 @@ export interface KnowHow {
   readonly says: string;
   readonly needs: string;
   readonly fails: string;
+  /** thinner than this it washes together, of 5; absent: it can be as thin as it likes */
+  readonly thinnest?: number;
   /** thicker than this it does not spread, of 5 */
   readonly thickest: number;
 }
@@ -54,7 +56,7 @@ export const MAT: Pick<KnowHow, 'needs' | 'fails'> = {
 };
 
 /** What is put on top, once everything is poured. */
-export const TOPS: Readonly<Record<TopWay['top'], Omit<KnowHow, 'thickest'>>> = {
+export const TOPS: Readonly<Record<TopWay['top'], Omit<KnowHow, 'thickest' | 'thinnest'>>> = {
   mound: {
     name: 'Mound',
     says: 'batter heaped by the spoon, in the middle or to one side',
@@ -145,6 +147,7 @@ export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
       'Medium, over a layer that is still fluid. A thin stream held low and drawn back and forth quickly, every line the same; a layer below as deep as the points.',
     fails:
       'Too thin: the lines go to the floor and the colours wash together. Too thick: they lie on top as ropes.',
+    thinnest: 1.5,
     thickest: 3.4,
   },
   'in-the-pot': {

@@ -67,5 +67,6 @@ export const newPlan = (id: string, now: string, units: Units = FIRST_UNITS): Pl
     },
   ],
   cut: LOAF_CUT,
+  clock: {},
   others: [],
 });

@@ -16,6 +16,7 @@ import {
   volumeMl,
 } from '../validate/fields.ts';
 import { batchSchema } from './batchSchema.ts';
+import { clockSchema } from './clockSchema.ts';
 import { mix, ombreSchema } from './ombreSchema.ts';
 import { copies, cutSchema, otherMouldSchema, toHeadspace, toHeight } from './otherMould.ts';
 import { stepSchema } from './stepSchema.ts';
@@ -69,6 +70,10 @@ const pot = v.strictObject({
   jug: v.optional(
     v.strictObject({ name: name(60), capacityMl: volumeMl(20, 50000), tareG: massG(0, 20000) }),
   ),
+  /** blended on to this stage right before it is poured */
+  blendTo: v.optional(stage(0, 5)),
+  /** stirred loose right before it is poured: thinner for a short while */
+  loosened: v.optional(v.literal(true)),
   /** in portions made ready before the lye: its own oils in place of the recipe's, its own water */
   own: v.optional(v.strictObject({ oils: v.optional(oilsSchema), water: v.optional(waterSchema) })),
 });
@@ -107,6 +112,8 @@ export const planSchema = v.strictObject({
   ombres: listOf(ombreSchema, 8, 'at most 8 ombres'),
   steps: listOf(stepSchema, MOST_STEPS, `at most ${MOST_STEPS} steps`),
   cut: cutSchema,
+  /** what the timing rests on */
+  clock: v.optional(clockSchema, () => ({})),
   /** the batch that is made of it: what was really done, where it differed */
   batch: v.optional(batchSchema),
   /** piped on top */

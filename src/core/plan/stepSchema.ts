@@ -46,6 +46,8 @@ const pour = v.strictObject({
   /** which compartment of a divided mould, from the left or the near end; 0 is the first */
   compartment: v.pipe(v.number(), v.integer('a whole number is wanted'), v.minValue(0), v.maxValue(11)),
   amount,
+  /** kept at this minute by the clock, whatever the batter does; absent: as soon as it can be */
+  atMin: v.optional(minutes(0, 2880)),
   /** a locked pour keeps its amount when others are evened or its neighbour's line is dragged */
   locked: v.boolean(),
   landing: v.strictObject({

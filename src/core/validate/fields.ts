@@ -34,6 +34,8 @@ export const saponificationValue = ranged(50, 400, 'mg KOH/g');
 export const density = ranged(0.5, 3, 'g/ml');
 export const ratio = (low: number, high: number) => ranged(low, high, ': 1');
 export const volumeMl = (low: number, high: number) => ranged<Millilitres>(low, high, 'ml');
+/** Stages of thickness a minute: from batter that takes a day to one that seizes in the jug. */
+export const ratePerMinute = ranged(0.001, 2, 'stages a minute');
 export const stage = (low: number, high: number) => ranged<Stage>(low, high, '(stage)');
 export const parts = ranged(0.000001, 1e9, 'parts');
 

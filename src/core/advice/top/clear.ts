@@ -77,6 +77,3 @@ export function clearOfCuts(facts: Facts, step: Top, about: About, way: EveryBar
     ),
   ];
 }
-
-/** Batter that is piped, or heaped, has to keep its shape: thick. Common practice, no source. */
-export const KEEPS_SHAPE = 3;

@@ -6,7 +6,8 @@ import { stagePhrase } from '../../setting/stage.ts';
 import { formatLength } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
-import { type About, KEEPS_SHAPE, TOUCH } from './clear.ts';
+import { KEEPS_SHAPE } from '../../setting/carries.ts';
+import { type About, TOUCH } from './clear.ts';
 
 /** Soap heaped to a ridge. */
 export function mounded(

@@ -8,7 +8,8 @@ import { stagePhrase } from '../../setting/stage.ts';
 import { formatLength } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Remedy, Warning } from '../warning.ts';
-import { type About, KEEPS_SHAPE, TOUCH, barsOf, floorHalf, narrowest, overCut } from './clear.ts';
+import { type About, TOUCH, barsOf, floorHalf, narrowest, overCut } from './clear.ts';
+import { KEEPS_SHAPE } from '../../setting/carries.ts';
 
 /** Piped higher than so many times its foot, it leans. A judgement, no source. */
 const TALLEST = 1.6;

@@ -1,0 +1,106 @@
+import type { Colouring, PlanClock, Stirrer } from '../plan/clockSchema.ts';
+import type { Landing, Stroke } from '../plan/stepSchema.ts';
+import type { Grams, Minutes, Stage } from '../units/quantity.ts';
+
+/** How long a maker takes, minutes. What a plan does not say is as usual; common practice, no source. */
+export interface Habits {
+  /** to share the batch out, for each pot */
+  readonly divideMin: Minutes;
+  /** to put lye to one portion and blend it */
+  readonly makeMin: Minutes;
+  readonly colourMin: Minutes;
+  readonly scentMin: Minutes;
+  /** 425 g into one mould */
+  readonly pourMin: Readonly<Record<Landing['how'], Minutes>>;
+  readonly tapMin: Minutes;
+  readonly tiltMin: Minutes;
+  readonly scrapeMin: Minutes;
+  readonly colouring: Colouring;
+  readonly stirrer: Stirrer;
+}
+
+export const USUAL: Habits = {
+  divideMin: 0.3,
+  makeMin: 3,
+  colourMin: 1,
+  scentMin: 0.3,
+  pourMin: { stream: 0.6, low: 0.8, spatula: 1.2, spoon: 2.5 },
+  tapMin: 0.2,
+  tiltMin: 0.5,
+  scrapeMin: 1,
+  colouring: 'each',
+  stirrer: 'whisk',
+};
+
+export const habitsOf = ({ pace = {}, colouring, stirrer }: PlanClock): Habits => ({
+  divideMin: pace.divideMin ?? USUAL.divideMin,
+  makeMin: pace.makeMin ?? USUAL.makeMin,
+  colourMin: pace.colourMin ?? USUAL.colourMin,
+  scentMin: pace.scentMin ?? USUAL.scentMin,
+  pourMin: {
+    stream: pace.pourMin?.stream ?? USUAL.pourMin.stream,
+    low: pace.pourMin?.low ?? USUAL.pourMin.low,
+    spatula: pace.pourMin?.spatula ?? USUAL.pourMin.spatula,
+    spoon: pace.pourMin?.spoon ?? USUAL.pourMin.spoon,
+  },
+  tapMin: pace.tapMin ?? USUAL.tapMin,
+  tiltMin: pace.tiltMin ?? USUAL.tiltMin,
+  scrapeMin: pace.scrapeMin ?? USUAL.scrapeMin,
+  colouring: colouring ?? USUAL.colouring,
+  stirrer: stirrer ?? USUAL.stirrer,
+});
+
+/** What stirring colour in adds, stages: by the stick in a few short bursts. Estimates. */
+export const STIRS: Readonly<Record<Stirrer, Stage>> = {
+  spatula: 0.1,
+  whisk: 0.15,
+  'hand-blender': 0.25,
+  'stick-blender': 0.4,
+};
+
+/** Stirring a scent in by the spatula. An estimate. */
+export const SCENT_STIRS: Stage = 0.05;
+
+/** To stir a pot loose. An estimate. */
+export const LOOSEN_MIN: Minutes = 0.3;
+
+/** To put the jug down and take up the next one. An estimate. */
+const NEXT_JUG_MIN: Minutes = 0.1;
+
+/** A pour of any size takes this part of a pour of 425 g; the rest goes by its size. A judgement. */
+const FIXED_PART = 0.4;
+const USUAL_G: Grams = 425;
+
+/** How long it takes to pour so much into each of so many moulds, drawing on so many jugs in all. */
+export const pourMinutes = (
+  { pourMin }: Habits,
+  how: Landing['how'],
+  eachG: Grams,
+  moulds: number,
+  jugs: number,
+): Minutes =>
+  moulds * pourMin[how] * (FIXED_PART + ((1 - FIXED_PART) * eachG) / USUAL_G) +
+  NEXT_JUG_MIN * Math.max(0, jugs * moulds - 1);
+
+/** How long a stick takes for one way. Estimates. */
+const STROKE_MIN: Readonly<Record<Stroke['path']['kind'], Minutes>> = {
+  fan: 1.5,
+  spiral: 0.8,
+  rings: 1,
+  lines: 1,
+  free: 0.8,
+};
+
+export const strokeMinutes = ({ path }: Stroke): Minutes =>
+  path.kind === 'fan' ? Math.max(0.5, path.strokes * 0.08) : STROKE_MIN[path.kind];
+
+export const WIRE_MIN: Minutes = 1;
+export const LINE_MIN: Minutes = 1;
+export const PULL_MIN: Minutes = 0.5;
+export const RIDGES_MIN: Minutes = 1;
+
+/** What is put on top. Estimates. */
+export const TOP_MIN = { mound: 2, dents: 1.5, pieces: 2, straws: 1.5, salt: 0.5, piping: 3 } as const;
+
+/** One row of piping on one mould. An estimate. */
+export const ROW_MIN: Minutes = 2;

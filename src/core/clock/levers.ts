@@ -1,0 +1,254 @@
+import {
+  blendAll,
+  blendPiping,
+  inPortions,
+  landAll,
+  liesOn,
+  loosenPot,
+  lyeOf,
+  mixAt,
+  scentAt,
+  setClock,
+} from '../edit/clock.ts';
+import type { Moment } from '../batter/schema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { isPiped } from '../plan/second.ts';
+import type { Landing } from '../plan/stepSchema.ts';
+import { stagePhrase } from '../setting/stage.ts';
+import { formatShort, formatTemperature } from '../units/format.ts';
+import { KEEPS_SHAPE } from '../setting/carries.ts';
+import type { Stage } from '../units/quantity.ts';
+import type { PotId } from '../validate/ids.ts';
+import type { PlanCourse } from './courseOf.ts';
+import { scentSpeed } from './scents.ts';
+import { rateAt, type Speed } from './speed.ts';
+import { startStage } from './start.ts';
+
+export type LeverId =
+  | 'colouring'
+  | 'scent'
+  | 'landing'
+  | 'blend'
+  | 'loosen'
+  | 'warm'
+  | 'portions'
+  | 'piping'
+  | 'start'
+  | 'temperature'
+  | 'water';
+
+/** One way that something of a plan could be otherwise, for the sake of its timing. */
+export interface Option {
+  readonly lever: LeverId;
+  /** what is done */
+  readonly label: string;
+  /** why that helps */
+  readonly why: string;
+  /** what it costs in trouble, as so many of a hundred odds */
+  readonly cost: number;
+  readonly apply: (plan: Plan) => Plan;
+}
+
+/** An option that changes the batter alone, not the order of work: its rate by a factor, or where it begins. */
+export interface Rate extends Option {
+  readonly faster: number;
+  readonly from?: Stage;
+}
+
+export interface Levers {
+  /** what changes the order of work; each may be left as it is too */
+  readonly work: readonly (readonly Option[])[];
+  readonly rates: readonly (readonly Rate[])[];
+}
+
+const WHEN: readonly { readonly moment: Moment; readonly label: string; readonly why: string }[] = [
+  {
+    moment: 'trace',
+    label: 'Scent the whole batch',
+    why: 'all layers thicken alike, and the first carries soon',
+  },
+  { moment: 'colour', label: 'Scent each jug with its colour', why: 'jugs that wait stay thin' },
+  {
+    moment: 'pour',
+    label: 'Scent each jug as it is poured',
+    why: 'it sets in the mould, not in the jug',
+  },
+];
+
+const LANDS: readonly { readonly how: Landing['how']; readonly label: string; readonly why: string }[] = [
+  { how: 'spatula', label: 'Pour over a spatula', why: 'it lands soft, so that a thinner layer carries it' },
+  {
+    how: 'spoon',
+    label: 'Spoon the layers on',
+    why: 'the softest landing there is: a layer carries it early',
+  },
+];
+
+const BLENDS: readonly Stage[] = [1.4, 1.7, 2, 2.2];
+const STARTS: readonly Stage[] = [0.4, 0.7, 1, 1.3, 1.6];
+const TEMPERATURES = [27, 32, 38, 43] as const;
+const LYES = [27, 30, 33] as const;
+
+/** A pot is blended to no nearer than this under what its technique takes. */
+const ROOM: Stage = 0.2;
+
+/** A stage as makers say it, and as the clock counts it. */
+const stageFigure = (stage: Stage): string => `${stagePhrase(stage)} (${formatShort(stage, 1)})`;
+
+/** Changes smaller than this are none. */
+const SAME = { stage: 0.15, celsius: 2, percent: 1.2 } as const;
+
+/** The pots that can be blended on to a stage: in every use they may be so thick. */
+function blendable({ course, pots }: PlanCourse, to: Stage): readonly PotId[] {
+  return pots.flatMap(({ pot, ofSecond }, p) => {
+    const uses = course.acts.filter((a) => a.window && a.pots.includes(p));
+    return !ofSecond && uses.length > 0 && uses.every((a) => (a.window?.most ?? 0) - ROOM + 1e-9 >= to)
+      ? [pot.id]
+      : [];
+  });
+}
+
+/** Everything that could be otherwise for the sake of the timing; what cannot, or makes no difference, is not among it. */
+export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
+  const many = of.pots.length > 1;
+  const quick = plan.batter.fragrances.some((f) => scentSpeed(f).factor > 1);
+  const whole = plan.divide.kind === 'after-emulsion';
+  const moments = new Set(plan.batter.fragrances.flatMap((f) => f.doses.map((d) => d.moment)));
+  const lies = plan.steps
+    .filter((s) => s.kind === 'pour')
+    .filter(liesOn)
+    .slice(1);
+  const work: (readonly Option[])[] = [
+    many && whole
+      ? (['all-first', 'each'] as const)
+          .filter((c) => c !== (plan.clock.colouring ?? 'each'))
+          .map((colouring) => ({
+            lever: 'colouring',
+            label: colouring === 'each' ? 'Colour each jug just before its pour' : 'Colour all jugs first',
+            why:
+              colouring === 'each'
+                ? 'hands are busy while a layer sets anyway'
+                : 'nothing stands between one pour and the next',
+            cost: 0.5,
+            apply: (p) => setClock(p, { colouring }),
+          }))
+      : [],
+    many && quick && whole
+      ? WHEN.filter(({ moment }) => moments.size > 1 || !moments.has(moment)).map(
+          ({ moment, label, why }) => ({
+            lever: 'scent',
+            label,
+            why,
+            cost: 0.5,
+            apply: (p) => scentAt(p, moment),
+          }),
+        )
+      : [],
+    LANDS.filter(({ how }) => lies.some((s) => s.landing.how !== how)).map(({ how, label, why }) => ({
+      lever: 'landing',
+      label,
+      why,
+      cost: 1,
+      apply: (p) => landAll(p, how),
+    })),
+    BLENDS.flatMap((to): Option[] => {
+      const ids = blendable(of, to);
+      return ids.length > 0
+        ? [
+            {
+              lever: 'blend',
+              label: `Blend each pot on to ${stageFigure(to)}`,
+              why: 'thick as it lands, it carries the next one sooner; the jugs that wait stay thin',
+              cost: 1.5,
+              apply: (p) => blendAll(p, ids, to),
+            },
+          ]
+        : [];
+    }),
+    many && plan.pots.some((p) => !p.loosened)
+      ? [
+          {
+            lever: 'loosen',
+            label: 'Stir each jug loose as it is poured',
+            why: 'about half a stage thinner for a minute or two',
+            cost: 2,
+            apply: (p) => p.pots.reduce((q, { id }) => loosenPot(q, id, true), p),
+          },
+        ]
+      : [],
+    lies.length > 0 && !plan.clock.warm
+      ? [
+          {
+            lever: 'warm',
+            label: 'Stand the mould in a warm cupboard between pours',
+            why: 'layers set sooner while the jugs stay cool',
+            cost: 2.5,
+            apply: (p) => setClock(p, { warm: true }),
+          },
+        ]
+      : [],
+    many && (whole || (plan.divide.kind === 'before-lye' && plan.divide.lye === 'together'))
+      ? [
+          {
+            lever: 'portions',
+            label: 'Make each portion from its own lye in turn',
+            why: 'every layer is fresh; the next oils are weighed as soon as a jug is empty',
+            cost: 4,
+            apply: inPortions,
+          },
+        ]
+      : [],
+    isPiped(plan) ? pipingOptions(plan) : [],
+  ];
+  const from = startStage(plan);
+  const rates: (readonly Rate[])[] = [
+    plan.divide.kind === 'after-emulsion' || many
+      ? STARTS.filter((s) => Math.abs(s - from) > SAME.stage).map((start) => ({
+          lever: 'start',
+          label: `Stop blending at ${stageFigure(start)}`,
+          why: start < from ? 'the last jug still pours' : 'layers carry sooner',
+          cost: 1,
+          faster: 1,
+          from: start,
+          apply: (p) => setClock(p, { start }),
+        }))
+      : [],
+    TEMPERATURES.filter((c) => Math.abs(c - speed.batterC) > SAME.celsius).map((celsius) => ({
+      lever: 'temperature',
+      label: `Mix oils and lye at ${formatTemperature(celsius, plan.units.temperature)}`,
+      why: celsius < speed.batterC ? 'cooler batter stays thin for longer' : 'warmer batter sets sooner',
+      cost: 1.5,
+      faster: rateAt(1, celsius, 30) / rateAt(1, speed.batterC, 30),
+      apply: (p) => mixAt(p, celsius),
+    })),
+    plan.pots.some((p) => p.own?.water)
+      ? []
+      : LYES.filter((l) => Math.abs(l - speed.lyePercent) > SAME.percent).map((lye) => ({
+          lever: 'water',
+          label: `Use ${lye < speed.lyePercent ? 'more' : 'less'} water: lye of ${lye} %`,
+          why: lye < speed.lyePercent ? 'wetter batter stays thin for longer' : 'stronger lye sets sooner',
+          cost: 2.5,
+          faster: rateAt(1, 38, lye) / rateAt(1, 38, speed.lyePercent),
+          apply: (p) => lyeOf(p, lye),
+        })),
+  ];
+  return {
+    work: work.filter((options) => options.length > 0),
+    rates: rates.filter((options) => options.length > 0),
+  };
+}
+
+/** The batter for piping is blended on to where it keeps its shape. */
+function pipingOptions(plan: Plan): readonly Option[] {
+  const to = KEEPS_SHAPE + 0.1;
+  if (plan.second?.pots.every((p) => (p.blendTo ?? 0) >= KEEPS_SHAPE)) return [];
+  return [
+    {
+      lever: 'piping',
+      label: 'Blend the batter for piping to thick',
+      why: 'it keeps its shape at once',
+      cost: 1,
+      apply: (p) => blendPiping(p, to),
+    },
+  ];
+}

@@ -1,0 +1,64 @@
+import type { Dose, Fragrance, Moment, Speed } from '../batter/schema.ts';
+import type { Doubt, Quickens } from '../timing/course.ts';
+import type { PotId, StepId } from '../validate/ids.ts';
+
+/** How many times as fast batter thickens with a fragrance in it. Estimates. */
+export const FACTORS: Readonly<Record<Speed, number>> = {
+  slows: 0.7,
+  none: 1,
+  quickens: 2,
+  'quickens-much': 4,
+  seizes: 10,
+};
+
+/** One of which nothing is known: a little quicker, and much in doubt. A judgement, no source. */
+const UNKNOWN = { factor: 1.5, sd: 0.6 } as const;
+
+/** How far a rate, or a fragrance's factor, is out: standard deviation of its logarithm. An estimate. */
+export const RATE_SD = 0.25;
+
+/** One that leaves the speed as it is. */
+const STILL_SD = 0.1;
+
+export interface ScentSpeed {
+  readonly factor: number;
+  readonly sd: number;
+}
+
+export function scentSpeed({ speed }: Pick<Fragrance, 'speed'>): ScentSpeed {
+  if (speed === undefined) return UNKNOWN;
+  return { factor: FACTORS[speed], sd: speed === 'none' ? STILL_SD : RATE_SD };
+}
+
+/** Where a dose of a fragrance meets the batter. */
+export interface ScentDose {
+  readonly quickens: Quickens;
+  readonly when: 'batch' | 'colour' | 'pour';
+  /** the pots it is for; undefined: all */
+  readonly pots: readonly PotId[] | undefined;
+  /** with `pour`: into all that is left from this pour on; undefined: into each pour's own cup */
+  readonly fromPour: StepId | undefined;
+}
+
+const WHEN: Readonly<Partial<Record<Moment, ScentDose['when']>>> = { colour: 'colour', pour: 'pour' };
+
+const isIn = (d: Dose): boolean => d.gPerKgOils > 0;
+
+/** All fragrances of a batter as what they do to its speed; their doubts are numbered on from `from`. Those that change nothing for sure are left out. */
+export function scentsOf(
+  fragrances: readonly Fragrance[],
+  from: number,
+): { readonly doses: readonly ScentDose[]; readonly doubts: readonly Doubt[] } {
+  const used = fragrances.filter((f) => f.doses.some(isIn));
+  return {
+    doubts: used.map((f) => ({ name: `fragrance ${f.id}`, sd: scentSpeed(f).sd })),
+    doses: used.flatMap((f, i) =>
+      f.doses.filter(isIn).map((d) => ({
+        quickens: { factor: scentSpeed(f).factor, doubt: from + i },
+        when: WHEN[d.moment] ?? 'batch',
+        pots: d.pots,
+        fromPour: d.fromPour,
+      })),
+    ),
+  };
+}

@@ -1,0 +1,54 @@
+import { blendTemperature } from '../batter/blendTemperature.ts';
+import { solutionPerOil, type Recipe } from '../batter/recipe.ts';
+import type { Batter } from '../batter/schema.ts';
+import type { PlanClock } from '../plan/clockSchema.ts';
+import type { Celsius, Percent } from '../units/quantity.ts';
+import { recipeRate } from './recipeRate.ts';
+
+/** How fast plain batter thickens, and what that rests on. */
+export interface Speed {
+  /** stages a minute, as it stands in the jug */
+  readonly perMinute: number;
+  /** at 38 C with 30 % lye */
+  readonly atRest: number;
+  /** typed by the maker, or estimated from the oils */
+  readonly given: boolean;
+  readonly batterC: Celsius;
+  /** by the thermometer, or worked out from oils and lye */
+  readonly measured: boolean;
+  readonly lyePercent: Percent;
+}
+
+/** What a rate is said at. */
+const AT_C = 38;
+const AT_LYE = 30;
+
+/** Twice as fast for so many degrees more. Common practice, no source. */
+const DOUBLES_C = 10;
+
+const LYE_POWER = 1.5;
+
+/** A rate said at 38 C and 30 % lye, as it is at other conditions: x 2^((T - 38) / 10) x (lye / 30 %)^1.5. An estimate. */
+export const rateAt = (atRest: number, batterC: Celsius, lyePercent: Percent): number =>
+  atRest * 2 ** ((batterC - AT_C) / DOUBLES_C) * (lyePercent / AT_LYE) ** LYE_POWER;
+
+/** How fast the batter of a recipe thickens; undefined where there is no oil. The batter is taken to keep its temperature. */
+export function speedOf(
+  batter: Pick<Batter, 'oils' | 'temperatures'>,
+  recipe: Recipe,
+  clock: PlanClock,
+): Speed | undefined {
+  const atRest = clock.perMinute ?? recipeRate(batter);
+  if (atRest === undefined) return undefined;
+  const batterC =
+    clock.batterC ?? blendTemperature({ oilsG: 1, solutionG: solutionPerOil(recipe) }, batter.temperatures);
+  const lyePercent = recipe.schools.lyeConcentrationPercent;
+  return {
+    perMinute: rateAt(atRest, batterC, lyePercent),
+    atRest,
+    given: clock.perMinute !== undefined,
+    batterC,
+    measured: clock.batterC !== undefined,
+    lyePercent,
+  };
+}

@@ -1,0 +1,19 @@
+import { KNOW_HOW } from '../pattern/knowHow.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import type { Stage } from '../units/quantity.ts';
+
+/** Layers begin at light; what has to spread, a little past emulsion. Common practice, no source. */
+const LAYERS: Stage = 1;
+const SPREADS: Stage = 0.4;
+
+/** What is poured thinner than this has to spread. */
+const THIN: Stage = 1.5;
+
+/** The stage at which the batter is divided, minute 0: as the plan says, or as its thinnest way of pouring wants it. */
+export function startStage({ clock, steps }: Pick<Plan, 'clock' | 'steps'>): Stage {
+  if (clock.start !== undefined) return clock.start;
+  const thin = steps.some(
+    (s) => s.kind === 'pour' && s.pattern && KNOW_HOW[s.pattern.place.at].thickest < THIN,
+  );
+  return thin || steps.some((s) => s.kind === 'ridges') ? SPREADS : LAYERS;
+}

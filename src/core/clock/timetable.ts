@@ -1,0 +1,78 @@
+import type { LaidPlan } from '../fill/layPlan.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { FAILS, Run, type Turns } from '../timing/run.ts';
+import type { CourseAct } from '../timing/course.ts';
+import type { Minutes, Stage } from '../units/quantity.ts';
+import type { About } from './course/draft.ts';
+import { courseOf, type PlanCourse } from './courseOf.ts';
+
+/** What can be wrong with an act at its minute. */
+export type Trouble = keyof typeof FAILS;
+
+/** An act at its minute, everything going as it is taken to go. Minutes from the moment the batter is at its starting stage. */
+export interface TimedAct {
+  readonly place: number;
+  readonly act: CourseAct;
+  readonly about: About;
+  readonly startMin: Minutes;
+  readonly endMin: Minutes;
+  /** when its pots begin to be made ready for it */
+  readonly preparedMin: Minutes;
+  /** hands are free for so long before it */
+  readonly waitMin: Minutes;
+  /** from when what lies below carries it */
+  readonly carriedFromMin?: Minutes;
+  /** until when its pots are right for it */
+  readonly pourableUntilMin?: Minutes;
+  /** of its thickest pot when it is last drawn on; of what it lies on when it begins */
+  readonly stage?: Stage;
+  readonly belowStage?: Stage;
+  readonly troubles: readonly Trouble[];
+}
+
+/** When everything is done, if it all goes as it is taken to go. */
+export interface Timetable {
+  readonly plan: PlanCourse;
+  readonly acts: readonly TimedAct[];
+  readonly totalMin: Minutes;
+  readonly holds: boolean;
+}
+
+const finite = (x: number | undefined): number | undefined =>
+  x !== undefined && Number.isFinite(x) ? x : undefined;
+
+export const troublesOf = (bits: number): readonly Trouble[] =>
+  (Object.keys(FAILS) as Trouble[]).filter((t) => (bits & FAILS[t]) !== 0);
+
+/** The timetable of a course that was run. */
+export function timetableOf(plan: PlanCourse, turns: Turns = {}): Timetable {
+  const run = new Run(plan.course);
+  const holds = run.go(turns);
+  const acts = plan.course.acts.map((act, i): TimedAct => {
+    const carried = finite(run.carriedFrom[i]);
+    const until = act.window ? finite(run.pourableUntil[i]) : undefined;
+    const stage = act.pots.length > 0 && act.window ? run.thickest[i] : undefined;
+    const below = act.carried ? finite(run.below[i]) : undefined;
+    return {
+      place: i,
+      act,
+      about: plan.acts[i] ?? {},
+      startMin: run.starts[i] ?? 0,
+      endMin: run.ends[i] ?? 0,
+      preparedMin: run.prepared[i] ?? 0,
+      waitMin: run.waited[i] ?? 0,
+      ...(carried === undefined ? {} : { carriedFromMin: Math.max(0, carried) }),
+      ...(until === undefined ? {} : { pourableUntilMin: until }),
+      ...(stage === undefined ? {} : { stage }),
+      ...(below === undefined ? {} : { belowStage: below }),
+      troubles: troublesOf(run.fails[i] ?? 0),
+    };
+  });
+  return { plan, acts, totalMin: acts.at(-1)?.endMin ?? 0, holds };
+}
+
+/** The timetable of a plan; undefined while nothing is known of its batter. */
+export function planTimetable(plan: Plan, laid: Pick<LaidPlan, 'moulds' | 'recipes'>): Timetable | undefined {
+  const course = courseOf(plan, laid);
+  return course && timetableOf(course);
+}

@@ -1,0 +1,188 @@
+import type { LaidPlan } from '../fill/layPlan.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import type { Task } from '../task/task.ts';
+import { ABOUT, JUDGED_SD } from '../timing/estimates.ts';
+import { Normals } from '../timing/normals.ts';
+import { sampling, type Keeping, type Odds } from '../timing/odds.ts';
+import { Run } from '../timing/run.ts';
+import type { Minutes } from '../units/quantity.ts';
+import { courseOf, type PlanCourse } from './courseOf.ts';
+import { leversOf, type LeverId, type Option, type Rate } from './levers.ts';
+import { RATE_SD } from './scents.ts';
+import { speedOf } from './speed.ts';
+
+/** One way of doing a plan, with what is done otherwise in it. */
+export interface Way {
+  readonly options: readonly Option[];
+  readonly plan: Plan;
+  readonly odds: Odds;
+  readonly totalMin: Minutes;
+}
+
+/** What was found: the plan as it is, and the best ways that differ, the best first. */
+export interface Ways {
+  readonly now: Way;
+  readonly best: readonly Way[];
+  /** ways that were weighed */
+  readonly tried: number;
+}
+
+/** So many things are done otherwise at most: a plan that is another plan is no help. */
+const MOST_CHANGES = 4;
+
+/** So many of the best are tried out, a few of every kind, so often; what is offered, as often as is asked for. */
+const TRIED = 48;
+const OF_A_KIND = 2;
+const TRIES = 240;
+
+/** A minute more is worth so many of a hundred odds. A judgement. */
+const MINUTE_COSTS = 0.15;
+
+interface Candidate {
+  readonly options: readonly Option[];
+  readonly value: number;
+  readonly kind: string;
+}
+
+const kindOf = (options: readonly Option[]): string =>
+  options
+    .map((o) => o.lever)
+    .toSorted()
+    .join(' ');
+
+/** ln of the chance that a standard normal number is below z: by the logistic curve, good enough to put ways in order. */
+const lnBelow = (z: number): number => -Math.log1p(Math.exp(-1.702 * Math.max(-40, z)));
+
+/** About how likely a course is to hold, as it was just run: every window by how far its pots are from its end, and 0 for what fails anyway. */
+function likely(run: Run): number {
+  let ln = 0;
+  let reached = 0;
+  for (let i = 0; i < run.course.acts.length; i += 1) {
+    const act = run.course.acts[i];
+    if (act?.carried) reached = Math.max(reached, act.carried.stage);
+    const thickest = run.thickest[i] as number;
+    if (act?.window) {
+      const grown = Math.max(0, thickest - Math.max(reached, run.course.pots[act.pots[0] ?? 0]?.start ?? 0));
+      ln += lnBelow((act.window.most + ABOUT - thickest) / Math.hypot(JUDGED_SD, RATE_SD * grown));
+    }
+    if ((run.fails[i] as number) !== 0) ln -= 0.5;
+  }
+  return Math.exp(ln);
+}
+
+const costOf = (options: readonly Option[]): number => options.reduce((s, o) => s + o.cost, 0);
+
+/** All that can be chosen of these, one or none of each, up to so many. */
+function* choices<T>(groups: readonly (readonly T[])[], most: number, from = 0): Generator<readonly T[]> {
+  yield [];
+  if (most === 0) return;
+  for (let g = from; g < groups.length; g += 1)
+    for (const option of groups[g] ?? [])
+      for (const more of choices(groups, most - 1, g + 1)) yield [option, ...more];
+}
+
+const applied = (plan: Plan, options: readonly Option[]): Plan => options.reduce((p, o) => o.apply(p), plan);
+
+/** Does one offer something that the other does not, each way round? A way and the same with more to it are one idea. */
+function differ(a: readonly Option[], b: readonly Option[]): boolean {
+  const has = (list: readonly Option[], { lever, label }: Option): boolean =>
+    list.some((o) => o.lever === lever && o.label === label);
+  const levers = (list: readonly Option[]): ReadonlySet<LeverId> => new Set(list.map((o) => o.lever));
+  const [ofA, ofB] = [levers(a), levers(b)];
+  return a.some((o) => !ofB.has(o.lever)) && b.some((o) => !ofA.has(o.lever)) && !a.every((o) => has(b, o));
+}
+
+export interface Search {
+  readonly seed: number;
+  readonly samples: number;
+  /** nothing is refused of a plan */
+  readonly accepts: (plan: Plan) => boolean;
+}
+
+/**
+ * Look for ways of doing a plan that hold: every choice of up to four things done otherwise is run once, the likeliest of each kind are tried out over and
+ * over, and the three best that differ are offered. Undefined while nothing is known of its batter.
+ */
+export function* searching(
+  plan: Plan,
+  laid: Pick<LaidPlan, 'moulds' | 'recipes' | 'recipe'>,
+  { seed, samples, accepts }: Search,
+): Task<never, Ways | undefined> {
+  const of = courseOf(plan, laid);
+  const speed = laid.recipe && speedOf(plan.batter, laid.recipe, plan.clock);
+  if (!of || !speed) return undefined;
+  const keeping: Keeping = plan.clock.keeping ?? 'feel';
+  const { work, rates } = leversOf(plan, of, speed);
+  const kinds = new Map<string, Candidate[]>();
+  let tried = 0;
+  const keep = (options: readonly Option[], value: number): void => {
+    const kind = kindOf(options);
+    const known = kinds.get(kind) ?? [];
+    known.push({ options, value, kind });
+    known.sort((a, b) => b.value - a.value);
+    kinds.set(kind, known.slice(0, OF_A_KIND));
+  };
+  const all = [...choices(work, MOST_CHANGES)];
+  for (const [k, options] of all.entries()) {
+    if (k % 20 === 0) yield { done: (0.6 * k) / all.length };
+    const other = courseOf(applied(plan, options), laid);
+    if (!other) continue;
+    const run = new Run(other.course);
+    for (const more of choices<Rate>(rates, MOST_CHANGES - options.length)) {
+      const from = more.find((r) => r.from !== undefined)?.from;
+      run.go({
+        faster: more.reduce((f, r) => f * r.faster, 1),
+        ...(from === undefined ? {} : { from }),
+      });
+      tried += 1;
+      const chosen = [...options, ...more];
+      const endsMin = run.ends.at(-1) ?? 0;
+      keep(chosen, 100 * likely(run) - costOf(chosen) - MINUTE_COSTS * endsMin);
+    }
+  }
+  const candidates = [...kinds.values()]
+    .flat()
+    .toSorted((a, b) => b.value - a.value)
+    .slice(0, TRIED);
+  const few = new Normals(seed, TRIES);
+  const weighed: (Candidate & { readonly plan: Plan; readonly course: PlanCourse })[] = [];
+  for (const [k, candidate] of candidates.entries()) {
+    const done = 0.6 + (0.3 * k) / candidates.length;
+    yield { done };
+    const changed = applied(plan, candidate.options);
+    const course = courseOf(changed, laid);
+    if (!course) continue;
+    const odds = yield* within(sampling(course.course, few, keeping), done);
+    const value = 100 * odds.whole - costOf(candidate.options) - MINUTE_COSTS * odds.total.middle;
+    weighed.push({ ...candidate, plan: changed, course, value });
+  }
+  weighed.sort((a, b) => b.value - a.value);
+  const normals = new Normals(seed, samples);
+  const way = function* (options: readonly Option[], changed: Plan, course: PlanCourse): Task<never, Way> {
+    const odds = yield* within(sampling(course.course, normals, keeping), 0.9);
+    const run = new Run(course.course);
+    run.go();
+    return { options, plan: changed, odds, totalMin: run.ends.at(-1) ?? 0 };
+  };
+  const best: Way[] = [];
+  for (const { options, plan: changed, course } of weighed) {
+    if (best.length === 3) break;
+    if (options.length === 0 || !best.every((w) => differ(w.options, options)) || !accepts(changed)) continue;
+    best.push(yield* way(options, changed, course));
+    yield { done: 0.9 + 0.03 * best.length };
+  }
+  return {
+    now: yield* way([], plan, of),
+    best: best.toSorted((a, b) => b.odds.whole - a.odds.whole),
+    tried,
+  };
+}
+
+/** The same work as a part of more: so far along as that is. */
+function* within<T>(task: Task<never, T>, done: number): Task<never, T> {
+  for (;;) {
+    const step = task.next();
+    if (step.done) return step.value;
+    yield { done };
+  }
+}

@@ -1,0 +1,119 @@
+import { LANDING_FALL_MM, mapPour } from './pours.ts';
+import { updateFragrance } from './additions.ts';
+import { recipeOf } from '../batter/recipe.ts';
+import type { Moment } from '../batter/schema.ts';
+import { waterAs } from '../batter/water.ts';
+import type { Pace, PlanClock } from '../plan/clockSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { isOneJug } from '../plan/sources.ts';
+import type { Landing, Pour } from '../plan/stepSchema.ts';
+import type { Celsius, Minutes, Percent, Stage } from '../units/quantity.ts';
+import type { PotId, StepId } from '../validate/ids.ts';
+
+type Change<T> = { readonly [K in keyof T]?: T[K] | undefined };
+
+/** With these fields otherwise; one that is set to nothing is left out. */
+const changed = <T extends object>(was: T, change: Change<T>): T =>
+  Object.fromEntries(Object.entries({ ...was, ...change }).filter(([, value]) => value !== undefined)) as T;
+
+/** What the timing rests on: a field that is set to nothing is estimated again, or as usual. */
+export const setClock = (plan: Plan, change: Change<PlanClock>): Plan => ({
+  ...plan,
+  clock: changed(plan.clock, change),
+});
+
+export const setPace = (plan: Plan, change: Change<Pace>): Plan =>
+  setClock(plan, { pace: changed(plan.clock.pace ?? {}, change) });
+
+export const setPourPace = (plan: Plan, how: Landing['how'], pourMin: Minutes | undefined): Plan =>
+  setPace(plan, { pourMin: changed(plan.clock.pace?.pourMin ?? {}, { [how]: pourMin }) });
+
+/** A pour is kept at this minute, or is made as soon as it can be. */
+export const keepAt = (plan: Plan, stepId: StepId, atMin: Minutes | undefined): Plan =>
+  mapPour(plan, stepId, (p) => changed(p, { atMin }));
+
+export const keepNone = (plan: Plan): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) => (s.kind === 'pour' ? changed(s, { atMin: undefined }) : s)),
+});
+
+export const blendPot = (plan: Plan, id: PotId, blendTo: Stage | undefined): Plan => ({
+  ...plan,
+  pots: plan.pots.map((p) => (p.id === id ? changed(p, { blendTo }) : p)),
+});
+
+export const loosenPot = (plan: Plan, id: PotId, loosened: boolean): Plan => ({
+  ...plan,
+  pots: plan.pots.map((p) => (p.id === id ? changed(p, { loosened: loosened ? true : undefined }) : p)),
+});
+
+/** When every fragrance goes in. */
+export const scentAt = (plan: Plan, moment: Moment): Plan =>
+  plan.batter.fragrances.reduce(
+    (p, f) =>
+      updateFragrance(p, f.id, (was) => ({
+        ...was,
+        doses: was.doses.map(({ fromPour: _from, ...d }) => ({ ...d, moment })),
+      })),
+    plan,
+  );
+
+/** A pour that lies down on what has set. */
+export const liesOn = ({ pattern }: Pour): boolean => pattern === undefined || isOneJug(pattern.place);
+
+/** How every pour that lies down on another lands. */
+export const landAll = (plan: Plan, how: Landing['how']): Plan => {
+  let first = true;
+  const steps = plan.steps.map((s) => {
+    if (s.kind !== 'pour' || !liesOn(s)) return s;
+    const keeps = first;
+    first = false;
+    return keeps ? s : { ...s, landing: { how, fallMm: LANDING_FALL_MM[how] } };
+  });
+  return { ...plan, steps };
+};
+
+/** Portions made in turn from their own lye; a scent for the whole batch is in their oils then. */
+export const inPortions = (plan: Plan): Plan => ({
+  ...plan,
+  divide: { kind: 'before-lye', lye: 'jug-by-jug' },
+  batter: {
+    ...plan.batter,
+    fragrances: plan.batter.fragrances.map((f) => ({
+      ...f,
+      doses: f.doses.map((d) =>
+        d.moment === 'emulsion' || d.moment === 'trace' ? { ...d, moment: 'oils' as const } : d,
+      ),
+    })),
+  },
+});
+
+/** Oils and lye at this temperature. */
+export const mixAt = (plan: Plan, celsius: Celsius): Plan => ({
+  ...setClock(plan, { batterC: undefined }),
+  batter: {
+    ...plan.batter,
+    temperatures: { ...plan.batter.temperatures, oilsC: celsius, lyeC: celsius },
+  },
+});
+
+/** As much water as makes a lye of this strength, said in the school that the plan has. */
+export function lyeOf(plan: Plan, percent: Percent): Plan {
+  const water = { school: 'lye-concentration', value: percent } as const;
+  const batter = { ...plan.batter, water };
+  const schools = recipeOf(batter)?.schools;
+  return {
+    ...plan,
+    batter: { ...batter, water: schools ? waterAs(schools, plan.batter.water.school) : water },
+  };
+}
+
+/** These pots are blended on to a stage right before they are poured. */
+export const blendAll = (plan: Plan, ids: readonly PotId[], blendTo: Stage | undefined): Plan =>
+  ids.reduce((p, id) => blendPot(p, id, blendTo), plan);
+
+/** All that is piped is blended on to this stage. */
+export const blendPiping = (plan: Plan, blendTo: Stage): Plan =>
+  plan.second
+    ? { ...plan, second: { ...plan.second, pots: plan.second.pots.map((p) => ({ ...p, blendTo })) } }
+    : plan;

@@ -1,0 +1,53 @@
+import * as v from 'valibot';
+import { celsius, minutes, ratePerMinute, stage } from '../validate/fields.ts';
+
+/** Pots are coloured all at first, or each when it is wanted. */
+export const COLOURINGS = ['all-first', 'each'] as const;
+
+/** What colour is stirred in with. */
+export const STIRRERS = ['spatula', 'whisk', 'hand-blender', 'stick-blender'] as const;
+
+/** Waits are kept by feel, until what lies below carries; or by the clock. */
+export const KEEPINGS = ['feel', 'clock'] as const;
+
+/** How long this maker takes: to colour a pot, to stir a scent into it, to pour one of 425 g, to scrape, to tap. */
+const pace = v.strictObject({
+  divideMin: v.optional(minutes(0, 30)),
+  makeMin: v.optional(minutes(0.2, 60)),
+  colourMin: v.optional(minutes(0, 30)),
+  scentMin: v.optional(minutes(0, 10)),
+  pourMin: v.optional(
+    v.strictObject({
+      stream: v.optional(minutes(0.05, 30)),
+      low: v.optional(minutes(0.05, 30)),
+      spatula: v.optional(minutes(0.05, 30)),
+      spoon: v.optional(minutes(0.05, 30)),
+    }),
+  ),
+  tapMin: v.optional(minutes(0, 10)),
+  tiltMin: v.optional(minutes(0, 10)),
+  scrapeMin: v.optional(minutes(0.1, 30)),
+});
+
+/** What the timing rests on. What is absent is estimated, or taken as usual. */
+export const clockSchema = v.strictObject({
+  /** the batter is divided, or poured from, at this stage: minute 0 */
+  start: v.optional(stage(0, 3)),
+  /** how fast it thickens at 38 C with 30 % lye and nothing in it that quickens it, stages a minute */
+  perMinute: v.optional(ratePerMinute),
+  /** where the thermometer says otherwise than the temperatures of the recipe: of the batter itself */
+  batterC: v.optional(celsius(5, 80)),
+  colouring: v.optional(v.picklist(COLOURINGS)),
+  stirrer: v.optional(v.picklist(STIRRERS)),
+  keeping: v.optional(v.picklist(KEEPINGS)),
+  /** between pours the mould stands in a warm cupboard */
+  warm: v.optional(v.literal(true)),
+  /** the batch that is piped on top is begun at this minute; absent: once the loaf is poured */
+  pipingAtMin: v.optional(minutes(0, 2880)),
+  pace: v.optional(pace),
+});
+
+export type PlanClock = v.InferOutput<typeof clockSchema>;
+export type Pace = v.InferOutput<typeof pace>;
+export type Stirrer = (typeof STIRRERS)[number];
+export type Colouring = (typeof COLOURINGS)[number];

@@ -1,0 +1,121 @@
+import type { Task } from '../task/task.ts';
+import type { Minutes } from '../units/quantity.ts';
+import type { Course } from './course.ts';
+import { BLEND_SD, JUDGED_SD } from './estimates.ts';
+import type { Normals } from './normals.ts';
+import { FAILS, Run, type Turns } from './run.ts';
+
+/** Kept by feel, each act waits until what is below carries it; by the clock, each begins at the minute that was planned. */
+export type Keeping = 'feel' | 'clock';
+
+/** Of how many times, what held: shares of all, 0 to 1. */
+export interface Odds {
+  readonly samples: number;
+  readonly seed: number;
+  readonly whole: number;
+  /** each act by its place: nothing of it failed */
+  readonly acts: readonly number[];
+  /** each act by its place: what lies below carried it */
+  readonly carried: readonly number[];
+  /** each pot by its place: it was right for its technique each time it was poured */
+  readonly pots: readonly number[];
+  /** middle and spread of when it was over: a tenth, half and nine tenths of all times, minutes */
+  readonly total: { readonly early: Minutes; readonly middle: Minutes; readonly late: Minutes };
+}
+
+/** What holds still, or moves, while the rest is drawn: for telling what matters most. */
+export interface Held {
+  /** ln factor of one doubt, by its place */
+  readonly doubt?: { readonly place: number; readonly z: number };
+  readonly pace?: number;
+  /** misjudged by so many stages at every act, on top of what is drawn */
+  readonly judged?: number;
+  readonly blended?: number;
+}
+
+/** Samples between two reports of how far it is. */
+const AT_ONCE = 250;
+
+/** The draws of each time, act by act and doubt by doubt, read off columns that are the same for the same names. */
+function drawsOf(course: Course, normals: Normals): (k: number, held: Held, into: Drawn) => void {
+  const doubts = course.doubts.map((d) => ({ sd: d.sd, column: normals.column(`doubt ${d.name}`) }));
+  const judged = course.acts.map((a) => (a.carried ? normals.column(`judged ${a.key}`) : undefined));
+  const blended = course.acts.map((a) =>
+    a.prepares?.some((p) => p.blendTo !== undefined) ? normals.column(`blended ${a.key}`) : undefined,
+  );
+  return (k, held, into) => {
+    for (let d = 0; d < doubts.length; d += 1) {
+      const { sd, column } = doubts[d] as (typeof doubts)[number];
+      into.doubts[d] = sd * (held.doubt?.place === d ? held.doubt.z : (column[k] as number));
+    }
+    for (let i = 0; i < judged.length; i += 1) {
+      const j = judged[i];
+      const b = blended[i];
+      if (j) into.judged[i] = JUDGED_SD * (j[k] as number) + (held.judged ?? 0);
+      if (b) into.blended[i] = BLEND_SD * (b[k] as number) + (held.blended ?? 0);
+    }
+  };
+}
+
+interface Drawn {
+  readonly doubts: Float64Array;
+  readonly judged: Float64Array;
+  readonly blended: Float64Array;
+}
+
+/** How a course turns out over and over, with all that is not known drawn anew each time: how often what holds. */
+export function* sampling(
+  course: Course,
+  normals: Normals,
+  keeping: Keeping,
+  held: Held = {},
+): Task<never, Odds> {
+  const { count: samples, seed } = normals;
+  const run = new Run(course);
+  run.go();
+  const n = course.acts.length;
+  const drawn: Drawn = {
+    doubts: new Float64Array(course.doubts.length),
+    judged: new Float64Array(n),
+    blended: new Float64Array(n),
+  };
+  const turns: Turns = {
+    ...drawn,
+    ...(held.pace === undefined ? {} : { pace: held.pace }),
+    ...(keeping === 'clock' ? { kept: run.starts.slice() } : {}),
+  };
+  const draw = drawsOf(course, normals);
+  const acts = new Uint32Array(n);
+  const carried = new Uint32Array(n);
+  const pots = new Uint32Array(course.pots.length);
+  const lasted = new Float64Array(samples);
+  const failed = new Uint8Array(course.pots.length);
+  let whole = 0;
+  for (let k = 0; k < samples; k += 1) {
+    if (k > 0 && k % AT_ONCE === 0) yield { done: k / samples };
+    draw(k, held, drawn);
+    if (run.go(turns)) whole += 1;
+    failed.fill(0);
+    for (let i = 0; i < n; i += 1) {
+      const fails = run.fails[i] as number;
+      if (fails === 0) acts[i] = (acts[i] as number) + 1;
+      if ((fails & FAILS.breaks) === 0) carried[i] = (carried[i] as number) + 1;
+      if ((fails & (FAILS.tooThick | FAILS.tooThin)) !== 0)
+        for (const p of course.acts[i]?.pots ?? []) failed[p] = 1;
+    }
+    for (let p = 0; p < pots.length; p += 1) if (failed[p] === 0) pots[p] = (pots[p] as number) + 1;
+    lasted[k] = n > 0 ? (run.ends[n - 1] as number) : 0;
+  }
+  lasted.sort();
+  const at = (share: number): Minutes => lasted[Math.round((samples - 1) * share)] ?? 0;
+  const shares = (counts: Uint32Array): number[] => Array.from(counts, (c) => c / samples);
+  return {
+    samples,
+    seed,
+    whole: whole / samples,
+    acts: shares(acts),
+    carried: shares(carried),
+    pots: shares(pots),
+    total: { early: at(0.1), middle: at(0.5), late: at(0.9) },
+  };
+}

@@ -1,0 +1,319 @@
+import type { Minutes, Stage } from '../units/quantity.ts';
+import type { Course, CourseAct, Prepares } from './course.ts';
+import {
+  ABOUT,
+  BACK_AFTER_MIN,
+  BLENDED_FACTOR,
+  BLENDS_PER_SECOND,
+  BREAKS_BELOW,
+  LOOSENED,
+  WASHES_BELOW,
+} from './estimates.ts';
+
+/** What can be wrong with an act, as bits. */
+export const FAILS = { breaks: 1, tooThick: 2, tooThin: 4, setAlready: 8 } as const;
+
+/** How one time of pouring turns out: all as it is taken to be, where nothing is given. */
+export interface Turns {
+  /** ln factors of the course's doubts, by place */
+  readonly doubts?: ArrayLike<number>;
+  /** by how many stages "it carries" is misjudged at an act, by the act's place */
+  readonly judged?: ArrayLike<number>;
+  /** by how many stages blending misses at an act */
+  readonly blended?: ArrayLike<number>;
+  /** the main batch thickens so many times as fast, and begins at another stage: for trying temperatures and starts */
+  readonly faster?: number;
+  readonly from?: Stage;
+  /** hands take so many times as long; 1 when absent */
+  readonly pace?: number;
+  /** every act begins at this minute, kept by the clock, or when hands are free */
+  readonly kept?: ArrayLike<number>;
+}
+
+/** Batter that thickens in a straight line from a moment on; loosened, it is thinner for a while. */
+interface Batter {
+  stage: Stage;
+  since: Minutes;
+  perMinute: number;
+  /** stirred loose at this minute; long ago where it was not */
+  loosened: Minutes;
+}
+
+const batter = (): Batter => ({ stage: 0, since: 0, perMinute: 0, loosened: -Infinity });
+
+const looseness = (b: Batter, at: Minutes): Stage => {
+  const since = at - b.loosened;
+  return since < BACK_AFTER_MIN && since >= 0 ? LOOSENED * (1 - since / BACK_AFTER_MIN) : 0;
+};
+
+/** Its stage at a minute, what was stirred loose counted. */
+const stageAt = (b: Batter, at: Minutes): Stage => b.stage + b.perMinute * (at - b.since) - looseness(b, at);
+
+/** The minute from which on it has this stage. */
+function reaches(b: Batter, stage: Stage): Minutes {
+  const plain = b.since + (stage - b.stage) / b.perMinute;
+  if (plain >= b.loosened + BACK_AFTER_MIN) return plain;
+  // coming back from being stirred loose: that much faster
+  const from = Math.max(b.since, b.loosened);
+  return from + (stage - stageAt(b, from)) / (b.perMinute + LOOSENED / BACK_AFTER_MIN);
+}
+
+const advance = (b: Batter, to: Minutes): void => {
+  b.stage += b.perMinute * (to - b.since);
+  b.since = to;
+};
+
+const copy = (from: Batter, to: Batter): void => {
+  to.stage = from.stage;
+  to.since = from.since;
+  to.perMinute = from.perMinute;
+  to.loosened = from.loosened;
+};
+
+/**
+ * A course carried out, act by act, as often as is wanted: one forward pass each time. Left alone, batter only thickens, so for given acts in a given
+ * order every one of them is best begun as early as it can be, and the pass is all there is to find the waits. What came of the last time is in the
+ * lists, by the act's place. Times are minutes from the beginning, stages are 0 to 5 and beyond.
+ */
+export class Run {
+  readonly course: Course;
+  /** when an act begins, without what prepares it */
+  readonly starts: Float64Array;
+  readonly ends: Float64Array;
+  /** when what prepares it begins; the start where nothing does */
+  readonly prepared: Float64Array;
+  /** hands had nothing to do for so long before it */
+  readonly waited: Float64Array;
+  /** when what is below carries it; -Infinity where nothing is waited for */
+  readonly carriedFrom: Float64Array;
+  /** the latest that it could begin for its pots; Infinity where it has none */
+  readonly pourableUntil: Float64Array;
+  /** of the thickest of its pots when it is drawn on for the last time */
+  readonly thickest: Float64Array;
+  /** of the thinnest of its pots as it begins */
+  readonly thinnest: Float64Array;
+  /** of the thinnest of what it lies on as it begins */
+  readonly below: Float64Array;
+  /** what fails, bits of FAILS */
+  readonly fails: Uint8Array;
+  /** what prepares each act takes, but for blending */
+  private readonly prepMin: Float64Array;
+  private readonly pots: readonly Batter[];
+  /** of each layer its slowest and its quickest batter */
+  private readonly thin: readonly Batter[];
+  private readonly thick: readonly Batter[];
+
+  constructor(course: Course) {
+    this.course = course;
+    const n = course.acts.length;
+    const list = (): Float64Array => new Float64Array(n);
+    this.starts = list();
+    this.ends = list();
+    this.prepared = list();
+    this.waited = list();
+    this.carriedFrom = list();
+    this.pourableUntil = list();
+    this.thickest = list();
+    this.thinnest = list();
+    this.below = list();
+    this.prepMin = Float64Array.from(course.acts, (a) =>
+      (a.prepares ?? []).reduce((s, p) => s + p.minutes, 0),
+    );
+    this.fails = new Uint8Array(n);
+    this.pots = course.pots.map(batter);
+    this.thin = Array.from({ length: course.layers }, batter);
+    this.thick = Array.from({ length: course.layers }, batter);
+  }
+
+  /** Carry it out once. Whether all of it holds. */
+  go(turns: Turns = {}): boolean {
+    const { course, pots } = this;
+    for (let p = 0; p < pots.length; p += 1) {
+      const own = course.pots[p] as (typeof course.pots)[number];
+      const pot = pots[p] as Batter;
+      const main = own.doubt === 0;
+      pot.stage = this.startOf(p, turns);
+      pot.since = 0;
+      pot.loosened = -Infinity;
+      pot.perMinute =
+        own.perMinute * Math.exp(turns.doubts?.[own.doubt] ?? 0) * (main ? (turns.faster ?? 1) : 1);
+    }
+    let free = 0;
+    let holds = true;
+    for (let i = 0; i < course.acts.length; i += 1) {
+      free = this.act(i, course.acts[i] as CourseAct, free, turns);
+      holds &&= this.fails[i] === 0;
+    }
+    return holds;
+  }
+
+  private startOf(p: number, { from }: Turns): Stage {
+    const own = this.course.pots[p];
+    return from !== undefined && own?.doubt === 0 ? from : (own?.start ?? 0);
+  }
+
+  /** One act, begun as soon as it can be after hands are free; when they are free again. */
+  private act(i: number, act: CourseAct, free: Minutes, turns: Turns): Minutes {
+    const pace = turns.pace ?? 1;
+    this.carriedFrom[i] = this.carriedAt(act, 0);
+    this.pourableUntil[i] = this.latest(act, pace);
+    const wanted = this.wanted(i, act, free, turns);
+    const first = Math.max(free, wanted - (this.prepMin[i] as number) * pace);
+    let ready = first;
+    if (act.prepares) for (const p of act.prepares) ready = this.prepare(i, p, ready, turns);
+    const start = Math.max(ready, wanted);
+    this.prepared[i] = first;
+    this.starts[i] = start;
+    this.waited[i] = first - free + (start - ready);
+    const end = start + act.minutes * pace;
+    this.ends[i] = end;
+    this.judge(i, act, start, end);
+    this.change(act, start, end, turns);
+    return end;
+  }
+
+  /** When an act is to begin: kept by the clock, or once what it waits for is as it should be. */
+  private wanted(i: number, act: CourseAct, free: Minutes, { kept, judged }: Turns): Minutes {
+    if (kept) return kept[i] ?? 0;
+    if (act.at !== undefined) return act.at;
+    let from = free;
+    if (act.rest) from = Math.max(from, (this.ends[act.rest.after] ?? 0) + act.rest.minutes);
+    if (act.carried) from = Math.max(from, this.carriedAt(act, judged?.[i] ?? 0));
+    if (act.window)
+      for (const p of act.pots)
+        if (!this.changes(act, p)) from = Math.max(from, reaches(this.pots[p] as Batter, act.window.least));
+    return from;
+  }
+
+  /** It is made, or blended on, right before the act: nothing to wait for. */
+  private changes({ prepares, window }: CourseAct, p: number): boolean {
+    return (
+      prepares?.some((x) => x.pot === p && (x.makes === true || (x.blendTo ?? -1) >= (window?.least ?? 0))) ??
+      false
+    );
+  }
+
+  private carriedAt({ carried }: CourseAct, misjudged: Stage): Minutes {
+    let from = -Infinity;
+    if (carried)
+      for (const l of carried.by)
+        from = Math.max(from, reaches(this.thin[l] as Batter, carried.stage + misjudged));
+    return from;
+  }
+
+  /** The latest that its pots can be poured, what prepares them counted. */
+  private latest({ window, pots, prepares, minutes, lastAt = 0 }: CourseAct, pace: number): Minutes {
+    let until = Infinity;
+    if (!window) return until;
+    for (const p of pots) {
+      const own = prepares?.find((x) => x.pot === p);
+      if (own?.makes) continue;
+      const room = (own?.loosens ? LOOSENED : 0) - (own?.adds ?? 0);
+      const pot = this.pots[p] as Batter;
+      let rate = pot.perMinute;
+      if (own) for (const q of own.quickens) rate *= q.factor;
+      const during = minutes * pace * lastAt * rate;
+      until = Math.min(until, pot.since + (window.most + room - during - pot.stage) / pot.perMinute);
+    }
+    return until;
+  }
+
+  /** What is done to one of its pots right before it; when that is done. */
+  private prepare(
+    i: number,
+    { pot: p, minutes, adds, quickens, blendTo, loosens, makes }: Prepares,
+    from: Minutes,
+    turns: Turns,
+  ): Minutes {
+    const { doubts, blended, pace = 1 } = turns;
+    let ready = from + minutes * pace;
+    const pot = this.pots[p] as Batter;
+    advance(pot, ready);
+    if (makes) pot.stage = this.startOf(p, turns);
+    pot.stage += adds;
+    for (const q of quickens) pot.perMinute *= q.factor * Math.exp(doubts?.[q.doubt] ?? 0);
+    if (blendTo !== undefined && pot.stage < blendTo) {
+      ready += (blendTo - pot.stage) / BLENDS_PER_SECOND / 60;
+      advance(pot, ready);
+      pot.stage = Math.max(pot.stage, blendTo + (blended?.[i] ?? 0));
+      pot.perMinute *= BLENDED_FACTOR;
+    }
+    if (loosens) pot.loosened = ready;
+    return ready;
+  }
+
+  /** What of it fails, and how thick everything is. */
+  private judge(i: number, act: CourseAct, start: Minutes, end: Minutes): void {
+    let fails = 0;
+    let below = Infinity;
+    const { carried, fluid, window } = act;
+    if (carried) {
+      for (const l of carried.by) below = Math.min(below, stageAt(this.thin[l] as Batter, start));
+      if (below < carried.stage - BREAKS_BELOW) fails |= FAILS.breaks;
+    }
+    if (fluid)
+      for (const l of fluid.layers)
+        if (stageAt(this.thick[l] as Batter, start) > fluid.most) fails |= FAILS.setAlready;
+    let thickest = -Infinity;
+    let thinnest = Infinity;
+    const last = start + (end - start) * (act.lastAt ?? 0);
+    for (const p of act.pots) {
+      thickest = Math.max(thickest, stageAt(this.pots[p] as Batter, last));
+      thinnest = Math.min(thinnest, stageAt(this.pots[p] as Batter, start));
+    }
+    if (window && thickest > window.most + ABOUT) fails |= FAILS.tooThick;
+    if (window && thinnest < window.least - WASHES_BELOW) fails |= FAILS.tooThin;
+    this.below[i] = below;
+    this.thickest[i] = thickest;
+    this.thinnest[i] = thinnest;
+    this.fails[i] = fails;
+  }
+
+  /** What it does to its pots, and the layers that it makes. */
+  private change(act: CourseAct, start: Minutes, end: Minutes, turns: Turns): void {
+    const { doubts } = turns;
+    for (const p of act.pots) {
+      const pot = this.pots[p] as Batter;
+      if (act.makes) {
+        pot.stage = this.startOf(p, turns);
+        pot.since = end;
+        pot.loosened = -Infinity;
+      }
+      if (act.adds === undefined && !act.quickens) continue;
+      if (!act.makes) advance(pot, end);
+      pot.stage += act.adds ?? 0;
+      if (act.quickens)
+        for (const q of act.quickens) pot.perMinute *= q.factor * Math.exp(doubts?.[q.doubt] ?? 0);
+    }
+    if (act.lays) for (const l of act.lays) this.lay(act, l, start, doubts);
+  }
+
+  private lay({ pots, cup }: CourseAct, l: number, at: Minutes, doubts: Turns['doubts']): void {
+    const thin = this.thin[l] as Batter;
+    const thick = this.thick[l] as Batter;
+    let least = Infinity;
+    let most = -Infinity;
+    for (const p of pots) {
+      const pot = this.pots[p] as Batter;
+      const stage = stageAt(pot, at);
+      if (stage < least) copy(pot, thin);
+      if (stage > most) copy(pot, thick);
+      least = Math.min(least, stage);
+      most = Math.max(most, stage);
+    }
+    for (const b of [thin, thick]) {
+      advance(b, at);
+      b.perMinute *= this.course.inMould;
+      if (cup) for (const q of cup) b.perMinute *= q.factor * Math.exp(doubts?.[q.doubt] ?? 0);
+    }
+  }
+
+  /** The stage of a pot at the end of the last time, at a minute after it was last touched. */
+  potAt = (p: number, at: Minutes): Stage => stageAt(this.pots[p] as Batter, at);
+
+  /** The stage of a layer's thinnest batter, at a minute after it was poured. */
+  layerAt = (l: number, at: Minutes): Stage => stageAt(this.thin[l] as Batter, at);
+
+  /** The minute from which on a layer has this stage. */
+  layerReaches = (l: number, stage: Stage): Minutes => reaches(this.thin[l] as Batter, stage);
+}

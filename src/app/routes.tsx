@@ -44,6 +44,20 @@ const stations: RouteObject[] = [
       })),
     ],
   ),
+  part(
+    'clock',
+    async () => ({ Component: (await import('./stations/clock/ClockStation.tsx')).ClockStation }),
+    [
+      { index: true, element: <Navigate to="timetable" replace /> },
+      part('timetable', async () => ({
+        Component: (await import('./stations/clock/TimetablePage.tsx')).TimetablePage,
+      })),
+      part('ways', async () => ({ Component: (await import('./stations/clock/WaysPage.tsx')).WaysPage })),
+      part('conditions', async () => ({
+        Component: (await import('./stations/clock/ConditionsPage.tsx')).ConditionsPage,
+      })),
+    ],
+  ),
   part('pour-day', async () => ({ Component: (await import('./stations/pourday/PourSheet.tsx')).PourSheet })),
   part('cut', async () => ({ Component: (await import('./stations/cut/CutStation.tsx')).CutStation })),
 ];

@@ -15,7 +15,7 @@ import { moveStep, shiftPour } from '../../core/edit/pours.ts';
 import type { Pot } from '../../core/plan/planSchema.ts';
 import type { StickPath } from '../../core/plan/patternSchema.ts';
 import type { Finish, Step } from '../../core/plan/stepSchema.ts';
-import { formatShort } from '../../core/units/format.ts';
+import { formatClock, formatMinutes, formatShort } from '../../core/units/format.ts';
 import { lowerFirst } from '../../core/units/words.ts';
 import { TOPS } from '../../core/pattern/knowHow.ts';
 import { stagePhrase } from '../../core/setting/stage.ts';
@@ -26,6 +26,7 @@ import { useBench } from '../parts/usePlan.ts';
 import { Introduction } from '../help/Introduction.tsx';
 import { Braid, braidOf, braidWords } from './Braid.tsx';
 import { Drop } from './Drop.tsx';
+import { lineTimes, type OnLine } from './lineTimes.ts';
 
 const FINISH: Readonly<Record<Finish['what'], string>> = {
   mist: 'mist',
@@ -139,13 +140,26 @@ interface DropButtonProps {
   readonly nth: number;
   readonly pot: Pot;
   readonly mass: string;
+  /** its minute on the clock */
+  readonly at: string | undefined;
+  /** something of it does not go as it is timed */
+  readonly amiss: boolean;
   readonly chosen: boolean;
   /** rounds of several pots: how they are drawn, in one line that stays the same for the same rounds */
   readonly braid: string | undefined;
 }
 
 /** One pour's drop. Its props are plain, so that a drag in the section redraws only the drops it changes. */
-const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen, braid }: DropButtonProps) {
+const DropButton = memo(function DropButton({
+  id,
+  nth,
+  pot,
+  mass,
+  at,
+  amiss,
+  chosen,
+  braid,
+}: DropButtonProps) {
   const dispatch = useAppDispatch();
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id });
   const move = (event: KeyboardEvent): void => {
@@ -162,7 +176,7 @@ const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen, braid 
       className={`grid touch-none justify-items-center rounded-b-box px-1 pb-1 ${isDragging ? 'z-10 cursor-grabbing' : 'cursor-pointer'}`}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       aria-pressed={chosen}
-      aria-label={`Pour ${nth}: ${braid === undefined ? `${pot.letter}, ${pot.name}` : braidWords(braid)}, ${mass}`}
+      aria-label={`Pour ${nth}: ${braid === undefined ? `${pot.letter}, ${pot.name}` : braidWords(braid)}, ${mass}${at === undefined ? '' : `, at ${at} min`}`}
       aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
       onClick={() => {
         dispatch(pourChosen(chosen ? null : id));
@@ -175,9 +189,31 @@ const DropButton = memo(function DropButton({ id, nth, pot, mass, chosen, braid 
         <Braid braid={braid} chosen={chosen} />
       )}
       <span className={`text-xs whitespace-nowrap ${chosen ? 'font-bold' : 'quiet'}`}>{mass}</span>
+      {at !== undefined && (
+        <span className={`text-xs whitespace-nowrap ${amiss ? 'font-bold text-error' : 'quiet'}`}>{at}</span>
+      )}
     </button>
   );
 });
+
+/** Hands wait so long before the next thing on the line: drawn where that is. */
+function Waited({ at }: { readonly at: OnLine | undefined }) {
+  if (!at || at.waitMin < WORTH_MIN) return null;
+  return (
+    <span
+      className="absolute -top-0.5 right-0 grid justify-items-center"
+      style={{
+        left: `calc(4.5rem + (100% - 4.5rem) * ${(1 - at.waitMin / Math.max(at.gapMin, at.waitMin)).toFixed(3)})`,
+      }}
+    >
+      <span className="-mt-[3px] h-1.5 w-full rounded-full bg-warning" />
+      <span className="text-xs whitespace-nowrap">wait {formatMinutes(at.waitMin)}</span>
+    </span>
+  );
+}
+
+/** A shorter wait is not told, minutes. */
+const WORTH_MIN = 0.5;
 
 /** The order of work along the foot of the window: a drop for each pour, marks for what is between. */
 export function DripLine() {
@@ -190,6 +226,7 @@ export function DripLine() {
   // one list object for one order: every drop listens to it
   const order = plan.steps.flatMap((s) => (s.kind === 'pour' ? [s.id] : [])).join(' ');
   const pours = useMemo(() => (order === '' ? [] : order.split(' ')), [order]);
+  const times = computed.clock && lineTimes(plan.steps, computed.clock);
   const named = (id: string | number): string => {
     const layer = computed.stack.layers.find((l) => l.pour.id === id);
     return `pour ${pours.indexOf(String(id)) + 1}, pot ${layer ? lettersOf(layer) : ''}`;
@@ -216,15 +253,17 @@ export function DripLine() {
         accessibility={{ screenReaderInstructions: { draggable: '' }, announcements }}
       >
         <SortableContext items={pours} strategy={horizontalListSortingStrategy}>
-          <ol className="flex min-h-26 min-w-max items-start gap-4 border-t-2 border-base-content">
+          <ol className="flex min-h-30 min-w-max items-start gap-4 border-t-2 border-base-content">
             {plan.steps.map((step) => {
               const [pot] = step.kind === 'pour' ? potsIn(plan, step) : [];
               const layer = computed.stack.layers.find((l) => l.pour.id === step.id);
               return (
                 <li
                   key={step.id}
-                  className={`flex min-w-16 flex-1 justify-center ${step.kind === 'pour' && step.pattern ? '' : 'max-w-36'}`}
+                  className={`relative flex ${times ? ((times.get(step.id)?.waitMin ?? 0) >= WORTH_MIN ? 'min-w-40' : 'min-w-18') : 'min-w-16 justify-center'} ${times ? '' : `flex-1 ${step.kind === 'pour' && step.pattern ? '' : 'max-w-36'}`}`}
+                  style={times ? { flexGrow: times.get(step.id)?.gapMin ?? 0 } : {}}
                 >
+                  <Waited at={times?.get(step.id)} />
                   {step.kind !== 'pour' ? (
                     <Mark step={step} chosen={chosen === step.id} />
                   ) : (
@@ -235,6 +274,8 @@ export function DripLine() {
                         nth={pours.indexOf(step.id) + 1}
                         pot={pot}
                         mass={show.mass(layer?.massG ?? 0)}
+                        at={times && formatClock(times.get(step.id)?.atMin ?? 0)}
+                        amiss={times?.get(step.id)?.amiss ?? false}
                         chosen={chosen === step.id}
                       />
                     )

@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { NavLink } from 'react-router';
 import type { Warning } from '../../core/advice/warning.ts';
 import { Introduction } from '../help/Introduction.tsx';
+import { useOutlook } from '../clock/outlookContext.ts';
 import { usePlan } from '../parts/usePlan.ts';
 import { StateMark, type StationState } from './StateMark.tsx';
 import { STATIONS } from './stations.ts';
@@ -10,6 +11,14 @@ const stateOf = (warnings: readonly Warning[]): StationState => {
   if (warnings.some((w) => w.level === 'refuse')) return 'trouble';
   if (warnings.some((w) => w.level === 'warn')) return 'care';
   return warnings.length > 0 ? 'estimated' : 'settled';
+};
+
+/** Odds are an estimate: below this they are something to look at. */
+const SURE = 0.9;
+
+const clockState = (warnings: readonly Warning[], whole: number | undefined): StationState => {
+  const own = stateOf(warnings.filter((w) => w.station === 'clock'));
+  return own === 'settled' && (whole ?? 0) < SURE ? 'estimated' : own;
 };
 
 interface RailLinkProps {
@@ -42,21 +51,24 @@ const RailLink = memo(function RailLink({ to, name, line, state }: RailLinkProps
 /** The stations, each showing at a glance how it stands. */
 export function Rail() {
   const { computed, show } = usePlan();
+  const outlook = useOutlook()?.outlook;
   return (
     <nav
       aria-label="Stations"
-      className="no-print rule grid grid-cols-3 border-b sm:grid-cols-6 bench:flex bench:min-h-0 bench:flex-col bench:overflow-y-auto bench:border-r bench:border-b-0 bench:py-3"
+      className="no-print rule grid grid-cols-4 border-b sm:grid-cols-7 bench:flex bench:min-h-0 bench:flex-col bench:overflow-y-auto bench:border-r bench:border-b-0 bench:py-3"
     >
       {STATIONS.map((s) => (
         <RailLink
           key={s.station}
           to={s.station}
           name={s.name}
-          line={s.line(computed, show)}
+          line={s.line(computed, show, outlook)}
           state={
             s.station === 'pour-day' && !computed.weights
               ? 'trouble'
-              : stateOf(computed.warnings.filter((w) => w.station === s.station))
+              : s.station === 'clock'
+                ? clockState(computed.warnings, outlook?.odds.whole)
+                : stateOf(computed.warnings.filter((w) => w.station === s.station))
           }
         />
       ))}

@@ -5,6 +5,7 @@ import { keeper } from '../../store/keeping/keep.ts';
 import { followPlan, openPlan, type Opening } from '../../store/openPlan.ts';
 import { planClosed } from '../../store/planSlice.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { OutlookProvider } from '../clock/OutlookProvider.tsx';
 import { Introduction } from '../help/Introduction.tsx';
 import { DripLine } from '../dripline/DripLine.tsx';
 import { Boundary } from '../parts/Boundary.tsx';
@@ -26,6 +27,7 @@ const WIDE: Readonly<Record<string, string>> = {
   design: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_20.5rem]',
   batter: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
   colour: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
+  clock: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_46rem]',
   'pour-day': 'bench:grid-cols-[11.5rem_minmax(0,1fr)_42rem]',
   cut: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_32rem]',
 };
@@ -119,7 +121,9 @@ export function Workbench() {
   if (open)
     return (
       <Boundary what="This plan" of={[planId]}>
-        <OpenPlan />
+        <OutlookProvider>
+          <OpenPlan />
+        </OutlookProvider>
       </Boundary>
     );
   return opening && opening.kind !== 'open' ? <NotOpen planId={planId} why={opening} /> : <Loading />;

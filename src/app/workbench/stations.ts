@@ -3,14 +3,15 @@ import { barsInAll } from '../../core/cut/barsText.ts';
 import { plural } from '../../core/units/words.ts';
 import { inAll } from '../../core/plan/moulds.ts';
 import type { Computed } from '../../core/computed/compute.ts';
-import { formatNumber, formatPercent } from '../../core/units/format.ts';
+import type { PlanOutlook } from '../clock/outlookContext.ts';
+import { formatMinutes, formatNumber, formatPercent } from '../../core/units/format.ts';
 import type { Show } from '../parts/useShow.ts';
 
 export interface StationEntry {
   readonly station: Station;
   readonly name: string;
   /** one line of what is settled there */
-  readonly line: (computed: Computed, show: Show) => string;
+  readonly line: (computed: Computed, show: Show, outlook: PlanOutlook['outlook'] | undefined) => string;
 }
 
 const SHAPES = {
@@ -61,6 +62,16 @@ export const STATIONS: readonly StationEntry[] = [
       plural(c.plan.pots.length, 'pot') +
       (c.second ? `, ${plural(c.second.plan.pots.length, 'bag')}` : '') +
       (c.plan.ombres.length > 0 ? `, ${plural(c.plan.ombres.length, 'ombre')}` : ''),
+  },
+  {
+    station: 'clock',
+    name: 'Clock',
+    line: (c, _show, outlook) =>
+      !c.clock
+        ? 'no recipe yet'
+        : outlook
+          ? `holds ${Math.round(outlook.odds.whole * 100)} of 100`
+          : `≈ ${formatMinutes(c.clock.totalMin)}`,
   },
   {
     station: 'pour-day',

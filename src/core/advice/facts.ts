@@ -1,3 +1,4 @@
+import type { Timetable } from '../clock/timetable.ts';
 import type { BarCut } from '../cut/bars.ts';
 import type { LaidMould, LaidPlan } from '../fill/layPlan.ts';
 import type { PlanBodies, PlanColours } from '../ombre/coloursOf.ts';
@@ -24,6 +25,8 @@ export interface Facts extends LaidPlan {
   /** as the bar is and looks when it has cured */
   readonly bodies: PlanBodies;
   readonly colours: PlanColours;
+  /** when everything is done; undefined while nothing is known of its batter */
+  readonly clock: Timetable | undefined;
 }
 
 /** The same facts with one of the moulds in the place of the first: its own plan, fill, layers and cut. */

@@ -2,7 +2,7 @@ import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import type { WarningCode } from './codes.ts';
 import type { Plan } from '../plan/planSchema.ts';
 
-export type Station = 'mould' | 'design' | 'batter' | 'colour' | 'pour-day' | 'cut';
+export type Station = 'mould' | 'design' | 'batter' | 'colour' | 'clock' | 'pour-day' | 'cut';
 
 /**
  * Something the maker should know, where it is. `refuse` means no weights are given until it is put right.

@@ -1,5 +1,6 @@
 import { batchWarnings } from './batch.ts';
 import { batterWarnings } from './batter.ts';
+import { clockWarnings } from './clock.ts';
 import { colourWarnings } from './colour/colourWarnings.ts';
 import { cutWarnings } from './cut.ts';
 import { cutterWarnings } from './cutter.ts';
@@ -26,6 +27,7 @@ export const warningsOf = (facts: Facts): readonly Warning[] => [
   ...potWarnings(facts),
   ...jugWarnings(facts),
   ...colourWarnings(facts),
+  ...clockWarnings(facts),
   ...inEachMould(facts, cutWarnings, { ofDesign: false }),
   ...inEachMould(facts, cutterWarnings, { ofDesign: false }),
 ];

@@ -3,6 +3,7 @@ import { pouredOtherwise } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
+import { planTimetable } from '../clock/timetable.ts';
 import { cutBars } from '../cut/bars.ts';
 import { layPlan, type LaidMould, type LaidPlan } from '../fill/layPlan.ts';
 import { topDensity, weighedTops } from '../fill/topMass.ts';
@@ -130,6 +131,7 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
     graded,
     bodies,
     colours,
+    clock: planTimetable(plan, laid),
   };
   const piped = secondPlan(plan, pipedG(moulds));
   const second = piped && computePlan(piped);

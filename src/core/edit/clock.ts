@@ -117,3 +117,13 @@ export const blendPiping = (plan: Plan, blendTo: Stage): Plan =>
   plan.second
     ? { ...plan, second: { ...plan.second, pots: plan.second.pots.map((p) => ({ ...p, blendTo })) } }
     : plan;
+
+/** Another way of doing the plan, found of it as it is: its words stay. */
+export const takeWay = (plan: Plan, way: Plan): Plan => ({
+  ...way,
+  id: plan.id,
+  name: plan.name,
+  notes: plan.notes,
+  created: plan.created,
+  changed: plan.changed,
+});

@@ -63,6 +63,33 @@ interface Drawn {
   readonly blended: Float64Array;
 }
 
+/** How a course is drawn anew: `draw` fills what `turns` holds with the draws of one time. */
+export function drawing(
+  course: Course,
+  normals: Normals,
+  keeping: Keeping,
+  starts: Float64Array,
+  held: Held = {},
+): { readonly turns: Turns; readonly draw: (k: number) => void } {
+  const n = course.acts.length;
+  const drawn: Drawn = {
+    doubts: new Float64Array(course.doubts.length),
+    judged: new Float64Array(n),
+    blended: new Float64Array(n),
+  };
+  const draws = drawsOf(course, normals);
+  return {
+    turns: {
+      ...drawn,
+      ...(held.pace === undefined ? {} : { pace: held.pace }),
+      ...(keeping === 'clock' ? { kept: starts } : {}),
+    },
+    draw: (k) => {
+      draws(k, held, drawn);
+    },
+  };
+}
+
 /** How a course turns out over and over, with all that is not known drawn anew each time: how often what holds. */
 export function* sampling(
   course: Course,
@@ -74,17 +101,7 @@ export function* sampling(
   const run = new Run(course);
   run.go();
   const n = course.acts.length;
-  const drawn: Drawn = {
-    doubts: new Float64Array(course.doubts.length),
-    judged: new Float64Array(n),
-    blended: new Float64Array(n),
-  };
-  const turns: Turns = {
-    ...drawn,
-    ...(held.pace === undefined ? {} : { pace: held.pace }),
-    ...(keeping === 'clock' ? { kept: run.starts.slice() } : {}),
-  };
-  const draw = drawsOf(course, normals);
+  const { turns, draw } = drawing(course, normals, keeping, run.starts.slice(), held);
   const acts = new Uint32Array(n);
   const carried = new Uint32Array(n);
   const pots = new Uint32Array(course.pots.length);
@@ -93,7 +110,7 @@ export function* sampling(
   let whole = 0;
   for (let k = 0; k < samples; k += 1) {
     if (k > 0 && k % AT_ONCE === 0) yield { done: k / samples };
-    draw(k, held, drawn);
+    draw(k);
     if (run.go(turns)) whole += 1;
     failed.fill(0);
     for (let i = 0; i < n; i += 1) {

@@ -31,7 +31,7 @@ export interface Turns {
 }
 
 /** Batter that thickens in a straight line from a moment on; loosened, it is thinner for a while. */
-interface Batter {
+export interface Batter {
   stage: Stage;
   since: Minutes;
   perMinute: number;
@@ -47,7 +47,8 @@ const looseness = (b: Batter, at: Minutes): Stage => {
 };
 
 /** Its stage at a minute, what was stirred loose counted. */
-const stageAt = (b: Batter, at: Minutes): Stage => b.stage + b.perMinute * (at - b.since) - looseness(b, at);
+export const stageAt = (b: Batter, at: Minutes): Stage =>
+  b.stage + b.perMinute * (at - b.since) - looseness(b, at);
 
 /** The minute from which on it has this stage. */
 function reaches(b: Batter, stage: Stage): Minutes {
@@ -98,12 +99,14 @@ export class Run {
   readonly fails: Uint8Array;
   /** what prepares each act takes, but for blending */
   private readonly prepMin: Float64Array;
+  /** every state that each pot and each layer was in, one after another, where they are kept */
+  readonly kept: { readonly pots: Batter[][]; readonly layers: Batter[][] } | undefined;
   private readonly pots: readonly Batter[];
   /** of each layer its slowest and its quickest batter */
   private readonly thin: readonly Batter[];
   private readonly thick: readonly Batter[];
 
-  constructor(course: Course) {
+  constructor(course: Course, { keeps = false } = {}) {
     this.course = course;
     const n = course.acts.length;
     const list = (): Float64Array => new Float64Array(n);
@@ -120,6 +123,9 @@ export class Run {
       (a.prepares ?? []).reduce((s, p) => s + p.minutes, 0),
     );
     this.fails = new Uint8Array(n);
+    this.kept = keeps
+      ? { pots: course.pots.map(() => []), layers: Array.from({ length: course.layers }, () => []) }
+      : undefined;
     this.pots = course.pots.map(batter);
     this.thin = Array.from({ length: course.layers }, batter);
     this.thick = Array.from({ length: course.layers }, batter);
@@ -128,6 +134,8 @@ export class Run {
   /** Carry it out once. Whether all of it holds. */
   go(turns: Turns = {}): boolean {
     const { course, pots } = this;
+    for (const states of this.kept?.pots ?? []) states.length = 0;
+    for (const states of this.kept?.layers ?? []) states.length = 0;
     for (let p = 0; p < pots.length; p += 1) {
       const own = course.pots[p] as (typeof course.pots)[number];
       const pot = pots[p] as Batter;
@@ -137,6 +145,7 @@ export class Run {
       pot.loosened = -Infinity;
       pot.perMinute =
         own.perMinute * Math.exp(turns.doubts?.[own.doubt] ?? 0) * (main ? (turns.faster ?? 1) : 1);
+      if (own.there) this.note(p);
     }
     let free = 0;
     let holds = true;
@@ -145,6 +154,10 @@ export class Run {
       holds &&= this.fails[i] === 0;
     }
     return holds;
+  }
+
+  private note(p: number): void {
+    this.kept?.pots[p]?.push({ ...(this.pots[p] as Batter) });
   }
 
   private startOf(p: number, { from }: Turns): Stage {
@@ -239,6 +252,7 @@ export class Run {
       pot.perMinute *= BLENDED_FACTOR;
     }
     if (loosens) pot.loosened = ready;
+    this.note(p);
     return ready;
   }
 
@@ -279,11 +293,15 @@ export class Run {
         pot.since = end;
         pot.loosened = -Infinity;
       }
-      if (act.adds === undefined && !act.quickens) continue;
+      if (act.adds === undefined && !act.quickens) {
+        if (act.makes) this.note(p);
+        continue;
+      }
       if (!act.makes) advance(pot, end);
       pot.stage += act.adds ?? 0;
       if (act.quickens)
         for (const q of act.quickens) pot.perMinute *= q.factor * Math.exp(doubts?.[q.doubt] ?? 0);
+      this.note(p);
     }
     if (act.lays) for (const l of act.lays) this.lay(act, l, start, doubts);
   }
@@ -306,6 +324,7 @@ export class Run {
       b.perMinute *= this.course.inMould;
       if (cup) for (const q of cup) b.perMinute *= q.factor * Math.exp(doubts?.[q.doubt] ?? 0);
     }
+    this.kept?.layers[l]?.push({ ...thin });
   }
 
   /** The stage of a pot at the end of the last time, at a minute after it was last touched. */

@@ -19,6 +19,23 @@ export function formatShort(value: number, decimals: number): string {
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }
 
+/** A time on the clock of the pour: minutes and seconds, "4:06". */
+export function formatClock(minutes: number): string {
+  const seconds = Math.round(minutes * 60);
+  const sign = seconds < 0 ? '−' : '';
+  const whole = Math.abs(seconds);
+  return `${sign}${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** How long something takes, as one would say it: "under 1 min", "2 ½ min", "34 min". */
+export function formatMinutes(minutes: number): string {
+  const halves = Math.round(minutes * 2);
+  if (halves < 1) return 'under 1 min';
+  if (halves >= 20) return `${Math.round(minutes)} min`;
+  const whole = Math.floor(halves / 2);
+  return `${whole > 0 ? String(whole) : ''}${halves % 2 === 1 ? `${whole > 0 ? ' ' : ''}½` : ''} min`;
+}
+
 export type MassUnit = 'g' | 'oz';
 export type LengthUnit = 'mm' | 'in';
 export type TemperatureUnit = 'C' | 'F';

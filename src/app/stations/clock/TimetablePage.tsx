@@ -1,0 +1,27 @@
+import { lazy, Suspense } from 'react';
+import { Loading } from '../../parts/Loading.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { Holds } from './Holds.tsx';
+import { LanesView } from './LanesView.tsx';
+import { Windows } from './Windows.tsx';
+
+const Matters = lazy(async () => ({ default: (await import('./Matters.tsx')).Matters }));
+
+/** When to pour what: will it hold, every pot through time, the windows of each pour, and what matters most. */
+export function TimetablePage() {
+  const { clock } = usePlan().computed;
+  if (!clock)
+    return (
+      <p className="quiet text-sm">There is no recipe yet: how fast its batter thickens is not known.</p>
+    );
+  return (
+    <>
+      <Holds />
+      <LanesView clock={clock} />
+      <Windows clock={clock} />
+      <Suspense fallback={<Loading />}>
+        <Matters />
+      </Suspense>
+    </>
+  );
+}

@@ -1,0 +1,144 @@
+import { Unlock } from 'lucide-react';
+import { keepAt, keepNone } from '../../../core/edit/clock.ts';
+import type { TimedAct, Timetable } from '../../../core/clock/timetable.ts';
+import { actName } from '../../../core/clock/words.ts';
+import { stagePhrase } from '../../../core/setting/stage.ts';
+import { parseFigure } from '../../../core/units/parseQuantity.ts';
+import { formatClock, formatMinutes } from '../../../core/units/format.ts';
+import { useOutlook } from '../../clock/outlookContext.ts';
+import { QuantityField } from '../../parts/QuantityField.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { WideTable } from '../../parts/WideTable.tsx';
+import { ofHundred } from './Holds.tsx';
+import { windowWords } from './PotLaneRow.tsx';
+
+/** Minutes, as "12.5" or "12:30". */
+const parseClock = (text: string): ReturnType<typeof parseFigure> => {
+  const match = /^\s*(\d+):([0-5]?\d)\s*(?:min)?\s*$/.exec(text);
+  return match ? { ok: true, value: Number(match[1]) + Number(match[2]) / 60 } : parseFigure(text, 'min');
+};
+
+const told = ({ act }: TimedAct): boolean =>
+  act.window !== undefined || act.carried !== undefined || act.fluid !== undefined;
+
+/** Each pour, and what else depends on how thick batter is: when, from when, until when, and how sure that is. */
+export function Windows({ clock }: { readonly clock: Timetable }) {
+  const { plan, edit } = usePlan();
+  const known = useOutlook();
+  const odds = known?.plan === plan ? known.outlook.odds : undefined;
+  const kept = plan.steps.some((s) => s.kind === 'pour' && s.atMin !== undefined);
+  return (
+    <Group
+      title="Windows"
+      aside={
+        kept && (
+          <button type="button" className="btn btn-sm" onClick={() => edit(keepNone)}>
+            All as soon as they can be
+          </button>
+        )
+      }
+    >
+      <WideTable label="Windows of each pour">
+        <table className="w-full text-sm">
+          <thead className="quiet text-left">
+            <tr>
+              <th className="pb-1 font-normal">What</th>
+              <th className="px-2 pb-1 font-normal">At</th>
+              <th className="px-2 pb-1 font-normal">Carried from</th>
+              <th className="px-2 pb-1 font-normal">Pourable until</th>
+              <th className="px-2 pb-1 font-normal">Thickness</th>
+              <th className="px-2 pb-1 font-normal">Slack</th>
+              <th className="pb-1 text-right font-normal">Holds</th>
+            </tr>
+          </thead>
+          <tbody>
+            {clock.acts.filter(told).map((timed) => {
+              const { step } = timed.about;
+              const name = actName(plan, timed);
+              const pour = step?.kind === 'pour' ? step : undefined;
+              const share = odds?.acts[timed.place];
+              return (
+                <tr key={timed.place} className="rule border-t">
+                  <th className="py-1 text-left font-bold">{name}</th>
+                  <td className="px-2">
+                    {pour ? (
+                      <span className="flex items-center gap-1">
+                        <QuantityField
+                          label={`${name}: minute`}
+                          hideLabel
+                          className="w-20"
+                          shown={formatClock(timed.startMin)}
+                          parse={parseClock}
+                          onValue={(minutes, g) => edit((p) => keepAt(p, pour.id, minutes), g)}
+                        />
+                        {pour.atMin !== undefined && (
+                          <button
+                            type="button"
+                            className="btn btn-ghost btn-sm px-1"
+                            aria-label={`${name}: as soon as it can be`}
+                            title="As soon as it can be"
+                            onClick={() => edit((p) => keepAt(p, pour.id, undefined))}
+                          >
+                            <Unlock className="size-4" aria-hidden="true" />
+                          </button>
+                        )}
+                      </span>
+                    ) : (
+                      <span className="block w-20 text-right">{formatClock(timed.startMin)}</span>
+                    )}
+                  </td>
+                  <td className="px-2 italic">
+                    {timed.carriedFromMin === undefined ? '–' : formatClock(timed.carriedFromMin)}
+                  </td>
+                  <td className="px-2 italic">
+                    {timed.pourableUntilMin === undefined
+                      ? '–'
+                      : timed.pourableUntilMin > 600
+                        ? 'hours'
+                        : formatClock(Math.max(0, timed.pourableUntilMin))}
+                  </td>
+                  <td className="px-2 italic">
+                    {timed.stage === undefined
+                      ? '–'
+                      : `${stagePhrase(timed.stage)}, ${timed.stage.toFixed(1)}`}
+                  </td>
+                  <td className={`px-2 ${timed.troubles.length > 0 ? 'font-bold text-error' : 'italic'}`}>
+                    {windowWords(timed)}
+                  </td>
+                  <td className="text-right italic whitespace-nowrap">
+                    {share === undefined ? '…' : ofHundred(share)}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </WideTable>
+      <FreeTimes clock={clock} />
+    </Group>
+  );
+}
+
+/** Free for at least so long is worth telling, minutes. */
+const WORTH_MIN = 2;
+
+/** When hands are free, from when to when. */
+function FreeTimes({ clock }: { readonly clock: Timetable }) {
+  const free: (readonly [number, number])[] = [];
+  let since = 0;
+  for (const { preparedMin, endMin, act } of clock.acts) {
+    if (preparedMin - since >= WORTH_MIN) free.push([since, preparedMin]);
+    if (act.does !== 'wait') since = endMin;
+  }
+  if (free.length === 0) return null;
+  return (
+    <p className="text-sm">
+      <span className="quiet">Your hands are free </span>
+      {free
+        .map(([from, to]) => `from ${formatClock(from)} to ${formatClock(to)} (${formatMinutes(to - from)})`)
+        .join(', ')}
+      .
+    </p>
+  );
+}

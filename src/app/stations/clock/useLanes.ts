@@ -1,0 +1,56 @@
+import { useMemo } from 'react';
+import type { TimedAct, Timetable } from '../../../core/clock/timetable.ts';
+import { Run } from '../../../core/timing/run.ts';
+import { stageIn } from '../../../core/timing/haze.ts';
+import { shownUntil } from '../../../core/clock/outlook.ts';
+import type { Minutes, Stage } from '../../../core/units/quantity.ts';
+
+/** Places along a line. */
+const TIMES = 160;
+
+/** One pot through time: its batter in the jug, and each layer that was poured of it. */
+export interface PotLane {
+  readonly place: number;
+  /** acts that draw on it, in order */
+  readonly uses: readonly TimedAct[];
+  readonly jug: readonly Stage[];
+  readonly layers: readonly {
+    readonly layer: number;
+    readonly use: TimedAct;
+    readonly stages: readonly Stage[];
+  }[];
+}
+
+export interface Lanes {
+  readonly untilMin: Minutes;
+  readonly times: readonly Minutes[];
+  readonly pots: readonly PotLane[];
+}
+
+/** Every pot's thickness through time, all going as it is taken to go. Cheap: it is drawn anew while a pour is dragged. */
+export function useLanes(clock: Timetable): Lanes {
+  return useMemo(() => {
+    const { course } = clock.plan;
+    const run = new Run(course, { keeps: true });
+    run.go();
+    const untilMin = shownUntil(clock.totalMin);
+    const times = Array.from({ length: TIMES }, (_, i) => (untilMin * i) / (TIMES - 1));
+    const pots = course.pots.map((_, place): PotLane => {
+      const uses = clock.acts.filter((a) => a.act.window && a.act.pots.includes(place));
+      const states = run.kept?.pots[place] ?? [];
+      return {
+        place,
+        uses,
+        jug: times.map((t) => stageIn(states, t)),
+        layers: uses.flatMap((use) =>
+          (use.act.lays ?? []).slice(0, 1).map((layer) => ({
+            layer,
+            use,
+            stages: times.map((t) => stageIn(run.kept?.layers[layer] ?? [], t)),
+          })),
+        ),
+      };
+    });
+    return { untilMin, times, pots };
+  }, [clock]);
+}

@@ -1,0 +1,87 @@
+import type { Plan } from '../plan/planSchema.ts';
+import type { Task } from '../task/task.ts';
+import { BLEND_SD, JUDGED_SD } from '../timing/estimates.ts';
+import type { Normals } from '../timing/normals.ts';
+import { sampling, type Held, type Keeping } from '../timing/odds.ts';
+import type { PlanCourse } from './courseOf.ts';
+
+/** One thing that is taken to be so and may be otherwise, and what the odds of the whole are then. */
+export interface Matter {
+  readonly name: string;
+  /** what is otherwise, and the odds then, 0 to 1: one standard deviation one way and the other */
+  readonly less: { readonly says: string; readonly whole: number };
+  readonly more: { readonly says: string; readonly whole: number };
+}
+
+/** Hands that are so much quicker or slower. */
+const PACE = 1.25;
+
+interface Asked {
+  readonly name: string;
+  readonly less: { readonly says: string; readonly held: Held };
+  readonly more: { readonly says: string; readonly held: Held };
+}
+
+function asked(plan: Plan, { course }: PlanCourse): readonly Asked[] {
+  const named = (name: string): string => {
+    const id = name.replace(/^(piping )?fragrance /, '');
+    const all = [...plan.batter.fragrances, ...(plan.second?.batter.fragrances ?? [])];
+    const fragrance = all.find((f) => f.id === id);
+    if (fragrance) return `How strongly “${fragrance.name}” quickens`;
+    return name === 'recipe' ? 'How fast the recipe thickens' : 'How fast the piping thickens';
+  };
+  const doubts = course.doubts.map(({ name, sd }, place): Asked => {
+    const times = Math.round((Math.exp(sd) - 1) * 100);
+    return {
+      name: named(name),
+      less: { says: `${times} % slower`, held: { doubt: { place, z: -1 } } },
+      more: { says: `${times} % faster`, held: { doubt: { place, z: 1 } } },
+    };
+  });
+  const blends = course.acts.some((a) => a.prepares?.some((p) => p.blendTo !== undefined));
+  return [
+    ...doubts,
+    {
+      name: 'Telling when it carries',
+      less: { says: 'always too early', held: { judged: -JUDGED_SD } },
+      more: { says: 'always too late', held: { judged: JUDGED_SD } },
+    },
+    ...(blends
+      ? [
+          {
+            name: 'Where blending ends',
+            less: { says: 'always short', held: { blended: -BLEND_SD } },
+            more: { says: 'always too far', held: { blended: BLEND_SD } },
+          },
+        ]
+      : []),
+    {
+      name: 'How quick your hands are',
+      less: { says: 'a quarter quicker', held: { pace: 1 / PACE } },
+      more: { says: 'a quarter slower', held: { pace: PACE } },
+    },
+  ];
+}
+
+/** What matters most: each assumption out by its own doubt, everything else drawn as ever; the one whose wrongness changes the odds most comes first. */
+export function* weighing(
+  plan: Plan,
+  of: PlanCourse,
+  normals: Normals,
+  keeping: Keeping,
+): Task<never, readonly Matter[]> {
+  const all: Matter[] = [];
+  const list = asked(plan, of);
+  for (const [k, { name, less, more }] of list.entries()) {
+    yield { done: k / list.length };
+    const low = yield* sampling(of.course, normals, keeping, less.held);
+    const high = yield* sampling(of.course, normals, keeping, more.held);
+    all.push({
+      name,
+      less: { says: less.says, whole: low.whole },
+      more: { says: more.says, whole: high.whole },
+    });
+  }
+  const spread = ({ less, more }: Matter): number => Math.abs(less.whole - more.whole);
+  return all.toSorted((a, b) => spread(b) - spread(a));
+}

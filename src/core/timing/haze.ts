@@ -1,0 +1,57 @@
+import type { Minutes, Stage } from '../units/quantity.ts';
+import type { Course } from './course.ts';
+import type { Normals } from './normals.ts';
+import { drawing, type Keeping } from './odds.ts';
+import { Run, stageAt, type Batter } from './run.ts';
+
+/** How thick something is through time: in the middle, and between which two stages it is eight times of ten. NaN before it is there. */
+export interface Haze {
+  readonly middle: readonly Stage[];
+  readonly low: readonly Stage[];
+  readonly high: readonly Stage[];
+}
+
+/** The stage at a minute, of all states that it was in: NaN before the first. */
+export function stageIn(states: readonly Batter[], at: Minutes): Stage {
+  const now = states.findLast((s) => s.since <= at + 1e-9);
+  return now ? stageAt(now, at) : NaN;
+}
+
+/** How thick each pot and each layer is at these minutes, and how far that is in doubt. */
+export function hazeOf(
+  course: Course,
+  normals: Normals,
+  keeping: Keeping,
+  times: readonly Minutes[],
+): { readonly pots: readonly Haze[]; readonly layers: readonly Haze[] } {
+  const run = new Run(course, { keeps: true });
+  run.go();
+  const middle = {
+    pots: (run.kept?.pots ?? []).map((s) => times.map((t) => stageIn(s, t))),
+    layers: (run.kept?.layers ?? []).map((s) => times.map((t) => stageIn(s, t))),
+  };
+  const { turns, draw } = drawing(course, normals, keeping, run.starts.slice());
+  const seen = {
+    pots: middle.pots.map(() => times.map(() => [] as Stage[])),
+    layers: middle.layers.map(() => times.map(() => [] as Stage[])),
+  };
+  for (let k = 0; k < normals.count; k += 1) {
+    draw(k);
+    run.go(turns);
+    for (const what of ['pots', 'layers'] as const)
+      for (const [p, states] of (run.kept?.[what] ?? []).entries())
+        for (const [i, t] of times.entries()) {
+          const stage = stageIn(states, t);
+          if (!Number.isNaN(stage)) seen[what][p]?.[i]?.push(stage);
+        }
+  }
+  const within = (all: readonly Stage[], share: number): Stage =>
+    all.toSorted((a, b) => a - b)[Math.round((all.length - 1) * share)] ?? NaN;
+  const haze = (what: 'pots' | 'layers'): readonly Haze[] =>
+    middle[what].map((m, p) => ({
+      middle: m,
+      low: times.map((_, i) => within(seen[what][p]?.[i] ?? [], 0.1)),
+      high: times.map((_, i) => within(seen[what][p]?.[i] ?? [], 0.9)),
+    }));
+  return { pots: haze('pots'), layers: haze('layers') };
+}

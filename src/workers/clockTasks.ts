@@ -1,0 +1,17 @@
+import { outlook, SAMPLES, SEED } from '../core/clock/outlook.ts';
+import { searching } from '../core/clock/ways.ts';
+import { offered, type Offered } from '../core/clock/offered.ts';
+import { computePlan } from '../core/computed/compute.ts';
+import { layPlan } from '../core/fill/layPlan.ts';
+import type { Plan } from '../core/plan/planSchema.ts';
+import type { Task } from '../core/task/task.ts';
+
+/** Ways of doing a plan that hold, as they can be posted; undefined while nothing is known of its batter. */
+function* ways(plan: Plan): Task<never, Offered | undefined> {
+  const accepts = (p: Plan): boolean => computePlan(p).warnings.every((w) => w.level !== 'refuse');
+  const found = yield* searching(plan, layPlan(plan), { seed: SEED, samples: SAMPLES, accepts });
+  return found && offered(found);
+}
+
+export const CLOCK_TASKS = { outlook, ways };
+export type ClockTasks = typeof CLOCK_TASKS;

@@ -53,6 +53,9 @@ const stations: RouteObject[] = [
         Component: (await import('./stations/clock/TimetablePage.tsx')).TimetablePage,
       })),
       part('ways', async () => ({ Component: (await import('./stations/clock/WaysPage.tsx')).WaysPage })),
+      part('teach', async () => ({
+        Component: (await import('./stations/clock/TeachPage.tsx')).TeachPage,
+      })),
       part('conditions', async () => ({
         Component: (await import('./stations/clock/ConditionsPage.tsx')).ConditionsPage,
       })),

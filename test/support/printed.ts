@@ -27,4 +27,5 @@ export interface Sheet {
   readonly warnings: readonly { readonly code: string; readonly level: string }[];
 }
 
-export const printed = (plan: Plan): Sheet => sheetJson(computePlan(plan)) as Sheet;
+/** Odds of few samples: what is looked at here is not how sure they are. */
+export const printed = (plan: Plan): Sheet => sheetJson(computePlan(plan), 40) as Sheet;

@@ -90,7 +90,7 @@ describe('plan files', () => {
       ],
       ['unknown key', { ...parsed(), evil: 1 }, 'evil', /not a field here/],
       ['format', { ...parsed(), format: 'other' }, 'format', /"drip-line\/plan"/],
-      ['version', { ...parsed(), version: 7 }, 'version', /version 7/],
+      ['version', { ...parsed(), version: 8 }, 'version', /version 8/],
       ['no version', { ...parsed(), version: 'one' }, 'version', /"one"/],
       ['not json', '{"format":', 'file', /JSON/],
       ['an array', '[1,2]', 'file', /object/],

@@ -112,8 +112,7 @@ export function clockWarnings(facts: Facts): readonly Warning[] {
   const bad = clock.acts.flatMap((a) => a.troubles.map((trouble) => ({ timed: a, trouble })));
   const told = bad.slice(0, TOLD).map(({ timed, trouble }, i): Warning => {
     const { step, pot } = timed.about;
-    const more =
-      i === TOLD - 1 && bad.length > TOLD ? ` And ${bad.length - TOLD} more after that.` : '';
+    const more = i === TOLD - 1 && bad.length > TOLD ? ` And ${bad.length - TOLD} more after that.` : '';
     return {
       code: CODES[trouble],
       level: 'warn',

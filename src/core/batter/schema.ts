@@ -95,6 +95,12 @@ const partLiquid = v.strictObject({
 /** What a fragrance does to the batter's speed: quickens it mildly, or much. */
 export const SPEEDS = ['slows', 'none', 'quickens', 'quickens-much', 'seizes'] as const;
 
+/** A rate as it was learned, and in how many readings: of a recipe in stages a minute, of a fragrance how many times as fast. */
+export const knownRate = v.strictObject({
+  value: v.pipe(v.number(), v.minValue(0.001), v.maxValue(50)),
+  readings: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(100000)),
+});
+
 const fragrance = v.strictObject({
   id,
   name: name(80),
@@ -102,6 +108,8 @@ const fragrance = v.strictObject({
   version: v.optional(name(40)),
   /** as seen by oneself, or as the supplier says; absent: not known */
   speed: v.optional(v.picklist(SPEEDS)),
+  /** what was learned of it in earlier batches: it comes before what is seen or said */
+  known: v.optional(knownRate),
   /** the certificate's limit for rinse-off bar soap, percent of the finished bar; absent when not known yet */
   limitPercent: v.optional(percent(0, 100)),
   densityGMl: density,
@@ -143,6 +151,7 @@ export type OilLine = Omit<RecipeOil, 'percent'>;
 export type Water = Batter['water'];
 export type Promised = (typeof PROMISES)[number];
 export type Speed = (typeof SPEEDS)[number];
+export type KnownRate = v.InferOutput<typeof knownRate>;
 export type Moment = (typeof MOMENTS)[number];
 export type Dose = v.InferOutput<typeof doseSchema>;
 export type Additive = Batter['additives'][number];

@@ -1,23 +1,14 @@
 import type { Plan } from '../plan/planSchema.ts';
 import type { Step } from '../plan/stepSchema.ts';
 import { WARM_FACTOR } from '../timing/estimates.ts';
-import type { Course } from '../timing/course.ts';
-import type { StepId } from '../validate/ids.ts';
 import { addLine, addPull, addScrape, addStroke, addTilt, addWait, addWire } from './course/between.ts';
-import { Draft, type About, type Laid, type PotAbout } from './course/draft.ts';
+import { Draft, type Laid } from './course/draft.ts';
 import { Jugs } from './course/jugs.ts';
+import type { PlanCourse } from './planCourse.ts';
+import { asLearned, learnedOf } from './learned.ts';
 import { addRidges, addTop } from './course/onTop.ts';
 import { addPiping } from './course/piping.ts';
 import { addPour } from './course/pour.ts';
-
-/** A plan as a course of acts by one pair of hands, with what each act, and each pot, is in the plan. */
-export interface PlanCourse {
-  readonly course: Course;
-  readonly acts: readonly About[];
-  readonly pots: readonly PotAbout[];
-  /** the layers of a pour, by its step, one for each kind of mould it goes into */
-  readonly layers: ReadonlyMap<StepId, readonly number[]>;
-}
 
 function addStep(draft: Draft, jugs: Jugs, step: Step): void {
   switch (step.kind) {
@@ -55,8 +46,8 @@ function addStep(draft: Draft, jugs: Jugs, step: Step): void {
   }
 }
 
-/** The course of a plan. Undefined while there is no recipe: nothing is known of its speed then. */
-export function courseOf(plan: Plan, laid: Laid): PlanCourse | undefined {
+/** The course of a plan as it is taken to be before anything is learned of its batter. Undefined while there is no recipe: nothing is known of its speed then. */
+export function priorCourse(plan: Plan, laid: Laid): PlanCourse | undefined {
   const draft = new Draft(plan, laid);
   const jugs = new Jugs(draft);
   if (!jugs.known) return undefined;
@@ -75,4 +66,11 @@ export function courseOf(plan: Plan, laid: Laid): PlanCourse | undefined {
     pots: draft.pots,
     layers: draft.layers,
   };
+}
+
+/** The course of a plan, its rates as its readings have them. Undefined while nothing is known of its batter. */
+export function courseOf(plan: Plan, laid: Laid): PlanCourse | undefined {
+  const prior = priorCourse(plan, laid);
+  if (!prior || (plan.clock.readings ?? []).length === 0) return prior;
+  return { ...prior, course: asLearned(prior.course, learnedOf(plan, prior)) };
 }

@@ -19,7 +19,7 @@ import { formatShort, formatTemperature } from '../units/format.ts';
 import { KEEPS_SHAPE } from '../setting/carries.ts';
 import type { Stage } from '../units/quantity.ts';
 import type { PotId } from '../validate/ids.ts';
-import type { PlanCourse } from './courseOf.ts';
+import type { PlanCourse } from './planCourse.ts';
 import { scentSpeed } from './scents.ts';
 import { rateAt, type Speed } from './speed.ts';
 import { startStage } from './start.ts';

@@ -3,7 +3,7 @@ import type { Task } from '../task/task.ts';
 import { BLEND_SD, JUDGED_SD } from '../timing/estimates.ts';
 import type { Normals } from '../timing/normals.ts';
 import { sampling, type Held, type Keeping } from '../timing/odds.ts';
-import type { PlanCourse } from './courseOf.ts';
+import type { PlanCourse } from './planCourse.ts';
 
 /** One thing that is taken to be so and may be otherwise, and what the odds of the whole are then. */
 export interface Matter {
@@ -43,14 +43,14 @@ function asked(plan: Plan, { course }: PlanCourse): readonly Asked[] {
     ...doubts,
     {
       name: 'Telling when it carries',
-      less: { says: 'always too early', held: { judged: -JUDGED_SD } },
+      less: { says: 'always too early', held: { judged: 0 - JUDGED_SD } },
       more: { says: 'always too late', held: { judged: JUDGED_SD } },
     },
     ...(blends
       ? [
           {
             name: 'Where blending ends',
-            less: { says: 'always short', held: { blended: -BLEND_SD } },
+            less: { says: 'always short', held: { blended: 0 - BLEND_SD } },
             more: { says: 'always too far', held: { blended: BLEND_SD } },
           },
         ]

@@ -49,10 +49,3 @@ export function* outlook(plan: Plan): Task<Omit<Outlook, 'matters'>, Outlook | u
   const matters = yield* weighing(plan, of, new Normals(SEED, WEIGHED), keeping);
   return { ...first, matters };
 }
-
-/** The odds alone. */
-export function* oddsTask(plan: Plan): Task<never, Odds | undefined> {
-  const of = courseOf(plan, layPlan(plan));
-  if (!of) return undefined;
-  return yield* sampling(of.course, new Normals(SEED, SAMPLES), plan.clock.keeping ?? 'feel');
-}

@@ -25,7 +25,11 @@ export interface ScentSpeed {
   readonly sd: number;
 }
 
-export function scentSpeed({ speed }: Pick<Fragrance, 'speed'>): ScentSpeed {
+/** What is known of it by so many readings is in doubt by less: the first guess counts as about three. */
+export const sdAfter = (readings: number, sd = RATE_SD): number => sd * Math.sqrt(3 / (3 + readings));
+
+export function scentSpeed({ speed, known }: Pick<Fragrance, 'speed' | 'known'>): ScentSpeed {
+  if (known) return { factor: known.value, sd: sdAfter(known.readings) };
   if (speed === undefined) return UNKNOWN;
   return { factor: FACTORS[speed], sd: speed === 'none' ? STILL_SD : RATE_SD };
 }

@@ -11,8 +11,8 @@ export interface Speed {
   readonly perMinute: number;
   /** at 38 C with 30 % lye */
   readonly atRest: number;
-  /** typed by the maker, or estimated from the oils */
-  readonly given: boolean;
+  /** typed by the maker, learned in earlier batches, or estimated from the oils */
+  readonly origin: 'given' | 'known' | 'estimated';
   readonly batterC: Celsius;
   /** by the thermometer, or worked out from oils and lye */
   readonly measured: boolean;
@@ -38,7 +38,7 @@ export function speedOf(
   recipe: Recipe,
   clock: PlanClock,
 ): Speed | undefined {
-  const atRest = clock.perMinute ?? recipeRate(batter);
+  const atRest = clock.perMinute ?? clock.known?.value ?? recipeRate(batter);
   if (atRest === undefined) return undefined;
   const batterC =
     clock.batterC ?? blendTemperature({ oilsG: 1, solutionG: solutionPerOil(recipe) }, batter.temperatures);
@@ -46,7 +46,7 @@ export function speedOf(
   return {
     perMinute: rateAt(atRest, batterC, lyePercent),
     atRest,
-    given: clock.perMinute !== undefined,
+    origin: clock.perMinute !== undefined ? 'given' : clock.known ? 'known' : 'estimated',
     batterC,
     measured: clock.batterC !== undefined,
     lyePercent,

@@ -4,7 +4,8 @@ import { FAILS, Run, type Turns } from '../timing/run.ts';
 import type { CourseAct } from '../timing/course.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { About } from './course/draft.ts';
-import { courseOf, type PlanCourse } from './courseOf.ts';
+import { courseOf } from './courseOf.ts';
+import type { PlanCourse } from './planCourse.ts';
 
 /** What can be wrong with an act at its minute. */
 export type Trouble = keyof typeof FAILS;

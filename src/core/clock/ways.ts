@@ -6,7 +6,8 @@ import { Normals } from '../timing/normals.ts';
 import { sampling, type Keeping, type Odds } from '../timing/odds.ts';
 import { Run } from '../timing/run.ts';
 import type { Minutes } from '../units/quantity.ts';
-import { courseOf, type PlanCourse } from './courseOf.ts';
+import { courseOf } from './courseOf.ts';
+import type { PlanCourse } from './planCourse.ts';
 import { leversOf, type LeverId, type Option, type Rate } from './levers.ts';
 import { RATE_SD } from './scents.ts';
 import { speedOf } from './speed.ts';
@@ -30,10 +31,16 @@ export interface Ways {
 /** So many things are done otherwise at most: a plan that is another plan is no help. */
 const MOST_CHANGES = 4;
 
-/** So many of the best are tried out, a few of every kind, so often; what is offered, as often as is asked for. */
-const TRIED = 48;
+/** Of what differs from what is offered already, so many of the likeliest are tried out, a few of every kind, so often; what is offered, as often as is asked for. */
+const TRIED = 24;
 const OF_A_KIND = 2;
 const TRIES = 240;
+
+/** So many ways are offered. */
+const OFFERED = 3;
+
+/** A way that holds less often than the plan as it is, by more than chance, is none. */
+const NO_WORSE = 0.02;
 
 /** A minute more is worth so many of a hundred odds. A judgement. */
 const MINUTE_COSTS = 0.15;
@@ -92,6 +99,36 @@ function differ(a: readonly Option[], b: readonly Option[]): boolean {
   return a.some((o) => !ofB.has(o.lever)) && b.some((o) => !ofA.has(o.lever)) && !a.every((o) => has(b, o));
 }
 
+interface Trying {
+  readonly plan: Plan;
+  readonly laid: Pick<LaidPlan, 'moulds' | 'recipes'>;
+  readonly few: Normals;
+  readonly keeping: Keeping;
+  readonly done: number;
+  readonly accepts: (plan: Plan, odds: Odds) => boolean;
+}
+
+/** The best of some candidates, each tried out a few times; undefined where none can be taken. */
+function* bestOf(
+  candidates: readonly Candidate[],
+  { plan, laid, few, keeping, done, accepts }: Trying,
+): Task<
+  never,
+  { readonly options: readonly Option[]; readonly plan: Plan; readonly course: PlanCourse } | undefined
+> {
+  const tried = [];
+  for (const { options } of candidates) {
+    yield { done };
+    const changed = applied(plan, options);
+    const course = courseOf(changed, laid);
+    if (!course) continue;
+    const odds = yield* within(sampling(course.course, few, keeping), done);
+    const value = 100 * odds.whole - costOf(options) - MINUTE_COSTS * odds.total.middle;
+    tried.push({ options, plan: changed, course, odds, value });
+  }
+  return tried.toSorted((a, b) => b.value - a.value).find((t) => accepts(t.plan, t.odds));
+}
+
 export interface Search {
   readonly seed: number;
   readonly samples: number;
@@ -101,7 +138,7 @@ export interface Search {
 
 /**
  * Look for ways of doing a plan that hold: every choice of up to four things done otherwise is run once, the likeliest of each kind are tried out over and
- * over, and the three best that differ are offered. Undefined while nothing is known of its batter.
+ * over, and the best that differ are offered. Undefined while nothing is known of its batter.
  */
 export function* searching(
   plan: Plan,
@@ -122,9 +159,9 @@ export function* searching(
     known.sort((a, b) => b.value - a.value);
     kinds.set(kind, known.slice(0, OF_A_KIND));
   };
-  const all = [...choices(work, MOST_CHANGES)];
-  for (const [k, options] of all.entries()) {
-    if (k % 20 === 0) yield { done: (0.6 * k) / all.length };
+  const chosen = [...choices(work, MOST_CHANGES)];
+  for (const [k, options] of chosen.entries()) {
+    if (k % 20 === 0) yield { done: (0.6 * k) / chosen.length };
     const other = courseOf(applied(plan, options), laid);
     if (!other) continue;
     const run = new Run(other.course);
@@ -135,28 +172,12 @@ export function* searching(
         ...(from === undefined ? {} : { from }),
       });
       tried += 1;
-      const chosen = [...options, ...more];
+      const together = [...options, ...more];
       const endsMin = run.ends.at(-1) ?? 0;
-      keep(chosen, 100 * likely(run) - costOf(chosen) - MINUTE_COSTS * endsMin);
+      keep(together, 100 * likely(run) - costOf(together) - MINUTE_COSTS * endsMin);
     }
   }
-  const candidates = [...kinds.values()]
-    .flat()
-    .toSorted((a, b) => b.value - a.value)
-    .slice(0, TRIED);
   const few = new Normals(seed, TRIES);
-  const weighed: (Candidate & { readonly plan: Plan; readonly course: PlanCourse })[] = [];
-  for (const [k, candidate] of candidates.entries()) {
-    const done = 0.6 + (0.3 * k) / candidates.length;
-    yield { done };
-    const changed = applied(plan, candidate.options);
-    const course = courseOf(changed, laid);
-    if (!course) continue;
-    const odds = yield* within(sampling(course.course, few, keeping), done);
-    const value = 100 * odds.whole - costOf(candidate.options) - MINUTE_COSTS * odds.total.middle;
-    weighed.push({ ...candidate, plan: changed, course, value });
-  }
-  weighed.sort((a, b) => b.value - a.value);
   const normals = new Normals(seed, samples);
   const way = function* (options: readonly Option[], changed: Plan, course: PlanCourse): Task<never, Way> {
     const odds = yield* within(sampling(course.course, normals, keeping), 0.9);
@@ -164,15 +185,26 @@ export function* searching(
     run.go();
     return { options, plan: changed, odds, totalMin: run.ends.at(-1) ?? 0 };
   };
+  const now = yield* way([], plan, of);
+  const all = [...kinds.values()].flat().toSorted((a, b) => b.value - a.value);
   const best: Way[] = [];
-  for (const { options, plan: changed, course } of weighed) {
-    if (best.length === 3) break;
-    if (options.length === 0 || !best.every((w) => differ(w.options, options)) || !accepts(changed)) continue;
-    best.push(yield* way(options, changed, course));
-    yield { done: 0.9 + 0.03 * best.length };
+  while (best.length < OFFERED) {
+    const others = all.filter(
+      ({ options }) => options.length > 0 && best.every((w) => differ(w.options, options)),
+    );
+    const found = yield* bestOf(others.slice(0, TRIED), {
+      plan,
+      laid,
+      few,
+      keeping,
+      done: 0.6 + 0.1 * best.length,
+      accepts: (p, odds) => odds.whole >= now.odds.whole - NO_WORSE && accepts(p),
+    });
+    if (!found) break;
+    best.push(yield* way(found.options, found.plan, found.course));
   }
   return {
-    now: yield* way([], plan, of),
+    now,
     best: best.toSorted((a, b) => b.odds.whole - a.odds.whole),
     tried,
   };

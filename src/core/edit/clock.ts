@@ -1,9 +1,10 @@
 import { LANDING_FALL_MM, mapPour } from './pours.ts';
 import { updateFragrance } from './additions.ts';
+import { freshId } from './freshId.ts';
 import { recipeOf } from '../batter/recipe.ts';
-import type { Moment } from '../batter/schema.ts';
+import type { KnownRate, Moment } from '../batter/schema.ts';
 import { waterAs } from '../batter/water.ts';
-import type { Pace, PlanClock } from '../plan/clockSchema.ts';
+import type { Pace, PlanClock, Reading } from '../plan/clockSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isOneJug } from '../plan/sources.ts';
 import type { Landing, Pour } from '../plan/stepSchema.ts';
@@ -127,3 +128,51 @@ export const takeWay = (plan: Plan, way: Plan): Plan => ({
   created: plan.created,
   changed: plan.changed,
 });
+
+/** So thick a pot was at a minute; a pot has one reading at each minute. */
+export function addReading(plan: Plan, { pot, min, stage }: Omit<Reading, 'id'>): Plan {
+  const readings = (plan.clock.readings ?? []).filter((r) => r.pot !== pot || r.min !== min);
+  return setClock(plan, {
+    readings: [...readings, { id: freshId('r', readings), pot, min, stage }].toSorted(
+      (a, b) => a.min - b.min,
+    ),
+  });
+}
+
+export const removeReading = (plan: Plan, id: string): Plan => {
+  const readings = plan.clock.readings?.filter((r) => r.id !== id);
+  return setClock(plan, { readings: readings?.length ? readings : undefined });
+};
+
+/** Whether a rate ('recipe', or a fragrance by its id) is taken from the readings. */
+export function learnFrom(plan: Plan, rate: string, wanted: boolean): Plan {
+  const others = (plan.clock.refused ?? []).filter((r) => r !== rate);
+  const refused = wanted ? others : [...others, rate];
+  return setClock(plan, { refused: refused.length > 0 ? refused : undefined });
+}
+
+/** What was learned is kept as what is known, and its readings are done with. */
+export const keepLearned = (
+  plan: Plan,
+  recipe: KnownRate | undefined,
+  fragrances: ReadonlyMap<string, KnownRate>,
+): Plan => ({
+  ...setClock(plan, {
+    readings: undefined,
+    refused: undefined,
+    ...(recipe ? { known: recipe, perMinute: undefined } : {}),
+  }),
+  batter: {
+    ...plan.batter,
+    fragrances: plan.batter.fragrances.map((f) => {
+      const known = fragrances.get(f.id);
+      return known ? { ...f, known } : f;
+    }),
+  },
+});
+
+/** What was learned of a recipe, or of a fragrance by its id, is forgotten. */
+export const forgetLearned = (plan: Plan, rate: string): Plan =>
+  rate === 'recipe'
+    ? setClock(plan, { known: undefined })
+    : updateFragrance(plan, rate, ({ known: _known, ...f }) => f);

@@ -16,6 +16,7 @@ export function takeFragrance(plan: Plan, stock: FragranceStock): Plan {
     densityGMl: stock.densityGMl,
     ...(stock.version === undefined ? {} : { version: stock.version }),
     ...(speed === undefined ? {} : { speed }),
+    ...(stock.known ? { known: stock.known } : {}),
     ...(stock.limitPercent === undefined ? {} : { limitPercent: stock.limitPercent }),
     ...(stock.vanillinPercent === undefined ? {} : { vanillinPercent: stock.vanillinPercent }),
     doses: [{ id: 'd1', gPerKgOils: USUAL_G_PER_KG, moment: 'trace' }],

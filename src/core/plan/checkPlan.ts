@@ -1,5 +1,6 @@
 import { potsOf } from './sources.ts';
 import type { Fault } from '../result/result.ts';
+import { clockFaults } from './checkClock.ts';
 import { doseFaults } from './checkDoses.ts';
 import { mouldFaults } from './checkMoulds.ts';
 import { propFaults } from './checkProps.ts';
@@ -182,6 +183,7 @@ const rules = (plan: Plan): Fault[] => [
   ...ombresInRounds(plan),
   ...edges(plan),
   ...fluidTurns(plan),
+  ...clockFaults(plan),
   ...letters(plan),
   ...unknownPots(plan),
 ];

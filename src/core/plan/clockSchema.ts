@@ -1,5 +1,7 @@
 import * as v from 'valibot';
-import { celsius, minutes, ratePerMinute, stage } from '../validate/fields.ts';
+import { knownRate } from '../batter/schema.ts';
+import { celsius, id, listOf, minutes, ratePerMinute, stage } from '../validate/fields.ts';
+import { potId } from '../validate/ids.ts';
 
 /** Pots are coloured all at first, or each when it is wanted. */
 export const COLOURINGS = ['all-first', 'each'] as const;
@@ -29,6 +31,19 @@ const pace = v.strictObject({
   scrapeMin: v.optional(minutes(0.1, 30)),
 });
 
+/** More readings than this nobody takes of one batch. */
+export const MOST_READINGS = 60;
+
+const reading = v.strictObject({
+  id,
+  /** of this pot */
+  pot: potId,
+  /** on the clock of the pour */
+  min: minutes(0, 2880),
+  /** so thick it was then */
+  stage: stage(0, 5),
+});
+
 /** What the timing rests on. What is absent is estimated, or taken as usual. */
 export const clockSchema = v.strictObject({
   /** the batter is divided, or poured from, at this stage: minute 0 */
@@ -40,6 +55,12 @@ export const clockSchema = v.strictObject({
   colouring: v.optional(v.picklist(COLOURINGS)),
   stirrer: v.optional(v.picklist(STIRRERS)),
   keeping: v.optional(v.picklist(KEEPINGS)),
+  /** how thick pots really were, and when */
+  readings: v.optional(listOf(reading, MOST_READINGS, `at most ${MOST_READINGS} readings`)),
+  /** what was learned of this recipe in earlier batches */
+  known: v.optional(knownRate),
+  /** nothing is learned from the readings for the recipe, or for these fragrances */
+  refused: v.optional(listOf(id, 13, 'at most 13 refusals')),
   /** between pours the mould stands in a warm cupboard */
   warm: v.optional(v.literal(true)),
   /** the batch that is piped on top is begun at this minute; absent: once the loaf is poured */
@@ -48,6 +69,7 @@ export const clockSchema = v.strictObject({
 });
 
 export type PlanClock = v.InferOutput<typeof clockSchema>;
+export type Reading = v.InferOutput<typeof reading>;
 export type Pace = v.InferOutput<typeof pace>;
 export type Stirrer = (typeof STIRRERS)[number];
 export type Colouring = (typeof COLOURINGS)[number];

@@ -51,6 +51,7 @@ export type FaultCode =
   | 'prop-rocks'
   | 'prop-too-high'
   | 'reader-failed'
+  | 'reading-thinner'
   | 'repeated'
   | 'repeated-colorant'
   | 'repeated-id'

@@ -15,6 +15,8 @@ import { doseKey } from '../weigh/substances.ts';
 import type { Weights } from '../weigh/weights.ts';
 import type { Computed } from '../computed/compute.ts';
 import { dispersals } from '../procedure/mixing.ts';
+import { minutesJson, oddsJson } from './clockJson.ts';
+import { SAMPLES } from '../clock/outlook.ts';
 import { blocksJson } from './blocksJson.ts';
 import { isSimulated } from '../pattern/blocks.ts';
 import { layerJson, mouldJson } from './mouldJson.ts';
@@ -64,8 +66,9 @@ const additionsJson = (
     return { id: a.id, mass_g: weighed.reduce((s, d) => s + d.mass_g, 0), doses: weighed };
   });
 
-/** What the headless sheet prints: plain JSON, weights at the scale's step, everything else as computed. */
-export const sheetJson = (computed: Computed): object => dusted(sheetOf(computed)) as object;
+/** What the headless sheet prints: plain JSON, weights at the scale's step, everything else as computed. The clock's odds are of so many samples. */
+export const sheetJson = (computed: Computed, samples = SAMPLES): object =>
+  dusted({ ...sheetOf(computed), ...oddsJson(computed, samples) }) as object;
 
 /** The batch that is piped on top: its weights, its bags and their colours. */
 function secondJson(second: Computed): object {
@@ -183,6 +186,7 @@ function sheetOf(computed: Computed): object {
           index,
           id,
           ...rest,
+          ...minutesJson(computed, id),
           ...(props.length > 0
             ? {
                 props: props.map((p) => ({
@@ -210,6 +214,7 @@ function sheetOf(computed: Computed): object {
         ...(step.mould === undefined ? {} : { mould: step.mould }),
         pot: leadPot(step),
         landing: step.landing.how,
+        ...minutesJson(computed, step.id),
         tilt: layer ? { roll_deg: layer.tilt.rollDeg, pitch_deg: layer.tilt.pitchDeg } : null,
         ...(weight
           ? {

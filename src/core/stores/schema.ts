@@ -1,6 +1,6 @@
 import { colorantId } from '../validate/ids.ts';
 import * as v from 'valibot';
-import { SPEEDS } from '../batter/schema.ts';
+import { knownRate, SPEEDS } from '../batter/schema.ts';
 import { CARRIERS } from '../colorant/schema.ts';
 import {
   density,
@@ -37,6 +37,8 @@ export const fragranceStock = v.strictObject({
   /** the certificate's limit for rinse-off bar soap, percent of the finished bar */
   limitPercent: v.optional(percent(0, 100)),
   vanillinPercent: v.optional(percent(0, 40)),
+  /** what was learned of how it quickens, from readings of batches and cups */
+  known: v.optional(knownRate),
   /** what the supplier says of it */
   claimed: v.optional(v.strictObject(behaviour)),
   observed: listOf(observation, 60, 'at most 60 observations'),

@@ -5,6 +5,7 @@ const PAGES = [
   { path: 'timetable', name: 'When to pour what' },
   { path: 'ways', name: 'Plan it for me' },
   { path: 'conditions', name: 'What it rests on' },
+  { path: 'teach', name: 'Teach it' },
 ] as const;
 
 /** The clock: when to pour what, ways that hold, and what all of that rests on. */

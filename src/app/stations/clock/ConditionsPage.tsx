@@ -52,9 +52,9 @@ function BatterSpeed() {
     <Group title="The batter">
       <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-3">
         <Estimated
-          given={speed.given}
+          given={speed.origin !== 'estimated'}
           says="from its oils and butters"
-          onForget={() => edit((p) => setClock(p, { perMinute: undefined }))}
+          onForget={() => edit((p) => setClock(p, { perMinute: undefined, known: undefined }))}
         >
           <FigureField
             label="Speed of the recipe, at 38 °C and 30 % lye"

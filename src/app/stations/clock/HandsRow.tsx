@@ -12,7 +12,6 @@ const HIGH = 22;
 /** What one pair of hands does when, and when it is free. */
 export function HandsRow({ clock, scale }: { readonly clock: Timetable; readonly scale: LaneScale }) {
   const { plan } = usePlan();
-  let free = 0;
   return (
     <div className="grid grid-cols-[8.5rem_minmax(0,1fr)] gap-2">
       <p className="quiet pt-0.5 text-sm">Your hands</p>
@@ -24,11 +23,10 @@ export function HandsRow({ clock, scale }: { readonly clock: Timetable; readonly
         aria-label="What your hands do when"
       >
         <rect width={scale.width} height={HIGH} fill="none" stroke="var(--color-base-300)" />
-        {clock.acts.map((timed) => {
+        {clock.acts.map((timed, i) => {
           const from = timed.preparedMin;
-          const gap = from - free;
-          const freeFrom = free;
-          free = timed.endMin;
+          const freeFrom = clock.acts[i - 1]?.endMin ?? 0;
+          const gap = from - freeFrom;
           const width = xOf(scale, timed.endMin - from);
           const pours = timed.act.does === 'pour' || timed.act.does === 'pipe';
           return (

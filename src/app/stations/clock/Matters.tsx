@@ -1,13 +1,4 @@
-import {
-  Bar,
-  BarChart,
-  CartesianGrid,
-  Cell,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useOutlook } from '../../clock/outlookContext.ts';
 import { Group } from '../../parts/Station.tsx';
 
@@ -19,14 +10,15 @@ export function Matters() {
   const { matters, odds } = known?.outlook ?? {};
   if (!matters || !odds) return null;
   const now = Math.round(odds.whole * 100);
-  const rows = matters.map(({ name, less, more }) => ({
-    name,
-    less: [Math.round(less.whole * 100), now].toSorted((a, b) => a - b),
-    more: [now, Math.round(more.whole * 100)].toSorted((a, b) => a - b),
-    says: `${less.says}: ${Math.round(less.whole * 100)}; ${more.says}: ${Math.round(more.whole * 100)}`,
-    lessBad: less.whole < odds.whole,
-    moreBad: more.whole < odds.whole,
-  }));
+  const rows = matters.map(({ name, less, more }) => {
+    const ends = [less.whole, more.whole].map((w) => Math.round(w * 100));
+    return {
+      name,
+      worse: [Math.min(now, ...ends), now],
+      better: [now, Math.max(now, ...ends)],
+      says: `${less.says}: ${ends[0] ?? now}; ${more.says}: ${ends[1] ?? now}`,
+    };
+  });
   return (
     <Group title="What matters most">
       <p className="quiet -mt-2 text-sm">
@@ -55,16 +47,8 @@ export function Matters() {
               tick={{ fontSize: 12.5, fill: 'currentColor' }}
               stroke="none"
             />
-            <Bar dataKey="less" barSize={14} isAnimationActive={false}>
-              {rows.map((r) => (
-                <Cell key={r.name} fill={r.lessBad ? 'var(--color-accent)' : 'var(--color-success)'} />
-              ))}
-            </Bar>
-            <Bar dataKey="more" barSize={14} isAnimationActive={false}>
-              {rows.map((r) => (
-                <Cell key={r.name} fill={r.moreBad ? 'var(--color-accent)' : 'var(--color-success)'} />
-              ))}
-            </Bar>
+            <Bar dataKey="worse" barSize={14} fill="var(--color-accent)" isAnimationActive={false} />
+            <Bar dataKey="better" barSize={14} fill="var(--color-success)" isAnimationActive={false} />
             <ReferenceLine x={now} stroke="var(--color-base-content)" strokeWidth={2} />
           </BarChart>
         </ResponsiveContainer>

@@ -3,7 +3,6 @@ import { keepAt, keepNone } from '../../../core/edit/clock.ts';
 import type { TimedAct, Timetable } from '../../../core/clock/timetable.ts';
 import { actName } from '../../../core/clock/words.ts';
 import { stagePhrase } from '../../../core/setting/stage.ts';
-import { parseFigure } from '../../../core/units/parseQuantity.ts';
 import { formatClock, formatMinutes } from '../../../core/units/format.ts';
 import { useOutlook } from '../../clock/outlookContext.ts';
 import { QuantityField } from '../../parts/QuantityField.tsx';
@@ -11,13 +10,8 @@ import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { WideTable } from '../../parts/WideTable.tsx';
 import { ofHundred } from './Holds.tsx';
+import { parseClock } from './parseClock.ts';
 import { windowWords } from './PotLaneRow.tsx';
-
-/** Minutes, as "12.5" or "12:30". */
-const parseClock = (text: string): ReturnType<typeof parseFigure> => {
-  const match = /^\s*(\d+):([0-5]?\d)\s*(?:min)?\s*$/.exec(text);
-  return match ? { ok: true, value: Number(match[1]) + Number(match[2]) / 60 } : parseFigure(text, 'min');
-};
 
 const told = ({ act }: TimedAct): boolean =>
   act.window !== undefined || act.carried !== undefined || act.fluid !== undefined;

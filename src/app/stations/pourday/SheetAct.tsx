@@ -45,6 +45,7 @@ export function SheetAct({ act, number }: { readonly act: Act; readonly number: 
             ))}
           <span>{words.text}</span>
         </p>
+        {words.timing !== undefined && <p className="quiet text-sm italic">{words.timing}</p>}
         {words.caution && (
           <p className="flex gap-1.5 text-sm leading-snug font-semibold text-error print:text-black">
             <TriangleAlert aria-label="Caution" className="mt-0.5 size-4 shrink-0" />

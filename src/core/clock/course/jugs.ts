@@ -6,7 +6,7 @@ import type { Pour } from '../../plan/stepSchema.ts';
 import type { Prepares, Quickens } from '../../timing/course.ts';
 import type { PotId } from '../../validate/ids.ts';
 import { LOOSEN_MIN, SCENT_STIRS, STIRS } from '../habits.ts';
-import { RATE_SD, scentsOf, type ScentDose } from '../scents.ts';
+import { RATE_SD, scentsOf, sdAfter, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
 import { startStage } from '../start.ts';
 import type { Draft } from './draft.ts';
@@ -25,7 +25,11 @@ export class Jugs {
 
   constructor(draft: Draft) {
     this.draft = draft;
-    draft.doubts.push({ name: 'recipe', sd: RATE_SD });
+    const { known, perMinute } = draft.plan.clock;
+    draft.doubts.push({
+      name: 'recipe',
+      sd: known && perMinute === undefined ? sdAfter(known.readings) : RATE_SD,
+    });
     const { doses, doubts } = scentsOf(draft.plan.batter.fragrances, 1);
     this.doses = doses;
     draft.doubts.push(...doubts);

@@ -21,7 +21,7 @@ import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Grams } from '../../units/quantity.ts';
 import { roundsOf } from '../../weigh/rounds.ts';
 import type { Draft, Line } from '../act.ts';
-import type { Deed, PatternDeed, Surface } from '../deeds.ts';
+import type { Deed, PatternDeed, Surface, Timing } from '../deeds.ts';
 import { heldBefore, linesOf } from '../lines.ts';
 import { beforePass } from './colours.ts';
 import { beforePour, thickened } from './stirring.ts';
@@ -139,6 +139,34 @@ function patternOf(going: Going, step: Pour, into: Into): PatternDeed | undefine
   return { place: step.pattern.place, ...(over ? { over } : {}), fallMm: step.landing.fallMm, rounds };
 }
 
+/** A jug that is blended on, or stirred loose, right before it is poured. */
+function workingJug(step: Pour, { pot }: PotWeight): Draft[] {
+  const { blendTo, loosened } = pot;
+  if (blendTo === undefined && !loosened) return [];
+  const deed: Deed = {
+    does: 'work-jug',
+    ...(blendTo === undefined ? {} : { blendTo }),
+    loosens: loosened === true,
+  };
+  return [{ id: `work:${step.id}:${pot.id}`, chapter: 'pour', step: step.id, pot: pot.id, deed }];
+}
+
+/** When a pour is made, from when it is carried and until when it can be poured. */
+function timingOf({ plan, clock }: Computed, step: Pour): { readonly timing?: Timing } {
+  const timed = clock?.acts.find((a) => a.act.does === 'pour' && a.about.step?.id === step.id);
+  if (!timed) return {};
+  const { startMin, carriedFromMin, pourableUntilMin } = timed;
+  const last = plan.steps.findLast((s) => s.kind === 'pour')?.id === step.id;
+  return {
+    timing: {
+      atMin: startMin,
+      ...(carriedFromMin === undefined ? {} : { carriedFromMin }),
+      ...(pourableUntilMin === undefined ? {} : { pourableUntilMin }),
+      warm: plan.clock.warm === true && !last,
+    },
+  };
+}
+
 /** The pots of a pour, with what it takes of each. */
 const weighedPots = ({ w }: Going, step: Pour): readonly PotWeight[] =>
   potsOf(step).flatMap((id) => w.pots.find((p) => p.pot.id === id) ?? []);
@@ -165,6 +193,7 @@ function onePour(going: Going, step: Pour): Draft[] {
     ...pots.flatMap((p) => [...madeReady(going, p), ...thickened(computed, w, p.pot, going.atTrace)]),
     ...beforePass(computed, w, step.id),
     ...pots.flatMap((p) => beforePour(computed, w, step.id, p.pot, pour)),
+    ...pots.flatMap((p) => workingJug(step, p)),
   ];
   for (const each of into)
     inMouldG.set(each.facts.use.id, clean((inMouldG.get(each.facts.use.id) ?? 0) + eachIn(each)));
@@ -196,6 +225,7 @@ function onePour(going: Going, step: Pour): Draft[] {
         ...(step.roughMm === undefined ? {} : { roughMm: step.roughMm }),
         ...(pattern ? { pattern } : {}),
         ...(jug ? { jug } : {}),
+        ...timingOf(computed, step),
       },
       lines: linesOf(computed, w, ACT.pour(step.id)).map((l) => ({ ...l, name: nameOfLine(l) })),
       running: into.map(({ facts: { use }, name }) => ({

@@ -8,6 +8,8 @@ import type { Deed } from '../deeds.ts';
 export interface Words {
   readonly text: string;
   readonly caution?: string;
+  /** when, as far as is estimated */
+  readonly timing?: string;
 }
 
 /** How figures are said, and the pot that it is about. */

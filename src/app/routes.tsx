@@ -53,6 +53,12 @@ const stations: RouteObject[] = [
         Component: (await import('./stations/clock/TimetablePage.tsx')).TimetablePage,
       })),
       part('ways', async () => ({ Component: (await import('./stations/clock/WaysPage.tsx')).WaysPage })),
+      part('stages', async () => ({
+        Component: (await import('./stations/clock/StagesPage.tsx')).StagesPage,
+      })),
+      part('after', async () => ({
+        Component: (await import('./stations/clock/AfterPage.tsx')).AfterPage,
+      })),
       part('teach', async () => ({
         Component: (await import('./stations/clock/TeachPage.tsx')).TeachPage,
       })),

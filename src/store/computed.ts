@@ -1,5 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { factsIn } from '../core/advice/facts.ts';
+import { asTimed } from '../core/clock/asTimed.ts';
 import { computePlan, type Computed } from '../core/computed/compute.ts';
 import { seenWith } from '../core/colour/deficiency.ts';
 import { plannedHeat, type SoapState } from '../core/look/state.ts';
@@ -45,14 +46,23 @@ const selectMould = createSelector(selectComputed, selectMouldId, (computed, id)
   computed?.moulds.find((m) => m.use.id === id),
 );
 
+/** The open plan as it comes out when it is poured as it is timed, or late: for looks. */
+const selectTimed = createSelector(
+  selectComputed,
+  (state: RootState) => state.desk.lateMin,
+  (computed, lateMin): Computed | undefined =>
+    computed && lateMin !== null ? computePlan(asTimed(computed.plan, computed, lateMin)) : computed,
+);
+
 export const selectMouldUse = (state: RootState): MouldUse | undefined => selectMould(state)?.use;
 
 /** Everything computed from the open plan, with the mould on the bench in the place of the first. */
 export const selectBench = createSelector(
-  selectComputed,
-  selectMould,
+  selectTimed,
+  selectMouldId,
   (state: RootState) => state.desk.look.hand,
-  (computed, mould, hand): (Computed & { readonly hand?: number }) | undefined => {
+  (computed, id, hand): (Computed & { readonly hand?: number }) | undefined => {
+    const mould = computed?.moulds.find((m) => m.use.id === id);
     const facts = computed && mould ? factsIn(computed, mould) : computed;
     return facts && hand > 0 ? { ...facts, hand } : facts;
   },

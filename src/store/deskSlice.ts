@@ -17,6 +17,8 @@ export interface DeskState {
   /** the whole loaf, or as it stands when the chosen pour is made */
   readonly moment: 'whole' | 'pour';
   readonly look: Look;
+  /** the loaf as it comes out poured as it is timed, or so many minutes later; null: as it is drawn */
+  readonly lateMin: number | null;
   /** on a small screen: the section folded to a strip; null: as the screen's size has it */
   readonly folded: boolean | null;
   /** which batch recipe and pots are shown of: the loaf's, or the one that is piped on it */
@@ -47,6 +49,7 @@ const initialState: DeskState = {
   view: 'section',
   moment: 'whole',
   look: { when: 'cured', gelled: 'as-planned', scented: true, hand: 0, eyes: 'all' },
+  lateMin: null,
   folded: null,
   batch: 'loaf',
   beside: null,
@@ -72,6 +75,7 @@ const slice = createSlice({
       ...s,
       look: { ...s.look, ...a.payload },
     }),
+    lateShown: (s, a: PayloadAction<number | null>): DeskState => ({ ...s, lateMin: a.payload }),
     sectionFolded: (s, a: PayloadAction<boolean>): DeskState => ({ ...s, folded: a.payload }),
     besideKept: (s, a: PayloadAction<Plan | null>): DeskState => ({ ...s, beside: a.payload }),
     batchShown: (s, a: PayloadAction<DeskState['batch']>): DeskState => ({ ...s, batch: a.payload }),
@@ -89,6 +93,7 @@ export const {
   viewShown,
   momentShown,
   lookChanged,
+  lateShown,
   sectionFolded,
   noticeRead,
 } = slice.actions;

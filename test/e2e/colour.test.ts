@@ -65,7 +65,6 @@ describe('pots and how they will look', () => {
   it('draws the loaf gelled or not, and with its fragrance or without', async () => {
     const page = s.page();
     await s.go('/plan/demo-copper-weir/batter');
-    await page.getByRole('button', { name: 'Add fragrance' }).click();
     await type(page, 'Vanillin in it', '8 %');
     await saved(page);
     await s.go('/plan/demo-copper-weir/colour/pots');
@@ -81,7 +80,6 @@ describe('pots and how they will look', () => {
   it('a fragrance with vanillin adds the state without it, and warns of the tan', async () => {
     const page = s.page();
     await s.go('/plan/demo-copper-weir/batter');
-    await page.getByRole('button', { name: 'Add fragrance' }).click();
     await type(page, 'Vanillin in it', '6 %');
     await saved(page);
     await s.go('/plan/demo-copper-weir/colour/pots');

@@ -31,7 +31,9 @@ import { lineTimes, type OnLine } from './lineTimes.ts';
 const FINISH: Readonly<Record<Finish['what'], string>> = {
   mist: 'mist',
   insulate: 'insulate',
+  'heating-pad': 'heating pad',
   'warm-oven': 'warm oven',
+  'oven-held': 'oven held',
   'leave-cool': 'leave cool',
 };
 

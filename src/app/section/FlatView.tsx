@@ -29,6 +29,7 @@ import { Ruler } from './Ruler.tsx';
 import { ScrapeMarks } from './ScrapeMarks.tsx';
 import { SpillLine, SpillWords } from './Spill.tsx';
 import { SurfaceLines } from './SurfaceLines.tsx';
+import { TroubleMarks } from './TroubleMarks.tsx';
 import { TiltHandle } from './TiltHandle.tsx';
 import { useRehearsed } from './useRehearsed.ts';
 import { downToMat } from '../../core/mould/mat.ts';
@@ -73,13 +74,15 @@ interface FlatViewProps {
   readonly view: View;
   /** lines and tilt can be moved */
   readonly editable: boolean;
+  /** what goes wrong as it is timed is marked */
+  readonly timed: boolean;
 }
 
 /**
  * The loaf cut through its middle, end-on or from the side, to scale. With "at this pour" the mould stands at that
  * pour's tilt, filled up to it, and its surface is level on screen.
  */
-export function FlatView({ view, editable: wanted }: FlatViewProps) {
+export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
   const { plan, computed, colours, show, follows } = useBench();
   const editable = wanted && !follows;
   const dispatch = useAppDispatch();
@@ -191,6 +194,7 @@ export function FlatView({ view, editable: wanted }: FlatViewProps) {
                   className="pointer-events-none"
                 />
               ))}
+            {timed && <TroubleMarks layers={layers} view={view} at={at} frame={frame} />}
             {spill && <SpillLine ends={spill} frame={frame} />}
             {!here && (
               <path

@@ -30,7 +30,7 @@ const VIEWS: readonly { readonly view: LoafViewName; readonly label: string }[] 
 const WHEN: Readonly<Record<Age, string>> = { pour: 'at the pour', cut: 'at the cut', cured: 'cured' };
 
 /** The loaf in the view that is chosen; the flat ones whole, or as it stands at the chosen pour. */
-export function Views({ editable }: { readonly editable: boolean }) {
+export function Views({ editable, timed }: { readonly editable: boolean; readonly timed: boolean }) {
   const dispatch = useAppDispatch();
   const { view: wanted, moment, chosen, look, beside } = useAppSelector((s) => s.desk);
   const view = wanted === 'beside' && !beside ? 'plan' : wanted;
@@ -120,7 +120,7 @@ export function Views({ editable }: { readonly editable: boolean }) {
         )}
       </div>
       <Introduction of="section" className="mx-4 mt-2" />
-      {flat && <FlatView view={view} editable={editable} />}
+      {flat && <FlatView view={view} editable={editable} timed={timed} />}
       {view === 'cut' && <PlaneView />}
       {view === 'bars' && <BarsView />}
       {view === 'beside' && <BesideView />}

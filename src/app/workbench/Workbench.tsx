@@ -72,7 +72,7 @@ function OpenPlan() {
           className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[String(folded)] ?? ''}`}
         >
           <Boundary what="The loaf" of={[work]}>
-            <Views editable={station === 'design'} />
+            <Views editable={station === 'design'} timed={station === 'clock'} />
           </Boundary>
         </section>
         <main

@@ -3,6 +3,7 @@ import { barsInAll } from '../../core/cut/barsText.ts';
 import { plural } from '../../core/units/words.ts';
 import { inAll } from '../../core/plan/moulds.ts';
 import type { Computed } from '../../core/computed/compute.ts';
+import { ofHundred } from '../clock/ofHundred.ts';
 import type { PlanOutlook } from '../clock/outlookContext.ts';
 import { formatMinutes, formatNumber, formatPercent } from '../../core/units/format.ts';
 import type { Show } from '../parts/useShow.ts';
@@ -70,7 +71,7 @@ export const STATIONS: readonly StationEntry[] = [
       !c.clock
         ? 'no recipe yet'
         : outlook
-          ? `holds ${Math.round(outlook.odds.whole * 100)} of 100`
+          ? `holds ${ofHundred(outlook.odds.whole)}`
           : `≈ ${formatMinutes(c.clock.totalMin)}`,
   },
   {

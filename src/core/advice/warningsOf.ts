@@ -12,6 +12,7 @@ import { fillWarnings } from './fill.ts';
 import { patternWarnings } from './patterns.ts';
 import { potWarnings } from './pots.ts';
 import { pourWarnings } from './pours.ts';
+import { temperatureWarnings } from './temperatures.ts';
 import { tiltWarnings } from './tilts.ts';
 import type { Warning } from './warning.ts';
 
@@ -23,6 +24,7 @@ export const warningsOf = (facts: Facts): readonly Warning[] => [
   ...inEachMould(facts, patternWarnings, { ofDesign: true }),
   ...inEachMould(facts, tiltWarnings, { ofDesign: true }),
   ...batterWarnings(facts),
+  ...temperatureWarnings(facts),
   ...promiseWarnings(facts),
   ...potWarnings(facts),
   ...jugWarnings(facts),

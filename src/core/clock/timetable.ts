@@ -25,6 +25,10 @@ export interface TimedAct {
   readonly carriedFromMin?: Minutes;
   /** until when its pots are right for it */
   readonly pourableUntilMin?: Minutes;
+  /** until when what lies there is fluid enough for it */
+  readonly fluidUntilMin?: Minutes;
+  /** of its thinnest pot when it begins */
+  readonly firstStage?: Stage;
   /** of its thickest pot when it is last drawn on; of what it lies on when it begins */
   readonly stage?: Stage;
   readonly belowStage?: Stage;
@@ -52,6 +56,8 @@ export function timetableOf(plan: PlanCourse, turns: Turns = {}): Timetable {
   const acts = plan.course.acts.map((act, i): TimedAct => {
     const carried = finite(run.carriedFrom[i]);
     const until = act.window ? finite(run.pourableUntil[i]) : undefined;
+    const fluid = finite(run.fluidUntil[i]);
+    const first = act.window ? finite(run.thinnest[i]) : undefined;
     const stage = act.pots.length > 0 && act.window ? run.thickest[i] : undefined;
     const below = act.carried ? finite(run.below[i]) : undefined;
     return {
@@ -64,6 +70,8 @@ export function timetableOf(plan: PlanCourse, turns: Turns = {}): Timetable {
       waitMin: run.waited[i] ?? 0,
       ...(carried === undefined ? {} : { carriedFromMin: Math.max(0, carried) }),
       ...(until === undefined ? {} : { pourableUntilMin: until }),
+      ...(fluid === undefined ? {} : { fluidUntilMin: fluid }),
+      ...(first === undefined ? {} : { firstStage: first }),
       ...(stage === undefined ? {} : { stage }),
       ...(below === undefined ? {} : { belowStage: below }),
       troubles: troublesOf(run.fails[i] ?? 0),

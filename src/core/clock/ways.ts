@@ -205,7 +205,7 @@ export function* searching(
   }
   return {
     now,
-    best: best.toSorted((a, b) => b.odds.whole - a.odds.whole),
+    best,
     tried,
   };
 }

@@ -64,7 +64,8 @@ export function cupTest(
         landing: { how: 'low', fallMm: 20 },
       },
     ],
-    cut: LOAF_CUT,
+    // it is not cut, but one disc is what it is
+    cut: { ...LOAF_CUT, thicknessMm: 25, trimStartMm: 0, trimEndMm: 0 },
     clock: {},
   };
   const { batch: _batch, second: _second, ...plain } = cup;

@@ -44,6 +44,15 @@ const reading = v.strictObject({
   stage: stage(0, 5),
 });
 
+/** A thermometer in the lye, minutes after it was dissolved. */
+const thermometer = v.strictObject({ min: minutes(0, 1440), celsius: celsius(0, 120) });
+
+const cooling = v.strictObject({
+  roomC: v.optional(celsius(-10, 45)),
+  first: v.optional(thermometer),
+  second: v.optional(thermometer),
+});
+
 /** What the timing rests on. What is absent is estimated, or taken as usual. */
 export const clockSchema = v.strictObject({
   /** the batter is divided, or poured from, at this stage: minute 0 */
@@ -52,6 +61,8 @@ export const clockSchema = v.strictObject({
   perMinute: v.optional(ratePerMinute),
   /** where the thermometer says otherwise than the temperatures of the recipe: of the batter itself */
   batterC: v.optional(celsius(5, 80)),
+  /** how the lye cools */
+  cooling: v.optional(cooling),
   colouring: v.optional(v.picklist(COLOURINGS)),
   stirrer: v.optional(v.picklist(STIRRERS)),
   keeping: v.optional(v.picklist(KEEPINGS)),
@@ -70,6 +81,7 @@ export const clockSchema = v.strictObject({
 
 export type PlanClock = v.InferOutput<typeof clockSchema>;
 export type Reading = v.InferOutput<typeof reading>;
+export type Cooling = v.InferOutput<typeof cooling>;
 export type Pace = v.InferOutput<typeof pace>;
 export type Stirrer = (typeof STIRRERS)[number];
 export type Colouring = (typeof COLOURINGS)[number];

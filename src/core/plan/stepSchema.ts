@@ -130,7 +130,8 @@ const ridges = v.strictObject({ id: stepId, ...inMould, kind: v.literal('ridges'
 const finish = v.strictObject({
   id: stepId,
   kind: v.literal('finish'),
-  what: v.picklist(['mist', 'insulate', 'warm-oven', 'leave-cool']),
+  /** the oven preheated and off, or held at 77 C for some two hours */
+  what: v.picklist(['mist', 'insulate', 'heating-pad', 'warm-oven', 'oven-held', 'leave-cool']),
 });
 
 export const stepSchema = v.variant('kind', [

@@ -286,7 +286,7 @@ export type Deed =
   | ({ readonly does: 'strew-salt'; readonly massG: Grams } & InMould)
   | { readonly does: 'finish'; readonly what: Finish['what'] }
   /** one that was poured on a mat stands on its top once it is out */
-  | { readonly does: 'unmould'; readonly turnedOver: boolean }
+  | { readonly does: 'unmould'; readonly turnedOver: boolean; readonly hours?: number }
   | ({ readonly does: 'press-out'; readonly bars: number } & InMould)
   | ({
       readonly does: 'cut';

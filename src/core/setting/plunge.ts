@@ -22,3 +22,10 @@ export function plungeOf(stage: Stage, fallMm: Millimetres, densityGMl: number):
 
 /** How far down, of the depth there is, a stream's middle goes: where a level has moved half as far down as the surface rose. */
 export const sinksTo = (plunge: number): number => 1 - 0.5 ** (1 / plunge);
+
+/**
+ * How high the jug is held so that a stream goes as deep as it would from `fallMm` at another stage: its pressure goes with the bearing strength of what it
+ * falls into. An estimate.
+ */
+export const fallFor = (fallMm: Millimetres, from: Stage, to: Stage): Millimetres =>
+  fallMm * (yieldStress(to) / yieldStress(from));

@@ -1,5 +1,5 @@
 import type { Millimetres, Stage } from '../units/quantity.ts';
-import { stageOfStress } from './stage.ts';
+import { stageOfStress, yieldStress } from './stage.ts';
 
 const GRAVITY = 9.81;
 
@@ -14,3 +14,7 @@ export function stageToKeepRidges(reliefMm: Millimetres, densityGMl: number): St
   const stress = (MARGIN * densityGMl * GRAVITY * reliefMm) / 4;
   return stress <= 0.5 ? 0 : Math.min(5, stageOfStress(stress));
 }
+
+/** How high ridges stand in batter of a stage by themselves: what is spooned or poured so thick does not run level. The same estimate, the other way round. */
+export const ridgesAt = (stage: Stage, densityGMl: number): Millimetres =>
+  (4 * yieldStress(stage)) / (MARGIN * densityGMl * GRAVITY);

@@ -89,6 +89,8 @@ export class Run {
   readonly carriedFrom: Float64Array;
   /** the latest that it could begin for its pots; Infinity where it has none */
   readonly pourableUntil: Float64Array;
+  /** until when what lies there is fluid enough for it; Infinity where it need not be */
+  readonly fluidUntil: Float64Array;
   /** of the thickest of its pots when it is drawn on for the last time */
   readonly thickest: Float64Array;
   /** of the thinnest of its pots as it begins */
@@ -116,6 +118,7 @@ export class Run {
     this.waited = list();
     this.carriedFrom = list();
     this.pourableUntil = list();
+    this.fluidUntil = list();
     this.thickest = list();
     this.thinnest = list();
     this.below = list();
@@ -170,6 +173,7 @@ export class Run {
     const pace = turns.pace ?? 1;
     this.carriedFrom[i] = this.carriedAt(act, 0);
     this.pourableUntil[i] = this.latest(act, pace);
+    this.fluidUntil[i] = this.setsAt(act);
     const wanted = this.wanted(i, act, free, turns);
     const first = Math.max(free, wanted - (this.prepMin[i] as number) * pace);
     let ready = first;
@@ -212,6 +216,13 @@ export class Run {
       for (const l of carried.by)
         from = Math.max(from, reaches(this.thin[l] as Batter, carried.stage + misjudged));
     return from;
+  }
+
+  private setsAt({ fluid }: CourseAct): Minutes {
+    let until = Infinity;
+    if (fluid)
+      for (const l of fluid.layers) until = Math.min(until, reaches(this.thick[l] as Batter, fluid.most));
+    return until;
   }
 
   /** The latest that its pots can be poured, what prepares them counted. */

@@ -10,6 +10,12 @@ const STATIONS = [
   'colour/pots',
   'colour/ombre',
   'colour/mixing',
+  'clock/timetable',
+  'clock/ways',
+  'clock/conditions',
+  'clock/teach',
+  'clock/stages',
+  'clock/after',
   'pour-day',
   'cut',
 ];

@@ -1,6 +1,7 @@
 import { blendTemperature } from '../../../core/batter/blendTemperature.ts';
 import { peakLyeTemperature } from '../../../core/batter/lyeHeat.ts';
 import type { Batter } from '../../../core/batter/schema.ts';
+import { LyeCooling } from './LyeCooling.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { TemperatureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
@@ -8,7 +9,7 @@ import type { Gesture } from '../../../store/gesture.ts';
 
 /** Temperatures at mixing, and how hot the lye solution will get. */
 export function Temperatures() {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show, ofSecond } = usePlan();
   const { temperatures } = plan.batter;
   const { batch } = computed;
   const frozen = batch?.partLiquids.some((l) => l.moment === 'frozen' && l.massG > 0) ?? false;
@@ -44,6 +45,12 @@ export function Temperatures() {
             (estimate: all the lye at once, 15 % of the heat lost). Use a heat-safe jug with room.
           </span>
         </p>
+      )}
+      {batch && !ofSecond && !frozen && batch.waterG > 0 && batch.lyeG > 0 && (
+        <LyeCooling
+          peakC={peakLyeTemperature(batch.lyeG, batch.waterG, temperatures.waterC)}
+          solutionG={batch.solutionG}
+        />
       )}
       {batch && (
         <p className="text-sm">

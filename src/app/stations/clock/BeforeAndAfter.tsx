@@ -53,7 +53,11 @@ export function BeforeAndAfter({ prior, after }: { readonly prior: PlanCourse; r
               aria-label={`Pot ${pot.letter}: ${dots.map((d) => `${STAGES[Math.round(d.seen)] ?? ''} at ${d.min} min`).join(', ')}`}
             >
               <ResponsiveContainer width="100%" height={190}>
-                <ComposedChart data={rows} margin={{ left: 0, right: 12, top: 8, bottom: 4 }}>
+                <ComposedChart
+                  accessibilityLayer={false}
+                  data={rows}
+                  margin={{ left: 0, right: 12, top: 8, bottom: 4 }}
+                >
                   <CartesianGrid stroke="var(--color-base-300)" />
                   <XAxis
                     dataKey="min"

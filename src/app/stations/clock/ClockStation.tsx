@@ -2,10 +2,12 @@ import { NavLink, Outlet } from 'react-router';
 import { Station } from '../../parts/Station.tsx';
 
 const PAGES = [
-  { path: 'timetable', name: 'When to pour what' },
+  { path: 'timetable', name: 'When to pour' },
   { path: 'ways', name: 'Plan it for me' },
-  { path: 'conditions', name: 'What it rests on' },
+  { path: 'conditions', name: 'Conditions' },
   { path: 'teach', name: 'Teach it' },
+  { path: 'stages', name: 'Thick enough?' },
+  { path: 'after', name: 'After the pour' },
 ] as const;
 
 /** The clock: when to pour what, ways that hold, and what all of that rests on. */
@@ -15,7 +17,7 @@ export function ClockStation() {
       station="clock"
       title="Clock"
       below={
-        <nav aria-label="Clock" className="rule flex flex-wrap gap-x-6 border-b">
+        <nav aria-label="Clock" className="rule flex flex-wrap gap-x-5 border-b">
           {PAGES.map((page) => (
             <NavLink
               key={page.path}

@@ -1,15 +1,9 @@
 import { formatMinutes } from '../../../core/units/format.ts';
+import { ofHundred } from '../../clock/ofHundred.ts';
 import { useOutlook } from '../../clock/outlookContext.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { setClock } from '../../../core/edit/clock.ts';
-
-export const ofHundred = (share: number): string =>
-  share > 0.995
-    ? '100 of 100'
-    : share > 0 && share < 0.01
-      ? 'under 1 of 100'
-      : `${Math.round(share * 100)} of 100`;
 
 const KEEPINGS = [
   { value: 'feel', label: 'by feel' },

@@ -1,13 +1,14 @@
-import { useCallback, useMemo } from 'react';
+import { useCallback, useEffect, useMemo } from 'react';
 import type { Timetable } from '../../../core/clock/timetable.ts';
-import { momentShown, pourChosen } from '../../../store/deskSlice.ts';
+import { lateShown, momentShown, pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { formatClock } from '../../../core/units/format.ts';
 import { useOutlook } from '../../clock/outlookContext.ts';
+import { Choice } from '../../parts/Choice.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 import { HandsRow } from './HandsRow.tsx';
-import { ticksOf, xOf, type LaneScale } from './lane.ts';
+import { ticksOf, xOf, yOf, type LaneScale } from './lane.ts';
 import { PotLaneRow } from './PotLaneRow.tsx';
 import { useLanes } from './useLanes.ts';
 
@@ -18,15 +19,24 @@ const HIGH = 58;
 
 const WORDS = [
   { stage: 1, word: 'light' },
+  { stage: 2, word: 'medium' },
   { stage: 3, word: 'thick' },
   { stage: 5, word: 'firm' },
+] as const;
+
+/** How the loaf is seen: as it was drawn, or as it comes out poured on time or late. */
+const RELATED = [
+  { value: 'null', label: 'drawn' },
+  { value: '0', label: 'poured on time' },
+  { value: '5', label: '5 min late' },
+  { value: '15', label: '15 min late' },
 ] as const;
 
 /** One lane a pot, through time; what hands do; and a moment that can be moved, at which the section is shown. */
 export function LanesView({ clock }: { readonly clock: Timetable }) {
   const dispatch = useAppDispatch();
   const { plan } = usePlan();
-  const { chosen, moment } = useAppSelector((s) => s.desk);
+  const { chosen, moment, lateMin } = useAppSelector((s) => s.desk);
   const known = useOutlook();
   const fresh = known?.plan === plan ? known.outlook : undefined;
   const [ref, { width }] = useSize<HTMLDivElement>();
@@ -36,8 +46,9 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
       width: Math.max(120, width - NAMES - GAP - 34),
       height: HIGH,
       untilMin: lanes.untilMin,
+      top: lanes.top,
     }),
-    [width, lanes.untilMin],
+    [width, lanes.untilMin, lanes.top],
   );
   const carries = useMemo(
     () =>
@@ -59,6 +70,13 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
     if (done?.about.step) dispatch(pourChosen(done.about.step.id));
     dispatch(momentShown(done && minutes < clock.totalMin - 1e-9 ? 'pour' : 'whole'));
   };
+  // elsewhere the loaf is as it was drawn
+  useEffect(
+    () => () => {
+      dispatch(lateShown(null));
+    },
+    [dispatch],
+  );
   return (
     <div ref={ref} className="relative grid gap-1.5">
       {width > 0 && (
@@ -79,7 +97,7 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
                   <path d="M0,15v5" stroke="currentColor" />
                 </g>
               ))}
-              <text x={scale.width + 6} y="12" fontSize="12" fill="var(--color-secondary)">
+              <text x={scale.width + 13} y="12" fontSize="12" fill="var(--color-secondary)">
                 min
               </text>
             </svg>
@@ -108,14 +126,8 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
             style={{ top: 36 }}
             aria-hidden="true"
           >
-            {WORDS.map(({ stage, word }) => (
-              <text
-                key={word}
-                x="4"
-                y={HIGH - (HIGH * stage) / 5 + 4}
-                fontSize="11"
-                fill="var(--color-secondary)"
-              >
+            {WORDS.filter((w) => w.stage <= lanes.top).map(({ stage, word }) => (
+              <text key={word} x="4" y={yOf(scale, stage) + 4} fontSize="11" fill="var(--color-secondary)">
                 {word}
               </text>
             ))}
@@ -140,6 +152,18 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
               }}
             />
           </label>
+          <div className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-2">
+            <span className="quiet text-sm">Seen as</span>
+            <div className="max-w-lg">
+              <Choice
+                legend="The loaf is seen as"
+                hideLegend
+                value={String(lateMin)}
+                options={RELATED}
+                onChoose={(value) => dispatch(lateShown(value === 'null' ? null : Number(value)))}
+              />
+            </div>
+          </div>
         </>
       )}
     </div>

@@ -30,6 +30,7 @@ export function Matters() {
           <BarChart
             data={rows}
             layout="vertical"
+            accessibilityLayer={false}
             margin={{ left: 0, right: 16, top: 0, bottom: 0 }}
             barGap={-14}
           >

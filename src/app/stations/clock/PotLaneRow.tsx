@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { depositKey } from '../../../core/plan/sources.ts';
 import { actName } from '../../../core/clock/words.ts';
 import type { TimedAct } from '../../../core/clock/timetable.ts';
 import type { Haze } from '../../../core/timing/haze.ts';
@@ -23,9 +24,13 @@ interface PotLaneRowProps {
   readonly onChoose: (id: string) => void;
 }
 
+/** Sooner than it is carried by less than this is told by nobody, minutes. */
+const SOON_MIN = 0.1;
+
 /** What a pour's window is in words. */
 export function windowWords({ startMin, carriedFromMin, pourableUntilMin, troubles }: TimedAct): string {
   if (troubles.includes('breaks')) return 'breaks through';
+  if (carriedFromMin !== undefined && startMin < carriedFromMin - SOON_MIN) return 'dents what is below';
   if (troubles.includes('tooThick')) return 'too thick by then';
   if (troubles.includes('tooThin')) return 'too thin by then';
   if (troubles.includes('setAlready')) return 'set by then';
@@ -43,6 +48,10 @@ export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
   const of = clock?.plan.pots[lane.place];
   if (!of) return null;
   const { pot, ofSecond } = of;
+  const colourOf = ({ about: { step } }: TimedAct): string =>
+    (step?.kind === 'pour' ? colours.pours.get(depositKey(step, pot.id)) : undefined) ??
+    colours.pots.get(pot.id) ??
+    NO_COLOUR;
   const [first] = lane.uses;
   const window = first?.act.window;
   const last = lane.uses.at(-1);
@@ -96,8 +105,7 @@ export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
         {lane.layers.map(({ layer, use }) => {
           const from = { from: use.startMin, to: lanes.untilMin };
           const of = hazes?.[layer];
-          const { step } = use.about;
-          const colour = (step && colours.pours.get(step.id)) ?? colours.pots.get(pot.id) ?? NO_COLOUR;
+          const colour = colourOf(use);
           return hazeTimes && of ? (
             <path key={layer} d={hazeShape(scale, hazeTimes, of, from)} fill={colour} opacity="0.4" />
           ) : null;
@@ -109,8 +117,7 @@ export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
           strokeWidth="2.2"
         />
         {lane.layers.map(({ layer, use, stages }) => {
-          const { step } = use.about;
-          const colour = (step && colours.pours.get(step.id)) ?? colours.pots.get(pot.id) ?? NO_COLOUR;
+          const colour = colourOf(use);
           const line = lineOf(scale, lanes.times, stages, { from: use.startMin, to: lanes.untilMin });
           const at = carries.get(layer);
           const level = at === undefined ? NaN : (stages[lanes.times.findIndex((t) => t >= at)] ?? NaN);
@@ -141,6 +148,15 @@ export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
           const shut = Math.min(use.pourableUntilMin ?? lanes.untilMin, lanes.untilMin);
           return (
             <g key={use.place}>
+              {(use.act.lastAt ?? 0) > 0 && (
+                <rect
+                  x={xOf(scale, use.startMin)}
+                  width={xOf(scale, use.endMin - use.startMin)}
+                  height={scale.height}
+                  fill={colourOf(use)}
+                  opacity="0.22"
+                />
+              )}
               <line
                 x1={xOf(scale, use.startMin)}
                 x2={xOf(scale, use.startMin)}
@@ -173,7 +189,7 @@ export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
               use={use}
               letter={pot.letter}
               name={actName(plan, use)}
-              colour={(step && colours.pours.get(step.id)) ?? colours.pots.get(pot.id) ?? NO_COLOUR}
+              colour={colourOf(use)}
               x={xOf(scale, use.startMin)}
               scale={scale.width / scale.untilMin}
               chosen={step !== undefined && chosen === step.id}

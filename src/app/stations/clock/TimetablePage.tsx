@@ -3,6 +3,7 @@ import { Loading } from '../../parts/Loading.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Holds } from './Holds.tsx';
 import { LanesView } from './LanesView.tsx';
+import { Needs } from './Needs.tsx';
 import { Windows } from './Windows.tsx';
 
 const Matters = lazy(async () => ({ default: (await import('./Matters.tsx')).Matters }));
@@ -18,6 +19,7 @@ export function TimetablePage() {
     <>
       <Holds />
       <LanesView clock={clock} />
+      <Needs clock={clock} />
       <Windows clock={clock} />
       <Suspense fallback={<Loading />}>
         <Matters />

@@ -8,7 +8,7 @@ import { lowerFirst } from '../../../core/units/words.ts';
 import type { Job } from '../../../workers/jobs/client.ts';
 import { clockClient } from '../../clock/clockClient.ts';
 import { usePlan } from '../../parts/usePlan.ts';
-import { ofHundred } from './Holds.tsx';
+import { ofHundred } from '../../clock/ofHundred.ts';
 
 type Sought =
   | { readonly kind: 'nothing' }

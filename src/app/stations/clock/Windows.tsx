@@ -9,7 +9,7 @@ import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { WideTable } from '../../parts/WideTable.tsx';
-import { ofHundred } from './Holds.tsx';
+import { ofHundred } from '../../clock/ofHundred.ts';
 import { parseClock } from './parseClock.ts';
 import { windowWords } from './PotLaneRow.tsx';
 

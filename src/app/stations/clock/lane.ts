@@ -6,15 +6,14 @@ export interface LaneScale {
   readonly width: number;
   readonly height: number;
   readonly untilMin: Minutes;
+  /** the thickness at its upper edge */
+  readonly top: Stage;
 }
-
-/** A lane shows thickness from emulsion to firm; thicker is at its upper edge. */
-const FIRM: Stage = 5;
 
 export const xOf = ({ width, untilMin }: LaneScale, minutes: Minutes): number => (width * minutes) / untilMin;
 
-export const yOf = ({ height }: LaneScale, stage: Stage): number =>
-  height - (height * Math.min(FIRM, Math.max(0, stage))) / FIRM;
+export const yOf = ({ height, top }: LaneScale, stage: Stage): number =>
+  height - (height * Math.min(top, Math.max(0, stage))) / top;
 
 const point = (scale: LaneScale, minutes: Minutes, stage: Stage): string =>
   `${xOf(scale, minutes).toFixed(1)},${yOf(scale, stage).toFixed(1)}`;

@@ -5,6 +5,11 @@ import { stageIn } from '../../../core/timing/haze.ts';
 import { shownUntil } from '../../../core/clock/outlook.ts';
 import type { Minutes, Stage } from '../../../core/units/quantity.ts';
 
+/** Firm; a lane of thin batter goes a little beyond what it takes. */
+const FIRM: Stage = 5;
+const LEAST_TOP: Stage = 2;
+const BEYOND: Stage = 0.6;
+
 /** Places along a line. */
 const TIMES = 160;
 
@@ -25,6 +30,8 @@ export interface Lanes {
   readonly untilMin: Minutes;
   readonly times: readonly Minutes[];
   readonly pots: readonly PotLane[];
+  /** thickness at the upper edge of each lane: of firm, or of less where all that is poured is thin */
+  readonly top: Stage;
 }
 
 /** Every pot's thickness through time, all going as it is taken to go. Cheap: it is drawn anew while a pour is dragged. */
@@ -51,6 +58,7 @@ export function useLanes(clock: Timetable): Lanes {
         ),
       };
     });
-    return { untilMin, times, pots };
+    const most = Math.max(...course.acts.map((a) => a.window?.most ?? a.carried?.stage ?? 0));
+    return { untilMin, times, pots, top: Math.min(FIRM, Math.max(LEAST_TOP, Math.ceil(most + BEYOND))) };
   }, [clock]);
 }

@@ -2,19 +2,13 @@ import { X } from 'lucide-react';
 import { freshId } from '../../../core/edit/freshId.ts';
 import { insertAfter, removeStep } from '../../../core/edit/pours.ts';
 import { stagePhrase } from '../../../core/setting/stage.ts';
-import type { Finish, Wait } from '../../../core/plan/stepSchema.ts';
+import type { Wait } from '../../../core/plan/stepSchema.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
+import { FinishChoices } from './FinishChoices.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
-
-const FINISHES: readonly { readonly what: Finish['what']; readonly label: string }[] = [
-  { what: 'mist', label: 'Alcohol mist' },
-  { what: 'insulate', label: 'Insulate' },
-  { what: 'warm-oven', label: 'Warm oven, off' },
-  { what: 'leave-cool', label: 'Leave cool' },
-];
 
 /** Waits between pours, and what happens once the last one is in. */
 export function BetweenAndAfter() {
@@ -88,32 +82,7 @@ export function BetweenAndAfter() {
         ))}
       </Group>
       <Group title="Finish">
-        <div className="grid grid-cols-2 gap-1.5">
-          {FINISHES.map(({ what, label }) => {
-            const step = plan.steps.find((s) => s.kind === 'finish' && s.what === what);
-            return (
-              <label key={what} className="flex cursor-pointer items-center gap-2 text-sm">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-(--color-primary)"
-                  checked={step !== undefined}
-                  onChange={() => {
-                    edit((p) =>
-                      step
-                        ? removeStep(p, step.id)
-                        : insertAfter(p, p.steps.at(-1)?.id, {
-                            id: freshId('f', p.steps),
-                            kind: 'finish',
-                            what,
-                          }),
-                    );
-                  }}
-                />
-                {label}
-              </label>
-            );
-          })}
-        </div>
+        <FinishChoices />
       </Group>
     </>
   );

@@ -45,9 +45,7 @@ export function tanned(facts: Facts): Warning[] {
 const leaveCool = (plan: Plan): Plan => ({
   ...plan,
   steps: plan.steps.map((s) =>
-    s.kind === 'finish' && (s.what === 'warm-oven' || s.what === 'insulate')
-      ? { ...s, what: 'leave-cool' }
-      : s,
+    s.kind === 'finish' && s.what !== 'mist' && s.what !== 'leave-cool' ? { ...s, what: 'leave-cool' } : s,
   ),
 });
 

@@ -1,5 +1,6 @@
 import type { MouldFacts } from '../../advice/facts.ts';
 import type { Computed } from '../../computed/compute.ts';
+import { afterwards } from '../../clock/afterwards.ts';
 import { isCavity } from '../../mould/schema.ts';
 import { FIRST, mouldNames } from '../../plan/moulds.ts';
 import type { Draft } from '../act.ts';
@@ -33,11 +34,15 @@ function cutDeed({ plan, cut, use }: MouldFacts, mould: { readonly mould?: strin
   };
 }
 
-export const cutting = ({ plan, moulds }: Computed): Draft[] => [
+export const cutting = ({ plan, moulds, recipe }: Computed): Draft[] => [
   {
     id: 'unmould',
     chapter: 'cut',
-    deed: { does: 'unmould', turnedOver: moulds.some((m) => m.use.mould.mat) },
+    deed: {
+      does: 'unmould',
+      turnedOver: moulds.some((m) => m.use.mould.mat),
+      ...(recipe ? { hours: afterwards(plan, recipe).unmouldH.from } : {}),
+    },
   },
   ...moulds.flatMap((m): Draft[] => {
     const mould = moulds.length > 1 ? { mould: mouldNames(plan).get(m.use.id) ?? '' } : {};

@@ -9,9 +9,18 @@ const FINISH: Readonly<Record<Finish['what'], Words>> = {
     caution: 'Alcohol mist burns: no flame, no hot oven, no heater near it.',
   },
   insulate: { text: 'Cover and wrap the mould; leave it overnight.' },
+  'heating-pad': {
+    text: 'Stand the mould on a heating pad, covered, until it has gelled: an hour or two; then pad off, and leave it overnight.',
+    caution: 'Alcohol mist must be dry before anything goes near heat. Do not leave a pad on by itself.',
+  },
   'warm-oven': {
     text: 'Warm the oven to 77 °C (170 °F), switch it OFF, then put the mould in overnight.',
     caution: 'The oven must be off, and no alcohol mist near it while it is warm.',
+  },
+  'oven-held': {
+    text: 'Hold the mould in the oven at 77 °C (170 °F) for about 2 h, then oven off, and leave it in there overnight.',
+    caution:
+      'Alcohol mist must be dry before it goes in. Stay by it, and look that it does not rise: batter that overflows is caustic.',
   },
   'leave-cool': { text: 'Leave the mould open in a cool place or the fridge, so that it does not gel.' },
 };
@@ -41,8 +50,8 @@ function cutting(deed: Cutting, { length }: Saying): string {
 
 export const endingWords: WordsFor<'finish' | 'unmould' | 'press-out' | 'cut'> = {
   finish: ({ what }) => FINISH[what],
-  unmould: ({ turnedOver }) => ({
-    text: `Unmould after 18 to 48 h, when it is firm enough not to dent.${turnedOver ? ' Turn it over: what lay on the mat is its top. Peel the mat off slowly, along its hollows.' : ''}`,
+  unmould: ({ turnedOver, hours }) => ({
+    text: `Unmould after ${hours === undefined ? '18 to 48 h' : `about ${hours} h (an estimate: 18 to 72)`}, when it is firm enough not to dent.${turnedOver ? ' Turn it over: what lay on the mat is its top. Peel the mat off slowly, along its hollows.' : ''}`,
     caution: 'Gloves stay on: fresh soap is still caustic.',
   }),
   'press-out': ({ bars, mould }) => ({

@@ -1,0 +1,117 @@
+import { peakLyeTemperature } from '../batter/lyeHeat.ts';
+import { usedOils } from '../batter/usedOils.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import type { Finish } from '../plan/stepSchema.ts';
+import type { Celsius } from '../units/quantity.ts';
+import { formatTemperature } from '../units/format.ts';
+import { lowerFirst } from '../units/words.ts';
+import type { Facts } from './facts.ts';
+import type { Warning } from './warning.ts';
+
+/** Where hard oils and butters are melted by themselves, C. From memory, good to some degrees. */
+const MELTS: Readonly<Record<string, Celsius>> = {
+  coconut: 25,
+  'palm-kernel': 27,
+  babassu: 25,
+  palm: 37,
+  'palm-stearin': 50,
+  lard: 40,
+  tallow: 45,
+  'cocoa-butter': 35,
+  shea: 35,
+  mango: 35,
+  kokum: 40,
+};
+
+/** Among liquid oils it stays melted lower down: by so much where there is hardly any of it. A judgement. */
+const LOWERED_C = 13;
+
+const withTemperatures =
+  (change: Partial<Plan['batter']['temperatures']>) =>
+  (p: Plan): Plan => ({
+    ...p,
+    batter: { ...p.batter, temperatures: { ...p.batter.temperatures, ...change } },
+  });
+
+/** Oils so cool that one of them sets: that looks like trace, and is none. */
+function solid({ plan }: Facts): Warning[] {
+  const { oilsC } = plan.batter.temperatures;
+  const say = (c: Celsius): string => formatTemperature(c, plan.units.temperature);
+  const sets = usedOils(plan.batter).flatMap(({ oil, share }) => {
+    const melts = MELTS[oil.id];
+    return melts === undefined ? [] : [{ oil, share, atC: Math.round(melts - LOWERED_C * (1 - share)) }];
+  });
+  const worst = sets.toSorted((a, b) => b.atC - a.atC)[0];
+  if (!worst || oilsC >= worst.atC) return [];
+  return [
+    {
+      code: 'oils-solid',
+      level: 'warn',
+      station: 'batter',
+      message: `Oils at ${say(oilsC)}: ${Math.round(worst.share * 100)} % ${lowerFirst(worst.oil.name)} sets below ≈ ${say(worst.atC)} in them. Set fat looks like trace and is none: the timing is of no use then, and lye may stay unspent in it.`,
+      remedies: [{ label: `Oils at ${say(worst.atC)}`, apply: withTemperatures({ oilsC: worst.atC }) }],
+    },
+  ];
+}
+
+/** Lye that is wanted hotter than dissolving it makes it. */
+function tooHot({ plan, recipe }: Facts): Warning[] {
+  if (!recipe || recipe.lye <= 0 || recipe.dissolvingWater <= 0) return [];
+  const { lyeC, waterC } = plan.batter.temperatures;
+  const peakC = Math.max(15, Math.floor(peakLyeTemperature(recipe.lye, recipe.dissolvingWater, waterC)));
+  if (lyeC <= peakC || plan.batter.partLiquids.some((l) => l.moment === 'frozen')) return [];
+  const say = (c: Celsius): string => formatTemperature(c, plan.units.temperature);
+  return [
+    {
+      code: 'lye-too-hot',
+      level: 'warn',
+      station: 'batter',
+      message: `Lye at ${say(lyeC)} at mixing: dissolved in water of ${say(waterC)} it gets no hotter than ≈ ${say(peakC)}. Lye solution is never heated.`,
+      remedies: [{ label: `Lye at ${say(peakC)}`, apply: withTemperatures({ lyeC: peakC }) }],
+    },
+  ];
+}
+
+const HEATED: Readonly<Partial<Record<Finish['what'], string>>> = {
+  'heating-pad': 'a heating pad',
+  'warm-oven': 'a warm oven',
+  'oven-held': 'an oven that is on',
+};
+
+/** Alcohol mist burns: it is dry before anything goes near heat. */
+function mistNearHeat({ plan }: Facts): Warning[] {
+  const finishes = plan.steps.filter((s) => s.kind === 'finish');
+  const hot = finishes.find((s) => HEATED[s.what] !== undefined);
+  if (!hot || !finishes.some((s) => s.what === 'mist')) return [];
+  return [
+    {
+      code: 'mist-near-heat',
+      level: 'warn',
+      station: 'clock',
+      step: hot.id,
+      message: `Alcohol mist and ${HEATED[hot.what] ?? ''}: its vapour burns. Every trace of it must be dry, half an hour at least in an aired room, before the loaf goes near heat.`,
+      remedies: [
+        {
+          label: 'Without mist',
+          apply: (p) => ({ ...p, steps: p.steps.filter((s) => s.kind !== 'finish' || s.what !== 'mist') }),
+        },
+        {
+          label: 'Wrapped instead of heated',
+          apply: (p) => ({
+            ...p,
+            steps: p.steps.map((s) =>
+              s.kind === 'finish' && HEATED[s.what] !== undefined ? { ...s, what: 'insulate' } : s,
+            ),
+          }),
+        },
+      ],
+    },
+  ];
+}
+
+/** What is too cold, too hot, or too near what burns. */
+export const temperatureWarnings = (facts: Facts): readonly Warning[] => [
+  ...solid(facts),
+  ...tooHot(facts),
+  ...mistNearHeat(facts),
+];

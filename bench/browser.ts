@@ -1,9 +1,11 @@
 import type { Page } from 'playwright-core';
 import { launch } from '../test/e2e/support/browser.ts';
 import { serve } from '../test/e2e/support/serve.ts';
+import { PLAN_VERSION } from '../src/core/exchange/planVersion.ts';
 import { zigzag } from '../src/core/edit/tilt.ts';
 import type { Plan } from '../src/core/plan/planSchema.ts';
 import { computePlan } from '../src/core/computed/compute.ts';
+import { benchClockPage, layersOf } from './clock.ts';
 import { gradedLoaf } from './colour.ts';
 import { twelveLayers } from './core.ts';
 import { ms, percentile, type Say } from './measure.ts';
@@ -32,7 +34,15 @@ async function store(page: Page, plans: readonly object[]): Promise<void> {
 const recordOf = (id: string, name: string, day: number, made = twelveLayers()): object => {
   const plan = { ...made, id, name };
   const changed = new Date(Date.UTC(2026, 0, 1) + day * 3_600_000).toISOString();
-  return { id, name, changed, revision: 1, savedBy: 'bench', plan: { ...plan, changed } };
+  return {
+    id,
+    name,
+    changed,
+    revision: 1,
+    savedBy: 'bench',
+    version: PLAN_VERSION,
+    plan: { ...plan, changed },
+  };
 };
 
 /** The same plan with its mould turned at every pour. */
@@ -159,6 +169,9 @@ export async function benchBrowser(say: Say): Promise<void> {
   const bends = await bendTimes(page);
   say('grading 24 layers anew and redrawing, median (aim: 16 ms)', ms(percentile(bends, 50)));
   say('grading 24 layers anew and redrawing, 95th percentile', ms(percentile(bends, 95)));
+
+  await store(page, [recordOf('timed', 'Timed', 1, layersOf(8))]);
+  await benchClockPage(page, served.url, 'timed', say);
 
   const { opened, gaps } = await shelfTimes(page, served.url);
   say('shelf of 2 000 plans, until the first loaves stand', ms(opened));

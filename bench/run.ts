@@ -1,4 +1,5 @@
 import { benchBrowser } from './browser.ts';
+import { benchClock } from './clock.ts';
 import { benchColour } from './colour.ts';
 import { benchCore } from './core.ts';
 import { benchPatterns } from './patterns.ts';
@@ -13,6 +14,7 @@ const say = (name: string, value: string): void => {
 benchCore(say);
 benchColour(say);
 benchPatterns(say);
+benchClock(say);
 await benchTilts(say);
 benchSize(say);
 await benchBrowser(say);

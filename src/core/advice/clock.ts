@@ -113,6 +113,7 @@ export function clockWarnings(facts: Facts): readonly Warning[] {
   const told = bad.slice(0, TOLD).map(({ timed, trouble }, i): Warning => {
     const { step, pot } = timed.about;
     const more = i === TOLD - 1 && bad.length > TOLD ? ` And ${bad.length - TOLD} more after that.` : '';
+    let found: readonly Remedy[] | undefined;
     return {
       code: CODES[trouble],
       level: 'warn',
@@ -120,7 +121,11 @@ export function clockWarnings(facts: Facts): readonly Warning[] {
       ...(step ? { step: step.id } : {}),
       ...(pot ? { pot: pot.id } : {}),
       message: `${says(plan, timed, trouble)}${more}`,
-      remedies: i === 0 ? remediesFor(facts, timed, trouble, bad.length) : [],
+      // found when they are read: a line that is dragged does not wait for them
+      get remedies(): readonly Remedy[] {
+        found ??= i === 0 ? remediesFor(facts, timed, trouble, bad.length) : [];
+        return found;
+      },
     };
   });
   return [...late, ...told];

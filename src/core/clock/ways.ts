@@ -31,6 +31,10 @@ export interface Ways {
 /** So many things are done otherwise at most: a plan that is another plan is no help. */
 const MOST_CHANGES = 4;
 
+/** Where enough ways with no more changes than this are likely to hold, no others are looked for: so many of a hundred, minutes and trouble counted. */
+const FEW_CHANGES = 3;
+const GOOD = 75;
+
 /** Of what differs from what is offered already, so many of the likeliest are tried out, a few of every kind, so often; what is offered, as often as is asked for. */
 const TRIED = 24;
 const OF_A_KIND = 2;
@@ -159,24 +163,30 @@ export function* searching(
     known.sort((a, b) => b.value - a.value);
     kinds.set(kind, known.slice(0, OF_A_KIND));
   };
-  const chosen = [...choices(work, MOST_CHANGES)];
-  for (const [k, options] of chosen.entries()) {
-    if (k % 20 === 0) yield { done: (0.6 * k) / chosen.length };
-    const other = courseOf(applied(plan, options), laid);
-    if (!other) continue;
-    const run = new Run(other.course);
-    for (const more of choices<Rate>(rates, MOST_CHANGES - options.length)) {
-      const from = more.find((r) => r.from !== undefined)?.from;
-      run.go({
-        faster: more.reduce((f, r) => f * r.faster, 1),
-        ...(from === undefined ? {} : { from }),
-      });
-      tried += 1;
-      const together = [...options, ...more];
-      const endsMin = run.ends.at(-1) ?? 0;
-      keep(together, 100 * likely(run) - costOf(together) - MINUTE_COSTS * endsMin);
+  const weigh = function* (least: number, most: number, done: readonly [number, number]): Task<never, void> {
+    const chosen = [...choices(work, most)];
+    for (const [k, options] of chosen.entries()) {
+      if (k % 20 === 0) yield { done: done[0] + ((done[1] - done[0]) * k) / chosen.length };
+      const other = courseOf(applied(plan, options), laid);
+      if (!other) continue;
+      const run = new Run(other.course);
+      for (const more of choices<Rate>(rates, most - options.length)) {
+        if (options.length + more.length < least) continue;
+        const from = more.find((r) => r.from !== undefined)?.from;
+        run.go({
+          faster: more.reduce((f, r) => f * r.faster, 1),
+          ...(from === undefined ? {} : { from }),
+        });
+        tried += 1;
+        const together = [...options, ...more];
+        const endsMin = run.ends.at(-1) ?? 0;
+        keep(together, 100 * likely(run) - costOf(together) - MINUTE_COSTS * endsMin);
+      }
     }
-  }
+  };
+  yield* weigh(0, FEW_CHANGES, [0, 0.4]);
+  const good = [...kinds.values()].flat().filter((c) => c.options.length > 0 && c.value > GOOD).length;
+  if (good < TRIED) yield* weigh(FEW_CHANGES + 1, MOST_CHANGES, [0.4, 0.6]);
   const few = new Normals(seed, TRIES);
   const normals = new Normals(seed, samples);
   const way = function* (options: readonly Option[], changed: Plan, course: PlanCourse): Task<never, Way> {

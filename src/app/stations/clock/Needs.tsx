@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Timetable } from '../../../core/clock/timetable.ts';
 import { needsOf, type Need } from '../../../core/clock/needs.ts';
 import { stageWord } from '../../../core/setting/stage.ts';
@@ -9,7 +10,7 @@ import { usePlan } from '../../parts/usePlan.ts';
 const WORTH_MM = 3;
 
 /** What each way of pouring needs of its batter, until when, and until when it has that. */
-export function Needs({ clock }: { readonly clock: Timetable }) {
+export const Needs = memo(function Needs({ clock }: { readonly clock: Timetable }) {
   const { plan } = usePlan();
   const needs = needsOf(plan, clock);
   if (needs.length === 0) return null;
@@ -22,7 +23,7 @@ export function Needs({ clock }: { readonly clock: Timetable }) {
       </ul>
     </Group>
   );
-}
+});
 
 function NeedLine({ need }: { readonly need: Need }) {
   const { show } = usePlan();

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useDeferredValue } from 'react';
 import { Loading } from '../../parts/Loading.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Holds } from './Holds.tsx';
@@ -11,7 +11,9 @@ const Matters = lazy(async () => ({ default: (await import('./Matters.tsx')).Mat
 /** When to pour what: will it hold, every pot through time, the windows of each pour, and what matters most. */
 export function TimetablePage() {
   const { clock } = usePlan().computed;
-  if (!clock)
+  // while a pour is dragged the lanes come first
+  const settled = useDeferredValue(clock);
+  if (!clock || !settled)
     return (
       <p className="quiet text-sm">There is no recipe yet: how fast its batter thickens is not known.</p>
     );
@@ -19,8 +21,8 @@ export function TimetablePage() {
     <>
       <Holds />
       <LanesView clock={clock} />
-      <Needs clock={clock} />
-      <Windows clock={clock} />
+      <Needs clock={settled} />
+      <Windows clock={settled} />
       <Suspense fallback={<Loading />}>
         <Matters />
       </Suspense>

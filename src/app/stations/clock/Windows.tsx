@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Unlock } from 'lucide-react';
 import { keepAt, keepNone } from '../../../core/edit/clock.ts';
 import type { TimedAct, Timetable } from '../../../core/clock/timetable.ts';
@@ -17,7 +18,7 @@ const told = ({ act }: TimedAct): boolean =>
   act.window !== undefined || act.carried !== undefined || act.fluid !== undefined;
 
 /** Each pour, and what else depends on how thick batter is: when, from when, until when, and how sure that is. */
-export function Windows({ clock }: { readonly clock: Timetable }) {
+export const Windows = memo(function Windows({ clock }: { readonly clock: Timetable }) {
   const { plan, edit } = usePlan();
   const known = useOutlook();
   const odds = known?.plan === plan ? known.outlook.odds : undefined;
@@ -112,7 +113,7 @@ export function Windows({ clock }: { readonly clock: Timetable }) {
       <FreeTimes clock={clock} />
     </Group>
   );
-}
+});
 
 /** Free for at least so long is worth telling, minutes. */
 const WORTH_MIN = 2;

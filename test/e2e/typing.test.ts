@@ -7,7 +7,17 @@ import { saved, studio } from './support/studio.ts';
 const TYPED = ['0.5', '99999999', '-3', 'x;'] as const;
 
 /** Sizes, amounts and names of every kind, one station at a time. */
-const STATIONS = ['mould', 'design', 'batter', 'colour/pots', 'colour/ombre', 'cut'] as const;
+const STATIONS = [
+  'mould',
+  'design',
+  'batter',
+  'colour/pots',
+  'colour/ombre',
+  'clock/timetable',
+  'clock/conditions',
+  'clock/teach',
+  'cut',
+] as const;
 
 const fieldsOf = (page: Page): Locator => page.locator('main').getByRole('textbox');
 

@@ -6,6 +6,7 @@ import { recipeRate } from '../../src/core/clock/recipeRate.ts';
 import { startStage } from '../../src/core/clock/start.ts';
 import { planTimetable, type Timetable } from '../../src/core/clock/timetable.ts';
 import { searching, type Ways } from '../../src/core/clock/ways.ts';
+import { furtherBatches } from '../../src/core/clock/batches.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import {
   addReading,
@@ -68,6 +69,47 @@ const codes = (plan: Plan): string[] =>
     .map((w) => w.code);
 
 const FIVE = boxPlan([rest(), rest(), rest(), rest()]);
+
+/** Any plan with its timing given in any way. */
+const anyTimed = fc
+  .tuple(
+    anyPlan,
+    fc.record({
+      start: fc.constantFrom(undefined, 0, 0.5, 2.5),
+      perMinute: fc.constantFrom(undefined, 0.002, 0.05, 0.9),
+      warm: fc.boolean(),
+      keeping: fc.constantFrom(undefined, 'clock' as const),
+      colouring: fc.constantFrom(undefined, 'all-first' as const),
+      blendTo: fc.constantFrom(undefined, 0.2, 1.7, 4.4),
+      loosened: fc.boolean(),
+      speed: fc.constantFrom(undefined, 'slows' as const, 'quickens-much' as const, 'seizes' as const),
+      at: fc.constantFrom(undefined, 0, 7.5, 90),
+      reading: fc.constantFrom(undefined, 0, 1, 4.5),
+    }),
+  )
+  .map(([plan, t]): Plan => {
+    const [first] = plan.pots;
+    let next = setClock(plan, {
+      start: t.start,
+      perMinute: t.perMinute,
+      warm: t.warm ? true : undefined,
+      keeping: t.keeping,
+      colouring: t.colouring,
+    });
+    if (first) next = loosenPot(blendPot(next, first.id, t.blendTo), first.id, t.loosened);
+    if (first && t.reading !== undefined)
+      next = addReading(next, { pot: first.id, min: 12, stage: t.reading });
+    const pour = next.steps.filter((s) => s.kind === 'pour')[1];
+    if (pour) next = keepAt(next, pour.id, t.at);
+    const { speed } = t;
+    return {
+      ...next,
+      batter: {
+        ...next.batter,
+        fragrances: next.batter.fragrances.map((f) => (speed ? { ...f, speed } : f)),
+      },
+    };
+  });
 
 describe('how fast a recipe thickens', () => {
   it('is between slow (0.03) and fast (0.10), slower with olive and lard, faster with butters (common practice, no source)', () => {
@@ -174,7 +216,8 @@ describe('the course of a plan', () => {
   });
   it('of any plan never has two things in one pair of hands, and no figure that is none', () => {
     fc.assert(
-      fc.property(anyPlan, (plan) => {
+      fc.property(anyTimed, (plan) => {
+        expect(readPlanValue(plan).ok).to.equal(true);
         const timetable = planTimetable(plan, layPlan(plan));
         if (!timetable) return;
         let free = 0;
@@ -222,6 +265,61 @@ describe('a pour kept by the clock', () => {
     const read = readPlanValue(keepAt(FIVE, 's2', -3));
     expect(read.ok ? '' : read.faults[0].at).to.equal('steps.1.atMin');
     expect(read.ok ? '' : read.faults[0].message).to.match(/-3 min is outside/);
+  });
+});
+
+describe('what there is to say of any timing', () => {
+  it('is told with figures, and each remedy gives a plan that the product takes, with one trouble less', () => {
+    let told = 0;
+    fc.assert(
+      fc.property(anyTimed, (plan) => {
+        const troubles = (p: Plan): number => codes(p).length;
+        for (const warning of computePlan(plan).warnings.filter((w) => w.station === 'clock')) {
+          told += 1;
+          expect(warning.message).to.match(/\d/);
+          expect(warning.message).to.not.match(/NaN|Infinity|undefined/);
+          for (const remedy of warning.remedies ?? []) {
+            const cured = settled(remedy.apply(plan));
+            const read = readPlanValue(cured);
+            expect(read.ok, read.ok ? '' : `${remedy.label}: ${read.faults[0].message}`).to.equal(true);
+            if (warning.code !== 'clock-kept-late') expect(troubles(cured)).to.be.at.most(troubles(plan));
+          }
+        }
+      }),
+      { seed: 31, numRuns: 60 },
+    );
+    expect(told).to.be.above(20);
+  });
+});
+
+describe('several batches by the same hands', () => {
+  const busy = (t: Timetable, shift: number): [number, number][] => [
+    [shift - 4, shift],
+    ...t.acts
+      .filter((a) => a.act.does !== 'wait' && a.endMin > a.preparedMin)
+      .map((a): [number, number] => [a.preparedMin + shift, a.endMin + shift]),
+  ];
+  const meet = (a: readonly [number, number][], b: readonly [number, number][], breath = -1e-6): boolean =>
+    a.some(([f, t]) => b.some(([g, u]) => f < u + breath && t + breath > g));
+  it('never meet, and begin no later than a search minute by minute finds room for them', () => {
+    for (const plan of demoPlans()) {
+      const t = timed(plan);
+      const [second, third] = furtherBatches(t, 2);
+      if (!second || !third) throw new Error('none');
+      const own = busy(t, 0).slice(1);
+      const [b, c] = [busy(t, second.startMin), busy(t, third.startMin)];
+      expect(meet(own, b) || meet(own, c) || meet(b, c), plan.name).to.equal(false);
+      let first = 4;
+      // it leaves a breath between two jobs
+      while (meet(own, busy(t, first), 0.2)) first += 0.02;
+      expect(second.startMin, plan.name).to.be.within(first - 0.03, first + 0.01);
+      expect(second.startMin - 4).to.be.closeTo(second.beginMin, 1e-9);
+    }
+  });
+  it('of a long wait use it: both are poured sooner than one after the other', () => {
+    const t = timed(FIVE);
+    const [second] = furtherBatches(t, 1);
+    expect(second?.endMin).to.be.below(1.6 * t.totalMin);
   });
 });
 

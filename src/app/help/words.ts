@@ -5,6 +5,7 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
     means: 'Anything stirred in that is no oil, lye, water, colour or scent: clay, sugar, seeds, salt.',
   },
   { word: 'Batter', means: 'Oils, lye and water once they are mixed, until they have set. It is caustic.' },
+  { word: 'Breakthrough', means: 'A pour that goes through the layer below it, which did not carry it yet.' },
   {
     word: 'Carrier',
     means:
@@ -24,6 +25,10 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
     word: 'Column',
     means:
       'Something upright that stands in the mould while batter is poured round it, or that batter is poured over.',
+  },
+  {
+    word: 'Cup test',
+    means: 'A small batch in one cup that tells how fast a fragrance makes batter thicken.',
   },
   { word: 'Cure', means: 'Four to six weeks or more in which bars lose water, harden and grow milder.' },
   { word: 'Disperse', means: 'To stir a powder into its carrier until no lump is left.' },

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useDeferredValue } from 'react';
 import { Loading } from '../../parts/Loading.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { FurtherBatches } from './FurtherBatches.tsx';
 import { Holds } from './Holds.tsx';
 import { LanesView } from './LanesView.tsx';
 import { Needs } from './Needs.tsx';
@@ -23,6 +24,7 @@ export function TimetablePage() {
       <LanesView clock={clock} />
       <Needs clock={settled} />
       <Windows clock={settled} />
+      <FurtherBatches clock={settled} />
       <Suspense fallback={<Loading />}>
         <Matters />
       </Suspense>

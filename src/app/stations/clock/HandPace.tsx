@@ -1,0 +1,69 @@
+import { habitsOf, USUAL } from '../../../core/clock/habits.ts';
+import { setClock, setPace, setPourPace } from '../../../core/edit/clock.ts';
+import type { Pace } from '../../../core/plan/clockSchema.ts';
+import { Group } from '../../parts/Station.tsx';
+import { FigureField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+const MINUTES: readonly { readonly key: Exclude<keyof Pace, 'pourMin'>; readonly label: string }[] = [
+  { key: 'divideMin', label: 'Share out, each jug' },
+  { key: 'colourMin', label: 'Colour a jug' },
+  { key: 'scentMin', label: 'Scent a jug' },
+  { key: 'makeMin', label: 'Make a portion' },
+  { key: 'tapMin', label: 'Tap level' },
+  { key: 'tiltMin', label: 'Turn the mould' },
+  { key: 'scrapeMin', label: 'Scrape' },
+];
+
+const POURS = [
+  { how: 'stream', label: 'Pour 425 g in a stream' },
+  { how: 'low', label: 'Pour 425 g low' },
+  { how: 'spatula', label: 'Pour 425 g over a spatula' },
+  { how: 'spoon', label: 'Spoon 425 g' },
+] as const;
+
+/** How long this maker takes. */
+export function HandPace() {
+  const { plan, edit } = usePlan();
+  const habits = habitsOf(plan.clock);
+  const given = plan.clock.pace !== undefined;
+  return (
+    <Group
+      title="How long you take"
+      aside={
+        given && (
+          <button
+            type="button"
+            className="btn btn-sm"
+            onClick={() => edit((p) => setClock(p, { pace: undefined }))}
+          >
+            As is usual
+          </button>
+        )
+      }
+    >
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        {POURS.map(({ how, label }) => (
+          <FigureField
+            key={how}
+            label={label}
+            suffix="min"
+            value={habits.pourMin[how]}
+            onValue={(minutes, g) =>
+              edit((p) => setPourPace(p, how, minutes === USUAL.pourMin[how] ? undefined : minutes), g)
+            }
+          />
+        ))}
+        {MINUTES.map(({ key, label }) => (
+          <FigureField
+            key={key}
+            label={label}
+            suffix="min"
+            value={habits[key]}
+            onValue={(minutes, g) => edit((p) => setPace(p, { [key]: minutes }), g)}
+          />
+        ))}
+      </div>
+    </Group>
+  );
+}

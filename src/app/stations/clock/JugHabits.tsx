@@ -1,0 +1,118 @@
+import { habitsOf } from '../../../core/clock/habits.ts';
+import { blendPot, loosenPot, setClock } from '../../../core/edit/clock.ts';
+import type { Stirrer } from '../../../core/plan/clockSchema.ts';
+import { isPiped } from '../../../core/plan/second.ts';
+import { Choice } from '../../parts/Choice.tsx';
+import { Picker } from '../../parts/Picker.tsx';
+import { PotBadge } from '../../parts/PotBadge.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { FigureField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { Estimated } from './Estimated.tsx';
+
+const STIRRERS: readonly { readonly value: Stirrer; readonly label: string }[] = [
+  { value: 'spatula', label: 'spatula' },
+  { value: 'whisk', label: 'whisk' },
+  { value: 'hand-blender', label: 'hand-turned blender' },
+  { value: 'stick-blender', label: 'stick blender' },
+];
+
+const COLOURINGS = [
+  { value: 'each', label: 'each before its pour' },
+  { value: 'all-first', label: 'all at first' },
+] as const;
+
+/** How colour goes into the jugs, what is done to each right before it is poured, and where the mould stands between. */
+export function JugHabits() {
+  const { plan, edit } = usePlan();
+  const habits = habitsOf(plan.clock);
+  return (
+    <Group title="The jugs">
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Choice
+          legend="Colour the jugs"
+          value={habits.colouring}
+          options={COLOURINGS}
+          onChoose={(colouring) => {
+            edit((p) => setClock(p, { colouring }));
+          }}
+        />
+        <Picker
+          label="Stirred with"
+          value={habits.stirrer}
+          options={STIRRERS}
+          onPick={(stirrer) => edit((p) => setClock(p, { stirrer }))}
+        />
+      </div>
+      <ul className="grid gap-2">
+        {plan.pots.map((pot) => (
+          <li key={pot.id} className="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <span className="flex w-40 items-center gap-2">
+              <PotBadge pot={pot} />
+              <span className="truncate text-sm">{pot.name}</span>
+            </span>
+            <label className="flex items-center gap-2 text-sm">
+              <input
+                type="checkbox"
+                className="size-4 accent-(--color-primary)"
+                checked={pot.blendTo !== undefined}
+                onChange={(event) => edit((p) => blendPot(p, pot.id, event.target.checked ? 1.7 : undefined))}
+              />
+              blended on before its pour
+            </label>
+            {pot.blendTo !== undefined && (
+              <FigureField
+                label={`Pot ${pot.letter}: blended on to`}
+                hideLabel
+                className="w-24"
+                suffix="of 5"
+                value={pot.blendTo}
+                onValue={(blendTo, g) => edit((p) => blendPot(p, pot.id, blendTo), g)}
+              />
+            )}
+            <label className="flex items-center gap-2 text-sm">
+              <input
+                type="checkbox"
+                className="size-4 accent-(--color-primary)"
+                checked={pot.loosened === true}
+                onChange={(event) => edit((p) => loosenPot(p, pot.id, event.target.checked))}
+              />
+              stirred loose
+            </label>
+          </li>
+        ))}
+      </ul>
+      <label className="flex items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="size-4 accent-(--color-primary)"
+          checked={plan.clock.warm === true}
+          onChange={(event) => edit((p) => setClock(p, { warm: event.target.checked ? true : undefined }))}
+        />
+        Between pours the mould stands in a warm cupboard: what is poured thickens about half as fast again
+      </label>
+      {isPiped(plan) && <PipingStart />}
+    </Group>
+  );
+}
+
+/** When the batch that is piped on top is begun. */
+function PipingStart() {
+  const { plan, computed, edit } = usePlan();
+  const made = computed.clock?.acts.find((a) => a.act.key === 'make piping');
+  return (
+    <Estimated
+      given={plan.clock.pipingAtMin !== undefined}
+      says="once the loaf is poured"
+      onForget={() => edit((p) => setClock(p, { pipingAtMin: undefined }))}
+    >
+      <FigureField
+        label="The batch for piping is begun at"
+        className="w-56"
+        suffix="min"
+        value={Math.round((plan.clock.pipingAtMin ?? made?.startMin ?? 0) * 10) / 10}
+        onValue={(pipingAtMin, g) => edit((p) => setClock(p, { pipingAtMin }), g)}
+      />
+    </Estimated>
+  );
+}

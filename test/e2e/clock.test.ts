@@ -125,7 +125,7 @@ describe('the clock in the browser', () => {
   it('says what it rests on: a figure of one’s own comes before an estimate, and the estimate comes back', async () => {
     const page = at.page();
     await at.go('/plan/demo-scree-steps/clock/conditions');
-    const field = 'Speed of the recipe, at 38 °C and 30 % lye';
+    const field = 'Recipe, stages a minute at 38 °C and 30 % lye';
     const estimated = await fieldValue(page, field);
     await typeIn(page, field, '0.09');
     await page

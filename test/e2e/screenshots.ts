@@ -10,6 +10,8 @@ interface View {
   /** what is done before the picture */
   readonly first?: (page: Page) => Promise<unknown>;
   readonly press?: readonly RegExp[];
+  /** what is waited for */
+  readonly until?: RegExp;
 }
 
 /** Made-up things, as a maker would have them. */
@@ -47,15 +49,6 @@ const fillStores = async (page: Page): Promise<void> => {
   await page.getByText('You saw that it quickens').waitFor();
 };
 
-const sixCavities = async (page: Page): Promise<void> => {
-  await page.getByLabel('Another mould from the same batch').selectOption({ label: 'Round cavity, 3 in' });
-  await page.getByLabel('So many of this mould, filled alike').fill('6');
-  await page.getByLabel('So many of this mould, filled alike').press('Enter');
-  await page.locator('main').evaluate((main) => {
-    main.scrollTop = 0;
-  });
-};
-
 /** Pictures of the main views for the README, from the demo studio. Run `npm run build` first. */
 const VIEWS: readonly View[] = [
   { name: 'shelf', path: '/' },
@@ -67,7 +60,6 @@ const VIEWS: readonly View[] = [
   { name: 'pots', path: '/plan/demo-slate-beds/colour/pots' },
   { name: 'ombre', path: '/plan/demo-heather-on-peat/colour/ombre' },
   { name: 'mixing', path: '/plan/demo-copper-weir/colour/mixing' },
-  { name: 'blends', path: '/plan/demo-beck-pool/colour/ombre' },
   { name: 'column', path: '/plan/demo-basalt-columns/design', press: [/^Pour 1:/, /^Plan$/] },
   { name: 'colorants', path: '/colorants' },
   { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day' },
@@ -75,7 +67,13 @@ const VIEWS: readonly View[] = [
   { name: 'tops', path: '/plan/demo-cotton-grass/design', press: [/^Piping:/, /^Loaf$/] },
   { name: 'bars', path: '/plan/demo-basalt-columns/cut', press: [/^Loaf$/] },
   { name: 'cut', path: '/plan/demo-basalt-columns/cut' },
-  { name: 'moulds', path: '/plan/demo-slate-beds/mould', first: sixCavities },
+  { name: 'clock', path: '/plan/demo-scree-steps/clock', until: /^\d+ of 100$/ },
+  {
+    name: 'ways',
+    path: '/plan/demo-slate-beds/clock/ways',
+    press: [/^Plan it for me$/],
+    until: /ways were weighed/,
+  },
   { name: 'both', path: '/plan/demo-copper-weir/design', press: [/^Look at both$/] },
 ];
 
@@ -110,6 +108,7 @@ for (const view of VIEWS.filter((v) => wanted.length === 0 || wanted.includes(v.
   await page.evaluate(() => document.fonts.ready);
   await view.first?.(page);
   for (const name of view.press ?? []) await page.getByRole('button', { name }).first().click();
+  if (view.until) await page.getByText(view.until).first().waitFor();
   await page.waitForTimeout(400);
   // what is simulated is there, and sharp
   for (let i = 0; i < 100; i += 1) {

@@ -39,8 +39,8 @@ function BatterSpeed() {
           onForget={() => edit((p) => setClock(p, { perMinute: undefined, known: undefined }))}
         >
           <FigureField
-            label="Speed of the recipe, at 38 °C and 30 % lye"
-            suffix="stages a minute"
+            label="Recipe, stages a minute at 38 °C and 30 % lye"
+            suffix="a min"
             value={Number(speed.atRest.toFixed(4))}
             onValue={(perMinute, g) => edit((p) => setClock(p, { perMinute }), g)}
           />

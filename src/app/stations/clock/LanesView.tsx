@@ -132,6 +132,10 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
               </text>
             ))}
           </svg>
+          <p className="quiet text-xs" style={{ paddingLeft: NAMES + GAP }}>
+            Dark: in the jug. Colour: poured. Haze: eight times of ten. Green band: thick enough and no
+            thicker; green bar: can be poured; tick: carries the next.
+          </p>
           <HandsRow clock={clock} scale={scale} />
           <label className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-2">
             <span className="text-sm">

@@ -260,7 +260,7 @@ describe('prop first', () => {
       .first()
       .click();
     await page.getByText('Things to hand').click();
-    await page.getByLabel('Thing').nth(1).fill('butter knife');
+    await page.getByLabel('Thing', { exact: true }).nth(1).fill('butter knife');
     await page.getByLabel('High').nth(1).fill('12 mm');
     await type(page, 'Right edge up', '6');
     const way = page.getByRole('list', { name: 'What makes about this tilt' });

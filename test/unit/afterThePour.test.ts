@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import ICAL from 'ical.js';
 import { constantFrom, coolsIn, usualConstant } from '../../src/core/batter/cooling.ts';
+import { oilsMeet } from '../../src/core/batter/oilsMeet.ts';
+import { usedOils } from '../../src/core/batter/usedOils.ts';
 import { recipeOf } from '../../src/core/batter/recipe.ts';
 import { afterwards, type Afterwards } from '../../src/core/clock/afterwards.ts';
 import { asTimed } from '../../src/core/clock/asTimed.ts';
@@ -114,6 +116,19 @@ describe('lye that cools', () => {
     expect(constantFrom(a, { min: 25, celsius: 81 }, 20)).to.equal(undefined);
     expect(constantFrom(a, { min: 25, celsius: 19 }, 20)).to.equal(undefined);
     expect(constantFrom(a, { min: 5, celsius: 60 }, 20)).to.equal(undefined);
+  });
+});
+
+describe('melted and liquid oils', () => {
+  it('meet by their masses, worked by hand: 40 % at 55.6 °C (132 °F) and 60 % at 15 °C are at 31.2 °C (88 °F), as makers saw', () => {
+    const oils = usedOils({
+      oils: [
+        { oil: 'coconut', percent: 40 },
+        { oil: 'olive', percent: 60 },
+      ],
+    });
+    expect(oilsMeet(oils, (132 - 32) / 1.8, 15)).to.be.closeTo(0.4 * 55.56 + 0.6 * 15, 0.01);
+    expect(oilsMeet(oils, 20, 20)).to.be.closeTo(20, 1e-12);
   });
 });
 

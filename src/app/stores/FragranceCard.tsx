@@ -1,3 +1,4 @@
+import { plural } from '../../core/units/words.ts';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { SPEEDS, type Speed } from '../../core/batter/schema.ts';
@@ -97,6 +98,17 @@ export function FragranceCard({ seen }: { readonly seen: Seen<FragranceStock> })
       {claimed && observed !== undefined && observed !== claimed.speed && (
         <p className="text-sm font-semibold">
           You saw that it {SPEED_WORDS[observed]}; its supplier says that it {SPEED_WORDS[claimed.speed]}.
+        </p>
+      )}
+      {f.known && (
+        <p className="flex items-center gap-2 text-sm">
+          <span className="flex-1">
+            Learned: batter thickens <strong>≈ {formatShort(f.known.value, 2)} times as fast</strong> with it,
+            from {plural(f.known.readings, 'reading')}.
+          </span>
+          <button type="button" className="btn btn-xs" onClick={() => keep({ known: undefined })}>
+            Forget it
+          </button>
         </p>
       )}
       <Observe called={called} onSeen={(o) => keep({ observed: [...f.observed, o] })} />

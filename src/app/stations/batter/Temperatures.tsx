@@ -1,6 +1,7 @@
 import { blendTemperature } from '../../../core/batter/blendTemperature.ts';
 import { peakLyeTemperature } from '../../../core/batter/lyeHeat.ts';
 import type { Batter } from '../../../core/batter/schema.ts';
+import { OilsMeet } from './OilsMeet.tsx';
 import { LyeCooling } from './LyeCooling.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { TemperatureField } from '../../parts/quantities.tsx';
@@ -37,6 +38,7 @@ export function Temperatures() {
           onValue={(waterC, g) => put({ waterC }, g)}
         />
       </div>
+      <OilsMeet />
       {batch && !frozen && batch.waterG > 0 && batch.lyeG > 0 && (
         <p className="text-sm">
           The solution heats to{' '}

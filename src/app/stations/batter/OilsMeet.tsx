@@ -1,0 +1,64 @@
+import { useRef, useState } from 'react';
+import { oilsMeet } from '../../../core/batter/oilsMeet.ts';
+import { usedOils } from '../../../core/batter/usedOils.ts';
+import type { Celsius } from '../../../core/units/quantity.ts';
+import type { Gesture } from '../../../store/gesture.ts';
+import { TemperatureField } from '../../parts/quantities.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+
+/** Hard oils are melted to about here, and liquid ones stand in the room. Common practice, no source. */
+const USUAL = { melted: 60, liquid: 20 } as const;
+
+/** Hard oils melted, liquid ones from the shelf: how warm they are together, and that taken as the oils' temperature. */
+export function OilsMeet() {
+  const { plan, edit, show } = usePlan();
+  const [at, setAt] = useState<Readonly<Record<keyof typeof USUAL, Celsius>>>(USUAL);
+  /** what was there before it was typed in: escaped from, it is that again */
+  const typed = useRef<{ readonly gesture: Gesture; readonly was: typeof at } | null>(null);
+  const oils = usedOils(plan.batter);
+  const hard = oils.some((o) => o.oil.liquid === false);
+  if (!hard || oils.every((o) => o.oil.liquid === false)) return null;
+  const put = (change: Partial<typeof at>, gesture: Gesture): undefined => {
+    if (typed.current?.gesture !== gesture) typed.current = { gesture, was: at };
+    const { was } = typed.current;
+    gesture.changes(() => {
+      setAt(was);
+    });
+    setAt((a) => ({ ...a, ...change }));
+  };
+  const meet = Math.round(oilsMeet(oils, at.melted, at.liquid));
+  const { temperatures } = plan.batter;
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <TemperatureField
+        label="Hard oils melted to"
+        className="w-32"
+        value={at.melted}
+        onValue={(melted, g) => put({ melted }, g)}
+      />
+      <TemperatureField
+        label="Liquid oils at"
+        className="w-28"
+        value={at.liquid}
+        onValue={(liquid, g) => put({ liquid }, g)}
+      />
+      <p className="pb-2 text-sm">
+        are <em>≈ {show.temperature(meet)}</em> together
+      </p>
+      {meet !== temperatures.oilsC && meet >= 15 && meet <= 80 && (
+        <button
+          type="button"
+          className="btn btn-sm mb-1"
+          onClick={() =>
+            edit((p) => ({
+              ...p,
+              batter: { ...p.batter, temperatures: { ...p.batter.temperatures, oilsC: meet } },
+            }))
+          }
+        >
+          Oils at {show.temperature(meet)}
+        </button>
+      )}
+    </div>
+  );
+}

@@ -152,7 +152,10 @@ describe('the clock in the browser', () => {
     await typeIn(page, 'Oils at mixing', '16');
     await page.getByRole('link', { name: /Batter/ }).click();
     await page.getByText(/sets below ≈ \d+ °C in them/).waitFor();
-    await page.getByRole('button', { name: /^Oils at \d+/ }).click();
+    await page
+      .getByRole('list', { name: 'Warnings' })
+      .getByRole('button', { name: /^Oils at \d+/ })
+      .click();
     await typeIn(page, 'Water before the lye', '0');
     await typeIn(page, 'Lye at mixing', '80');
     await page.getByText(/it gets no hotter than ≈ \d+ °C/).waitFor();

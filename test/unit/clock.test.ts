@@ -151,6 +151,15 @@ describe('the course of a plan', () => {
         at(t, `pour ${pot === 'p1' ? 's1' : 's2'}`).startMin + 1e-9,
       );
   });
+  it('what is poured on its own colour waits for nothing: there is no other to break through to', () => {
+    const twice = timed({
+      ...FIVE,
+      steps: FIVE.steps.map((s) => (s.id === 's2' && s.kind === 'pour' ? { ...s, pot: 'p1' } : s)),
+    });
+    expect(at(twice, 'pour s2').act.carried).to.equal(undefined);
+    expect(at(twice, 'pour s2').waitMin).to.be.closeTo(0, 1e-9);
+    expect(at(twice, 'pour s4').act.carried).to.not.equal(undefined);
+  });
   it('softer landings are carried sooner; a wait for a stage is kept; minutes count from the last pour', () => {
     expect(at(timed(landAll(FIVE, 'spoon')), 'pour s2').startMin).to.be.below(
       at(timed(FIVE), 'pour s2').startMin,

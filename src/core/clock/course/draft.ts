@@ -47,6 +47,8 @@ export class Draft {
   /** the last act that was done to a mould, by its place; waits count from its end */
   lastOnMould = -1;
   private readonly numbers = new Map<string, number>();
+  /** layers of one pot alone, each in its own colour */
+  private readonly plain = new Map<number, PotId>();
   /** the layer poured last in each place */
   private readonly last = new Map<string, number>();
   /** the layers in each place that are still fluid together */
@@ -119,13 +121,17 @@ export class Draft {
     return layers.length > 0 ? { fluid: { layers, most } } : {};
   }
 
+  /** A layer is of this pot alone: what is poured of it on top cannot break through to anything else. */
+  isOf = (layer: number, pot: PotId): boolean => this.plain.get(layer) === pot;
+
   lastIn = (places: readonly string[]): readonly number[] => places.flatMap((p) => this.last.get(p) ?? []);
 
   fluidIn = (places: readonly string[]): readonly number[] => places.flatMap((p) => this.fluid.get(p) ?? []);
 
-  /** A layer more in a place, on top of what lies there; fluid together with what is. */
-  layerIn(place: string): number {
+  /** A layer more in a place, on top of what lies there; fluid together with what is. `pot`: it is of that pot alone, in its own colour. */
+  layerIn(place: string, pot?: PotId): number {
     const layer = this.layerCount;
+    if (pot !== undefined) this.plain.set(layer, pot);
     this.layerCount += 1;
     this.last.set(place, layer);
     this.fluid.set(place, [...(this.fluid.get(place) ?? []), layer]);

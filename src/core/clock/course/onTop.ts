@@ -24,7 +24,7 @@ export function addRidges(draft: Draft, jugs: Jugs, step: Ridges): void {
       minutes: RIDGES_MIN * draft.countOf(step),
       pots: [draft.numberOf(pot)],
       window: { least: 0, most: RUNS_IN },
-      lays: draft.mouldsOf(step).map((m) => draft.layerIn(`${m.use.id} 0`)),
+      lays: draft.mouldsOf(step).map((m) => draft.layerIn(`${m.use.id} 0`, pot)),
       ...(prepares.length > 0 ? { prepares } : {}),
     },
     { step },

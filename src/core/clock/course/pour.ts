@@ -45,14 +45,16 @@ export function addPour(draft: Draft, jugs: Jugs, step: Pour): void {
   for (const pot of pots) jugs.colour(pot);
   const places = landed.map((l) => l.place);
   const fluid = draft.fluidIn(places);
-  const by = draft.lastIn(places);
+  const alone = !step.pattern && !step.ombre ? step.pot : undefined;
+  // on its own colour there is nothing to break through to
+  const by = draft.lastIn(places).filter((l) => alone === undefined || !draft.isOf(l, alone));
   const onFluid = pushes(step) && fluid.length > 0;
   const window = windowOf(step, landed);
   const rounds = step.pattern?.rounds.length ?? 1;
   const stage = Math.max(...landed.map(({ layer }) => stageToCarry(step.landing.fallMm, layer.densityGMl)));
   const prepares = pots.flatMap((pot) => jugs.prepares(pot, step));
   const cup = pots.flatMap((pot) => jugs.cups(pot));
-  const lays = places.map((place) => draft.layerIn(place));
+  const lays = places.map((place) => draft.layerIn(place, alone));
   draft.layers.set(step.id, lays);
   draft.add(
     {

@@ -218,7 +218,7 @@ describe('the course of a plan', () => {
     expect(act?.text)
       .to.match(/Blend pot B.*medium/)
       .and.to.match(/Stir pot B.* loose/);
-    const pour = sheet.procedure.find((a) => a.timing !== undefined);
+    const pour = sheet.procedure.find((a) => a.id === 'pour:s1');
     expect(pour?.timing)
       .to.match(/^About minute \d+:\d\d/)
       .and.to.match(/warm cupboard/);
@@ -550,6 +550,23 @@ describe('demo plans', () => {
     expect(pour.pourableUntilMin).to.be.within(pour.startMin, 30);
     const slow = setPace(plan, { colourMin: 4 });
     expect(codes(slow)).to.include('clock-too-thick');
+  });
+});
+
+describe('the sheet of jugs that are coloured one by one', () => {
+  it('says of each when its colour goes in, before its own pour; coloured all at first it does not', () => {
+    type Printed = { readonly procedure: readonly { readonly id: string; readonly timing?: string }[] };
+    const plan = demo('Scree Steps');
+    const said = (p: Plan): readonly (string | undefined)[] =>
+      (sheetJson(computePlan(p), 40) as Printed).procedure.flatMap((a) =>
+        /^pot:/.test(a.id) ? [a.timing] : [],
+      );
+    expect(said(plan)).to.have.length(5);
+    for (const timing of said(plan))
+      expect(timing).to.match(/^Stir in at about minute \d+:\d\d, before its own pour/);
+    expect(said(setClock(plan, { colouring: 'all-first' }))).to.deep.equal(
+      Array.from({ length: 5 }, () => undefined),
+    );
   });
 });
 

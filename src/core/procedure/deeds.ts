@@ -131,6 +131,8 @@ export type Deed =
       readonly more: boolean;
       /** the pot whose jug it takes */
       readonly jugOf?: string;
+      /** each jug is coloured before its own pour: this one at about this minute */
+      readonly stirredAtMin?: Minutes;
     }
   | {
       readonly does: 'make-portion';

@@ -1,8 +1,10 @@
 import { blendTemperature } from '../../batter/blendTemperature.ts';
+import { habitsOf } from '../../clock/habits.ts';
 import type { Computed } from '../../computed/compute.ts';
 import { SUPPLY } from '../../ledger/ledger.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { poursFrom } from '../../plan/sources.ts';
+import type { Minutes } from '../../units/quantity.ts';
 import { ACT } from '../../weigh/acts.ts';
 import { spareFromRoundingG } from '../../weigh/targets.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
@@ -22,6 +24,12 @@ function inWhiskOrder(computed: Computed, w: Weights): readonly PotWeight[] {
 export const waitsForJug = (plan: Plan, pot: Pot): boolean =>
   pot.jugOf !== undefined && poursFrom(plan, pot.id).length > 0;
 
+/** Where jugs are coloured one by one, each before its pour: when this one is. */
+function stirredAt({ plan, clock }: Computed, pot: Pot): { readonly stirredAtMin?: Minutes } {
+  const timed = clock?.acts.find((a) => a.act.key === `colour ${pot.id}`);
+  return timed && habitsOf(plan.clock).colouring === 'each' ? { stirredAtMin: timed.startMin } : {};
+}
+
 /** One pot weighed out of the batch, coloured and scented. */
 export function weighOut(computed: Computed, w: Weights, { pot, colorants }: PotWeight): Draft {
   const id = ACT.pot(pot.id);
@@ -37,6 +45,7 @@ export function weighOut(computed: Computed, w: Weights, { pot, colorants }: Pot
       coloured: colorants.length > 0 && school !== 'one-pot',
       more: lines.some((l) => l.from === SUPPLY),
       ...(pot.jugOf === undefined ? {} : { jugOf: pot.jugOf }),
+      ...stirredAt(computed, pot),
     },
     lines,
   };

@@ -1,4 +1,5 @@
 import { stagePhrase } from '../../setting/stage.ts';
+import { formatClock } from '../../units/format.ts';
 import type { Deed } from '../deeds.ts';
 import type { Saying, WordsFor } from './says.ts';
 
@@ -41,7 +42,15 @@ export const potWords: WordsFor<
   'weigh-out': (deed, say) => {
     const letter = say.letterOf(deed.jugOf);
     const jug = letter === undefined ? '' : ` Into the jug of pot ${letter}, emptied and wiped out.`;
-    return { text: weighingOut(deed, say) + jug };
+    return {
+      text: weighingOut(deed, say) + jug,
+      // the jugs are weighed out together; what is stirred in may wait, and is timed so
+      ...(deed.stirredAtMin === undefined
+        ? {}
+        : {
+            timing: `Stir in at about minute ${formatClock(deed.stirredAtMin)}, before its own pour: an estimate.`,
+          }),
+    };
   },
   'make-portion': ({ fromStocks, ownOils, coloured }, { pot }) => ({
     text: fromStocks

@@ -1,6 +1,6 @@
 import { peakLyeTemperature } from '../batter/lyeHeat.ts';
 import { usedOils } from '../batter/usedOils.ts';
-import type { Plan } from '../plan/planSchema.ts';
+import { setTemperatures } from '../edit/batter.ts';
 import type { Finish } from '../plan/stepSchema.ts';
 import type { Celsius } from '../units/quantity.ts';
 import { formatTemperature } from '../units/format.ts';
@@ -26,13 +26,6 @@ const MELTS: Readonly<Record<string, Celsius>> = {
 /** Among liquid oils it stays melted lower down: by so much where there is hardly any of it. A judgement. */
 const LOWERED_C = 13;
 
-const withTemperatures =
-  (change: Partial<Plan['batter']['temperatures']>) =>
-  (p: Plan): Plan => ({
-    ...p,
-    batter: { ...p.batter, temperatures: { ...p.batter.temperatures, ...change } },
-  });
-
 /** Oils so cool that one of them sets: that looks like trace, and is none. */
 function solid({ plan }: Facts): Warning[] {
   const { oilsC } = plan.batter.temperatures;
@@ -49,7 +42,9 @@ function solid({ plan }: Facts): Warning[] {
       level: 'warn',
       station: 'batter',
       message: `Oils at ${say(oilsC)}: ${Math.round(worst.share * 100)} % ${lowerFirst(worst.oil.name)} sets below ≈ ${say(worst.atC)} in them. Set fat looks like trace and is none: the timing is of no use then, and lye may stay unspent in it.`,
-      remedies: [{ label: `Oils at ${say(worst.atC)}`, apply: withTemperatures({ oilsC: worst.atC }) }],
+      remedies: [
+        { label: `Oils at ${say(worst.atC)}`, apply: (p) => setTemperatures(p, { oilsC: worst.atC }) },
+      ],
     },
   ];
 }
@@ -67,7 +62,7 @@ function tooHot({ plan, recipe }: Facts): Warning[] {
       level: 'warn',
       station: 'batter',
       message: `Lye at ${say(lyeC)} at mixing: dissolved in water of ${say(waterC)} it gets no hotter than ≈ ${say(peakC)}. Lye solution is never heated.`,
-      remedies: [{ label: `Lye at ${say(peakC)}`, apply: withTemperatures({ lyeC: peakC }) }],
+      remedies: [{ label: `Lye at ${say(peakC)}`, apply: (p) => setTemperatures(p, { lyeC: peakC }) }],
     },
   ];
 }

@@ -1,4 +1,5 @@
 import type { Celsius } from '../units/quantity.ts';
+import { hardPart } from './hardPart.ts';
 import type { UsedOil } from './usedOils.ts';
 
 /**
@@ -10,6 +11,6 @@ export function oilsMeet(
   melted: Celsius,
   liquid: Celsius,
 ): Celsius {
-  const hard = oils.reduce((s, o) => s + (o.oil.liquid === false ? o.share : 0), 0);
+  const hard = hardPart(oils);
   return hard * melted + (1 - hard) * liquid;
 }

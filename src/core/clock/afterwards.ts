@@ -1,4 +1,4 @@
-import { libraryOil } from '../batter/oilLibrary.ts';
+import { hardPart } from '../batter/hardPart.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import { plannedHeat } from '../look/state.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -42,18 +42,13 @@ const CUTS_FOR = { part: 0.5, h: 12 } as const;
 /** A common cure, weeks; from three for a dry recipe to more for a wet one. */
 const CURE = { usual: 4, least: 3, most: 10, spread: 2 } as const;
 
-/** The part of its oils that is hard in a cool kitchen, 0 to 1. */
-function hardPart(recipe: Recipe): number {
-  return recipe.oils.reduce((s, { oil, share }) => s + (libraryOil(oil.id)?.liquid === false ? share : 0), 0);
-}
-
 const within = (low: number, high: number, x: number): number => Math.min(high, Math.max(low, x));
 
 /** When a plan's loaf can be unmoulded, cut and used, from its lye, its heat, its hard oils and sodium lactate. Estimates: what one feels comes first. */
 export function afterwards(plan: Plan, recipe: Recipe): Afterwards {
   const lye = recipe.schools.lyeConcentrationPercent;
   const wet = (USUAL_LYE / lye) ** 1.5;
-  const hard = hardPart(recipe);
+  const hard = hardPart(recipe.oils);
   const heat = plannedHeat(plan);
   const cool = plan.steps.some((s) => s.kind === 'finish' && s.what === 'leave-cool');
   const chilled = cool && heat === 0;

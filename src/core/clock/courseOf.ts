@@ -64,7 +64,6 @@ export function priorCourse(plan: Plan, laid: Laid): PlanCourse | undefined {
     },
     acts: draft.about,
     pots: draft.pots,
-    layers: draft.layers,
   };
 }
 

@@ -83,8 +83,7 @@ export const pourMinutes = (
   NEXT_JUG_MIN * Math.max(0, jugs * moulds - 1);
 
 /** How long a stick takes for one way. Estimates. */
-const STROKE_MIN: Readonly<Record<Stroke['path']['kind'], Minutes>> = {
-  fan: 1.5,
+const STROKE_MIN: Readonly<Record<Exclude<Stroke['path']['kind'], 'fan'>, Minutes>> = {
   spiral: 0.8,
   rings: 1,
   lines: 1,
@@ -100,7 +99,7 @@ export const PULL_MIN: Minutes = 0.5;
 export const RIDGES_MIN: Minutes = 1;
 
 /** What is put on top. Estimates. */
-export const TOP_MIN = { mound: 2, dents: 1.5, pieces: 2, straws: 1.5, salt: 0.5, piping: 3 } as const;
+export const TOP_MIN = { mound: 2, dents: 1.5, pieces: 2, straws: 1.5, salt: 0.5 } as const;
 
 /** One row of piping on one mould. An estimate. */
 export const ROW_MIN: Minutes = 2;

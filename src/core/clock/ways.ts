@@ -52,7 +52,6 @@ const MINUTE_COSTS = 0.15;
 interface Candidate {
   readonly options: readonly Option[];
   readonly value: number;
-  readonly kind: string;
 }
 
 const kindOf = (options: readonly Option[]): string =>
@@ -96,11 +95,9 @@ const applied = (plan: Plan, options: readonly Option[]): Plan => options.reduce
 
 /** Does one offer something that the other does not, each way round? A way and the same with more to it are one idea. */
 function differ(a: readonly Option[], b: readonly Option[]): boolean {
-  const has = (list: readonly Option[], { lever, label }: Option): boolean =>
-    list.some((o) => o.lever === lever && o.label === label);
   const levers = (list: readonly Option[]): ReadonlySet<LeverId> => new Set(list.map((o) => o.lever));
   const [ofA, ofB] = [levers(a), levers(b)];
-  return a.some((o) => !ofB.has(o.lever)) && b.some((o) => !ofA.has(o.lever)) && !a.every((o) => has(b, o));
+  return a.some((o) => !ofB.has(o.lever)) && b.some((o) => !ofA.has(o.lever));
 }
 
 interface Trying {
@@ -159,7 +156,7 @@ export function* searching(
   const keep = (options: readonly Option[], value: number): void => {
     const kind = kindOf(options);
     const known = kinds.get(kind) ?? [];
-    known.push({ options, value, kind });
+    known.push({ options, value });
     known.sort((a, b) => b.value - a.value);
     kinds.set(kind, known.slice(0, OF_A_KIND));
   };
@@ -213,11 +210,7 @@ export function* searching(
     if (!found) break;
     best.push(yield* way(found.options, found.plan, found.course));
   }
-  return {
-    now,
-    best,
-    tried,
-  };
+  return { now, best, tried };
 }
 
 /** The same work as a part of more: so far along as that is. */

@@ -78,3 +78,9 @@ export function adoptLye(plan: Plan, lyeG: number, oilsG: number): Result<Plan> 
     );
   return ok({ ...plan, batter: { ...plan.batter, superfatPercent: Math.round(superfat * 100) / 100 } });
 }
+
+/** With these temperatures otherwise. */
+export const setTemperatures = (plan: Plan, change: Partial<Plan['batter']['temperatures']>): Plan => ({
+  ...plan,
+  batter: { ...plan.batter, temperatures: { ...plan.batter.temperatures, ...change } },
+});

@@ -1,5 +1,6 @@
 import { LANDING_FALL_MM, mapPour } from './pours.ts';
 import { updateFragrance } from './additions.ts';
+import { setTemperatures } from './batter.ts';
 import { freshId } from './freshId.ts';
 import { recipeOf } from '../batter/recipe.ts';
 import type { KnownRate, Moment } from '../batter/schema.ts';
@@ -90,13 +91,8 @@ export const inPortions = (plan: Plan): Plan => ({
 });
 
 /** Oils and lye at this temperature. */
-export const mixAt = (plan: Plan, celsius: Celsius): Plan => ({
-  ...setClock(plan, { batterC: undefined }),
-  batter: {
-    ...plan.batter,
-    temperatures: { ...plan.batter.temperatures, oilsC: celsius, lyeC: celsius },
-  },
-});
+export const mixAt = (plan: Plan, celsius: Celsius): Plan =>
+  setTemperatures(setClock(plan, { batterC: undefined }), { oilsC: celsius, lyeC: celsius });
 
 /** As much water as makes a lye of this strength, said in the school that the plan has. */
 export function lyeOf(plan: Plan, percent: Percent): Plan {

@@ -4,9 +4,8 @@ import type { Normals } from './normals.ts';
 import { drawing, type Keeping } from './odds.ts';
 import { Run, stageAt, type Batter } from './run.ts';
 
-/** How thick something is through time: in the middle, and between which two stages it is eight times of ten. NaN before it is there. */
+/** Between which two stages something is eight times of ten, through time. NaN before it is there. */
 export interface Haze {
-  readonly middle: readonly Stage[];
   readonly low: readonly Stage[];
   readonly high: readonly Stage[];
 }
@@ -26,14 +25,10 @@ export function hazeOf(
 ): { readonly pots: readonly Haze[]; readonly layers: readonly Haze[] } {
   const run = new Run(course, { keeps: true });
   run.go();
-  const middle = {
-    pots: (run.kept?.pots ?? []).map((s) => times.map((t) => stageIn(s, t))),
-    layers: (run.kept?.layers ?? []).map((s) => times.map((t) => stageIn(s, t))),
-  };
   const { turns, draw } = drawing(course, normals, keeping, run.starts.slice());
   const seen = {
-    pots: middle.pots.map(() => times.map(() => [] as Stage[])),
-    layers: middle.layers.map(() => times.map(() => [] as Stage[])),
+    pots: course.pots.map(() => times.map(() => [] as Stage[])),
+    layers: Array.from({ length: course.layers }, () => times.map(() => [] as Stage[])),
   };
   for (let k = 0; k < normals.count; k += 1) {
     draw(k);
@@ -48,10 +43,9 @@ export function hazeOf(
   const within = (all: readonly Stage[], share: number): Stage =>
     all.toSorted((a, b) => a - b)[Math.round((all.length - 1) * share)] ?? NaN;
   const haze = (what: 'pots' | 'layers'): readonly Haze[] =>
-    middle[what].map((m, p) => ({
-      middle: m,
-      low: times.map((_, i) => within(seen[what][p]?.[i] ?? [], 0.1)),
-      high: times.map((_, i) => within(seen[what][p]?.[i] ?? [], 0.9)),
+    seen[what].map((of) => ({
+      low: of.map((stages) => within(stages, 0.1)),
+      high: of.map((stages) => within(stages, 0.9)),
     }));
   return { pots: haze('pots'), layers: haze('layers') };
 }

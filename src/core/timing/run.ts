@@ -338,9 +338,6 @@ export class Run {
     this.kept?.layers[l]?.push({ ...thin });
   }
 
-  /** The stage of a pot at the end of the last time, at a minute after it was last touched. */
-  potAt = (p: number, at: Minutes): Stage => stageAt(this.pots[p] as Batter, at);
-
   /** The stage of a layer's thinnest batter, at a minute after it was poured. */
   layerAt = (l: number, at: Minutes): Stage => stageAt(this.thin[l] as Batter, at);
 

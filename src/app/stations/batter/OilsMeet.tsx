@@ -1,9 +1,11 @@
-import { useRef, useState } from 'react';
 import { oilsMeet } from '../../../core/batter/oilsMeet.ts';
+import { isHard } from '../../../core/batter/hardPart.ts';
+import { setTemperatures } from '../../../core/edit/batter.ts';
 import { usedOils } from '../../../core/batter/usedOils.ts';
 import type { Celsius } from '../../../core/units/quantity.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 import { TemperatureField } from '../../parts/quantities.tsx';
+import { useTypedState } from '../../parts/useTypedState.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 
 /** Hard oils are melted to about here, and liquid ones stand in the room. Common practice, no source. */
@@ -12,19 +14,11 @@ const USUAL = { melted: 60, liquid: 20 } as const;
 /** Hard oils melted, liquid ones from the shelf: how warm they are together, and that taken as the oils' temperature. */
 export function OilsMeet() {
   const { plan, edit, show } = usePlan();
-  const [at, setAt] = useState<Readonly<Record<keyof typeof USUAL, Celsius>>>(USUAL);
-  /** what was there before it was typed in: escaped from, it is that again */
-  const typed = useRef<{ readonly gesture: Gesture; readonly was: typeof at } | null>(null);
+  const [at, setAt] = useTypedState<Readonly<Record<keyof typeof USUAL, Celsius>>>(USUAL);
   const oils = usedOils(plan.batter);
-  const hard = oils.some((o) => o.oil.liquid === false);
-  if (!hard || oils.every((o) => o.oil.liquid === false)) return null;
+  if (!oils.some(isHard) || oils.every(isHard)) return null;
   const put = (change: Partial<typeof at>, gesture: Gesture): undefined => {
-    if (typed.current?.gesture !== gesture) typed.current = { gesture, was: at };
-    const { was } = typed.current;
-    gesture.changes(() => {
-      setAt(was);
-    });
-    setAt((a) => ({ ...a, ...change }));
+    setAt({ ...at, ...change }, gesture);
   };
   const meet = Math.round(oilsMeet(oils, at.melted, at.liquid));
   const { temperatures } = plan.batter;
@@ -49,12 +43,7 @@ export function OilsMeet() {
         <button
           type="button"
           className="btn btn-sm mb-1"
-          onClick={() =>
-            edit((p) => ({
-              ...p,
-              batter: { ...p.batter, temperatures: { ...p.batter.temperatures, oilsC: meet } },
-            }))
-          }
+          onClick={() => edit((p) => setTemperatures(p, { oilsC: meet }))}
         >
           Oils at {show.temperature(meet)}
         </button>

@@ -1,5 +1,6 @@
 import { blendTemperature } from '../../../core/batter/blendTemperature.ts';
 import { peakLyeTemperature } from '../../../core/batter/lyeHeat.ts';
+import { setTemperatures } from '../../../core/edit/batter.ts';
 import type { Batter } from '../../../core/batter/schema.ts';
 import { OilsMeet } from './OilsMeet.tsx';
 import { LyeCooling } from './LyeCooling.tsx';
@@ -15,10 +16,7 @@ export function Temperatures() {
   const { batch } = computed;
   const frozen = batch?.partLiquids.some((l) => l.moment === 'frozen' && l.massG > 0) ?? false;
   const put = (change: Partial<Batter['temperatures']>, gesture: Gesture) =>
-    edit(
-      (p) => ({ ...p, batter: { ...p.batter, temperatures: { ...p.batter.temperatures, ...change } } }),
-      gesture,
-    );
+    edit((p) => setTemperatures(p, change), gesture);
   return (
     <Group title="Temperatures">
       <div className="grid grid-cols-3 gap-3">

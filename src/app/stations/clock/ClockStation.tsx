@@ -1,5 +1,6 @@
-import { NavLink, Outlet } from 'react-router';
+import { Outlet } from 'react-router';
 import { Station } from '../../parts/Station.tsx';
+import { StationPages } from '../../parts/StationPages.tsx';
 
 const PAGES = [
   { path: 'timetable', name: 'When to pour' },
@@ -13,25 +14,7 @@ const PAGES = [
 /** The clock: when to pour what, ways that hold, and what all of that rests on. */
 export function ClockStation() {
   return (
-    <Station
-      station="clock"
-      title="Clock"
-      below={
-        <nav aria-label="Clock" className="rule flex flex-wrap gap-x-5 border-b">
-          {PAGES.map((page) => (
-            <NavLink
-              key={page.path}
-              to={page.path}
-              className={({ isActive }) =>
-                `-mb-px border-b-3 pb-1.5 ${isActive ? 'border-accent font-bold' : 'quiet border-transparent hover:text-base-content'}`
-              }
-            >
-              {page.name}
-            </NavLink>
-          ))}
-        </nav>
-      }
-    >
+    <Station station="clock" title="Clock" below={<StationPages label="Clock" pages={PAGES} />}>
       <Outlet />
     </Station>
   );

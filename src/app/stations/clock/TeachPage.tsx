@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { courseOf, priorCourse } from '../../../core/clock/courseOf.ts';
 import { learnedOf } from '../../../core/clock/learned.ts';
@@ -9,13 +9,13 @@ import { STAGES, stagePhrase } from '../../../core/setting/stage.ts';
 import { formatClock, formatShort } from '../../../core/units/format.ts';
 import { upperFirst } from '../../../core/units/words.ts';
 import { bringPlans } from '../../../store/keeping/newPlans.ts';
-import type { Gesture } from '../../../store/gesture.ts';
 import { newPlanId } from '../../../store/page.ts';
 import { Loading } from '../../parts/Loading.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Group } from '../../parts/Station.tsx';
+import { useTypedState } from '../../parts/useTypedState.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 import { parseClock } from './parseClock.ts';
 import { WhatWasLearned } from './WhatWasLearned.tsx';
@@ -60,9 +60,7 @@ function Readings() {
   const readings = plan.clock.readings ?? [];
   const [pot, setPot] = useState(plan.pots[0]?.id ?? '');
   const [stage, setStage] = useState('1');
-  const [min, setMin] = useState(4);
-  /** what the minute was before it was typed in: escaped from, it is that again */
-  const typed = useRef<{ readonly gesture: Gesture; readonly was: number } | null>(null);
+  const [min, setMin] = useTypedState(4);
   const [fault, setFault] = useState<string>();
   const chosen = plan.pots.some((p) => p.id === pot) ? pot : (plan.pots[0]?.id ?? '');
   return (
@@ -87,12 +85,7 @@ function Readings() {
           shown={formatClock(min)}
           parse={parseClock}
           onValue={(minutes, gesture) => {
-            if (typed.current?.gesture !== gesture) typed.current = { gesture, was: min };
-            const { was } = typed.current;
-            gesture.changes(() => {
-              setMin(was);
-            });
-            setMin(minutes);
+            setMin(minutes, gesture);
             return undefined;
           }}
         />

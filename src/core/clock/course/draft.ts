@@ -5,7 +5,7 @@ import type { Plan, Pot } from '../../plan/planSchema.ts';
 import type { Step } from '../../plan/stepSchema.ts';
 import type { CourseAct, CoursePot, Doubt } from '../../timing/course.ts';
 import type { Stage } from '../../units/quantity.ts';
-import type { PotId, StepId } from '../../validate/ids.ts';
+import type { PotId } from '../../validate/ids.ts';
 import { habitsOf, type Habits } from '../habits.ts';
 
 /** What an act of a course is of in its plan. */
@@ -41,8 +41,6 @@ export class Draft {
   readonly pots: PotAbout[] = [];
   readonly coursePots: CoursePot[] = [];
   readonly doubts: Doubt[] = [];
-  /** the layers of a pour, by its step, one for each kind of mould it goes into */
-  readonly layers = new Map<StepId, readonly number[]>();
   layerCount = 0;
   /** the last act that was done to a mould, by its place; waits count from its end */
   lastOnMould = -1;

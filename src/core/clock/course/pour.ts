@@ -1,3 +1,4 @@
+import { liesOn } from '../../edit/clock.ts';
 import { KNOW_HOW } from '../../pattern/knowHow.ts';
 import { isOneJug, potsOf, roundOf } from '../../plan/sources.ts';
 import type { Pour } from '../../plan/stepSchema.ts';
@@ -12,7 +13,7 @@ import type { Jugs } from './jugs.ts';
 export const WORKABLE: Stage = 4.5;
 
 /** It pushes aside what is fluid: nothing has to carry it. */
-const pushes = ({ pattern }: Pour): boolean => pattern !== undefined && !isOneJug(pattern.place);
+const pushes = (pour: Pour): boolean => !liesOn(pour);
 
 /** How thick the pots of a pour may be. */
 function windowOf(step: Pour, landed: readonly Landed[]): { readonly least: Stage; readonly most: Stage } {
@@ -55,7 +56,6 @@ export function addPour(draft: Draft, jugs: Jugs, step: Pour): void {
   const prepares = pots.flatMap((pot) => jugs.prepares(pot, step));
   const cup = pots.flatMap((pot) => jugs.cups(pot));
   const lays = places.map((place) => draft.layerIn(place, alone));
-  draft.layers.set(step.id, lays);
   draft.add(
     {
       key: `pour ${step.id}`,

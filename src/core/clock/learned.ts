@@ -1,10 +1,12 @@
 import type { Plan } from '../plan/planSchema.ts';
 import type { Course, Quickens } from '../timing/course.ts';
 import { independent, observed, spreadOf, type Belief } from '../timing/learn.ts';
-import { Run, type Batter } from '../timing/run.ts';
-import { stageIn } from '../timing/haze.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
+import type { PotId } from '../validate/ids.ts';
+import type { Laid } from './course/draft.ts';
+import { added, grown, histories, rateOf } from './history.ts';
 import type { PlanCourse } from './planCourse.ts';
+import { idOfScent, RECIPE, scentDoubt, scentSpeed } from './scents.ts';
 
 /** The first guess counts as about three readings: so far out is one, standard deviation of a logarithm. Common practice of the trade's models; no source. */
 const READING_SD = 0.25 * Math.sqrt(3);
@@ -14,9 +16,6 @@ const TELLS: Stage = 0.5;
 
 /** A reading that shows less growth than this is read as this: nothing is told by a logarithm of nothing. */
 const LEAST_GROWTH: Stage = 0.03;
-
-/** For how each rate depends on each doubt. */
-const STEP = 1e-3;
 
 /** What one quantity was taken to be, and what readings make of it: factors on the rate that the course had. */
 export interface LearnedRate {
@@ -31,52 +30,45 @@ export interface LearnedRate {
   readonly refused: boolean;
 }
 
-/** How much a pot thickens between two minutes by itself, stirring and blending left out. */
-function growth(states: readonly Batter[], from: Minutes, to: Minutes): Stage {
-  let sum = 0;
-  for (const [i, s] of states.entries()) {
-    const start = Math.max(from, s.since);
-    const end = Math.min(to, states[i + 1]?.since ?? Infinity);
-    if (end > start) sum += s.perMinute * (end - start);
-  }
-  return sum;
-}
-
 interface Told {
-  /** the doubts' shares in it */
-  readonly weights: readonly number[];
+  /** a recipe's rate, or a fragrance's factor, and its share in what was seen */
+  readonly shares: ReadonlyMap<string, number>;
   readonly value: number;
   readonly sd: number;
 }
 
-/** What the readings of a plan tell of each doubt, reading by reading: from one to the next in the same pot. */
-function toldBy(plan: Plan, { course, pots }: PlanCourse): readonly Told[] {
-  const readings = (plan.clock.readings ?? []).toSorted((a, b) => a.min - b.min);
-  const run = new Run(course, { keeps: true });
-  const statesFor = (doubts: readonly number[]): readonly (readonly Batter[])[] => {
-    run.go({ doubts });
-    return (run.kept?.pots ?? []).map((states) => states.map((s) => ({ ...s })));
-  };
-  const none = course.doubts.map(() => 0);
-  const plain = statesFor(none);
-  const moved = course.doubts.map((_, j) => statesFor(none.with(j, STEP)));
-  const last = new Map<number, { readonly min: Minutes; readonly stage: Stage }>();
+/** What the readings of a plan tell, reading by reading: from one to the next in the same pot, of what was done to it between. */
+function toldBy(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
+  const { clock, batter } = plan;
+  const readings = (clock.readings ?? []).toSorted((a, b) => a.min - b.min);
+  const asPlanned = readings.some((r) => !r.history) ? histories(plan, laid, prior) : undefined;
+  const factors = new Map(batter.fragrances.map((f) => [f.id, scentSpeed(f).factor]));
+  const last = new Map<PotId, { readonly min: Minutes; readonly stage: Stage; readonly thinner: Stage }>();
   return readings.flatMap((r): Told[] => {
-    const p = pots.findIndex(({ pot, ofSecond }) => pot.id === r.pot && !ofSecond);
-    const states = plain[p];
-    const first = states?.[0];
-    if (!states || !first || r.min <= first.since) return [];
-    const from = last.get(p) ?? { min: first.since, stage: first.stage };
-    last.set(p, r);
-    const grows = growth(states, from.min, r.min);
+    const history = r.history ?? asPlanned?.(r.pot, r.min);
+    // of a fragrance that is gone nothing can be told any more
+    if (!history?.spells.every((s) => s.fragrances.every((f) => factors.has(f)))) return [];
+    const { start, spells, thinner = 0 } = history;
+    const from = last.get(r.pot) ?? { min: spells[0]?.min ?? 0, stage: start, thinner: 0 };
+    last.set(r.pot, { min: r.min, stage: r.stage, thinner });
+    const { grows, shares } = grown(
+      history,
+      from.min,
+      r.min,
+      rateOf(clock, history),
+      (f) => factors.get(f) ?? 1,
+    );
     if (grows <= 0) return [];
     // what stirring and blending added between is not told by the rate
-    const jumps = stageIn(states, r.min) - stageIn(states, from.min) - grows;
-    const seen = Math.max(LEAST_GROWTH, r.stage - from.stage - jumps);
+    const byHand = added(history, from.min, r.min) + from.thinner - thinner;
+    const seen = Math.max(LEAST_GROWTH, r.stage - from.stage - byHand);
     return [
       {
         value: Math.log(seen / grows),
-        weights: moved.map((m) => Math.log(growth(m[p] ?? [], from.min, r.min) / grows) / STEP),
+        shares: new Map([
+          [RECIPE, 1],
+          ...[...shares].map(([f, part]) => [scentDoubt(f), part / grows] as const),
+        ]),
         sd: READING_SD * Math.max(1, TELLS / grows),
       },
     ];
@@ -84,18 +76,27 @@ function toldBy(plan: Plan, { course, pots }: PlanCourse): readonly Told[] {
 }
 
 /** What the readings of a plan make of its rates: normal prior, normal likelihood, in closed form. */
-export function learnedOf(plan: Plan, prior: PlanCourse): readonly LearnedRate[] {
+export function learnedOf(plan: Plan, laid: Laid, prior: PlanCourse): readonly LearnedRate[] {
+  const told = toldBy(plan, laid, prior);
   const { doubts } = prior.course;
-  const start: Belief = independent(doubts.map((d) => ({ mean: 0, sd: Math.max(d.sd, 1e-6) })));
-  const told = toldBy(plan, prior);
-  const after = told.reduce(observed, start);
+  // one that is not put in any more is still told of by what was read when it was
+  const gone = plan.batter.fragrances
+    .filter((f) => doubts.every((d) => d.name !== scentDoubt(f.id)))
+    .map((f) => ({ name: scentDoubt(f.id), sd: scentSpeed(f).sd }));
+  const all = [...doubts, ...gone];
+  const start: Belief = independent(all.map((d) => ({ mean: 0, sd: Math.max(d.sd, 1e-6) })));
+  const after = told.reduce(
+    (belief, { shares, value, sd }) =>
+      observed(belief, { weights: all.map((d) => shares.get(d.name) ?? 0), value, sd }),
+    start,
+  );
   return doubts.map((d, i) => ({
     name: d.name,
     factor: Math.exp(after.means[i] ?? 0),
     before: { sd: d.sd },
     after: { sd: spreadOf(after, i) },
-    readings: told.filter((t) => Math.abs(t.weights[i] ?? 0) > 0.01).length,
-    refused: plan.clock.refused?.includes(d.name.replace('fragrance ', '')) ?? false,
+    readings: told.filter((t) => (t.shares.get(d.name) ?? 0) > 0.01).length,
+    refused: plan.clock.refused?.includes(idOfScent(d.name) ?? d.name) ?? false,
   }));
 }
 

@@ -20,6 +20,17 @@ export const RATE_SD = 0.25;
 /** One that leaves the speed as it is. */
 const STILL_SD = 0.1;
 
+/** The doubt of how fast a recipe thickens. */
+export const RECIPE = 'recipe';
+
+const SCENT = 'fragrance ';
+
+/** The fragrance that a doubt is about, by its id; undefined where it is about something else. */
+export const idOfScent = (doubt: string): string | undefined =>
+  doubt.startsWith(SCENT) ? doubt.slice(SCENT.length) : undefined;
+
+export const scentDoubt = (id: string): string => `${SCENT}${id}`;
+
 export interface ScentSpeed {
   readonly factor: number;
   readonly sd: number;
@@ -55,7 +66,7 @@ export function scentsOf(
 ): { readonly doses: readonly ScentDose[]; readonly doubts: readonly Doubt[] } {
   const used = fragrances.filter((f) => f.doses.some(isIn));
   return {
-    doubts: used.map((f) => ({ name: `fragrance ${f.id}`, sd: scentSpeed(f).sd })),
+    doubts: used.map((f) => ({ name: scentDoubt(f.id), sd: scentSpeed(f).sd })),
     doses: used.flatMap((f, i) =>
       f.doses.filter(isIn).map((d) => ({
         quickens: { factor: scentSpeed(f).factor, doubt: from + i },

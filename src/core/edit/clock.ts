@@ -126,12 +126,10 @@ export const takeWay = (plan: Plan, way: Plan): Plan => ({
 });
 
 /** So thick a pot was at a minute; a pot has one reading at each minute. */
-export function addReading(plan: Plan, { pot, min, stage }: Omit<Reading, 'id'>): Plan {
-  const readings = (plan.clock.readings ?? []).filter((r) => r.pot !== pot || r.min !== min);
+export function addReading(plan: Plan, reading: Omit<Reading, 'id'>): Plan {
+  const readings = (plan.clock.readings ?? []).filter((r) => r.pot !== reading.pot || r.min !== reading.min);
   return setClock(plan, {
-    readings: [...readings, { id: freshId('r', readings), pot, min, stage }].toSorted(
-      (a, b) => a.min - b.min,
-    ),
+    readings: [...readings, { ...reading, id: freshId('r', readings) }].toSorted((a, b) => a.min - b.min),
   });
 }
 

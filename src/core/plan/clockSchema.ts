@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { knownRate } from '../batter/schema.ts';
-import { celsius, id, listOf, minutes, ratePerMinute, stage } from '../validate/fields.ts';
+import { celsius, id, listOf, minutes, percent, ratePerMinute, ratio, stage } from '../validate/fields.ts';
 import { potId } from '../validate/ids.ts';
 
 /** Pots are coloured all at first, or each when it is wanted. */
@@ -34,6 +34,32 @@ const pace = v.strictObject({
 /** More readings than this nobody takes of one batch. */
 export const MOST_READINGS = 60;
 
+/** More is not done to one pot. */
+export const MOST_SPELLS = 60;
+
+/** From a minute on a pot thickens at one speed: with these fragrances in it, and so many times as fast for what else was done to it. */
+const spell = v.strictObject({
+  min: minutes(0, 2880),
+  /** thicker by this at once, by stirring or blending */
+  adds: stage(-10, 10),
+  fragrances: listOf(id, 12, 'at most 12 fragrances'),
+  times: ratio(0.01, 100),
+});
+
+/** What was done to a pot until it was looked at: a reading tells of that, whatever the plan says later. */
+const history = v.strictObject({
+  /** it was so thick when it was divided off, or made */
+  start: stage(0, 5),
+  batterC: celsius(-20, 130),
+  lyePercent: percent(1, 95),
+  /** of its oils at 38 C and 30 % lye, stages a minute: estimated */
+  perMinute: ratePerMinute,
+  /** at the reading it was thinner by this, stirred loose */
+  thinner: v.optional(stage(0, 1)),
+  /** the first is when it was divided off, or made */
+  spells: listOf(spell, MOST_SPELLS, `at most ${MOST_SPELLS} spells`, 1, 'a spell is wanted'),
+});
+
 const reading = v.strictObject({
   id,
   /** of this pot */
@@ -42,6 +68,8 @@ const reading = v.strictObject({
   min: minutes(0, 2880),
   /** so thick it was then */
   stage: stage(0, 5),
+  /** absent: as the plan stands */
+  history: v.optional(history),
 });
 
 /** A thermometer in the lye, minutes after it was dissolved. */
@@ -81,6 +109,7 @@ export const clockSchema = v.strictObject({
 
 export type PlanClock = v.InferOutput<typeof clockSchema>;
 export type Reading = v.InferOutput<typeof reading>;
+export type PotHistory = v.InferOutput<typeof history>;
 export type Cooling = v.InferOutput<typeof cooling>;
 export type Pace = v.InferOutput<typeof pace>;
 export type Stirrer = (typeof STIRRERS)[number];

@@ -41,7 +41,8 @@ export interface Batter {
 
 const batter = (): Batter => ({ stage: 0, since: 0, perMinute: 0, loosened: -Infinity });
 
-const looseness = (b: Batter, at: Minutes): Stage => {
+/** By how much it is thinner for having been stirred loose. */
+export const looseness = (b: Batter, at: Minutes): Stage => {
   const since = at - b.loosened;
   return since < BACK_AFTER_MIN && since >= 0 ? LOOSENED * (1 - since / BACK_AFTER_MIN) : 0;
 };

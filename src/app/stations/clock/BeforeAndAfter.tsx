@@ -1,42 +1,26 @@
 import { useMemo } from 'react';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
-import type { PlanCourse } from '../../../core/clock/planCourse.ts';
+import type { Foretold } from '../../../core/clock/foretold.ts';
 import { STAGES } from '../../../core/setting/stage.ts';
-import { stageIn } from '../../../core/timing/haze.ts';
-import { Run } from '../../../core/timing/run.ts';
 import { Group } from '../../parts/Station.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
 
+const FIRM = 5;
 const TIMES = 60;
 
 /** Every pot that was looked at: as it was foretold, as it is foretold now, and what was seen. */
-export function BeforeAndAfter({ prior, after }: { readonly prior: PlanCourse; readonly after: PlanCourse }) {
-  const { plan } = usePlan();
-  const readings = plan.clock.readings ?? [];
-  const seen = plan.pots.filter((p) => readings.some((r) => r.pot === p.id));
-  const lines = useMemo(() => {
-    const states = (of: PlanCourse) => {
-      const run = new Run(of.course, { keeps: true });
-      run.go();
-      return run.kept?.pots ?? [];
-    };
-    const [before, now] = [states(prior), states(after)];
-    return seen.map((pot) => {
-      const p = prior.pots.findIndex((o) => o.pot.id === pot.id && !o.ofSecond);
-      const own = readings.filter((r) => r.pot === pot.id);
-      const until = Math.max(...own.map((r) => r.min)) * 1.25 + 1;
-      const rows = Array.from({ length: TIMES }, (_, i) => {
-        const min = (until * i) / (TIMES - 1);
-        return {
-          min,
-          before: Math.min(5, stageIn(before[p] ?? [], min)),
-          now: Math.min(5, stageIn(now[p] ?? [], min)),
-        };
-      });
-      return { pot, rows, dots: own.map((r) => ({ min: r.min, seen: r.stage })), until };
-    });
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [prior, after, plan.clock.readings]);
+export function BeforeAndAfter({ pots }: { readonly pots: readonly Foretold[] }) {
+  const lines = useMemo(
+    () =>
+      pots.map(({ pot, readings, before, now }) => {
+        const until = Math.max(...readings.map((r) => r.min)) * 1.25 + 1;
+        const rows = Array.from({ length: TIMES }, (_, i) => {
+          const min = (until * i) / (TIMES - 1);
+          return { min, before: Math.min(FIRM, before(min)), now: Math.min(FIRM, now(min)) };
+        });
+        return { pot, rows, dots: readings.map((r) => ({ min: r.min, seen: r.stage })), until };
+      }),
+    [pots],
+  );
   return (
     <Group title="Foretold before, and now">
       <p className="quiet -mt-2 text-sm">

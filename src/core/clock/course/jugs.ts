@@ -6,7 +6,7 @@ import type { Pour } from '../../plan/stepSchema.ts';
 import type { Prepares, Quickens } from '../../timing/course.ts';
 import type { PotId } from '../../validate/ids.ts';
 import { LOOSEN_MIN, SCENT_STIRS, STIRS } from '../habits.ts';
-import { RATE_SD, scentsOf, sdAfter, type ScentDose } from '../scents.ts';
+import { RATE_SD, RECIPE, scentsOf, sdAfter, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
 import { startStage } from '../start.ts';
 import type { Draft } from './draft.ts';
@@ -27,7 +27,7 @@ export class Jugs {
     this.draft = draft;
     const { known, perMinute } = draft.plan.clock;
     draft.doubts.push({
-      name: 'recipe',
+      name: RECIPE,
       sd: known && perMinute === undefined ? sdAfter(known.readings) : RATE_SD,
     });
     const { doses, doubts } = scentsOf(draft.plan.batter.fragrances, 1);

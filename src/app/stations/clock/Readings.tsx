@@ -1,0 +1,110 @@
+import { X } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { readingsSeen, takeReading, type ReadingSeen } from '../../../core/clock/readings.ts';
+import { removeReading } from '../../../core/edit/clock.ts';
+import { STAGES, stagePhrase } from '../../../core/setting/stage.ts';
+import { formatClock, formatShort } from '../../../core/units/format.ts';
+import { upperFirst } from '../../../core/units/words.ts';
+import { Picker } from '../../parts/Picker.tsx';
+import { PotBadge } from '../../parts/PotBadge.tsx';
+import { QuantityField } from '../../parts/QuantityField.tsx';
+import { Group } from '../../parts/Station.tsx';
+import { usePlan } from '../../parts/usePlan.ts';
+import { useTypedState } from '../../parts/useTypedState.ts';
+import { parseClock } from './parseClock.ts';
+import { TakenAt } from './TakenAt.tsx';
+
+/** Halves between the words are told too. */
+const STAGE_OPTIONS = Array.from({ length: 11 }, (_, i) => ({
+  value: String(i / 2),
+  label: `${upperFirst(stagePhrase(i / 2))} (${formatShort(i / 2, 1)})`,
+}));
+
+const UNREAD: Readonly<Record<NonNullable<ReadingSeen['unread']>, string>> = {
+  'not-there-yet': 'not read: this jug is not there yet',
+  'fragrance-gone': 'not read: its fragrance is gone',
+};
+
+/** Entering how thick a pot was, and what was entered. */
+export function Readings() {
+  const { plan, computed, edit } = usePlan();
+  const readings = useMemo(() => readingsSeen(plan, computed), [plan, computed]);
+  const [pot, setPot] = useState(plan.pots[0]?.id ?? '');
+  const [stage, setStage] = useState('1');
+  const [min, setMin] = useTypedState(4);
+  const [fault, setFault] = useState<string>();
+  const chosen = plan.pots.some((p) => p.id === pot) ? pot : (plan.pots[0]?.id ?? '');
+  return (
+    <Group title="How thick it really was">
+      <p className="quiet -mt-2 text-sm">
+        From the moment the batter is divided: which jug, at what minute, how thick. Three readings tell a
+        good deal.
+      </p>
+      <div className="flex flex-wrap items-end gap-3">
+        {plan.pots.length > 1 && (
+          <Picker
+            label="Pot"
+            className="w-44"
+            value={chosen}
+            options={plan.pots.map((p) => ({ value: p.id, label: `${p.letter}, ${p.name}` }))}
+            onPick={setPot}
+          />
+        )}
+        <QuantityField
+          label="Minute"
+          className="w-24"
+          shown={formatClock(min)}
+          parse={parseClock}
+          onValue={(minutes, gesture) => {
+            setMin(minutes, gesture);
+            return undefined;
+          }}
+        />
+        <Picker label="It was" className="w-64" value={stage} options={STAGE_OPTIONS} onPick={setStage} />
+        <button
+          type="button"
+          className="btn btn-primary btn-sm h-9"
+          onClick={() => {
+            setFault(
+              edit((p) => takeReading(p, computed, { pot: chosen, min, stage: Number(stage) }))?.message,
+            );
+          }}
+        >
+          Enter it
+        </button>
+      </div>
+      {fault !== undefined && (
+        <p role="alert" className="text-sm text-error">
+          Not taken: {fault}.
+        </p>
+      )}
+      {readings.length > 0 && (
+        <ul className="flex flex-wrap gap-2" aria-label="Readings">
+          {readings.map(({ reading: r, unread }) => {
+            const of = plan.pots.find((p) => p.id === r.pot);
+            const words = `${STAGES[r.stage] ?? stagePhrase(r.stage)} at ${formatClock(r.min)}`;
+            return (
+              <li
+                key={r.id}
+                className="rule flex items-center gap-2 rounded-field border py-1 pr-1 pl-2 text-sm"
+              >
+                {of && <PotBadge pot={of} size={20} />}
+                <span className={unread ? 'line-through' : ''}>{words}</span>
+                {unread && <em className="quiet">{UNREAD[unread]}</em>}
+                <button
+                  type="button"
+                  className="btn btn-ghost btn-xs px-1"
+                  aria-label={`Take out: pot ${of?.letter ?? ''}, ${words}`}
+                  onClick={() => edit((p) => removeReading(p, r.id))}
+                >
+                  <X className="size-4" aria-hidden="true" />
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      <TakenAt readings={readings} />
+    </Group>
+  );
+}

@@ -1,0 +1,115 @@
+import { MOST_SPELLS, type PlanClock, type PotHistory } from '../plan/clockSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { batterIn } from '../plan/recipes.ts';
+import { looseness, Run, type Batter } from '../timing/run.ts';
+import type { Minutes, Stage } from '../units/quantity.ts';
+import type { PotId } from '../validate/ids.ts';
+import type { Laid } from './course/draft.ts';
+import type { PlanCourse } from './planCourse.ts';
+import { recipeRate } from './recipeRate.ts';
+import { idOfScent, scentSpeed } from './scents.ts';
+import { rateAt, speedOf } from './speed.ts';
+
+type Spell = PotHistory['spells'][number];
+
+/** By so much the logarithm of a rate is moved, to see what depends on it. */
+const STEP = 1e-3;
+
+/** So many figures are kept. */
+const figures = (x: number): number => Number(x.toPrecision(8));
+
+/** What is done to each pot of a plan until a minute, as it is taken to go before anything is learned; undefined while a pot is not there. */
+export function histories(
+  plan: Plan,
+  laid: Laid,
+  { course, pots }: PlanCourse,
+): (pot: PotId, until: Minutes) => PotHistory | undefined {
+  const run = new Run(course, { keeps: true });
+  const statesFor = (doubts: readonly number[]): readonly (readonly Batter[])[] => {
+    run.go({ doubts });
+    return (run.kept?.pots ?? []).map((states) => states.map((s) => ({ ...s })));
+  };
+  const none = course.doubts.map(() => 0);
+  const plain = statesFor(none);
+  const scents = course.doubts.flatMap(({ name }, j) => {
+    const id = idOfScent(name);
+    return id === undefined ? [] : [{ id, moved: statesFor(none.with(j, STEP)) }];
+  });
+  const factors = new Map(plan.batter.fragrances.map((f) => [f.id, scentSpeed(f).factor]));
+  return (id, until) => {
+    const p = pots.findIndex(({ pot, ofSecond }) => pot.id === id && !ofSecond);
+    const pot = pots[p]?.pot;
+    const recipe = pot && laid.recipes.ofPot(pot.id);
+    if (!recipe) return undefined;
+    const batter = batterIn(plan, pot);
+    const speed = speedOf(batter, recipe, plan.clock);
+    const perMinute = recipeRate(batter);
+    const states = (plain[p] ?? []).filter((s) => s.since < until).slice(0, MOST_SPELLS);
+    const [first, last] = [states[0], states.at(-1)];
+    if (!speed || perMinute === undefined || !first || !last) return undefined;
+    const spells = states.map((state, i): Spell => {
+      const before = states[i - 1] ?? state;
+      // as often as a fragrance is in it: in each dose
+      const fragrances = scents.flatMap(({ id: scent, moved }) => {
+        const ratio = (moved[p]?.[i]?.perMinute ?? state.perMinute) / state.perMinute;
+        return Array<string>(Math.round(Math.log(ratio) / STEP)).fill(scent);
+      });
+      const scented = fragrances.reduce((f, scent) => f * (factors.get(scent) ?? 1), speed.perMinute);
+      return {
+        min: figures(state.since),
+        adds: figures(state.stage - before.stage - before.perMinute * (state.since - before.since)),
+        fragrances,
+        times: figures(state.perMinute / scented),
+      };
+    });
+    const thinner = figures(looseness(last, until));
+    return {
+      start: first.stage,
+      batterC: figures(speed.batterC),
+      lyePercent: figures(speed.lyePercent),
+      perMinute: figures(perMinute),
+      ...(thinner > 0 ? { thinner } : {}),
+      spells,
+    };
+  };
+}
+
+/** By how much a pot thickened by itself from one minute to another, each fragrance's share of it told too. */
+export function grown(
+  { spells }: PotHistory,
+  from: Minutes,
+  to: Minutes,
+  rate: number,
+  factorOf: (fragrance: string) => number,
+): { readonly grows: Stage; readonly shares: ReadonlyMap<string, Stage> } {
+  let grows = 0;
+  const shares = new Map<string, Stage>();
+  for (const [i, spell] of spells.entries()) {
+    const minutes = Math.min(to, spells[i + 1]?.min ?? Infinity) - Math.max(from, spell.min);
+    if (minutes <= 0) continue;
+    const part = spell.fragrances.reduce((x, f) => x * factorOf(f), minutes * rate * spell.times);
+    grows += part;
+    for (const f of spell.fragrances) shares.set(f, (shares.get(f) ?? 0) + part);
+  }
+  return { grows, shares };
+}
+
+/** What stirring and blending added from one minute to another. */
+export const added = ({ spells }: PotHistory, from: Minutes, to: Minutes): Stage =>
+  spells.reduce((s, x, i) => (i > 0 && x.min > from && x.min <= to ? s + x.adds : s), 0);
+
+/** How fast a pot thickened before any fragrance was in it, as it is taken to: stages a minute, at the temperature and lye that it had. */
+export const rateOf = (clock: PlanClock, { perMinute, batterC, lyePercent }: PotHistory): number =>
+  rateAt(clock.perMinute ?? clock.known?.value ?? perMinute, batterC, lyePercent);
+
+/** How thick it is taken to be at a minute; NaN before it is there. */
+export function stageBy(
+  history: PotHistory,
+  min: Minutes,
+  rate: number,
+  factorOf: (fragrance: string) => number,
+): Stage {
+  const first = history.spells[0]?.min ?? 0;
+  if (min < first) return NaN;
+  return history.start + grown(history, first, min, rate, factorOf).grows + added(history, first, min);
+}

@@ -183,6 +183,20 @@ describe('the clock in the browser', () => {
     expect(await recipe.innerText()).to.not.match(/→/);
     await recipe.getByRole('button', { name: 'Learn it after all' }).click();
     expect(await seriousFaults(page)).to.deep.equal([]);
+    // cooler from now on: what was seen was seen of batter at 38
+    const learned = async (): Promise<string> => (await recipe.innerText()).split('→')[1] ?? '';
+    const before = await learned();
+    await page.getByText(/Read as of batter as it is planned \(pot A: batter at 38 °C/).waitFor();
+    await page.getByRole('link', { name: /Batter/ }).click();
+    await typeIn(page, 'Oils at mixing', '30');
+    await typeIn(page, 'Lye at mixing', '30');
+    await page.getByRole('link', { name: /Clock/ }).click();
+    await page.getByRole('link', { name: 'Teach it' }).click();
+    await page.getByText(/still read as of what was in the jugs then \(pot A: batter at 38 °C/).waitFor();
+    expect(await learned()).to.equal(before);
+    await page.getByRole('button', { name: 'They are of the plan as it is now' }).click();
+    await page.getByText(/Read as of batter as it is planned \(pot A: batter at 30 °C/).waitFor();
+    expect(await learned()).to.not.equal(before);
     await page.getByRole('button', { name: 'Keep what was learned' }).click();
     await recipe.getByText(/from \d readings before/).waitFor();
     await recipe.getByRole('button', { name: 'Forget it' }).click();

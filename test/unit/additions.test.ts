@@ -124,7 +124,7 @@ describe('additions in some pots', () => {
     );
     const sheet = printed(plan);
     const [now, later] = lines(sheet, 'Moor');
-    expect(now).to.include({ task: 'pot:p1' });
+    expect(now).to.include({ task: 'pot-colour:p1' });
     expect(later).to.include({ task: 'stir:s3', to: 'pot:p1' });
     // s1 and s3 are alike: the rest is for half of the oils
     expect(later!.mass_g / now!.mass_g).to.be.closeTo(15 / 20 / 2, 0.03);

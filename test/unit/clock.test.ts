@@ -405,19 +405,51 @@ describe('demo plans', () => {
 });
 
 describe('the sheet of jugs that are coloured one by one', () => {
-  it('says of each when its colour goes in, before its own pour; coloured all at first it does not', () => {
-    type Printed = { readonly procedure: readonly { readonly id: string; readonly timing?: string }[] };
+  type Line = { readonly mass_g: number; readonly from: string; readonly to: string };
+  type Printed = {
+    readonly procedure: readonly {
+      readonly id: string;
+      readonly timing?: string;
+      readonly lines: readonly Line[];
+    }[];
+  };
+  const printed = (p: Plan): Printed['procedure'] => (sheetJson(computePlan(p), 40) as Printed).procedure;
+
+  it('colours each right before its own pour, at its minute; coloured all at first, as it is weighed out', () => {
     const plan = demo('Scree Steps');
-    const said = (p: Plan): readonly (string | undefined)[] =>
-      (sheetJson(computePlan(p), 40) as Printed).procedure.flatMap((a) =>
-        /^pot:/.test(a.id) ? [a.timing] : [],
-      );
-    expect(said(plan)).to.have.length(5);
-    for (const timing of said(plan))
-      expect(timing).to.match(/^Stir in at about minute \d+:\d\d, before its own pour/);
-    expect(said(setClock(plan, { colouring: 'all-first' }))).to.deep.equal(
-      Array.from({ length: 5 }, () => undefined),
-    );
+    const each = printed(plan).map((a) => a.id);
+    for (const { id } of plan.pots) {
+      const colour = each.indexOf(`pot-colour:${id}`);
+      const pour = each.findIndex((a, i) => i > colour && a.startsWith('pour:'));
+      const own = plan.steps.find((s) => s.kind === 'pour' && s.pot === id)?.id ?? '';
+      expect(each[pour]).to.equal(`pour:${own}`);
+      expect(each.indexOf(`pot:${id}`)).to.be.below(colour);
+      expect(printed(plan)[colour]?.timing).to.match(/^At about minute \d+:\d\d/);
+    }
+    const first = printed(setClock(plan, { colouring: 'all-first' })).map((a) => a.id);
+    expect(first.filter((a) => a.startsWith('pot-colour:'))).to.deep.equal([]);
+  });
+  it('puts the same on the scale either way, and nothing into a jug after it was poured from', () => {
+    const sums = (p: Plan): Readonly<Record<string, number>> => {
+      const all: Record<string, number> = {};
+      for (const { lines } of printed(p))
+        for (const { from, to, mass_g } of lines) {
+          const key = `${from} to ${to}`;
+          all[key] = Math.round(((all[key] ?? 0) + mass_g) * 1000) / 1000;
+        }
+      return all;
+    };
+    for (const plan of demoPlans()) {
+      if (plan.divide.kind !== 'after-emulsion') continue;
+      const each = setClock(plan, { colouring: 'each' });
+      expect(sums(each), plan.name).to.deep.equal(sums(setClock(plan, { colouring: 'all-first' })));
+      const order = printed(each);
+      for (const { id } of plan.pots) {
+        const colour = order.findIndex((a) => a.id === `pot-colour:${id}`);
+        const drawn = order.findIndex((a) => a.lines.some((l) => l.from === `pot:${id}`));
+        if (colour >= 0 && drawn >= 0) expect(colour, `${plan.name}, ${id}`).to.be.below(drawn);
+      }
+    }
   });
 });
 

@@ -131,8 +131,12 @@ function v5to6(body: Record<string, unknown>): Record<string, unknown> {
   };
 }
 
-/** Version 7 only adds what may be left out: what the timing rests on. */
-const v6to7 = (body: Record<string, unknown>): Record<string, unknown> => body;
+/** Up to version 6 the pots of one batch were coloured as they were weighed out; from version 7 on that is a choice. */
+function v6to7(body: Record<string, unknown>): Record<string, unknown> {
+  const { divide } = body;
+  const apart = isRecord(divide) && divide['kind'] === 'before-lye';
+  return apart ? body : { ...body, clock: { colouring: 'all-first' } };
+}
 
 /** One step a version: the body of version n + 1 from that of version n. */
 const STEPS = [v1to2, v2to3, v3to4, v4to5, v5to6, v6to7] as const;

@@ -131,8 +131,14 @@ export type Deed =
       readonly more: boolean;
       /** the pot whose jug it takes */
       readonly jugOf?: string;
-      /** each jug is coloured before its own pour: this one at about this minute */
-      readonly stirredAtMin?: Minutes;
+    }
+  /** right before a pot is wanted, where each is coloured then */
+  | {
+      readonly does: 'colour-pot';
+      readonly coloured: boolean;
+      /** something else is stirred into this pot alone */
+      readonly more: boolean;
+      readonly atMin?: Minutes;
     }
   | {
       readonly does: 'make-portion';

@@ -1,6 +1,7 @@
 import type { Computed } from '../computed/compute.ts';
-import type { Act, Draft } from './act.ts';
+import type { Act } from './act.ts';
 import { layOut, safety } from './chapters/before.ts';
+import { colouring } from './chapters/colouring.ts';
 import { colours } from './chapters/colours.ts';
 import { cutting, finishing } from './chapters/ending.ts';
 import { lye } from './chapters/lye.ts';
@@ -17,7 +18,7 @@ export function procedureOf(computed: Computed): readonly Act[] {
   if (!w) return [];
   const ahead = computed.plan.divide.kind === 'before-lye';
   const poured = pouring(computed, w);
-  const drafts: Draft[] = [
+  const drafts = colouring(computed, w, [
     ...safety(computed, w),
     ...layOut(computed, w),
     ...(ahead ? [...oils(computed, w), ...colours(computed, w), ...portions(computed, w)] : []),
@@ -30,6 +31,6 @@ export function procedureOf(computed: Computed): readonly Act[] {
     ...onTop(computed, w),
     ...finishing(computed),
     ...cutting(computed),
-  ];
+  ]);
   return drafts.map((d) => ({ lines: [], ...d }));
 }

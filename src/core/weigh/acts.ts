@@ -1,5 +1,6 @@
 import type { ColorantId, MouldId, OmbreId, PotId, StepId } from '../validate/ids.ts';
 import { FIRST } from '../plan/moulds.ts';
+import type { Plan } from '../plan/planSchema.ts';
 
 /** Names of the vessels of a batch, as the ledger has them. */
 export const VESSEL = {
@@ -43,6 +44,8 @@ export const ACT = {
   disperse: (colorant: ColorantId) => `disperse:${colorant}`,
   stock: (ombre: OmbreId, which: 'first' | 'last') => `stock:${ombre}:${which}`,
   pot: (pot: PotId) => `pot:${pot}`,
+  /** what a pot of one batch gets for itself: colour, and what is stirred in with it */
+  potColour: (pot: PotId) => `pot-colour:${pot}`,
   combine: (pot: PotId) => `combine:${pot}`,
   /** into one pot by itself, once it holds as an emulsion */
   potEmulsion: (pot: PotId) => `pot-emulsion:${pot}`,
@@ -63,3 +66,7 @@ export const ACT = {
   onTop: (step: StepId) => `on-top:${step}`,
   spare: 'spare',
 } as const;
+
+/** The act that colours a pot: with its oils where it is a portion, once it is weighed out where it is of one batch. */
+export const colouredAt = ({ divide }: Pick<Plan, 'divide'>, pot: PotId): string =>
+  divide.kind === 'before-lye' ? ACT.pot(pot) : ACT.potColour(pot);

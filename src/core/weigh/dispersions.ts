@@ -2,7 +2,7 @@ import type { ColorantId } from '../validate/ids.ts';
 import type { Nature } from '../colorant/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
-import { ACT, VESSEL } from './acts.ts';
+import { ACT, colouredAt, VESSEL } from './acts.ts';
 import { upToStep } from '../units/scaleStep.ts';
 import { dispersedG } from './dispersed.ts';
 import type { Weight } from './ingredients.ts';
@@ -36,6 +36,7 @@ export interface Dispersions {
 
 /** Everything that takes dispersed colorant: pots, stocks of blends, and passes of a pot coloured as it empties. */
 function destinations(
+  plan: Plan,
   ombres: readonly OmbreWeights[],
   pots: readonly { readonly target: PotTarget; readonly colorants: readonly Weight[] }[],
 ): { readonly act: string; readonly to: string; readonly colorants: readonly Weight[] }[] {
@@ -57,14 +58,14 @@ function destinations(
         }));
       case 'separate-pots':
         return o.pots.map((p) => ({
-          act: ACT.pot(p.pot.id),
+          act: colouredAt(plan, p.pot.id),
           to: VESSEL.pot(p.pot.id),
           colorants: p.colorants,
         }));
     }
   });
   const plain = pots.map(({ target, colorants }) => ({
-    act: ACT.pot(target.pot.id),
+    act: colouredAt(plan, target.pot.id),
     to: VESSEL.pot(target.pot.id),
     colorants,
   }));
@@ -82,7 +83,7 @@ export function dispersionsOf(
   fineG: Grams,
 ): Dispersions {
   const natureOf = new Map(plan.colorants.map((c) => [c.id, c.nature] as const));
-  const draws = destinations(ombres, pots).flatMap(({ act, to, colorants }) =>
+  const draws = destinations(plan, ombres, pots).flatMap(({ act, to, colorants }) =>
     colorants
       .filter((c) => c.massG > 0)
       .map((c): DispersionDraw => {

@@ -17,7 +17,7 @@ import { carrierOils } from './carrierOil.ts';
 import { stirredG, type PlannedPot } from './plannedPot.ts';
 import type { RecipeLiquid } from '../batter/recipe.ts';
 import { doseWeights, type DoseWeight } from './doseWeights.ts';
-import { isOwn, stirIn } from './stirs.ts';
+import { isOwn, stirIn, type Stir, type StirMoment } from './stirs.ts';
 import { liquidsMaking, weighLye } from './solution.ts';
 import { doseKey, SUBSTANCE } from './substances.ts';
 
@@ -98,13 +98,10 @@ export function weighOneBatch(bench: WeighBench): void {
     book.move(act, VESSEL.oils, VESSEL.pot(id), bases.get(id) ?? 0, false);
     book.move(act, VESSEL.oils, VESSEL.plain(id), plainOf(pot), false);
     drawBlend(bench, pot);
-    drawDispersed(bench, act);
-    stirIn(
-      book,
-      act,
-      VESSEL.pot(id),
-      pot.stirs.filter((x) => x.moment === 'jug'),
-    );
+    const gets = (moment: StirMoment): readonly Stir[] => pot.stirs.filter((x) => x.moment === moment);
+    stirIn(book, act, VESSEL.pot(id), gets('jug'));
+    drawDispersed(bench, ACT.potColour(id));
+    stirIn(book, ACT.potColour(id), VESSEL.pot(id), gets('colour'));
   }
   book.move(ACT.spare, VESSEL.oils, VESSEL.spare, bench.spareG, false);
 }

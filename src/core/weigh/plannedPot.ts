@@ -5,7 +5,7 @@ import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Recipes } from '../plan/recipes.ts';
 import type { Grams } from '../units/quantity.ts';
-import { ACT } from './acts.ts';
+import { colouredAt } from './acts.ts';
 import type { DispersionDraw } from './dispersions.ts';
 import type { Weight } from './ingredients.ts';
 import type { OmbreWeights } from './ombre/types.ts';
@@ -73,7 +73,7 @@ export function plannedPots(
       const source = asPlanned.kind === 'blend' ? sourceOf(now, target.pot.id) : asPlanned;
       const { batterG } = target;
       const dispersedG = draws
-        .filter((d) => d.act === ACT.pot(target.pot.id))
+        .filter((d) => d.act === colouredAt(plan, target.pot.id))
         .reduce((s, d) => s + d.massG, 0);
       const recipe = recipes.ofPot(target.pot.id) ?? batch;
       const mix =

@@ -9,8 +9,8 @@ import { toStep } from '../units/scaleStep.ts';
 import type { PotTarget } from './targets.ts';
 import { doseKey, SUBSTANCE } from './substances.ts';
 
-/** When one pot gets something by itself: as it is made up, once it holds, once it has thickened, or before a pour. */
-export type StirMoment = 'jug' | 'emulsion' | 'trace' | 'pour';
+/** When one pot gets something by itself: as it is made up, as it is coloured, once it holds, once it has thickened, or before a pour. */
+export type StirMoment = 'jug' | 'colour' | 'emulsion' | 'trace' | 'pour';
 
 /** Something stirred into one pot by itself. */
 export interface Stir {
@@ -47,7 +47,10 @@ export const isOwn = (plan: Plan, { dose }: RecipeDose): boolean =>
   plan.divide.kind === 'before-lye' ? !isInLye(dose.moment) : dose.pots !== undefined || isInPot(dose.moment);
 
 function momentOf(plan: Plan, { dose }: RecipeDose, poured: boolean): StirMoment {
-  if (dose.moment === 'pour') return poured ? 'pour' : 'jug';
+  // a portion has its colour in its oils
+  const coloured = plan.divide.kind === 'before-lye' ? 'jug' : 'colour';
+  if (dose.moment === 'pour') return poured ? 'pour' : coloured;
+  if (dose.moment === 'colour') return coloured;
   if (dose.moment === 'trace') return 'trace';
   return dose.moment === 'emulsion' && plan.divide.kind === 'before-lye' ? 'emulsion' : 'jug';
 }

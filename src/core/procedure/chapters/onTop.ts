@@ -11,6 +11,7 @@ import type { Weights } from '../../weigh/weights.ts';
 import type { Draft } from '../act.ts';
 import type { Deed } from '../deeds.ts';
 import { linesOf } from '../lines.ts';
+import { colouring } from './colouring.ts';
 import { colours } from './colours.ts';
 import { lye } from './lye.ts';
 import { oils } from './oils.ts';
@@ -36,7 +37,7 @@ function makingSecond({ second }: Computed): Draft[] {
   if (!second || !w) return [];
   const atTrace = new Set<string>();
   const bagged = w.pots.filter((p) => p.pours.length > 0);
-  return [
+  return colouring(second, w, [
     {
       id: 'begin',
       chapter: 'second' as const,
@@ -66,7 +67,7 @@ function makingSecond({ second }: Computed): Draft[] {
         ),
       ),
     },
-  ].map(ofSecond);
+  ]).map(ofSecond);
 }
 
 /** One thing on one mould, as it is told; nothing of a mould that it has no place on. */

@@ -1,10 +1,8 @@
 import { blendTemperature } from '../../batter/blendTemperature.ts';
-import { habitsOf } from '../../clock/habits.ts';
 import type { Computed } from '../../computed/compute.ts';
 import { SUPPLY } from '../../ledger/ledger.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { poursFrom } from '../../plan/sources.ts';
-import type { Minutes } from '../../units/quantity.ts';
 import { ACT } from '../../weigh/acts.ts';
 import { spareFromRoundingG } from '../../weigh/targets.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
@@ -12,6 +10,7 @@ import type { Draft } from '../act.ts';
 import { linesOf } from '../lines.ts';
 import { pottingOrder } from '../mixing.ts';
 import { schoolOf, stocks } from './colours.ts';
+import { coloursEach } from './colouring.ts';
 import { stirIn } from './stirring.ts';
 
 /** Pots in the order to colour them with one whisk. */
@@ -24,16 +23,11 @@ function inWhiskOrder(computed: Computed, w: Weights): readonly PotWeight[] {
 export const waitsForJug = (plan: Plan, pot: Pot): boolean =>
   pot.jugOf !== undefined && poursFrom(plan, pot.id).length > 0;
 
-/** Where jugs are coloured one by one, each before its pour: when this one is. */
-function stirredAt({ plan, clock }: Computed, pot: Pot): { readonly stirredAtMin?: Minutes } {
-  const timed = clock?.acts.find((a) => a.act.key === `colour ${pot.id}`);
-  return timed && habitsOf(plan.clock).colouring === 'each' ? { stirredAtMin: timed.startMin } : {};
-}
-
-/** One pot weighed out of the batch, coloured and scented. */
+/** One pot weighed out of the batch, with what it gets for itself: at once, or each before its own pour. */
 export function weighOut(computed: Computed, w: Weights, { pot, colorants }: PotWeight): Draft {
   const id = ACT.pot(pot.id);
-  const lines = linesOf(computed, w, id);
+  const each = coloursEach(computed.plan);
+  const lines = [...linesOf(computed, w, id), ...(each ? [] : linesOf(computed, w, ACT.potColour(pot.id)))];
   const school = schoolOf(w, pot.id);
   return {
     id,
@@ -42,10 +36,9 @@ export function weighOut(computed: Computed, w: Weights, { pot, colorants }: Pot
     deed: {
       does: 'weigh-out',
       school,
-      coloured: colorants.length > 0 && school !== 'one-pot',
+      coloured: !each && colorants.length > 0 && school !== 'one-pot',
       more: lines.some((l) => l.from === SUPPLY),
       ...(pot.jugOf === undefined ? {} : { jugOf: pot.jugOf }),
-      ...stirredAt(computed, pot),
     },
     lines,
   };
@@ -65,7 +58,7 @@ export function oneBatch(computed: Computed, w: Weights): Draft[] {
     ...stirIn(computed, w, 'trace'),
     ...stirIn(computed, w, 'scent'),
     ...stocks(computed, w),
-    ...inWhiskOrder(computed, w)
+    ...(coloursEach(plan) ? w.pots : inWhiskOrder(computed, w))
       .filter((p) => p.batterG > 0 && !waitsForJug(plan, p.pot))
       .map((p) => weighOut(computed, w, p)),
   ];

@@ -33,7 +33,7 @@ function stirringIn(deed: StirringIn, { pot, mass }: Saying): string {
 }
 
 export const potWords: WordsFor<
-  'emulsify' | 'weigh-out' | 'make-portion' | 'combine' | 'keep-spare' | 'stir-into-pot'
+  'emulsify' | 'weigh-out' | 'colour-pot' | 'make-portion' | 'combine' | 'keep-spare' | 'stir-into-pot'
 > = {
   emulsify: ({ meetsC }, { temperature }) => ({
     text: `Pour the cooled lye solution into the oils and blend in short bursts to a stable emulsion. They meet at about ${temperature(meetsC)} (estimate).`,
@@ -44,14 +44,14 @@ export const potWords: WordsFor<
     const jug = letter === undefined ? '' : ` Into the jug of pot ${letter}, emptied and wiped out.`;
     return {
       text: weighingOut(deed, say) + jug,
-      // the jugs are weighed out together; what is stirred in may wait, and is timed so
-      ...(deed.stirredAtMin === undefined
-        ? {}
-        : {
-            timing: `Stir in at about minute ${formatClock(deed.stirredAtMin)}, before its own pour: an estimate.`,
-          }),
     };
   },
+  'colour-pot': ({ coloured, more, atMin }, { pot }) => ({
+    text: coloured
+      ? `Colour ${pot}, with a clean whisk: stir in its dispersed colorant${more ? ' and what else is its own' : ''}.`
+      : `Stir into ${pot} what is its own.`,
+    ...(atMin === undefined ? {} : { timing: `At about minute ${formatClock(atMin)}: an estimate.` }),
+  }),
   'make-portion': ({ fromStocks, ownOils, coloured }, { pot }) => ({
     text: fromStocks
       ? `Make ready ${pot}: into its own jug draw from the stocks of oils, stirred first.`

@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { courseOf } from '../../src/core/clock/courseOf.ts';
+import { madeToHold } from '../../src/core/clock/madeToHold.ts';
 import { BEGINNINGS, beginPlan, type Chosen } from '../../src/core/edit/beginnings.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
 import { readPlanValue } from '../../src/core/exchange/planFile.ts';
@@ -6,6 +8,11 @@ import { begunWith } from '../../src/core/mould/begunWith.ts';
 import type { Mould } from '../../src/core/mould/schema.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
+import { layPlan } from '../../src/core/fill/layPlan.ts';
+import type { Plan } from '../../src/core/plan/planSchema.ts';
+import { finish } from '../../src/core/task/task.ts';
+import { Normals } from '../../src/core/timing/normals.ts';
+import { sampling } from '../../src/core/timing/odds.ts';
 import { starter } from '../support/colours.ts';
 
 const chosen = (change: Partial<Chosen> = {}): Chosen => ({
@@ -98,5 +105,39 @@ describe('beginnings', () => {
     expect(two.geometry.rooms).to.have.length(2);
     const [left, right] = two.stack.layers;
     expect(left!.volumeMl).to.be.closeTo(right!.volumeMl, 1e-6 * left!.volumeMl);
+  });
+});
+
+describe('a plan that is begun', () => {
+  const holds = (plan: Plan): number => {
+    const of = courseOf(plan, layPlan(plan));
+    return of ? finish(sampling(of.course, new Normals(7, 600), 'feel')).whole : 1;
+  };
+  it('is timed so that it holds, with what was done for that in its notes; one that held anyway is as it was', () => {
+    for (const layers of [3, 5])
+      for (const { id } of BEGINNINGS) {
+        const plan = beginPlan(id, chosen({ layers }))!;
+        const made = madeToHold(plan);
+        expect(holds(made), `${id}, ${layers} layers`).to.be.above(0.7);
+        const read = readPlanValue(made);
+        expect(read.ok, read.ok ? '' : `${id}: ${read.faults[0].message}`).to.equal(true);
+        if (made === plan) continue;
+        expect(holds(plan), id).to.be.below(0.85);
+        expect(made.notes).to.match(/^So that it holds in time, /);
+        // nothing of it is poured otherwise but for when, how and out of which jug
+        const amounts = (p: Plan): unknown =>
+          p.steps.map((s) => (s.kind === 'pour' ? [s.id, s.amount, s.pattern] : s));
+        expect(amounts(made)).to.deep.equal(amounts(plan));
+        expect(computePlan(made).weights, id).to.not.equal(undefined);
+      }
+  });
+  it('has a jug for each layer where layers are portions, in the colours that were chosen', () => {
+    const plan = beginPlan('zigzag', chosen({ layers: 5 }))!;
+    const made = madeToHold(plan);
+    expect(made.divide).to.deep.equal({ kind: 'before-lye', lye: 'jug-by-jug' });
+    const colours = (p: Plan): unknown =>
+      p.steps.flatMap((s) => (s.kind === 'pour' ? [p.pots.find((o) => o.id === s.pot)?.colour] : []));
+    expect(colours(made)).to.deep.equal(colours(plan));
+    expect(new Set(made.steps.flatMap((s) => (s.kind === 'pour' ? [s.pot] : []))).size).to.equal(5);
   });
 });

@@ -1,6 +1,7 @@
 import { ArrowLeft } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { madeToHold } from '../../core/clock/madeToHold.ts';
 import { BEGINNINGS, beginPlan, type Beginning } from '../../core/edit/beginnings.ts';
 import { LEAST_LAYERS, MOST_LAYERS } from '../../core/edit/ombre.ts';
 import { POT_COLOURS } from '../../core/edit/pots.ts';
@@ -100,11 +101,15 @@ export function Begin() {
             options={colorants.map((c) => ({ value: c.id, label: c.name }))}
             onPick={setColorantId}
           />
+          <p className="quiet max-w-prose text-sm">
+            What would not hold in time as it is drawn here is begun so that it does; the plan’s notes say by
+            what.
+          </p>
         </section>
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-5">
           {plans.map(([b, plan]) => (
             <li key={b.id}>
-              <BeginningCard beginning={b} plan={plan} onBegin={() => void begin(b.opens, plan)} />
+              <BeginningCard beginning={b} plan={plan} onBegin={() => void begin(b.opens, madeToHold(plan))} />
             </li>
           ))}
         </ul>

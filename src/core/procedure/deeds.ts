@@ -1,6 +1,7 @@
 import type { PotId } from '../validate/ids.ts';
 import type { Sliced } from '../cut/bars.ts';
 import type { Column, Mould } from '../mould/schema.ts';
+import type { Stirrer } from '../plan/clockSchema.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import type { WireTold } from '../pattern/wireTold.ts';
 import type { Finish, Landing, MicaLine, Scrape, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
@@ -138,6 +139,7 @@ export type Deed =
       readonly coloured: boolean;
       /** something else is stirred into this pot alone */
       readonly more: boolean;
+      readonly stirrer: Stirrer;
       readonly atMin?: Minutes;
     }
   | {

@@ -25,6 +25,7 @@ function colourOf(computed: Computed, w: Weights, { pot }: PotWeight): Draft | u
       does: 'colour-pot',
       coloured: lines.some((l) => l.from !== SUPPLY),
       more: lines.some((l) => l.from === SUPPLY),
+      stirrer: habitsOf(computed.plan.clock).stirrer,
       ...(atMin === undefined ? {} : { atMin }),
     },
     lines,

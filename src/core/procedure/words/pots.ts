@@ -1,5 +1,6 @@
 import { stagePhrase } from '../../setting/stage.ts';
 import { formatClock } from '../../units/format.ts';
+import type { Stirrer } from '../../plan/clockSchema.ts';
 import type { Deed } from '../deeds.ts';
 import type { Saying, WordsFor } from './says.ts';
 
@@ -32,6 +33,13 @@ function stirringIn(deed: StirringIn, { pot, mass }: Saying): string {
   }
 }
 
+const STIRRED_WITH: Readonly<Record<Stirrer, string>> = {
+  spatula: 'spatula',
+  whisk: 'whisk',
+  'hand-blender': 'hand-turned blender',
+  'stick-blender': 'stick blender',
+};
+
 export const potWords: WordsFor<
   'emulsify' | 'weigh-out' | 'colour-pot' | 'make-portion' | 'combine' | 'keep-spare' | 'stir-into-pot'
 > = {
@@ -46,9 +54,9 @@ export const potWords: WordsFor<
       text: weighingOut(deed, say) + jug,
     };
   },
-  'colour-pot': ({ coloured, more, atMin }, { pot }) => ({
+  'colour-pot': ({ coloured, more, stirrer, atMin }, { pot }) => ({
     text: coloured
-      ? `Colour ${pot}, with a clean whisk: stir in its dispersed colorant${more ? ' and what else is its own' : ''}.`
+      ? `Colour ${pot}, with a clean ${STIRRED_WITH[stirrer]}: stir in its dispersed colorant${more ? ' and what else is its own' : ''}.`
       : `Stir into ${pot} what is its own.`,
     ...(atMin === undefined ? {} : { timing: `At about minute ${formatClock(atMin)}: an estimate.` }),
   }),

@@ -5,6 +5,9 @@ import { recipeRate } from '../../src/core/clock/recipeRate.ts';
 import { startStage } from '../../src/core/clock/start.ts';
 import { planTimetable, type Timetable } from '../../src/core/clock/timetable.ts';
 import { searching, type Ways } from '../../src/core/clock/ways.ts';
+import { worth } from '../../src/core/clock/likely.ts';
+import type { Option } from '../../src/core/clock/option.ts';
+import { applied } from '../../src/core/clock/refined.ts';
 import { furtherBatches } from '../../src/core/clock/batches.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import {
@@ -323,6 +326,17 @@ describe('several batches by the same hands', () => {
   });
 });
 
+const THREE = ((plan: Plan): Plan => ({
+  ...plan,
+  pots: [...plan.pots, { ...(plan.pots[0] as Plan['pots'][number]), id: 'p3', letter: 'C' }],
+  steps: plan.steps.map((s, i) => (s.kind === 'pour' ? { ...s, pot: `p${i + 1}` } : s)),
+}))(boxPlan([rest(), rest(), rest()]));
+
+const strong = (plan: Plan): Plan => ({
+  ...plan,
+  batter: { ...plan.batter, fragrances: [{ ...fragrance(2), speed: 'quickens-much' }] },
+});
+
 describe('ways that are offered', () => {
   const found = (plan: Plan): Ways => {
     const ways = finish(
@@ -370,6 +384,48 @@ describe('ways that are offered', () => {
     ];
     const brute = Math.max(...trials.flatMap((a) => trials.map((b) => whole(b(a(plan))))));
     expect(best[0]?.odds.whole).to.be.at.least(brute - 0.03);
+  });
+  it('do to each jug and each pour only what the way needs: one of them left out more, and it is worth less', () => {
+    let fewer = 0;
+    for (const name of ['Scree Slump', 'Slate Beds', 'Peat Furrows']) {
+      const plan = demo(name);
+      const laid = layPlan(plan);
+      const value = (options: readonly Option[]): number => {
+        const of = courseOf(applied(plan, options), laid);
+        if (!of) throw new Error('no recipe');
+        const odds = finish(sampling(of.course, new Normals(20, 1000), 'feel'));
+        return worth(odds.whole, options, odds.total.middle);
+      };
+      for (const { options } of found(plan).best)
+        for (const [k, o] of options.entries()) {
+          const ids = o.each?.ids ?? [];
+          if (o.label.includes('pots ') || o.label.includes('pot ')) fewer += 1;
+          for (const id of ids.length > 1 ? ids : []) {
+            const without = o.each?.alone(ids.filter((i) => i !== id));
+            if (without)
+              expect(value(options.with(k, without)), `${o.label} without ${id}`).to.be.below(
+                value(options) + 1,
+              );
+          }
+        }
+    }
+    expect(fewer).to.be.above(0);
+  });
+  it('with three jugs are as good as the best of every stage and every stirring of every jug', () => {
+    const plan = landAll(scentAt(setClock(strong(THREE), { perMinute: 0.05 }), 'trace'), 'low');
+    const each = [
+      (p: Plan) => p,
+      (p: Plan, id: string) => loosenPot(p, id, true),
+      (p: Plan, id: string) => blendPot(p, id, 1.7),
+      (p: Plan, id: string) => blendPot(p, id, 2),
+      (p: Plan, id: string) => loosenPot(blendPot(p, id, 2), id, true),
+    ];
+    let brute = 0;
+    for (const a of each)
+      for (const b of each)
+        for (const c of each) brute = Math.max(brute, whole(c(b(a(plan, 'p1'), 'p2'), 'p3')));
+    expect(brute).to.be.within(0.01, 1);
+    expect(found(plan).best[0]?.odds.whole).to.be.at.least(brute - 0.03);
   });
   it('are the same for the same seed, and offer nothing worse than what is there', () => {
     const plan = demo('Peat Furrows');

@@ -109,7 +109,11 @@ export function Begin() {
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-5">
           {plans.map(([b, plan]) => (
             <li key={b.id}>
-              <BeginningCard beginning={b} plan={plan} onBegin={() => void begin(b.opens, madeToHold(plan))} />
+              <BeginningCard
+                beginning={b}
+                plan={plan}
+                onBegin={() => void begin(b.opens, madeToHold(plan))}
+              />
             </li>
           ))}
         </ul>

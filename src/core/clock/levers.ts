@@ -1,65 +1,17 @@
-import {
-  blendAll,
-  blendPiping,
-  inPortions,
-  landAll,
-  liesOn,
-  loosenPot,
-  lyeOf,
-  mixAt,
-  scentAt,
-  setClock,
-} from '../edit/clock.ts';
+import { blendPiping, inPortions, lyeOf, lyingOn, mixAt, scentAt, setClock } from '../edit/clock.ts';
 import type { Moment } from '../batter/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isPiped } from '../plan/second.ts';
-import type { Landing } from '../plan/stepSchema.ts';
-import { stagePhrase } from '../setting/stage.ts';
-import { formatShort, formatTemperature } from '../units/format.ts';
+import { formatTemperature } from '../units/format.ts';
 import { KEEPS_SHAPE } from '../setting/carries.ts';
 import type { Stage } from '../units/quantity.ts';
-import type { PotId } from '../validate/ids.ts';
+import { blends, landings, loosenings } from './jugLevers.ts';
+import type { Levers, Option, Rate } from './option.ts';
 import type { PlanCourse } from './planCourse.ts';
 import { scentSpeed } from './scents.ts';
 import { rateAt, type Speed } from './speed.ts';
 import { startStage } from './start.ts';
-
-export type LeverId =
-  | 'colouring'
-  | 'scent'
-  | 'landing'
-  | 'blend'
-  | 'loosen'
-  | 'warm'
-  | 'portions'
-  | 'piping'
-  | 'start'
-  | 'temperature'
-  | 'water';
-
-/** One way that something of a plan could be otherwise, for the sake of its timing. */
-export interface Option {
-  readonly lever: LeverId;
-  /** what is done */
-  readonly label: string;
-  /** why that helps */
-  readonly why: string;
-  /** what it costs in trouble, as so many of a hundred odds */
-  readonly cost: number;
-  readonly apply: (plan: Plan) => Plan;
-}
-
-/** An option that changes the batter alone, not the order of work: its rate by a factor, or where it begins. */
-export interface Rate extends Option {
-  readonly faster: number;
-  readonly from?: Stage;
-}
-
-export interface Levers {
-  /** what changes the order of work; each may be left as it is too */
-  readonly work: readonly (readonly Option[])[];
-  readonly rates: readonly (readonly Rate[])[];
-}
+import { stageFigure } from './words.ts';
 
 const WHEN: readonly { readonly moment: Moment; readonly label: string; readonly why: string }[] = [
   {
@@ -75,38 +27,12 @@ const WHEN: readonly { readonly moment: Moment; readonly label: string; readonly
   },
 ];
 
-const LANDS: readonly { readonly how: Landing['how']; readonly label: string; readonly why: string }[] = [
-  { how: 'spatula', label: 'Pour over a spatula', why: 'it lands soft, so that a thinner layer carries it' },
-  {
-    how: 'spoon',
-    label: 'Spoon the layers on',
-    why: 'the softest landing there is: a layer carries it early',
-  },
-];
-
-const BLENDS: readonly Stage[] = [1.4, 1.7, 2, 2.2];
 const STARTS: readonly Stage[] = [0.4, 0.7, 1, 1.3, 1.6];
 const TEMPERATURES = [27, 32, 38, 43] as const;
 const LYES = [27, 30, 33] as const;
 
-/** A pot is blended to no nearer than this under what its technique takes. */
-const ROOM: Stage = 0.2;
-
-/** A stage as makers say it, and as the clock counts it. */
-const stageFigure = (stage: Stage): string => `${stagePhrase(stage)} (${formatShort(stage, 1)})`;
-
 /** Changes smaller than this are none. */
 const SAME = { stage: 0.15, celsius: 2, percent: 1.2 } as const;
-
-/** The pots that can be blended on to a stage: in every use they may be so thick. */
-function blendable({ course, pots }: PlanCourse, to: Stage): readonly PotId[] {
-  return pots.flatMap(({ pot, ofSecond }, p) => {
-    const uses = course.acts.filter((a) => a.window && a.pots.includes(p));
-    return !ofSecond && uses.length > 0 && uses.every((a) => (a.window?.most ?? 0) - ROOM + 1e-9 >= to)
-      ? [pot.id]
-      : [];
-  });
-}
 
 /** Everything that could be otherwise for the sake of the timing; what cannot, or makes no difference, is not among it. */
 export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
@@ -114,10 +40,7 @@ export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
   const quick = plan.batter.fragrances.some((f) => scentSpeed(f).factor > 1);
   const whole = plan.divide.kind === 'after-emulsion';
   const moments = new Set(plan.batter.fragrances.flatMap((f) => f.doses.map((d) => d.moment)));
-  const lies = plan.steps
-    .filter((s) => s.kind === 'pour')
-    .filter(liesOn)
-    .slice(1);
+  const lies = lyingOn(plan);
   const work: (readonly Option[])[] = [
     many && whole
       ? (['all-first', 'each'] as const)
@@ -144,38 +67,9 @@ export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
           }),
         )
       : [],
-    LANDS.filter(({ how }) => lies.some((s) => s.landing.how !== how)).map(({ how, label, why }) => ({
-      lever: 'landing',
-      label,
-      why,
-      cost: 1,
-      apply: (p) => landAll(p, how),
-    })),
-    BLENDS.flatMap((to): Option[] => {
-      const ids = blendable(of, to);
-      return ids.length > 0
-        ? [
-            {
-              lever: 'blend',
-              label: `Blend each pot on to ${stageFigure(to)}`,
-              why: 'thick as it lands, it carries the next one sooner; the jugs that wait stay thin',
-              cost: 1.5,
-              apply: (p) => blendAll(p, ids, to),
-            },
-          ]
-        : [];
-    }),
-    many && plan.pots.some((p) => !p.loosened)
-      ? [
-          {
-            lever: 'loosen',
-            label: 'Stir each jug loose as it is poured',
-            why: 'about half a stage thinner for a minute or two',
-            cost: 2,
-            apply: (p) => p.pots.reduce((q, { id }) => loosenPot(q, id, true), p),
-          },
-        ]
-      : [],
+    landings(plan),
+    blends(plan, of),
+    loosenings(plan, of),
     lies.length > 0 && !plan.clock.warm
       ? [
           {

@@ -1,15 +1,16 @@
 import type { LaidPlan } from '../fill/layPlan.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
-import { ABOUT, JUDGED_SD } from '../timing/estimates.ts';
 import { Normals } from '../timing/normals.ts';
 import { sampling, type Keeping, type Odds } from '../timing/odds.ts';
 import { Run } from '../timing/run.ts';
 import type { Minutes } from '../units/quantity.ts';
 import { courseOf } from './courseOf.ts';
 import type { PlanCourse } from './planCourse.ts';
-import { leversOf, type LeverId, type Option, type Rate } from './levers.ts';
-import { RATE_SD } from './scents.ts';
+import { leversOf } from './levers.ts';
+import { likely, worth } from './likely.ts';
+import type { LeverId, Option, Rate } from './option.ts';
+import { applied, refined } from './refined.ts';
 import { speedOf } from './speed.ts';
 
 /** One way of doing a plan, with what is done otherwise in it. */
@@ -40,14 +41,14 @@ const TRIED = 24;
 const OF_A_KIND = 2;
 const TRIES = 240;
 
+/** Of those that were tried out, so many of the best are tried without each thing that is done to one jug or pour. */
+const REFINED = 3;
+
 /** So many ways are offered. */
 const OFFERED = 3;
 
 /** A way that holds less often than the plan as it is, by more than chance, is none. */
 const NO_WORSE = 0.02;
-
-/** A minute more is worth so many of a hundred odds. A judgement. */
-const MINUTE_COSTS = 0.15;
 
 interface Candidate {
   readonly options: readonly Option[];
@@ -60,28 +61,6 @@ const kindOf = (options: readonly Option[]): string =>
     .toSorted()
     .join(' ');
 
-/** ln of the chance that a standard normal number is below z: by the logistic curve, good enough to put ways in order. */
-const lnBelow = (z: number): number => -Math.log1p(Math.exp(-1.702 * Math.max(-40, z)));
-
-/** About how likely a course is to hold, as it was just run: every window by how far its pots are from its end, and 0 for what fails anyway. */
-function likely(run: Run): number {
-  let ln = 0;
-  let reached = 0;
-  for (let i = 0; i < run.course.acts.length; i += 1) {
-    const act = run.course.acts[i];
-    if (act?.carried) reached = Math.max(reached, act.carried.stage);
-    const thickest = run.thickest[i] as number;
-    if (act?.window) {
-      const grown = Math.max(0, thickest - Math.max(reached, run.course.pots[act.pots[0] ?? 0]?.start ?? 0));
-      ln += lnBelow((act.window.most + ABOUT - thickest) / Math.hypot(JUDGED_SD, RATE_SD * grown));
-    }
-    if ((run.fails[i] as number) !== 0) ln -= 0.5;
-  }
-  return Math.exp(ln);
-}
-
-const costOf = (options: readonly Option[]): number => options.reduce((s, o) => s + o.cost, 0);
-
 /** All that can be chosen of these, one or none of each, up to so many. */
 function* choices<T>(groups: readonly (readonly T[])[], most: number, from = 0): Generator<readonly T[]> {
   yield [];
@@ -90,8 +69,6 @@ function* choices<T>(groups: readonly (readonly T[])[], most: number, from = 0):
     for (const option of groups[g] ?? [])
       for (const more of choices(groups, most - 1, g + 1)) yield [option, ...more];
 }
-
-const applied = (plan: Plan, options: readonly Option[]): Plan => options.reduce((p, o) => o.apply(p), plan);
 
 /** Does one offer something that the other does not, each way round? A way and the same with more to it are one idea. */
 function differ(a: readonly Option[], b: readonly Option[]): boolean {
@@ -109,25 +86,37 @@ interface Trying {
   readonly accepts: (plan: Plan, odds: Odds) => boolean;
 }
 
-/** The best of some candidates, each tried out a few times; undefined where none can be taken. */
-function* bestOf(
-  candidates: readonly Candidate[],
-  { plan, laid, few, keeping, done, accepts }: Trying,
-): Task<
-  never,
-  { readonly options: readonly Option[]; readonly plan: Plan; readonly course: PlanCourse } | undefined
-> {
-  const tried = [];
-  for (const { options } of candidates) {
-    yield { done };
-    const changed = applied(plan, options);
-    const course = courseOf(changed, laid);
-    if (!course) continue;
-    const odds = yield* within(sampling(course.course, few, keeping), done);
-    const value = 100 * odds.whole - costOf(options) - MINUTE_COSTS * odds.total.middle;
-    tried.push({ options, plan: changed, course, odds, value });
+interface Trial {
+  readonly options: readonly Option[];
+  readonly plan: Plan;
+  readonly course: PlanCourse;
+  readonly odds: Odds;
+  readonly value: number;
+}
+
+/** A way tried out a few times. */
+function* tryOut(
+  options: readonly Option[],
+  { plan, laid, few, keeping, done }: Trying,
+): Task<never, readonly Trial[]> {
+  yield { done };
+  const changed = applied(plan, options);
+  const course = courseOf(changed, laid);
+  if (!course) return [];
+  const odds = yield* within(sampling(course.course, few, keeping), done);
+  return [{ options, plan: changed, course, odds, value: worth(odds.whole, options, odds.total.middle) }];
+}
+
+/** The best of some candidates, each tried out a few times, the best of them without what they can do without; undefined where none can be taken. */
+function* bestOf(candidates: readonly Candidate[], trying: Trying): Task<never, Trial | undefined> {
+  const byValue = (a: Trial, b: Trial): number => b.value - a.value;
+  const trials: Trial[] = [];
+  for (const { options } of candidates) trials.push(...(yield* tryOut(options, trying)));
+  for (const { options } of trials.toSorted(byValue).slice(0, REFINED)) {
+    const fewer = refined(trying.plan, trying.laid, options);
+    if (fewer !== options) trials.push(...(yield* tryOut(fewer, trying)));
   }
-  return tried.toSorted((a, b) => b.value - a.value).find((t) => accepts(t.plan, t.odds));
+  return trials.toSorted(byValue).find((t) => trying.accepts(t.plan, t.odds));
 }
 
 export interface Search {
@@ -177,7 +166,7 @@ export function* searching(
         tried += 1;
         const together = [...options, ...more];
         const endsMin = run.ends.at(-1) ?? 0;
-        keep(together, 100 * likely(run) - costOf(together) - MINUTE_COSTS * endsMin);
+        keep(together, worth(likely(run), together, endsMin));
       }
     }
   };

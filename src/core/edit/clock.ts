@@ -63,17 +63,28 @@ export const scentAt = (plan: Plan, moment: Moment): Plan =>
 /** A pour that lies down on what has set. */
 export const liesOn = ({ pattern }: Pour): boolean => pattern === undefined || isOneJug(pattern.place);
 
+/** Every pour that lies down on another. */
+export const lyingOn = ({ steps }: Pick<Plan, 'steps'>): readonly Pour[] =>
+  steps
+    .filter((s) => s.kind === 'pour')
+    .filter(liesOn)
+    .slice(1);
+
+/** How these pours land. */
+export const landPours = (plan: Plan, ids: readonly StepId[], how: Landing['how']): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) =>
+    s.kind === 'pour' && ids.includes(s.id) ? { ...s, landing: { how, fallMm: LANDING_FALL_MM[how] } } : s,
+  ),
+});
+
 /** How every pour that lies down on another lands. */
-export const landAll = (plan: Plan, how: Landing['how']): Plan => {
-  let first = true;
-  const steps = plan.steps.map((s) => {
-    if (s.kind !== 'pour' || !liesOn(s)) return s;
-    const keeps = first;
-    first = false;
-    return keeps ? s : { ...s, landing: { how, fallMm: LANDING_FALL_MM[how] } };
-  });
-  return { ...plan, steps };
-};
+export const landAll = (plan: Plan, how: Landing['how']): Plan =>
+  landPours(
+    plan,
+    lyingOn(plan).map((s) => s.id),
+    how,
+  );
 
 /** Portions made in turn from their own lye; a scent for the whole batch is in their oils then. */
 export const inPortions = (plan: Plan): Plan => ({

@@ -5,3 +5,7 @@ export const upperFirst = (text: string): string => text.charAt(0).toUpperCase()
 
 /** "1 bar", "2 bars". */
 export const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+
+/** "A", "A and B", "A, B and C". */
+export const listed = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;

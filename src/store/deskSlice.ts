@@ -19,6 +19,8 @@ export interface DeskState {
   readonly look: Look;
   /** the loaf as it comes out poured as it is timed, or so many minutes later; null: as it is drawn */
   readonly lateMin: number | null;
+  /** what else the same hands make: plans by their ids, this one again among them */
+  readonly alsoMade: readonly string[];
   /** on a small screen: the section folded to a strip; null: as the screen's size has it */
   readonly folded: boolean | null;
   /** which batch recipe and pots are shown of: the loaf's, or the one that is piped on it */
@@ -50,6 +52,7 @@ const initialState: DeskState = {
   moment: 'whole',
   look: { when: 'cured', gelled: 'as-planned', scented: true, hand: 0, eyes: 'all' },
   lateMin: null,
+  alsoMade: [],
   folded: null,
   batch: 'loaf',
   beside: null,
@@ -76,6 +79,7 @@ const slice = createSlice({
       look: { ...s.look, ...a.payload },
     }),
     lateShown: (s, a: PayloadAction<number | null>): DeskState => ({ ...s, lateMin: a.payload }),
+    alsoMadeSet: (s, a: PayloadAction<DeskState['alsoMade']>): DeskState => ({ ...s, alsoMade: a.payload }),
     sectionFolded: (s, a: PayloadAction<boolean>): DeskState => ({ ...s, folded: a.payload }),
     besideKept: (s, a: PayloadAction<Plan | null>): DeskState => ({ ...s, beside: a.payload }),
     batchShown: (s, a: PayloadAction<DeskState['batch']>): DeskState => ({ ...s, batch: a.payload }),
@@ -84,6 +88,7 @@ const slice = createSlice({
 });
 
 export const {
+  alsoMadeSet,
   batchShown,
   besideKept,
   deskOpened,

@@ -162,6 +162,33 @@ describe('the clock in the browser', () => {
     expect(await seriousFaults(page)).to.deep.equal([]);
   });
 
+  it('weaves other batches in: alike and of other plans, each with its minutes, by the same hands', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-slate-beds/clock');
+    await page.getByLabel('Make as well').selectOption({ label: 'Scree Steps' });
+    await page.getByText(/Batch 2, Scree Steps:/).waitFor();
+    await page.getByLabel('Make as well').selectOption({ label: 'Slate Beds, once more' });
+    await page.getByText(/Batch 3, /).waitFor();
+    await page.getByText('What hands do next, minute by minute').click();
+    const rows = await page
+      .getByRole('list', { name: 'Minute by minute' })
+      .getByRole('listitem')
+      .allInnerTexts();
+    const minutes = rows.map((r) => {
+      const [, m = '', s = ''] = /^(\d+):(\d\d)/.exec(r) ?? [];
+      return Number(m) * 60 + Number(s);
+    });
+    expect(minutes).to.deep.equal(minutes.toSorted((a, b) => a - b));
+    for (const nth of [1, 2, 3]) expect(rows.some((r) => r.includes(`batch ${nth}`))).to.equal(true);
+    // still there on coming back to the page, and let go of
+    await page.getByRole('link', { name: 'Conditions' }).click();
+    await page.getByRole('link', { name: 'When to pour' }).click();
+    await page.getByText(/Batch 3, /).waitFor();
+    expect(await seriousFaults(page)).to.deep.equal([]);
+    await page.getByRole('button', { name: 'Not as well: Scree Steps' }).click();
+    await page.getByText(/Batch 2, Slate Beds:/).waitFor();
+  });
+
   it('is taught: readings move the forecast, one that gets thinner is refused, what was learned is kept and forgotten', async () => {
     const page = at.page();
     await at.go('/plan/demo-scree-steps/clock/teach');

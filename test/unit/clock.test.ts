@@ -8,7 +8,7 @@ import { searching, type Ways } from '../../src/core/clock/ways.ts';
 import { worth } from '../../src/core/clock/likely.ts';
 import type { Option } from '../../src/core/clock/option.ts';
 import { applied } from '../../src/core/clock/refined.ts';
-import { furtherBatches } from '../../src/core/clock/batches.ts';
+import { lastOf, woven } from '../../src/core/clock/batches.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import {
   addReading,
@@ -307,7 +307,7 @@ describe('several batches by the same hands', () => {
   it('never meet, and begin no later than a search minute by minute finds room for them', () => {
     for (const plan of demoPlans()) {
       const t = timed(plan);
-      const [second, third] = furtherBatches(t, 2);
+      const [second, third] = woven(t, [t, t]);
       if (!second || !third) throw new Error('none');
       const own = busy(t, 0).slice(1);
       const [b, c] = [busy(t, second.startMin), busy(t, third.startMin)];
@@ -319,9 +319,26 @@ describe('several batches by the same hands', () => {
       expect(second.startMin - 4).to.be.closeTo(second.beginMin, 1e-9);
     }
   });
+  it('of other plans are woven in too: no two jobs meet, each keeps its minutes, in no worse an order than any', () => {
+    const all = ['Slate Beds', 'Scree Steps', 'Basalt Columns', 'Peat Furrows'].map((n) => timed(demo(n)));
+    const [first, ...others] = all as [Timetable, Timetable, Timetable, Timetable];
+    const found = woven(first, others);
+    expect(found.map((b) => b.place).toSorted()).to.deep.equal([0, 1, 2]);
+    const rows = [
+      busy(first, 0).slice(1),
+      ...found.map((b) => busy(others[b.place] as Timetable, b.startMin)),
+    ];
+    for (const [i, a] of rows.entries())
+      for (const b of rows.slice(i + 1)) expect(meet(a, b)).to.equal(false);
+    for (const b of found)
+      expect(b.endMin - b.startMin).to.be.closeTo(others[b.place]?.totalMin ?? NaN, 1e-9);
+    // the order in which they were asked for makes no difference
+    expect(lastOf(first, woven(first, others.toReversed()))).to.be.closeTo(lastOf(first, found), 1e-9);
+    expect(lastOf(first, found)).to.be.below(all.reduce((s, t) => s + t.totalMin + 4, 0));
+  });
   it('of a long wait use it: both are poured sooner than one after the other', () => {
     const t = timed(FIVE);
-    const [second] = furtherBatches(t, 1);
+    const [second] = woven(t, [t]);
     expect(second?.endMin).to.be.below(1.6 * t.totalMin);
   });
 });

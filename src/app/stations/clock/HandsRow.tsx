@@ -1,7 +1,8 @@
+import { freeOf, jobsOf } from '../../../core/clock/hands.ts';
 import type { Timetable } from '../../../core/clock/timetable.ts';
-import { actName } from '../../../core/clock/words.ts';
-import { formatClock, formatMinutes } from '../../../core/units/format.ts';
+import { formatMinutes } from '../../../core/units/format.ts';
 import { usePlan } from '../../parts/usePlan.ts';
+import { JobBar } from './JobBar.tsx';
 import { xOf, type LaneScale } from './lane.ts';
 
 /** Hands that are free for less than this are not told. */
@@ -23,40 +24,23 @@ export function HandsRow({ clock, scale }: { readonly clock: Timetable; readonly
         aria-label="What your hands do when"
       >
         <rect width={scale.width} height={HIGH} fill="none" stroke="var(--color-base-300)" />
-        {clock.acts.map((timed, i) => {
-          const from = timed.preparedMin;
-          const freeFrom = clock.acts[i - 1]?.endMin ?? 0;
-          const gap = from - freeFrom;
-          const width = xOf(scale, timed.endMin - from);
-          const pours = timed.act.does === 'pour' || timed.act.does === 'pipe';
-          return (
-            <g key={timed.place}>
-              {gap > FREE_MIN && xOf(scale, gap) > 60 && (
-                <text
-                  x={xOf(scale, freeFrom + gap / 2)}
-                  y="15.5"
-                  fontSize="12"
-                  textAnchor="middle"
-                  fill="var(--color-secondary)"
-                >
-                  {`free ${formatMinutes(gap)}`}
-                </text>
-              )}
-              {width > 0 && (
-                <rect
-                  x={xOf(scale, from)}
-                  y="3"
-                  width={Math.max(1, width - 0.7)}
-                  height={HIGH - 6}
-                  fill={pours ? 'var(--color-accent)' : 'var(--color-secondary)'}
-                  opacity={pours ? 0.9 : 0.5}
-                >
-                  <title>{`${actName(plan, timed)}: ${formatClock(from)} to ${formatClock(timed.endMin)}`}</title>
-                </rect>
-              )}
-            </g>
-          );
-        })}
+        {freeOf(clock, FREE_MIN)
+          .filter(({ from, to }) => xOf(scale, to - from) > 60)
+          .map(({ from, to }) => (
+            <text
+              key={from}
+              x={xOf(scale, (from + to) / 2)}
+              y="15.5"
+              fontSize="12"
+              textAnchor="middle"
+              fill="var(--color-secondary)"
+            >
+              {`free ${formatMinutes(to - from)}`}
+            </text>
+          ))}
+        {jobsOf(clock).map((job) => (
+          <JobBar key={job.timed.place} plan={plan} job={job} scale={scale} high={HIGH} />
+        ))}
       </svg>
     </div>
   );

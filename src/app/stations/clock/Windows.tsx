@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { Unlock } from 'lucide-react';
 import { keepAt, keepNone } from '../../../core/edit/clock.ts';
+import { freeOf } from '../../../core/clock/hands.ts';
 import type { TimedAct, Timetable } from '../../../core/clock/timetable.ts';
 import { actName } from '../../../core/clock/words.ts';
 import { stagePhrase } from '../../../core/setting/stage.ts';
@@ -120,18 +121,15 @@ const WORTH_MIN = 2;
 
 /** When hands are free, from when to when. */
 function FreeTimes({ clock }: { readonly clock: Timetable }) {
-  const free: (readonly [number, number])[] = [];
-  let since = 0;
-  for (const { preparedMin, endMin, act } of clock.acts) {
-    if (preparedMin - since >= WORTH_MIN) free.push([since, preparedMin]);
-    if (act.does !== 'wait') since = endMin;
-  }
+  const free = freeOf(clock, WORTH_MIN);
   if (free.length === 0) return null;
   return (
     <p className="text-sm">
       <span className="quiet">Your hands are free </span>
       {free
-        .map(([from, to]) => `from ${formatClock(from)} to ${formatClock(to)} (${formatMinutes(to - from)})`)
+        .map(
+          ({ from, to }) => `from ${formatClock(from)} to ${formatClock(to)} (${formatMinutes(to - from)})`,
+        )
         .join(', ')}
       .
     </p>

@@ -10,7 +10,8 @@ export interface LaneScale {
   readonly top: Stage;
 }
 
-export const xOf = ({ width, untilMin }: LaneScale, minutes: Minutes): number => (width * minutes) / untilMin;
+export const xOf = ({ width, untilMin }: Pick<LaneScale, 'width' | 'untilMin'>, minutes: Minutes): number =>
+  (width * minutes) / untilMin;
 
 export const yOf = ({ height, top }: LaneScale, stage: Stage): number =>
   height - (height * Math.min(top, Math.max(0, stage))) / top;

@@ -69,6 +69,27 @@ describe('work in slices', () => {
     ]);
   });
 
+  it('how far it is, is told once a slice: not every step is worth a message', () => {
+    const said: Answer[] = [];
+    const turns: (() => void)[] = [];
+    let ms = 0;
+    const far = function* (n: number): Task<never, number> {
+      for (let i = 0; i < n; i += 1) {
+        ms += 1;
+        yield { done: i / n };
+      }
+      return n;
+    };
+    const run = createRunner({ far }, (answer) => said.push(answer), {
+      now: () => ms,
+      later: (turn) => turns.push(turn),
+    });
+    run({ say: 'start', job: 1, task: 'far', input: 80 });
+    while (turns.length > 0) turns.shift()?.();
+    expect(said.filter((a) => a.say === 'progress')).to.have.length(10);
+    expect(said.at(-1)).to.deep.equal({ say: 'end', job: 1, outcome: { kind: 'done', value: 80 } });
+  });
+
   it('a slice is about 8 ms, and jobs take turns', () => {
     const b = bench(3);
     b.run(start(1, 100));

@@ -37,7 +37,7 @@ const FEW_CHANGES = 3;
 const GOOD = 75;
 
 /** Of what differs from what is offered already, so many of the likeliest are tried out, a few of every kind, so often; what is offered, as often as is asked for. */
-const TRIED = 24;
+const TRIED = 16;
 const OF_A_KIND = 2;
 const TRIES = 240;
 

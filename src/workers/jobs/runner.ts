@@ -1,4 +1,4 @@
-import type { Task } from '../../core/task/task.ts';
+import type { Progress, Task } from '../../core/task/task.ts';
 import type { Answer, Ask, Tasks } from './protocol.ts';
 
 /** A task is gone on with for so long before messages are read again, ms. */
@@ -45,6 +45,7 @@ export function createRunner(
   /** Go on with one job until its slice is over. */
   const slice = (job: Job): void => {
     const until = now() + SLICE_MS;
+    let last: Progress<unknown> | undefined;
     do {
       const step = job.task.next();
       if (step.done) {
@@ -52,8 +53,13 @@ export function createRunner(
         say({ say: 'end', job: job.id, outcome: { kind: 'done', value: step.value } });
         return;
       }
-      say({ say: 'progress', job: job.id, progress: step.value });
+      last = step.value;
+      // how far it is, is told once a slice; what there is of it already, at once
+      if (last.partial === undefined) continue;
+      say({ say: 'progress', job: job.id, progress: last });
+      last = undefined;
     } while (now() < until);
+    if (last) say({ say: 'progress', job: job.id, progress: last });
   };
   const turn = (): void => {
     const [job, ...others] = jobs;

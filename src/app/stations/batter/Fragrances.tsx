@@ -1,7 +1,7 @@
 import { fragranceInBarPercent } from '../../../core/batter/fragranceLimit.ts';
-import { SPEEDS, type Fragrance } from '../../../core/batter/schema.ts';
+import type { Fragrance } from '../../../core/batter/schema.ts';
 import { takeFragrance } from '../../../core/edit/stores.ts';
-import { SPEED_WORDS } from '../../stores/behaviourWords.ts';
+import { SpeedPicker } from '../../stores/SpeedPicker.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { useStores } from '../../parts/useStores.ts';
 import { addAddition, removeAddition, updateFragrance } from '../../../core/edit/additions.ts';
@@ -22,8 +22,6 @@ const FIRST: Omit<Fragrance, 'id'> = {
 };
 
 const FROM_STORES = 'From the stores…';
-const UNKNOWN = 'unknown';
-
 export function Fragrances() {
   const { plan, edit } = usePlan();
   const stock = useStores('fragrance');
@@ -82,7 +80,7 @@ export function Fragrances() {
 function FragranceBody({ fragrance }: { readonly fragrance: Fragrance }) {
   const { plan, computed, edit, show } = usePlan();
   const { recipes, batch } = computed;
-  const { id, limitPercent, vanillinPercent, speed } = fragrance;
+  const { id, limitPercent, vanillinPercent } = fragrance;
   const put = (change: Partial<Fragrance>, gesture: Gesture) =>
     edit((p) => updateFragrance(p, id, (was) => ({ ...was, ...change })), gesture);
   const inBars = plan.pots.flatMap((pot) => {
@@ -96,21 +94,7 @@ function FragranceBody({ fragrance }: { readonly fragrance: Fragrance }) {
     <>
       <Doses list="fragrances" addition={fragrance} name={fragrance.name} amountIn="percent" />
       <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-3">
-        <Picker
-          label="What it does to the batter"
-          value={speed ?? UNKNOWN}
-          options={[
-            { value: UNKNOWN, label: 'not known' },
-            ...SPEEDS.map((value) => ({ value, label: SPEED_WORDS[value] })),
-          ]}
-          onPick={(next) =>
-            edit((p) =>
-              updateFragrance(p, id, ({ speed: _was, ...was }) =>
-                next === UNKNOWN ? was : { ...was, speed: next },
-              ),
-            )
-          }
-        />
+        <SpeedPicker fragrance={fragrance} label="What it does to the batter" />
         <PercentField
           label="Certificate limit, of the bar"
           value={limitPercent}

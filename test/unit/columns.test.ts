@@ -478,11 +478,14 @@ describe('one column as it was written before there were several', () => {
   it('is the first of several in a plan of version 5, in its other moulds too', () => {
     const now = migratePlan({ mould: { name: 'a', column }, others: [{ mould: { name: 'b', column } }] }, 5);
     const expected = [{ id: 'c1', ...column }];
+    // coloured as it was until then
+    const clock = { colouring: 'all-first' };
     expect(now).to.deep.equal({
       mould: { name: 'a', columns: expected },
       others: [{ mould: { name: 'b', columns: expected } }],
+      clock,
     });
-    expect(migratePlan({ mould: { name: 'a' } }, 5)).to.deep.equal({ mould: { name: 'a' } });
+    expect(migratePlan({ mould: { name: 'a' } }, 5)).to.deep.equal({ mould: { name: 'a' }, clock });
   });
 
   it('and in a mould file of version 1', () => {

@@ -210,6 +210,50 @@ describe('what was learned', () => {
     );
     expect(learnedIn(gone, 'recipe')).to.equal(1);
   });
+  it('of a fragrance that goes in part by part does a part at a time: both halves in are the whole of it', () => {
+    const halves: Plan = {
+      ...FIVE,
+      batter: {
+        ...FIVE.batter,
+        fragrances: [
+          {
+            ...fragrance(2),
+            speed: 'quickens-much',
+            doses: [
+              { id: 'd1', gPerKgOils: 10, moment: 'trace' },
+              { id: 'd2', gPerKgOils: 10, moment: 'colour', pots: ['p1'] },
+              { id: 'd3', gPerKgOils: 20, moment: 'colour', pots: ['p2'] },
+            ],
+          },
+        ],
+      },
+    };
+    const of = priorCourse(halves, layPlan(halves));
+    if (!of) throw new Error('no recipe');
+    const run = new Run(of.course, { keeps: true });
+    const rates = (p: number, doubts: readonly number[] = []): readonly number[] => {
+      run.go({ doubts });
+      return (run.kept?.pots[p] ?? []).map((s) => s.perMinute);
+    };
+    const [bare = NaN] = rates(0);
+    // a half is x 2, both are x 4; of the third jug a third and two thirds
+    expect(rates(0).map((r) => Math.round((r / bare) * 1e6) / 1e6)).to.include.members([1, 2, 4]);
+    expect(
+      rates(1)
+        .map((r) => r / bare)
+        .at(-1),
+    ).to.be.closeTo(4, 1e-9);
+    expect(rates(1)[1]).to.be.closeTo(bare * 4 ** (1 / 3), 1e-9);
+    // and it is in doubt as a whole: twice as strong at the end, by the root of two in between
+    const strong = rates(0, [0, Math.LN2]);
+    expect(strong.at(-1)).to.be.closeTo(8 * bare, 1e-9);
+    expect(strong[1]).to.be.closeTo(2 * Math.SQRT2 * bare, 1e-9);
+    // what a reading was taken of knows the parts
+    const taught = reallyAt(halves, 1, 'p1', 9);
+    const history = taught.clock.readings?.[0]?.history;
+    expect(history?.spells.some((s) => s.fragrances[0]?.share === 0.5)).to.equal(true);
+    expect(learnedIn(taught, 'recipe')).to.be.closeTo(1, 1e-4);
+  });
   it('a reading without its own history is read as the plan stands: the same as one just taken', () => {
     const taught = [4, 8].reduce((p, min) => reallyAt(p, 1.3, 'p2', min), FIVE);
     const plain = {

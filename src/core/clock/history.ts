@@ -49,12 +49,12 @@ export function histories(
     if (!speed || perMinute === undefined || !first || !last) return undefined;
     const spells = states.map((state, i): Spell => {
       const before = states[i - 1] ?? state;
-      // as often as a fragrance is in it: in each dose
-      const fragrances = scents.flatMap(({ id: scent, moved }) => {
+      const fragrances = scents.flatMap(({ id: scent, moved }): Spell['fragrances'] => {
         const ratio = (moved[p]?.[i]?.perMinute ?? state.perMinute) / state.perMinute;
-        return Array<string>(Math.round(Math.log(ratio) / STEP)).fill(scent);
+        const share = Number((Math.log(ratio) / STEP).toFixed(6));
+        return share === 0 ? [] : [{ id: scent, ...(share === 1 ? {} : { share }) }];
       });
-      const scented = fragrances.reduce((f, scent) => f * (factors.get(scent) ?? 1), speed.perMinute);
+      const scented = speedIn({ fragrances }, speed.perMinute, (f) => factors.get(f) ?? 1);
       return {
         min: figures(state.since),
         adds: figures(state.stage - before.stage - before.perMinute * (state.since - before.since)),
@@ -74,6 +74,13 @@ export function histories(
   };
 }
 
+/** A speed with what is in the batter counted. */
+const speedIn = (
+  { fragrances }: Pick<Spell, 'fragrances'>,
+  plain: number,
+  factorOf: (fragrance: string) => number,
+): number => fragrances.reduce((x, { id, share = 1 }) => x * factorOf(id) ** share, plain);
+
 /** By how much a pot thickened by itself from one minute to another, each fragrance's share of it told too. */
 export function grown(
   { spells }: PotHistory,
@@ -87,9 +94,9 @@ export function grown(
   for (const [i, spell] of spells.entries()) {
     const minutes = Math.min(to, spells[i + 1]?.min ?? Infinity) - Math.max(from, spell.min);
     if (minutes <= 0) continue;
-    const part = spell.fragrances.reduce((x, f) => x * factorOf(f), minutes * rate * spell.times);
+    const part = speedIn(spell, minutes * rate * spell.times, factorOf);
     grows += part;
-    for (const f of spell.fragrances) shares.set(f, (shares.get(f) ?? 0) + part);
+    for (const { id, share = 1 } of spell.fragrances) shares.set(id, (shares.get(id) ?? 0) + part * share);
   }
   return { grows, shares };
 }

@@ -47,7 +47,7 @@ function toldBy(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
   return readings.flatMap((r): Told[] => {
     const history = r.history ?? asPlanned?.(r.pot, r.min);
     // of a fragrance that is gone nothing can be told any more
-    if (!history?.spells.every((s) => s.fragrances.every((f) => factors.has(f)))) return [];
+    if (!history?.spells.every((s) => s.fragrances.every((f) => factors.has(f.id)))) return [];
     const { start, spells, thinner = 0 } = history;
     const from = last.get(r.pot) ?? { min: spells[0]?.min ?? 0, stage: start, thinner: 0 };
     last.set(r.pot, { min: r.min, stage: r.stage, thinner });
@@ -101,7 +101,7 @@ export function learnedOf(plan: Plan, laid: Laid, prior: PlanCourse): readonly L
 }
 
 const quickened = (quickens: readonly Quickens[], factors: readonly number[]): readonly Quickens[] =>
-  quickens.map((q) => ({ ...q, factor: q.factor * (factors[q.doubt] ?? 1) }));
+  quickens.map((q) => ({ ...q, factor: q.factor * (factors[q.doubt] ?? 1) ** (q.share ?? 1) }));
 
 /** The course with its rates as they were learned, and in doubt by less. */
 export function asLearned(course: Course, learned: readonly LearnedRate[]): Course {

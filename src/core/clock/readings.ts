@@ -45,7 +45,7 @@ export function readingsSeen(plan: Plan, laid: Laid): readonly ReadingSeen[] {
     const history = reading.history ?? planned;
     const asPlanned = reading.history === undefined || dequal(reading.history, planned);
     if (!history) return { reading, history, asPlanned, unread: 'not-there-yet' };
-    const there = history.spells.every((s) => s.fragrances.every((f) => known.has(f)));
+    const there = history.spells.every((s) => s.fragrances.every((f) => known.has(f.id)));
     return { reading, history, asPlanned, ...(there ? {} : { unread: 'fragrance-gone' as const }) };
   });
 }

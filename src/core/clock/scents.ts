@@ -47,7 +47,8 @@ export function scentSpeed({ speed, known }: Pick<Fragrance, 'speed' | 'known'>)
 
 /** Where a dose of a fragrance meets the batter. */
 export interface ScentDose {
-  readonly quickens: Quickens;
+  /** what it does to a pot, where that gets it: a part of a fragrance's doses does a part of what the whole does */
+  readonly quickens: (pot: PotId) => Quickens;
   readonly when: 'batch' | 'colour' | 'pour';
   /** the pots it is for; undefined: all */
   readonly pots: readonly PotId[] | undefined;
@@ -56,6 +57,10 @@ export interface ScentDose {
 }
 
 const WHEN: Readonly<Partial<Record<Moment, ScentDose['when']>>> = { colour: 'colour', pour: 'pour' };
+
+/** It goes into this pot: every pot where none are named. */
+export const isFor = ({ pots }: { readonly pots?: readonly PotId[] | undefined }, pot: PotId): boolean =>
+  pots?.includes(pot) ?? true;
 
 const isIn = (d: Dose): boolean => d.gPerKgOils > 0;
 
@@ -68,8 +73,14 @@ export function scentsOf(
   return {
     doubts: used.map((f) => ({ name: scentDoubt(f.id), sd: scentSpeed(f).sd })),
     doses: used.flatMap((f, i) =>
-      f.doses.filter(isIn).map((d) => ({
-        quickens: { factor: scentSpeed(f).factor, doubt: from + i },
+      f.doses.filter(isIn).map((d): ScentDose => ({
+        quickens: (pot) => {
+          const { factor } = scentSpeed(f);
+          const share = d.gPerKgOils / f.doses.reduce((s, o) => s + (isFor(o, pot) ? o.gPerKgOils : 0), 0);
+          return share > 1 - 1e-9
+            ? { factor, doubt: from + i }
+            : { factor: factor ** share, doubt: from + i, share };
+        },
         when: WHEN[d.moment] ?? 'batch',
         pots: d.pots,
         fromPour: d.fromPour,

@@ -37,12 +37,15 @@ export const MOST_READINGS = 60;
 /** More is not done to one pot. */
 export const MOST_SPELLS = 60;
 
+/** A fragrance that is in a pot, or a part of its doses, 0 to 1. */
+const scentIn = v.strictObject({ id, share: v.optional(ratio(0.001, 24)) });
+
 /** From a minute on a pot thickens at one speed: with these fragrances in it, and so many times as fast for what else was done to it. */
 const spell = v.strictObject({
   min: minutes(0, 2880),
   /** thicker by this at once, by stirring or blending */
   adds: stage(-10, 10),
-  fragrances: listOf(id, 12, 'at most 12 fragrances'),
+  fragrances: listOf(scentIn, 12, 'at most 12 fragrances'),
   times: ratio(0.01, 100),
 });
 

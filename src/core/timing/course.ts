@@ -42,6 +42,8 @@ export interface Quickens {
   readonly factor: number;
   /** by its place in the list of doubts */
   readonly doubt: number;
+  /** a part of the dose that the doubt is about: its logarithm counts so much; 1 when absent */
+  readonly share?: number;
 }
 
 /** What is done to a pot right before it is poured, while the layer below is still waited for. */

@@ -1,5 +1,5 @@
 import type { Minutes, Stage } from '../units/quantity.ts';
-import type { Course, CourseAct, Prepares } from './course.ts';
+import type { Course, CourseAct, Prepares, Quickens } from './course.ts';
 import {
   ABOUT,
   BACK_AFTER_MIN,
@@ -38,6 +38,10 @@ export interface Batter {
   /** stirred loose at this minute; long ago where it was not */
   loosened: Minutes;
 }
+
+/** How many times as fast something makes batter. */
+const quicker = ({ factor, doubt, share }: Quickens, doubts: Turns['doubts']): number =>
+  factor * Math.exp((doubts?.[doubt] ?? 0) * (share ?? 1));
 
 const batter = (): Batter => ({ stage: 0, since: 0, perMinute: 0, loosened: -Infinity });
 
@@ -256,7 +260,7 @@ export class Run {
     advance(pot, ready);
     if (makes) pot.stage = this.startOf(p, turns);
     pot.stage += adds;
-    for (const q of quickens) pot.perMinute *= q.factor * Math.exp(doubts?.[q.doubt] ?? 0);
+    for (const q of quickens) pot.perMinute *= quicker(q, doubts);
     if (blendTo !== undefined && pot.stage < blendTo) {
       ready += (blendTo - pot.stage) / BLENDS_PER_SECOND / 60;
       advance(pot, ready);
@@ -311,8 +315,7 @@ export class Run {
       }
       if (!act.makes) advance(pot, end);
       pot.stage += act.adds ?? 0;
-      if (act.quickens)
-        for (const q of act.quickens) pot.perMinute *= q.factor * Math.exp(doubts?.[q.doubt] ?? 0);
+      if (act.quickens) for (const q of act.quickens) pot.perMinute *= quicker(q, doubts);
       this.note(p);
     }
     if (act.lays) for (const l of act.lays) this.lay(act, l, start, doubts);
@@ -334,7 +337,7 @@ export class Run {
     for (const b of [thin, thick]) {
       advance(b, at);
       b.perMinute *= this.course.inMould;
-      if (cup) for (const q of cup) b.perMinute *= q.factor * Math.exp(doubts?.[q.doubt] ?? 0);
+      if (cup) for (const q of cup) b.perMinute *= quicker(q, doubts);
     }
     this.kept?.layers[l]?.push({ ...thin });
   }

@@ -6,7 +6,7 @@ import { usePlan } from '../../parts/usePlan.ts';
 
 /** What a pot was like that was looked at: its temperature and lye, and from when on each fragrance was in it. */
 function words({ batter, units }: Plan, { batterC, lyePercent, spells }: PotHistory): string {
-  const scents = new Map(spells.toReversed().flatMap((s) => s.fragrances.map((f) => [f, s.min] as const)));
+  const scents = new Map(spells.toReversed().flatMap((s) => s.fragrances.map((f) => [f.id, s.min] as const)));
   const scented = [...scents].map(
     ([id, min]) => `“${batter.fragrances.find((f) => f.id === id)?.name ?? id}” in from ${formatClock(min)}`,
   );

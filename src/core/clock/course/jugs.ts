@@ -5,13 +5,12 @@ import { pouredPots, poursFrom } from '../../plan/sources.ts';
 import type { Pour } from '../../plan/stepSchema.ts';
 import type { Prepares, Quickens } from '../../timing/course.ts';
 import type { PotId } from '../../validate/ids.ts';
-import { LOOSEN_MIN, SCENT_STIRS, STIRS } from '../habits.ts';
-import { RATE_SD, RECIPE, scentsOf, sdAfter, type ScentDose } from '../scents.ts';
+import { SCENT_STIRS, STIRS } from '../habits.ts';
+import { isFor, RATE_SD, RECIPE, scentsOf, sdAfter, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
 import { startStage } from '../start.ts';
 import type { Draft } from './draft.ts';
-
-const isFor = (dose: ScentDose, pot: PotId): boolean => dose.pots === undefined || dose.pots.includes(pot);
+import { preparing, scentAtOnce } from './stirredIn.ts';
 
 /** Batter in its jugs: made, scented, coloured, and made ready for each pour. */
 export class Jugs {
@@ -59,7 +58,7 @@ export class Jugs {
   }
 
   private quickens(pot: PotId, when: ScentDose['when']): readonly Quickens[] {
-    return this.doses.filter((d) => d.when === when && isFor(d, pot)).map((d) => d.quickens);
+    return this.doses.filter((d) => d.when === when && isFor(d, pot)).map((d) => d.quickens(pot));
   }
 
   /** Minute 0: the batch is there, scented as a whole where it is, and shared out; or every portion gets its lye. */
@@ -73,11 +72,7 @@ export class Jugs {
 
   private share(): void {
     const { draft, own } = this;
-    for (const dose of this.doses.filter((d) => d.when === 'batch')) {
-      const pots = own.filter((p) => isFor(dose, p)).map((p) => draft.numberOf(p));
-      const key = `scent ${dose.quickens.doubt}`;
-      draft.add({ key, does: 'scent', minutes: 0, pots, quickens: [dose.quickens] }, {}, 'jugs');
-    }
+    scentAtOnce(draft, own, (pot) => this.quickens(pot, 'batch'));
     if (own.length > 1)
       draft.add(
         { key: 'divide', does: 'divide', minutes: draft.habits.divideMin * own.length, pots: [] },
@@ -184,7 +179,7 @@ export class Jugs {
               isFor(d, id) &&
               (d.fromPour === undefined ? alone : d.fromPour === pour.id),
           )
-          .map((d) => d.quickens)
+          .map((d) => d.quickens(id))
       : [];
     return [...making, ...preparing(draft, place, draft.pot(id), quickens)];
   }
@@ -194,31 +189,11 @@ export class Jugs {
     if (this.isPouredOnce(id)) return [];
     return this.doses
       .filter((d) => d.when === 'pour' && isFor(d, id) && d.fromPour === undefined)
-      .map((d) => d.quickens);
+      .map((d) => d.quickens(id));
   }
 
   private isPouredOnce(id: PotId): boolean {
     const { plan } = this.draft;
     return poursFrom(plan, id).length === 1 && !heldPots(plan).has(id);
   }
-}
-
-/** Scent, blending on and stirring loose, right before a pot is drawn on. */
-export function preparing(
-  { habits }: Pick<Draft, 'habits'>,
-  place: number,
-  pot: Pot | undefined,
-  quickens: readonly Quickens[],
-): readonly Prepares[] {
-  if (quickens.length === 0 && pot?.blendTo === undefined && !pot?.loosened) return [];
-  return [
-    {
-      pot: place,
-      minutes: (quickens.length > 0 ? habits.scentMin : 0) + (pot?.loosened ? LOOSEN_MIN : 0),
-      adds: quickens.length > 0 ? SCENT_STIRS : 0,
-      quickens,
-      ...(pot?.blendTo === undefined ? {} : { blendTo: pot.blendTo }),
-      ...(pot?.loosened ? { loosens: true as const } : {}),
-    },
-  ];
 }

@@ -7,11 +7,11 @@ import { KEEPS_SHAPE, stageToCarry } from '../../setting/carries.ts';
 import type { Stage } from '../../units/quantity.ts';
 import type { PotId } from '../../validate/ids.ts';
 import { ROW_MIN, STIRS } from '../habits.ts';
-import { RATE_SD, scentsOf, type ScentDose } from '../scents.ts';
+import { isFor, RATE_SD, scentsOf, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
 import type { Draft } from './draft.ts';
-import { preparing } from './jugs.ts';
 import { WORKABLE } from './pour.ts';
+import { preparing, scentAtOnce } from './stirredIn.ts';
 
 /** What is piped is blended to about here before it is coloured. A judgement, no source. */
 const START: Stage = 1.5;
@@ -42,11 +42,16 @@ export function addPiping(draft: Draft): void {
       minutes: habits.makeMin,
       pots: used.map((p) => draft.numberOf(p.id, true)),
       makes: true,
-      quickens: doses.filter((d) => d.when === 'batch').map((d) => d.quickens),
       ...(plan.clock.pipingAtMin === undefined ? {} : { at: plan.clock.pipingAtMin }),
     },
     { ofSecond: true },
     'jugs',
+  );
+  scentAtOnce(
+    draft,
+    used.map((p) => p.id),
+    (id) => doses.filter((d) => d.when === 'batch' && isFor(d, id)).map((d) => d.quickens(id)),
+    true,
   );
   for (const pot of used) addBag(draft, pot, doses);
   for (const step of plan.steps)
@@ -54,9 +59,7 @@ export function addPiping(draft: Draft): void {
 }
 
 function addBag(draft: Draft, pot: Pot, doses: readonly ScentDose[]): void {
-  const quickens = doses
-    .filter((d) => d.when !== 'batch' && (d.pots === undefined || d.pots.includes(pot.id)))
-    .map((d) => d.quickens);
+  const quickens = doses.filter((d) => d.when !== 'batch' && isFor(d, pot.id)).map((d) => d.quickens(pot.id));
   draft.add(
     {
       key: `colour piping ${pot.id}`,

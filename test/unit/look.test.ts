@@ -3,6 +3,7 @@ import { difference } from '../../src/core/colour/difference.ts';
 import { chromaOf, labOfHex, type Lab } from '../../src/core/colour/lab.ts';
 import type { Nature } from '../../src/core/colorant/schema.ts';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
+import { setClock } from '../../src/core/edit/clock.ts';
 import { addToPot, describeAs, mixPot, setDose, takeFromPot } from '../../src/core/edit/colorants.ts';
 import { contrastChoice } from '../../src/core/edit/contrast.ts';
 import { setEnd } from '../../src/core/edit/ombre.ts';
@@ -160,10 +161,19 @@ describe('mixing order', () => {
   };
 
   it('goes from the lightest pot to the darkest, with little carried over', () => {
-    const computed = computePlan(four());
+    const computed = computePlan(setClock(four(), { colouring: 'all-first' }));
     const order = pottingOrder(computed, computed.weights!);
     expect(order.map((s) => s.pot.letter).join('')).to.equal('BDCA');
     expect(Math.max(...order.map((s) => s.shift))).to.be.below(2);
+  });
+
+  it('is that of the pours where each is coloured before its own: what the whisk brings shows by then', () => {
+    const plan = four();
+    const computed = computePlan({ ...plan, steps: plan.steps.toReversed() });
+    const order = pottingOrder(computed, computed.weights!);
+    expect(order.map((s) => s.pot.letter).join('')).to.equal('DCBA');
+    // from the black pot into the white one
+    expect(Math.max(...order.map((s) => s.shift))).to.be.above(2);
   });
 
   it('disperses each colorant once, white first, with its carrier', () => {

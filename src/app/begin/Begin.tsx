@@ -101,7 +101,7 @@ export function Begin() {
             options={colorants.map((c) => ({ value: c.id, label: c.name }))}
             onPick={setColorantId}
           />
-          <p className="quiet max-w-prose text-sm">
+          <p className="quiet basis-full text-sm">
             What would not hold in time as it is drawn here is begun so that it does; the plan’s notes say by
             what.
           </p>

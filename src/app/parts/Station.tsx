@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Station as StationName } from '../../core/advice/warning.ts';
+import type { Station as StationName, Warning } from '../../core/advice/warning.ts';
 import { WarningCards } from './WarningCards.tsx';
 import { usePlan } from './usePlan.ts';
 
@@ -8,12 +8,15 @@ export function Station({
   station,
   title,
   below,
+  tells = () => true,
   children,
 }: {
   readonly station: StationName;
   readonly title: string;
   /** under the title, above the warnings */
   readonly below?: ReactNode;
+  /** which of its warnings are of use where one is in it; all, when absent */
+  readonly tells?: (warning: Warning) => boolean;
   readonly children: ReactNode;
 }) {
   const { computed } = usePlan();
@@ -21,7 +24,7 @@ export function Station({
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 p-5">
       <h2 className="text-xl">{title}</h2>
       {below}
-      <WarningCards warnings={computed.warnings.filter((w) => w.station === station)} />
+      <WarningCards warnings={computed.warnings.filter((w) => w.station === station && tells(w))} />
       {children}
     </div>
   );

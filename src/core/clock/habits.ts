@@ -1,4 +1,5 @@
 import type { Colouring, PlanClock, Stirrer } from '../plan/clockSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
 import type { Landing, Stroke } from '../plan/stepSchema.ts';
 import type { Grams, Minutes, Stage } from '../units/quantity.ts';
 
@@ -49,6 +50,10 @@ export const habitsOf = ({ pace = {}, colouring, stirrer }: PlanClock): Habits =
   colouring: colouring ?? USUAL.colouring,
   stirrer: stirrer ?? USUAL.stirrer,
 });
+
+/** Pots of one batch are coloured each right before it is wanted, not as they are weighed out. */
+export const coloursEach = ({ divide, clock }: Pick<Plan, 'divide' | 'clock'>): boolean =>
+  divide.kind === 'after-emulsion' && habitsOf(clock).colouring === 'each';
 
 /** What stirring colour in adds, stages: by the stick in a few short bursts. Estimates. */
 export const STIRS: Readonly<Record<Stirrer, Stage>> = {

@@ -1,3 +1,4 @@
+import { coloursEach } from '../clock/habits.ts';
 import { CARRIER_DENSITY, CARRIER_NAMES } from '../colorant/dispersion.ts';
 import { labOfBody, type Body } from '../colour/body.ts';
 import { gentlestOrder, type Table } from '../colour/order.ts';
@@ -8,6 +9,7 @@ import { plannedState } from '../look/state.ts';
 import type { Nature } from '../colorant/schema.ts';
 import type { PlanColorant } from '../colorant/schema.ts';
 import type { Pot } from '../plan/planSchema.ts';
+import { pouredPots } from '../plan/sources.ts';
 import type { Grams, Millilitres } from '../units/quantity.ts';
 import { teaspoons } from '../units/spoons.ts';
 import { massOfContents } from '../ledger/contents.ts';
@@ -120,13 +122,17 @@ export function dispersals({ plan }: Computed, w: Weights): readonly Dispersal[]
   return whiskOrder(bodies, 20).flatMap((i) => list[i] ?? []);
 }
 
+/** Where something stands in a list; last where it is not in it. */
+const placeIn = <T>(list: readonly T[], what: T | undefined): number =>
+  what !== undefined && list.includes(what) ? list.indexOf(what) : list.length;
+
 export interface WhiskStep {
   readonly pot: Pot;
   /** shift (CIEDE2000) from what the whisk brings from the pot before; 0 for the first */
   readonly shift: number;
 }
 
-/** The pots in the order to colour them with one whisk. */
+/** The pots in the order to colour them with one whisk: as they are poured, where each is coloured then. */
 export function pottingOrder({ plan, graded }: Computed, w: Weights): readonly WhiskStep[] {
   const { pots: bodies } = bodiesOf(plan, plannedState(plan, 'cured'), graded);
   const list = w.pots.flatMap((p) => {
@@ -134,10 +140,13 @@ export function pottingOrder({ plan, graded }: Computed, w: Weights): readonly W
     return body && p.batterG > 0 ? [{ pot: p.pot, body, massG: p.batterG }] : [];
   });
   const mean = list.reduce((sum, p) => sum + p.massG, 0) / Math.max(1, list.length);
-  const order = whiskOrder(
-    list.map((p) => p.body),
-    mean,
-  );
+  const poured = [...pouredPots(plan)];
+  const order = coloursEach(plan)
+    ? [...list.keys()].toSorted((a, b) => placeIn(poured, list[a]?.pot.id) - placeIn(poured, list[b]?.pot.id))
+    : whiskOrder(
+        list.map((p) => p.body),
+        mean,
+      );
   return order.flatMap((i, k): WhiskStep[] => {
     const here = list[i];
     const before = list[order[k - 1] ?? -1];

@@ -66,7 +66,9 @@ export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
         <PotBadge pot={pot} size={26} />
         <div className="min-w-0 leading-tight">
           <p className="truncate text-sm font-bold">{ofSecond ? `${pot.name}, piping` : pot.name}</p>
-          {masses !== undefined && !ofSecond && <p className="quiet text-xs">{show.mass(masses)}</p>}
+          {masses !== undefined && !ofSecond && (
+            <p className="quiet text-xs">{show.mass(masses)} in the jug</p>
+          )}
           {first && (
             <p className={`text-xs ${bad ? 'font-bold text-error' : wait > 0.4 ? 'text-warning' : 'quiet'}`}>
               {bad

@@ -1,15 +1,10 @@
-import { habitsOf } from '../../clock/habits.ts';
+import { coloursEach, habitsOf } from '../../clock/habits.ts';
 import type { Computed } from '../../computed/compute.ts';
 import { SUPPLY } from '../../ledger/ledger.ts';
-import type { Plan } from '../../plan/planSchema.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Draft } from '../act.ts';
 import { linesOf } from '../lines.ts';
-
-/** Pots of one batch are coloured each right before it is wanted, not as they are weighed out. */
-export const coloursEach = ({ divide, clock }: Pick<Plan, 'divide' | 'clock'>): boolean =>
-  divide.kind === 'after-emulsion' && habitsOf(clock).colouring === 'each';
 
 /** One pot gets its colour, and what else is its own; nothing where it gets nothing. */
 function colourOf(computed: Computed, w: Weights, { pot }: PotWeight): Draft | undefined {

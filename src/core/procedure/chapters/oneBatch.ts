@@ -1,3 +1,4 @@
+import { coloursEach } from '../../clock/habits.ts';
 import { blendTemperature } from '../../batter/blendTemperature.ts';
 import type { Computed } from '../../computed/compute.ts';
 import { SUPPLY } from '../../ledger/ledger.ts';
@@ -10,7 +11,6 @@ import type { Draft } from '../act.ts';
 import { linesOf } from '../lines.ts';
 import { pottingOrder } from '../mixing.ts';
 import { schoolOf, stocks } from './colours.ts';
-import { coloursEach } from './colouring.ts';
 import { stirIn } from './stirring.ts';
 
 /** Pots in the order to colour them with one whisk. */

@@ -1,3 +1,4 @@
+import { coloursEach } from '../../../../core/clock/habits.ts';
 import { SHOWS } from '../../../../core/colour/thresholds.ts';
 import { ON_WHISK_G, pottingOrder } from '../../../../core/procedure/mixing.ts';
 import { formatShort } from '../../../../core/units/format.ts';
@@ -8,12 +9,13 @@ import { usePlan } from '../../../parts/usePlan.ts';
 
 /** The pots in the order to colour them with one whisk, with the shift that each brings to the next. */
 export function WhiskOrder({ weights }: { readonly weights: Weights }) {
-  const { computed } = usePlan();
+  const { plan, computed } = usePlan();
+  const each = coloursEach(plan);
   const steps = pottingOrder(computed, weights);
   if (steps.length < 2) return null;
   const worst = Math.max(...steps.map((s) => s.shift));
   return (
-    <Group title="Colour the pots in this order">
+    <Group title={each ? 'Each pot is coloured right before it is poured' : 'Colour the pots in this order'}>
       <ol className="flex flex-wrap items-center gap-y-2">
         {steps.map(({ pot, shift }, i) => (
           <li key={pot.id} className="flex items-center">
@@ -33,6 +35,7 @@ export function WhiskOrder({ weights }: { readonly weights: Weights }) {
         With one whisk, wiped: about {ON_WHISK_G} g of each colour goes on into the next and shifts it by the
         figure given (2 shows). ≈ estimated.{' '}
         {worst > SHOWS ? 'Rinse it before the pot marked.' : 'Nothing needs washing.'}
+        {each && ' All at first, lightest first, is a choice under Clock, “Conditions”.'}
       </p>
     </Group>
   );

@@ -497,7 +497,7 @@ describe('the sheet of jugs that are coloured one by one', () => {
       const own = plan.steps.find((s) => s.kind === 'pour' && s.pot === id)?.id ?? '';
       expect(each[pour]).to.equal(`pour:${own}`);
       expect(each.indexOf(`pot:${id}`)).to.be.below(colour);
-      expect(printed(plan)[colour]?.timing).to.match(/^At about minute \d+:\d\d/);
+      expect(printed(plan)[colour]?.timing).to.match(/^About minute \d+:\d\d/);
     }
     const first = printed(setClock(plan, { colouring: 'all-first' })).map((a) => a.id);
     expect(first.filter((a) => a.startsWith('pot-colour:'))).to.deep.equal([]);
@@ -523,6 +523,69 @@ describe('the sheet of jugs that are coloured one by one', () => {
         if (colour >= 0 && drawn >= 0) expect(colour, `${plan.name}, ${id}`).to.be.below(drawn);
       }
     }
+  });
+});
+
+describe('the minutes on the sheet', () => {
+  interface Step {
+    readonly id: string;
+    readonly start_min?: number;
+  }
+  interface Printed {
+    readonly procedure: readonly {
+      readonly id: string;
+      readonly does: string;
+      readonly step?: string;
+      readonly timing?: string;
+    }[];
+    readonly steps: readonly Step[];
+  }
+  const minuteIn = (words: string | undefined): number => {
+    const [, min = '', sec = ''] = /minute (\d+):(\d\d)/.exec(words ?? '') ?? [];
+    return Number(min) + Number(sec) / 60;
+  };
+  it('are those of the steps: pours, waits, tilts, scrapes, tools and tops of every demo plan, never earlier than the one before', () => {
+    const told = new Set<string>();
+    for (const plan of demoPlans()) {
+      const sheet = sheetJson(computePlan(plan), 40) as Printed;
+      let before = 0;
+      for (const act of sheet.procedure) {
+        if (act.timing === undefined) continue;
+        expect(minuteIn(act.timing), `${plan.name}, ${act.id}`).to.be.at.least(before - 0.02);
+        before = minuteIn(act.timing);
+        told.add(act.does);
+        const step = sheet.steps.find((s) => s.id === act.step);
+        if (step?.start_min !== undefined)
+          expect(minuteIn(act.timing), `${plan.name}, ${act.id}`).to.be.closeTo(step.start_min, 0.6 / 60);
+      }
+    }
+    expect([...told]).to.include.members([
+      'pour',
+      'wait',
+      'colour-pot',
+      'set-level',
+      'scrape',
+      'stroke',
+      'pipe',
+      'begin-second',
+    ]);
+  });
+  it('go forward in any plan, timed in any way', () => {
+    let timings = 0;
+    fc.assert(
+      fc.property(anyTimed, (plan) => {
+        const sheet = sheetJson(computePlan(plan), 4) as Printed;
+        let before = 0;
+        for (const act of sheet.procedure) {
+          if (act.timing === undefined) continue;
+          timings += 1;
+          expect(minuteIn(act.timing), act.id).to.be.at.least(before - 0.02);
+          before = minuteIn(act.timing);
+        }
+      }),
+      { seed: 12, numRuns: 80 },
+    );
+    expect(timings).to.be.above(200);
   });
 });
 

@@ -1,5 +1,5 @@
 import type { PotId, StepId } from '../validate/ids.ts';
-import type { Grams } from '../units/quantity.ts';
+import type { Grams, Minutes } from '../units/quantity.ts';
 import type { Deed } from './deeds.ts';
 
 export type Chapter =
@@ -59,6 +59,19 @@ export interface Running {
   readonly name?: string;
 }
 
+/** When something is done, as far as is estimated; minutes on the clock of the pour. */
+export interface Timing {
+  readonly atMin: Minutes;
+  /** what lies below carries it from then on */
+  readonly carriedFromMin?: Minutes;
+  /** its pots are right for it until then */
+  readonly pourableUntilMin?: Minutes;
+  /** what lies there is fluid enough for it until then */
+  readonly fluidUntilMin?: Minutes;
+  /** afterwards it stands in a warm cupboard */
+  readonly warm?: true;
+}
+
 /** One thing to do, as data: its words are made where it is shown. */
 export interface Act {
   /** as the ledger names it: the same however the rest of the plan changes */
@@ -71,6 +84,7 @@ export interface Act {
   readonly pot?: PotId;
   /** it makes the batch that is piped on top */
   readonly ofSecond?: true;
+  readonly timed?: Timing;
   /** what this fills, by mould */
   readonly running?: readonly Running[];
 }

@@ -7,16 +7,7 @@ import type { WireTold } from '../pattern/wireTold.ts';
 import type { Finish, Landing, MicaLine, Scrape, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
 import type { PutUnder } from '../mould/propped.ts';
 import type { TopWay } from '../plan/topSchema.ts';
-import type {
-  Celsius,
-  Degrees,
-  Grams,
-  Millilitres,
-  Millimetres,
-  Minutes,
-  Percent,
-  Stage,
-} from '../units/quantity.ts';
+import type { Celsius, Degrees, Grams, Millilitres, Millimetres, Percent, Stage } from '../units/quantity.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
 
 /** A surface as it is poured up to: heights on the walls at their middles, and the walls it does not come to. */
@@ -52,15 +43,6 @@ interface InMould {
 }
 
 /** Everything that a maker is told to do, and what there is to say of it: figures in g, mm, ml, °C and degrees. */
-/** When a pour is made, as far as is estimated; minutes on the clock of the pour. */
-export interface Timing {
-  readonly atMin: Minutes;
-  readonly carriedFromMin?: Minutes;
-  readonly pourableUntilMin?: Minutes;
-  /** afterwards it stands in a warm cupboard */
-  readonly warm: boolean;
-}
-
 export type Deed =
   // before anything
   | { readonly does: 'protect' }
@@ -140,7 +122,6 @@ export type Deed =
       /** something else is stirred into this pot alone */
       readonly more: boolean;
       readonly stirrer: Stirrer;
-      readonly atMin?: Minutes;
     }
   | {
       readonly does: 'make-portion';
@@ -186,7 +167,6 @@ export type Deed =
       readonly pattern?: PatternDeed;
       /** what a jug of known weight then reads on the scale, and what is left in it */
       readonly jug?: { readonly name: string; readonly readsG: Grams; readonly leftG: Grams };
-      readonly timing?: Timing;
     }
   | {
       readonly does: 'work-jug';

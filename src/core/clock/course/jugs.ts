@@ -1,9 +1,10 @@
 import type { Pot } from '../../plan/planSchema.ts';
 import { heldPots } from '../../plan/held.ts';
 import { batterIn } from '../../plan/recipes.ts';
-import { pouredPots, poursFrom } from '../../plan/sources.ts';
+import { potsOf, pouredPots, poursFrom } from '../../plan/sources.ts';
 import type { Pour } from '../../plan/stepSchema.ts';
 import type { Prepares, Quickens } from '../../timing/course.ts';
+import type { Grams } from '../../units/quantity.ts';
 import type { PotId } from '../../validate/ids.ts';
 import { SCENT_STIRS, STIRS } from '../habits.ts';
 import { isFor, RATE_SD, RECIPE, scentsOf, sdAfter, type ScentDose } from '../scents.ts';
@@ -65,9 +66,21 @@ export class Jugs {
   begin(): void {
     const { plan, habits } = this.draft;
     if (plan.divide.kind === 'before-lye') {
-      if (plan.divide.lye === 'together') for (const pot of this.own) this.make(pot);
+      if (plan.divide.lye === 'together') for (const pot of this.largestFirst()) this.make(pot);
     } else this.share();
     if (habits.colouring === 'all-first') for (const pot of this.own) this.colour(pot);
+  }
+
+  /** What is poured of most comes first; a pour of several pots counts for each alike. */
+  private largestFirst(): readonly PotId[] {
+    const { draft, own } = this;
+    const sums = new Map<PotId, Grams>();
+    for (const { use, stack } of draft.laid.moulds)
+      for (const { pour, massG } of stack.layers) {
+        const of = potsOf(pour);
+        for (const pot of of) sums.set(pot, (sums.get(pot) ?? 0) + (massG * use.copies) / of.length);
+      }
+    return own.toSorted((a, b) => (sums.get(b) ?? 0) - (sums.get(a) ?? 0));
   }
 
   private share(): void {

@@ -10,7 +10,6 @@ import { linesOf } from '../lines.ts';
 function colourOf(computed: Computed, w: Weights, { pot }: PotWeight): Draft | undefined {
   const id = ACT.potColour(pot.id);
   const lines = linesOf(computed, w, id);
-  const atMin = computed.clock?.acts.find((a) => a.act.key === `colour ${pot.id}`)?.startMin;
   if (lines.length === 0) return undefined;
   return {
     id,
@@ -21,7 +20,6 @@ function colourOf(computed: Computed, w: Weights, { pot }: PotWeight): Draft | u
       coloured: lines.some((l) => l.from !== SUPPLY),
       more: lines.some((l) => l.from === SUPPLY),
       stirrer: habitsOf(computed.plan.clock).stirrer,
-      ...(atMin === undefined ? {} : { atMin }),
     },
     lines,
   };

@@ -4,6 +4,7 @@ import type { Pot } from '../../plan/planSchema.ts';
 import { ACT } from '../../weigh/acts.ts';
 import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Draft } from '../act.ts';
+import type { Minutes } from '../../units/quantity.ts';
 import { linesOf } from '../lines.ts';
 import { schoolOf, stocks } from './colours.ts';
 
@@ -31,13 +32,16 @@ export const portions = (computed: Computed, w: Weights): Draft[] => [
   ...w.pots.filter((p) => p.batterG > 0).map((p) => portion(computed, w, p)),
 ];
 
-/** All portions combined at the start, the largest first. */
+/** All portions combined at the start, in the order that the clock has them in: the largest first. */
 export function combineAll(computed: Computed, w: Weights): Draft[] {
-  const { plan } = computed;
+  const { plan, clock } = computed;
   if (plan.divide.kind !== 'before-lye' || plan.divide.lye !== 'together') return [];
+  const at = (p: PotWeight): Minutes =>
+    clock?.acts.find((a) => a.act.key === `make ${p.pot.id}`)?.startMin ?? Infinity;
   return w.pots
     .filter((p) => p.batterG > 0)
     .toSorted((a, b) => b.batterG - a.batterG)
+    .toSorted((a, b) => (at(a) === at(b) ? 0 : at(a) - at(b)))
     .flatMap((p) => combine(computed, p.pot, w));
 }
 

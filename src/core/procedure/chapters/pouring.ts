@@ -21,7 +21,7 @@ import type { PotWeight, Weights } from '../../weigh/weights.ts';
 import type { Grams } from '../../units/quantity.ts';
 import { roundsOf } from '../../weigh/rounds.ts';
 import type { Draft, Line } from '../act.ts';
-import type { Deed, PatternDeed, Surface, Timing } from '../deeds.ts';
+import type { Deed, PatternDeed, Surface } from '../deeds.ts';
 import { heldBefore, linesOf } from '../lines.ts';
 import { beforePass } from './colours.ts';
 import { beforePour, thickened } from './stirring.ts';
@@ -151,22 +151,6 @@ function workingJug(step: Pour, { pot }: PotWeight): Draft[] {
   return [{ id: `work:${step.id}:${pot.id}`, chapter: 'pour', step: step.id, pot: pot.id, deed }];
 }
 
-/** When a pour is made, from when it is carried and until when it can be poured. */
-function timingOf({ plan, clock }: Computed, step: Pour): { readonly timing?: Timing } {
-  const timed = clock?.acts.find((a) => a.act.does === 'pour' && a.about.step?.id === step.id);
-  if (!timed) return {};
-  const { startMin, carriedFromMin, pourableUntilMin } = timed;
-  const last = plan.steps.findLast((s) => s.kind === 'pour')?.id === step.id;
-  return {
-    timing: {
-      atMin: startMin,
-      ...(carriedFromMin === undefined ? {} : { carriedFromMin }),
-      ...(pourableUntilMin === undefined ? {} : { pourableUntilMin }),
-      warm: plan.clock.warm === true && !last,
-    },
-  };
-}
-
 /** The pots of a pour, with what it takes of each. */
 const weighedPots = ({ w }: Going, step: Pour): readonly PotWeight[] =>
   potsOf(step).flatMap((id) => w.pots.find((p) => p.pot.id === id) ?? []);
@@ -225,7 +209,6 @@ function onePour(going: Going, step: Pour): Draft[] {
         ...(step.roughMm === undefined ? {} : { roughMm: step.roughMm }),
         ...(pattern ? { pattern } : {}),
         ...(jug ? { jug } : {}),
-        ...timingOf(computed, step),
       },
       lines: linesOf(computed, w, ACT.pour(step.id)).map((l) => ({ ...l, name: nameOfLine(l) })),
       running: into.map(({ facts: { use }, name }) => ({

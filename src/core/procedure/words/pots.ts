@@ -1,5 +1,4 @@
 import { stagePhrase } from '../../setting/stage.ts';
-import { formatClock } from '../../units/format.ts';
 import type { Stirrer } from '../../plan/clockSchema.ts';
 import type { Deed } from '../deeds.ts';
 import type { Saying, WordsFor } from './says.ts';
@@ -54,11 +53,10 @@ export const potWords: WordsFor<
       text: weighingOut(deed, say) + jug,
     };
   },
-  'colour-pot': ({ coloured, more, stirrer, atMin }, { pot }) => ({
+  'colour-pot': ({ coloured, more, stirrer }, { pot }) => ({
     text: coloured
       ? `Colour ${pot}, with a clean ${STIRRED_WITH[stirrer]}: stir in its dispersed colorant${more ? ' and what else is its own' : ''}.`
       : `Stir into ${pot} what is its own.`,
-    ...(atMin === undefined ? {} : { timing: `At about minute ${formatClock(atMin)}: an estimate.` }),
   }),
   'make-portion': ({ fromStocks, ownOils, coloured }, { pot }) => ({
     text: fromStocks

@@ -3,9 +3,9 @@ import { isCorner } from '../../mould/propped.ts';
 import { UNDER_WORDS } from '../../mould/propWords.ts';
 import type { Landing } from '../../plan/stepSchema.ts';
 import { stagePhrase } from '../../setting/stage.ts';
-import { formatClock, formatLength, formatShort } from '../../units/format.ts';
+import { formatLength, formatShort } from '../../units/format.ts';
 import { upperFirst } from '../../units/words.ts';
-import type { Deed, Timing } from '../deeds.ts';
+import type { Deed } from '../deeds.ts';
 import { roundsText } from './patterns.ts';
 import { inMould, type Saying, type WordsFor } from './says.ts';
 import { surfaceText } from './surface.ts';
@@ -53,19 +53,6 @@ function pouring(
   return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${up.join('; ')}${rough}.${reads}`;
 }
 
-/** A window longer than this is none to watch, minutes. */
-const LONG_MIN = 240;
-
-/** When it is poured: estimates, told as those. */
-function timingText({ atMin, carriedFromMin, pourableUntilMin, warm }: Timing): string {
-  const until =
-    pourableUntilMin === undefined || pourableUntilMin > LONG_MIN
-      ? ''
-      : `, pourable until ${formatClock(Math.max(0, pourableUntilMin))}`;
-  const from = carriedFromMin === undefined ? '' : `, carried from ${formatClock(carriedFromMin)}`;
-  return `About minute ${formatClock(atMin)}${from}${until}: estimates, what you see comes first.${warm ? ' Then it stands in the warm cupboard until the next.' : ''}`;
-}
-
 export const pouringWords: WordsFor<'wait' | 'set-level' | 'prop' | 'pour' | 'work-jug' | 'top'> = {
   wait: ({ until, mould }) => ({
     text: inMould(
@@ -86,7 +73,6 @@ export const pouringWords: WordsFor<'wait' | 'set-level' | 'prop' | 'pour' | 'wo
   prop: (deed) => ({ text: inMould(deed.mould, propping(deed)) }),
   pour: (deed, say) => ({
     text: pouring(deed, say),
-    ...(deed.timing ? { timing: timingText(deed.timing) } : {}),
   }),
   'work-jug': ({ blendTo, loosens }, say) => ({
     text: [

@@ -9,6 +9,7 @@ import { onTopWords } from './onTop.ts';
 import { patternWords } from './patterns.ts';
 import { potWords } from './pots.ts';
 import { pouringWords } from './pouring.ts';
+import { timingWords } from './timing.ts';
 import { sayingOf, type Saying, type Words, type WordsFor } from './says.ts';
 
 const WORDS: WordsFor<Deed['does']> = {
@@ -23,7 +24,8 @@ const WORDS: WordsFor<Deed['does']> = {
 };
 
 /** An act in words, in the plan's units: what to do, and what to beware of. */
-export function wordsOf({ deed, pot }: Act, plan: Plan): Words {
+export function wordsOf(act: Act, plan: Plan): Words {
+  const { deed, pot } = act;
   const words = WORDS[deed.does] as (deed: Deed, say: Saying) => Words;
-  return words(deed, sayingOf(plan, pot));
+  return { ...words(deed, sayingOf(plan, pot)), ...timingWords(act) };
 }

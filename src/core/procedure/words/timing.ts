@@ -1,0 +1,33 @@
+import { formatClock } from '../../units/format.ts';
+import type { Minutes } from '../../units/quantity.ts';
+import type { Act, Timing } from '../act.ts';
+
+/** A window longer than this is none to watch. */
+const LONG_MIN: Minutes = 240;
+
+const until = (what: string, min: Minutes | undefined): string =>
+  min === undefined || min > LONG_MIN ? '' : `, ${what} until ${formatClock(Math.max(0, min))}`;
+
+/** What lies below does something for what comes on it, or for what is done to it. */
+const CARRIED: Readonly<Partial<Record<Act['deed']['does'], string>>> = {
+  scrape: 'holds its edge from',
+  'set-level': 'holds its slope from',
+  prop: 'holds its slope from',
+};
+
+/** When something is done: estimates, told as those. */
+function timingText({ deed }: Act, timing: Timing): string {
+  const { atMin, carriedFromMin, pourableUntilMin, fluidUntilMin, warm } = timing;
+  if (deed.does === 'wait')
+    return `Until about minute ${formatClock(atMin)}: an estimate, what you see comes first.`;
+  const from =
+    carriedFromMin === undefined
+      ? ''
+      : `, ${CARRIED[deed.does] ?? 'carried from'} ${formatClock(carriedFromMin)}`;
+  const pourable = deed.does === 'pipe' ? 'keeps its shape and can be pressed' : 'pourable';
+  const ends = until(pourable, pourableUntilMin) + until('fluid enough', fluidUntilMin);
+  return `About minute ${formatClock(atMin)}${from}${ends}: estimates, what you see comes first.${warm ? ' Then it stands in the warm cupboard until the next.' : ''}`;
+}
+
+export const timingWords = (act: Act): { readonly timing?: string } =>
+  act.timed ? { timing: timingText(act, act.timed) } : {};

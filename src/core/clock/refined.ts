@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/planSchema.ts';
+import type { Task } from '../task/task.ts';
 import { Run } from '../timing/run.ts';
 import type { Laid } from './course/draft.ts';
 import { courseOf } from './courseOf.ts';
@@ -9,7 +10,12 @@ export const applied = (plan: Plan, options: readonly Option[]): Plan =>
   options.reduce((p, o) => o.apply(p), plan);
 
 /** A way without what it can do without: what is done to each jug or pour is left out, one after another, wherever the way is worth as much. */
-export function refined(plan: Plan, laid: Laid, options: readonly Option[]): readonly Option[] {
+export function* refined(
+  plan: Plan,
+  laid: Laid,
+  options: readonly Option[],
+  done: number,
+): Task<never, readonly Option[]> {
   const valueOf = (of: readonly Option[]): number => {
     const course = courseOf(applied(plan, of), laid)?.course;
     if (!course) return -Infinity;
@@ -23,6 +29,7 @@ export function refined(plan: Plan, laid: Laid, options: readonly Option[]): rea
     for (const id of options[k]?.each?.ids ?? []) {
       const each = best[k]?.each;
       if (!each || each.ids.length < 2) continue;
+      yield { done };
       const fewer = best.with(k, each.alone(each.ids.filter((i) => i !== id)));
       const now = valueOf(fewer);
       if (now < value) continue;

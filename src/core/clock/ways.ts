@@ -113,7 +113,7 @@ function* bestOf(candidates: readonly Candidate[], trying: Trying): Task<never, 
   const trials: Trial[] = [];
   for (const { options } of candidates) trials.push(...(yield* tryOut(options, trying)));
   for (const { options } of trials.toSorted(byValue).slice(0, REFINED)) {
-    const fewer = refined(trying.plan, trying.laid, options);
+    const fewer = yield* refined(trying.plan, trying.laid, options, trying.done);
     if (fewer !== options) trials.push(...(yield* tryOut(fewer, trying)));
   }
   return trials.toSorted(byValue).find((t) => trying.accepts(t.plan, t.odds));

@@ -194,7 +194,16 @@ describe('the course of a plan', () => {
     expect(whole(scented('pour'))).to.be.above(whole(scented('trace')));
     // a pot that is poured twice is scented in a cup: what stays in its jug stays thin
     const twice = timed(scentAt({ ...scented('pour'), pots: FIVE.pots, steps: FIVE.steps }, 'pour'));
-    expect(at(twice, 'pour s1').act.cup).to.have.length(1);
+    const [cup, first] = [at(twice, 'pour s1').act.cup, twice.plan.course.pots[0]];
+    expect(cup?.quickens).to.have.length(1);
+    // by hand: half a minute to weigh it, 0.3 to stir, which adds 0.05; in the cup it goes four times as fast as in the jug
+    const inJug = (first?.start ?? NaN) + 0.15 + (first?.perMinute ?? NaN) * at(twice, 'pour s1').startMin;
+    const colours = twice.acts.some((a) => a.act.key === 'colour p1') ? 0 : 0.15;
+    expect(at(twice, 'pour s1').stage).to.be.closeTo(
+      inJug - colours + 0.05 + 0.8 * 3 * (first?.perMinute ?? NaN),
+      1e-9,
+    );
+    expect(at(twice, 'pour s1').startMin - at(twice, 'pour s1').preparedMin).to.be.closeTo(0.8, 1e-9);
     expect(at(twice, 'pour s1').act.prepares ?? []).to.deep.equal([]);
   });
   it('portions from their own lye are fresh whatever was waited for', () => {

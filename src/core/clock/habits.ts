@@ -66,6 +66,9 @@ export const STIRS: Readonly<Record<Stirrer, Stage>> = {
 /** Stirring a scent in by the spatula. An estimate. */
 export const SCENT_STIRS: Stage = 0.05;
 
+/** To weigh what is poured into a cup first. An estimate. */
+export const CUP_MIN: Minutes = 0.5;
+
 /** To stir a pot loose. An estimate. */
 export const LOOSEN_MIN: Minutes = 0.3;
 

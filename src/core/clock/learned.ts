@@ -114,7 +114,7 @@ export function asLearned(course: Course, learned: readonly LearnedRate[]): Cour
     acts: course.acts.map((a) => ({
       ...a,
       ...(a.quickens ? { quickens: quickened(a.quickens, factors) } : {}),
-      ...(a.cup ? { cup: quickened(a.cup, factors) } : {}),
+      ...(a.cup ? { cup: { ...a.cup, quickens: quickened(a.cup.quickens, factors) } } : {}),
       ...(a.prepares
         ? { prepares: a.prepares.map((p) => ({ ...p, quickens: quickened(p.quickens, factors) })) }
         : {}),

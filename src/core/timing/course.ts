@@ -62,6 +62,14 @@ export interface Prepares {
   readonly makes?: true;
 }
 
+/** What is poured is weighed into a cup right before, and something stirred into it there: it thickens in the cup and in its layers, not in the jug. */
+export interface Cup {
+  readonly quickens: readonly Quickens[];
+  readonly minutes: Minutes;
+  /** by stirring, stages */
+  readonly adds: Stage;
+}
+
 /**
  * One thing after another, by one pair of hands. Layers are numbered in the order they are poured, each in its mould and compartment; an act
  * names those that it is about.
@@ -91,8 +99,7 @@ export interface CourseAct {
   /** its pots are so much thicker after it, by being stirred */
   readonly adds?: Stage;
   readonly quickens?: readonly Quickens[];
-  /** stirred into what is poured alone, in a cup of its own: the layers, not the pots */
-  readonly cup?: readonly Quickens[];
+  readonly cup?: Cup;
   /** the layers that it makes */
   readonly lays?: readonly number[];
 }

@@ -1,5 +1,5 @@
 import type { Minutes, Stage } from '../units/quantity.ts';
-import type { Course, CourseAct, Prepares, Quickens } from './course.ts';
+import type { Course, CourseAct, Cup, Prepares, Quickens } from './course.ts';
 import {
   ABOUT,
   BACK_AFTER_MIN,
@@ -42,6 +42,14 @@ export interface Batter {
 /** How many times as fast something makes batter. */
 const quicker = ({ factor, doubt, share }: Quickens, doubts: Turns['doubts']): number =>
   factor * Math.exp((doubts?.[doubt] ?? 0) * (share ?? 1));
+
+/** By how much batter is thicker out of a cup than it would be out of its jug. */
+function inCup(cup: Cup | undefined, { perMinute }: Batter, pace: number, doubts: Turns['doubts']): Stage {
+  if (!cup) return 0;
+  let times = 1;
+  for (const q of cup.quickens) times *= quicker(q, doubts);
+  return cup.adds + cup.minutes * pace * perMinute * (times - 1);
+}
 
 const batter = (): Batter => ({ stage: 0, since: 0, perMinute: 0, loosened: -Infinity });
 
@@ -128,7 +136,7 @@ export class Run {
     this.thinnest = list();
     this.below = list();
     this.prepMin = Float64Array.from(course.acts, (a) =>
-      (a.prepares ?? []).reduce((s, p) => s + p.minutes, 0),
+      (a.prepares ?? []).reduce((s, p) => s + p.minutes, a.cup?.minutes ?? 0),
     );
     this.fails = new Uint8Array(n);
     this.kept = keeps
@@ -183,13 +191,13 @@ export class Run {
     const first = Math.max(free, wanted - (this.prepMin[i] as number) * pace);
     let ready = first;
     if (act.prepares) for (const p of act.prepares) ready = this.prepare(i, p, ready, turns);
-    const start = Math.max(ready, wanted);
+    const start = Math.max(ready + (act.cup?.minutes ?? 0) * pace, wanted);
     this.prepared[i] = first;
     this.starts[i] = start;
-    this.waited[i] = first - free + (start - ready);
+    this.waited[i] = first - free + (start - ready - (act.cup?.minutes ?? 0) * pace);
     const end = start + act.minutes * pace;
     this.ends[i] = end;
-    this.judge(i, act, start, end);
+    this.judge(i, act, start, end, turns);
     this.change(act, start, end, turns);
     return end;
   }
@@ -231,14 +239,14 @@ export class Run {
   }
 
   /** The latest that its pots can be poured, what prepares them counted. */
-  private latest({ window, pots, prepares, minutes, lastAt = 0 }: CourseAct, pace: number): Minutes {
+  private latest({ window, pots, prepares, minutes, cup, lastAt = 0 }: CourseAct, pace: number): Minutes {
     let until = Infinity;
     if (!window) return until;
     for (const p of pots) {
       const own = prepares?.find((x) => x.pot === p);
       if (own?.makes) continue;
-      const room = (own?.loosens ? LOOSENED : 0) - (own?.adds ?? 0);
       const pot = this.pots[p] as Batter;
+      const room = (own?.loosens ? LOOSENED : 0) - (own?.adds ?? 0) - inCup(cup, pot, pace, undefined);
       let rate = pot.perMinute;
       if (own) for (const q of own.quickens) rate *= q.factor;
       const during = minutes * pace * lastAt * rate;
@@ -273,7 +281,7 @@ export class Run {
   }
 
   /** What of it fails, and how thick everything is. */
-  private judge(i: number, act: CourseAct, start: Minutes, end: Minutes): void {
+  private judge(i: number, act: CourseAct, start: Minutes, end: Minutes, turns: Turns): void {
     let fails = 0;
     let below = Infinity;
     const { carried, fluid, window } = act;
@@ -288,8 +296,10 @@ export class Run {
     let thinnest = Infinity;
     const last = start + (end - start) * (act.lastAt ?? 0);
     for (const p of act.pots) {
-      thickest = Math.max(thickest, stageAt(this.pots[p] as Batter, last));
-      thinnest = Math.min(thinnest, stageAt(this.pots[p] as Batter, start));
+      const pot = this.pots[p] as Batter;
+      const more = inCup(act.cup, pot, turns.pace ?? 1, turns.doubts);
+      thickest = Math.max(thickest, stageAt(pot, last) + more);
+      thinnest = Math.min(thinnest, stageAt(pot, start) + more);
     }
     if (window && thickest > window.most + ABOUT) fails |= FAILS.tooThick;
     if (window && thinnest < window.least - WASHES_BELOW) fails |= FAILS.tooThin;
@@ -318,10 +328,10 @@ export class Run {
       if (act.quickens) for (const q of act.quickens) pot.perMinute *= quicker(q, doubts);
       this.note(p);
     }
-    if (act.lays) for (const l of act.lays) this.lay(act, l, start, doubts);
+    if (act.lays) for (const l of act.lays) this.lay(act, l, start, turns);
   }
 
-  private lay({ pots, cup }: CourseAct, l: number, at: Minutes, doubts: Turns['doubts']): void {
+  private lay({ pots, cup }: CourseAct, l: number, at: Minutes, { doubts, pace = 1 }: Turns): void {
     const thin = this.thin[l] as Batter;
     const thick = this.thick[l] as Batter;
     let least = Infinity;
@@ -336,8 +346,9 @@ export class Run {
     }
     for (const b of [thin, thick]) {
       advance(b, at);
+      b.stage += inCup(cup, b, pace, doubts);
       b.perMinute *= this.course.inMould;
-      if (cup) for (const q of cup) b.perMinute *= quicker(q, doubts);
+      if (cup) for (const q of cup.quickens) b.perMinute *= quicker(q, doubts);
     }
     this.kept?.layers[l]?.push({ ...thin });
   }

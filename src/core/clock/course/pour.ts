@@ -5,7 +5,7 @@ import type { Pour } from '../../plan/stepSchema.ts';
 import { LIES_FLAT, stageToCarry } from '../../setting/carries.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
 import type { Stage } from '../../units/quantity.ts';
-import { pourMinutes } from '../habits.ts';
+import { CUP_MIN, pourMinutes, SCENT_STIRS } from '../habits.ts';
 import type { Draft, Landed } from './draft.ts';
 import type { Jugs } from './jugs.ts';
 
@@ -70,7 +70,9 @@ export function addPour(draft: Draft, jugs: Jugs, step: Pour): void {
       ...(by.length > 0 && !onFluid ? { carried: { by, stage } } : {}),
       ...(onFluid ? { fluid: { layers: fluid, most: Math.max(LIES_FLAT, window.most) } } : {}),
       ...(prepares.length > 0 ? { prepares } : {}),
-      ...(cup.length > 0 ? { cup } : {}),
+      ...(cup.length > 0
+        ? { cup: { quickens: cup, minutes: CUP_MIN + habits.scentMin, adds: SCENT_STIRS } }
+        : {}),
     },
     { step },
   );

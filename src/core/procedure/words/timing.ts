@@ -26,7 +26,11 @@ function timingText({ deed }: Act, timing: Timing): string {
       : `, ${CARRIED[deed.does] ?? 'carried from'} ${formatClock(carriedFromMin)}`;
   const pourable = deed.does === 'pipe' ? 'keeps its shape and can be pressed' : 'pourable';
   const ends = until(pourable, pourableUntilMin) + until('fluid enough', fluidUntilMin);
-  return `About minute ${formatClock(atMin)}${from}${ends}: estimates, what you see comes first.${warm ? ' Then it stands in the warm cupboard until the next.' : ''}`;
+  const told = `About minute ${formatClock(atMin)}${from}${ends}`;
+  // of a pour once more what decides; of the rest its minute is enough
+  if (deed.does !== 'pour' && deed.does !== 'pipe')
+    return `${told}: ${from + ends === '' ? 'an estimate' : 'estimates'}.`;
+  return `${told}: estimates, what you see comes first.${warm ? ' Then it stands in the warm cupboard until the next.' : ''}`;
 }
 
 export const timingWords = (act: Act): { readonly timing?: string } =>

@@ -32,7 +32,8 @@ function jugEach(plan: Plan): Plan {
       return s;
     }
     const { id, letter } = newPot({ ...plan, pots }, 'p');
-    pots.push({ ...of, id, letter, name: `${of.name}, ${letter}` });
+    const nth = pots.filter((p) => p.name.startsWith(of.name)).length + 1;
+    pots.push({ ...of, id, letter, name: `${of.name} ${nth}` });
     return { ...s, pot: id };
   });
   return { ...plan, pots, steps };

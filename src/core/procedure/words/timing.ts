@@ -21,7 +21,7 @@ function timingText({ deed }: Act, timing: Timing): string {
   if (deed.does === 'wait')
     return `Until about minute ${formatClock(atMin)}: an estimate, what you see comes first.`;
   const from =
-    carriedFromMin === undefined
+    carriedFromMin === undefined || carriedFromMin <= 0
       ? ''
       : `, ${CARRIED[deed.does] ?? 'carried from'} ${formatClock(carriedFromMin)}`;
   const pourable = deed.does === 'pipe' ? 'keeps its shape and can be pressed' : 'pourable';

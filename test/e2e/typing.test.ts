@@ -62,6 +62,9 @@ describe('what is typed and escaped from', () => {
             expect(await fieldsOf(page).count(), `${station}, ${label}: fields after "${text}"`).to.equal(
               count,
             );
+            // what a whole timetable shows may come a moment after the key
+            for (let tries = 0; tries < 40 && (await field.inputValue()) !== shown; tries += 1)
+              await page.waitForTimeout(50);
             expect(await field.inputValue(), `${station}, ${label}: shown after "${text}"`).to.equal(shown);
           }
           tried.push(`${station}, ${label}`);

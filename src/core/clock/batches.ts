@@ -75,13 +75,11 @@ export const lastOf = (first: Timetable, batches: readonly Pick<NextBatch, 'endM
  * come in the order in which all is over soonest, each as early as it fits.
  */
 export function woven(first: Timetable, others: readonly Timetable[]): readonly NextBatch[] {
-  let best = inOrder(
-    first,
-    others.map((clock, place) => ({ clock, place })),
-  );
+  const asked = others.map((clock, place) => ({ clock, place }));
+  let best = inOrder(first, asked);
   const alike = new Set(others).size < 2;
   if (!alike)
-    for (const order of orders(others.map((clock, place) => ({ clock, place })))) {
+    for (const order of orders(asked)) {
       const tried = inOrder(first, order);
       if (lastOf(first, tried) < lastOf(first, best) - SAME_MIN) best = tried;
     }

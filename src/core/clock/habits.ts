@@ -63,6 +63,14 @@ export const STIRS: Readonly<Record<Stirrer, Stage>> = {
   'stick-blender': 0.4,
 };
 
+/** What colour is stirred in with, as makers say it. */
+export const STIRRER_WORDS: Readonly<Record<Stirrer, string>> = {
+  spatula: 'spatula',
+  whisk: 'whisk',
+  'hand-blender': 'hand-turned blender',
+  'stick-blender': 'stick blender',
+};
+
 /** Stirring a scent in by the spatula. An estimate. */
 export const SCENT_STIRS: Stage = 0.05;
 

@@ -105,6 +105,12 @@ export function grown(
 export const added = ({ spells }: PotHistory, from: Minutes, to: Minutes): Stage =>
   spells.reduce((s, x, i) => (i > 0 && x.min > from && x.min <= to ? s + x.adds : s), 0);
 
+/** Of a fragrance that is gone nothing can be told any more: whether all that were in the pot are still known. */
+export const isTold = (
+  { spells }: PotHistory,
+  known: { readonly has: (fragrance: string) => boolean },
+): boolean => spells.every((s) => s.fragrances.every((f) => known.has(f.id)));
+
 /** How fast a pot thickened before any fragrance was in it, as it is taken to: stages a minute, at the temperature and lye that it had. */
 export const rateOf = (clock: PlanClock, { perMinute, batterC, lyePercent }: PotHistory): number =>
   rateAt(clock.perMinute ?? clock.known?.value ?? perMinute, batterC, lyePercent);

@@ -136,8 +136,9 @@ const pouredOnce = ({ course, pots: all }: PlanCourse): readonly PotId[] =>
   );
 
 /** Pots that are blended on right before they are poured. */
-export const blends = (plan: Plan, of: PlanCourse): readonly Option[] =>
-  BLENDS.flatMap((to) =>
+export function blends(plan: Plan, of: PlanCourse): readonly Option[] {
+  const some = [waitedFor(of), pouredOnce(of)];
+  return BLENDS.flatMap((to) =>
     choicesOf(
       {
         lever: 'blend',
@@ -147,9 +148,10 @@ export const blends = (plan: Plan, of: PlanCourse): readonly Option[] =>
         cost: 1.5,
         apply: (p, ids) => blendAll(p, ids, to),
       },
-      SOME_TO.includes(to) ? [waitedFor(of), pouredOnce(of)] : [],
+      SOME_TO.includes(to) ? some : [],
     ),
   );
+}
 
 /** The pots that are too thick, as the plan is. */
 function tooThick({ course, pots: all }: PlanCourse): readonly PotId[] {

@@ -4,7 +4,7 @@ import { independent, observed, spreadOf, type Belief } from '../timing/learn.ts
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Laid } from './course/draft.ts';
-import { added, grown, histories, rateOf } from './history.ts';
+import { added, grown, histories, isTold, rateOf } from './history.ts';
 import type { PlanCourse } from './planCourse.ts';
 import { idOfScent, RECIPE, scentDoubt, scentSpeed } from './scents.ts';
 
@@ -46,8 +46,7 @@ function toldBy(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
   const last = new Map<PotId, { readonly min: Minutes; readonly stage: Stage; readonly thinner: Stage }>();
   return readings.flatMap((r): Told[] => {
     const history = r.history ?? asPlanned?.(r.pot, r.min);
-    // of a fragrance that is gone nothing can be told any more
-    if (!history?.spells.every((s) => s.fragrances.every((f) => factors.has(f.id)))) return [];
+    if (!history || !isTold(history, factors)) return [];
     const { start, spells, thinner = 0 } = history;
     const from = last.get(r.pot) ?? { min: spells[0]?.min ?? 0, stage: start, thinner: 0 };
     last.set(r.pot, { min: r.min, stage: r.stage, thinner });

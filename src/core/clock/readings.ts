@@ -3,20 +3,24 @@ import { addReading } from '../edit/clock.ts';
 import type { PotHistory, Reading } from '../plan/clockSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Laid } from './course/draft.ts';
-import { histories } from './history.ts';
+import { histories, isTold } from './history.ts';
 import { priorCourse } from './priorCourse.ts';
+
+/** What is done to each pot, as the plan has it; undefined while there is no recipe. */
+function planned(plan: Plan, laid: Laid): ReturnType<typeof histories> | undefined {
+  const prior = priorCourse(plan, laid);
+  return prior && histories(plan, laid, prior);
+}
 
 /** A reading with what was done to its pot until then, as the plan has it. */
 export function takeReading(plan: Plan, laid: Laid, reading: Omit<Reading, 'id' | 'history'>): Plan {
-  const prior = priorCourse(plan, laid);
-  const history = prior && histories(plan, laid, prior)(reading.pot, reading.min);
+  const history = planned(plan, laid)?.(reading.pot, reading.min);
   return addReading(plan, { ...reading, ...(history ? { history } : {}) });
 }
 
 /** Every reading is of its pot as the plan now has it. */
 export function readAsPlanned(plan: Plan, laid: Laid): Plan {
-  const prior = priorCourse(plan, laid);
-  const of = prior && histories(plan, laid, prior);
+  const of = planned(plan, laid);
   const readings = plan.clock.readings?.map(({ history: _was, ...r }) => {
     const history = of?.(r.pot, r.min);
     return history ? { ...r, history } : r;
@@ -37,15 +41,18 @@ export interface ReadingSeen {
 
 /** The readings of a plan as they are read. */
 export function readingsSeen(plan: Plan, laid: Laid): readonly ReadingSeen[] {
-  const prior = priorCourse(plan, laid);
-  const of = prior && histories(plan, laid, prior);
+  const of = planned(plan, laid);
   const known = new Set(plan.batter.fragrances.map((f) => f.id));
   return (plan.clock.readings ?? []).map((reading): ReadingSeen => {
-    const planned = of?.(reading.pot, reading.min);
-    const history = reading.history ?? planned;
-    const asPlanned = reading.history === undefined || dequal(reading.history, planned);
+    const now = of?.(reading.pot, reading.min);
+    const history = reading.history ?? now;
+    const asPlanned = reading.history === undefined || dequal(reading.history, now);
     if (!history) return { reading, history, asPlanned, unread: 'not-there-yet' };
-    const there = history.spells.every((s) => s.fragrances.every((f) => known.has(f.id)));
-    return { reading, history, asPlanned, ...(there ? {} : { unread: 'fragrance-gone' as const }) };
+    return {
+      reading,
+      history,
+      asPlanned,
+      ...(isTold(history, known) ? {} : { unread: 'fragrance-gone' as const }),
+    };
   });
 }

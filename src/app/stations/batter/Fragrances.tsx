@@ -22,6 +22,7 @@ const FIRST: Omit<Fragrance, 'id'> = {
 };
 
 const FROM_STORES = 'From the stores…';
+
 export function Fragrances() {
   const { plan, edit } = usePlan();
   const stock = useStores('fragrance');

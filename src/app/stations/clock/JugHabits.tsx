@@ -1,6 +1,6 @@
-import { habitsOf } from '../../../core/clock/habits.ts';
+import { habitsOf, STIRRER_WORDS } from '../../../core/clock/habits.ts';
 import { blendPot, loosenPot, setClock } from '../../../core/edit/clock.ts';
-import type { Stirrer } from '../../../core/plan/clockSchema.ts';
+import { STIRRERS } from '../../../core/plan/clockSchema.ts';
 import { isPiped } from '../../../core/plan/second.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
@@ -10,12 +10,7 @@ import { FigureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Estimated } from './Estimated.tsx';
 
-const STIRRERS: readonly { readonly value: Stirrer; readonly label: string }[] = [
-  { value: 'spatula', label: 'spatula' },
-  { value: 'whisk', label: 'whisk' },
-  { value: 'hand-blender', label: 'hand-turned blender' },
-  { value: 'stick-blender', label: 'stick blender' },
-];
+const STIRRER_OPTIONS = STIRRERS.map((value) => ({ value, label: STIRRER_WORDS[value] }));
 
 const COLOURINGS = [
   { value: 'each', label: 'each before its pour' },
@@ -40,7 +35,7 @@ export function JugHabits() {
         <Picker
           label="Stirred with"
           value={habits.stirrer}
-          options={STIRRERS}
+          options={STIRRER_OPTIONS}
           onPick={(stirrer) => edit((p) => setClock(p, { stirrer }))}
         />
       </div>

@@ -37,11 +37,10 @@ export function combineAll(computed: Computed, w: Weights): Draft[] {
   const { plan, clock } = computed;
   if (plan.divide.kind !== 'before-lye' || plan.divide.lye !== 'together') return [];
   const at = (p: PotWeight): Minutes =>
-    clock?.acts.find((a) => a.act.key === `make ${p.pot.id}`)?.startMin ?? Infinity;
+    clock?.acts.find((a) => a.act.key === `make ${p.pot.id}`)?.startMin ?? Number.MAX_VALUE;
   return w.pots
     .filter((p) => p.batterG > 0)
-    .toSorted((a, b) => b.batterG - a.batterG)
-    .toSorted((a, b) => (at(a) === at(b) ? 0 : at(a) - at(b)))
+    .toSorted((a, b) => at(a) - at(b) || b.batterG - a.batterG)
     .flatMap((p) => combine(computed, p.pot, w));
 }
 

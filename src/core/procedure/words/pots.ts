@@ -1,5 +1,5 @@
 import { stagePhrase } from '../../setting/stage.ts';
-import type { Stirrer } from '../../plan/clockSchema.ts';
+import { STIRRER_WORDS } from '../../clock/habits.ts';
 import type { Deed } from '../deeds.ts';
 import type { Saying, WordsFor } from './says.ts';
 
@@ -32,13 +32,6 @@ function stirringIn(deed: StirringIn, { pot, mass }: Saying): string {
   }
 }
 
-const STIRRED_WITH: Readonly<Record<Stirrer, string>> = {
-  spatula: 'spatula',
-  whisk: 'whisk',
-  'hand-blender': 'hand-turned blender',
-  'stick-blender': 'stick blender',
-};
-
 export const potWords: WordsFor<
   'emulsify' | 'weigh-out' | 'colour-pot' | 'make-portion' | 'combine' | 'keep-spare' | 'stir-into-pot'
 > = {
@@ -55,7 +48,7 @@ export const potWords: WordsFor<
   },
   'colour-pot': ({ coloured, more, stirrer }, { pot }) => ({
     text: coloured
-      ? `Colour ${pot}, with a clean ${STIRRED_WITH[stirrer]}: stir in its dispersed colorant${more ? ' and what else is its own' : ''}.`
+      ? `Colour ${pot}, with a clean ${STIRRER_WORDS[stirrer]}: stir in its dispersed colorant${more ? ' and what else is its own' : ''}.`
       : `Stir into ${pot} what is its own.`,
   }),
   'make-portion': ({ fromStocks, ownOils, coloured }, { pot }) => ({

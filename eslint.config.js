@@ -11,6 +11,7 @@ const CORE_ORDER = [
   'units',
   'numeric',
   'ledger',
+  'ask',
   'geometry',
   'flow',
   'validate',

@@ -1,7 +1,11 @@
+import { isLyeHeavy } from '../ask/superfat.ts';
+import { happenedIn } from '../batch/happened.ts';
+import { potOfVessel } from '../weigh/acts.ts';
 import type { PotWeight } from '../weigh/weights.ts';
 import { SCALE_STEPS_G, type Plan } from '../plan/planSchema.ts';
 import { formatMass, formatPercent } from '../units/format.ts';
 import type { Facts } from './facts.ts';
+import { lyeHeavyWarnings, usedUpBy } from './lyeHeavy.ts';
 import type { Remedy, Warning } from './warning.ts';
 
 /** Below this part of what was planned a pot's superfat is warned of. */
@@ -50,7 +54,8 @@ function enoughFor(planned: number, least: number): number | undefined {
   return tenth > planned && tenth <= 30 ? tenth : undefined;
 }
 
-function lowIn(plan: Plan, pot: PotWeight, least: number): Warning {
+function lowIn(facts: Facts, pot: PotWeight, least: number): Warning {
+  const { plan } = facts;
   const planned = plan.batter.superfatPercent;
   const refused = least < -DUST;
   const ahead = plan.divide.kind === 'before-lye';
@@ -63,8 +68,12 @@ function lowIn(plan: Plan, pot: PotWeight, least: number): Warning {
     level: refused ? 'refuse' : 'warn',
     station: 'batter',
     pot: pot.pot.id,
-    message: `Pot ${pot.pot.letter} (${pot.pot.name}) is poured at superfat ${formatPercent(least, 2)} as weighed, where ${formatPercent(planned, 2)} is planned${refused ? ': more lye than its oils can use' : ', less than half'}. ${why}`,
-    remedies: [...(enough === undefined ? [] : [setSuperfat(enough)]), ...(ahead ? [] : [portionsFirst])],
+    message: `Pot ${pot.pot.letter} (${pot.pot.name}) is poured at superfat ${formatPercent(least, 2)} as weighed, where ${formatPercent(planned, 2)} is planned${refused ? ': more lye than its oils can use' : ', less than half'}. ${why}${refused ? usedUpBy(facts, pot.pot.id) : ''}`,
+    // lye that is mixed does not change with the plan
+    remedies:
+      happenedIn(plan).size > 0
+        ? []
+        : [...(enough === undefined ? [] : [setSuperfat(enough)]), ...(ahead ? [] : [portionsFirst])],
   };
 }
 
@@ -94,17 +103,36 @@ const fattened = (plan: Plan, pot: PotWeight, superfat: number): Warning => ({
   message: `Pot ${pot.pot.letter} (${pot.pot.name}) comes to superfat ${formatPercent(superfat)} with the oil stirred in after the lye, where ${formatPercent(plan.batter.superfatPercent)} is planned: soft, slow to set, quick to go rancid.`,
 });
 
-/** Superfat of every pot as it is weighed and poured. */
-export function superfatWarnings({ plan, weights }: Facts): Warning[] {
+/** Batter that goes into no pot and no pour: a small mould is kept ready for it. */
+function spareWarnings({ plan, weights }: Facts): Warning[] {
+  return (weights?.asked.leaving ?? []).flatMap((l): Warning[] => {
+    const { superfatPercent: least } = l;
+    if (potOfVessel(l.from) !== undefined || least === undefined || !isLyeHeavy(least)) return [];
+    const enough = enoughFor(plan.batter.superfatPercent, least);
+    return [
+      {
+        code: 'spare-lye-heavy',
+        level: 'refuse',
+        station: 'batter',
+        message: `${formatMass(l.massG, plan.units.mass, plan.units.scaleStepG)} of spare batter would leave the batch at superfat ${formatPercent(least, 2)} as weighed, where ${formatPercent(plan.batter.superfatPercent, 2)} is planned: more lye than its oils can use. The oil that colorants are dispersed in is taken out of the common oils and comes back only to the pots it goes into.`,
+        remedies: enough === undefined ? [] : [setSuperfat(enough)],
+      },
+    ];
+  });
+}
+
+/** Superfat of every vessel as it is weighed, and of all that leaves one. */
+export function superfatWarnings(facts: Facts): Warning[] {
+  const { plan, weights } = facts;
   if (!weights) return [];
   const planned = plan.batter.superfatPercent;
-  return weights.pots.flatMap((pot): Warning[] => {
+  const ofPots = weights.pots.flatMap((pot): Warning[] => {
     if (pot.batterG <= 0) return [];
     const { superfatPercent, leastSuperfatPercent } = pot;
     if (superfatPercent === undefined || leastSuperfatPercent === undefined)
       return [coarseFor(plan, pot, undefined)];
     if (leastSuperfatPercent < planned * LOW_PART - DUST || leastSuperfatPercent < -DUST)
-      return [lowIn(plan, pot, leastSuperfatPercent)];
+      return [lowIn(facts, pot, leastSuperfatPercent)];
     const { carrierG, lateOilsG, oilsG } = pot.jug;
     const carried = (carrierG + lateOilsG) / Math.max(1, oilsG + carrierG + lateOilsG);
     if (lateOilsG > 0 && superfatPercent > planned + MUCH_FATTER)
@@ -113,4 +141,5 @@ export function superfatWarnings({ plan, weights }: Facts): Warning[] {
       ? [coarseFor(plan, pot, superfatPercent)]
       : [];
   });
+  return [...ofPots, ...spareWarnings(facts), ...lyeHeavyWarnings(facts)];
 }

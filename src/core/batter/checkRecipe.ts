@@ -1,7 +1,7 @@
 import type { Grams, Percent } from '../units/quantity.ts';
 import { lyePerOil, naohNeed, naohPerOil, superfatOf } from './lye.ts';
 import { midSv, type Oil } from './oil.ts';
-import type { UsedOil } from './usedOils.ts';
+import { lineNames, type UsedOil } from './usedOils.ts';
 import { waterSchools, type WaterSchools } from './water.ts';
 
 /** A recipe as it is written somewhere: all in g. */
@@ -26,7 +26,14 @@ const usedOf = ({
   oils,
 }: Pick<RecipeToCheck, 'oils'>): { readonly used: UsedOil[]; readonly oilsG: Grams } => {
   const oilsG = oils.reduce((s, o) => s + o.massG, 0);
-  return { oilsG, used: oils.map((o) => ({ oil: o.oil, share: o.massG / oilsG, svMgG: midSv(o.oil) })) };
+  const lines = lineNames(oils.map((o) => ({ oil: o.oil.id })));
+  const used = oils.map(({ oil, massG }, i) => ({
+    line: lines[i] ?? oil.id,
+    oil,
+    share: massG / oilsG,
+    svMgG: midSv(oil),
+  }));
+  return { oilsG, used };
 };
 
 /** Check the lye and the water of a written recipe against its oils. */

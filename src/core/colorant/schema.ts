@@ -1,6 +1,6 @@
 import { colorantId } from '../validate/ids.ts';
 import * as v from 'valibot';
-import { colour, dose, massG, millilitresPerGram, name, percent } from '../validate/fields.ts';
+import { colour, dose, id, massG, millilitresPerGram, name, percent } from '../validate/fields.ts';
 
 export const COLORANT_KINDS = [
   'mica',
@@ -66,6 +66,8 @@ export const planColorantSchema = v.strictObject({
   nature: v.optional(nature),
   /** weighed out of a jar that is shaken up ready, in the proportion that its carrier says; the jar's name */
   jar: v.optional(name(60)),
+  /** the oil it is shaken up in, by its id in the oil library; absent: not known */
+  jarOil: v.optional(id),
 });
 
 export type Nature = v.InferOutput<typeof nature>;

@@ -32,11 +32,12 @@ export const fromJar = (plan: Plan, colorantId: ColorantId, jar: JarStock | unde
   ...plan,
   colorants: plan.colorants.map((c) => {
     if (c.id !== colorantId || !c.nature) return c;
-    const { jar: _jar, ...own } = c;
+    const { jar: _jar, jarOil: _oil, ...own } = c;
     return jar
       ? {
           ...own,
           jar: jar.name,
+          ...(jar.carrier === 'oil' && jar.oil !== undefined ? { jarOil: jar.oil } : {}),
           nature: { ...c.nature, carrier: jar.carrier, carrierMlPerG: mlPerG(jar) },
         }
       : own;

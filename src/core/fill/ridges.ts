@@ -4,9 +4,10 @@ import { MM3_PER_ML } from '../mould/geometry.ts';
 import { axisOfMat, edgeOfMat, hollowAt } from '../mould/mat.ts';
 import type { Room } from '../mould/rooms.ts';
 import type { Mat } from '../mould/schema.ts';
+import { isAbout, partOf, usesOf } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { leadPot } from '../plan/sources.ts';
-import type { Ridges } from '../plan/stepSchema.ts';
+import { leadPot, UNTOLD_RIDGES } from '../plan/sources.ts';
+import type { Ridges, Step } from '../plan/stepSchema.ts';
 import { chordAt, spanOf, type Outline } from './chords.ts';
 import type { TopThing } from './tops.ts';
 
@@ -36,8 +37,21 @@ export const ridgesStep = ({ steps, pots }: Pick<Plan, 'steps' | 'pots'>): Ridge
   const own = steps.find((s) => s.kind === 'ridges');
   if (own) return own;
   const first = steps.find((s) => s.kind === 'pour');
-  return { id: 'ridges', kind: 'ridges', pot: first ? leadPot(first) : (pots[0]?.id ?? '') };
+  return { id: UNTOLD_RIDGES, kind: 'ridges', pot: first ? leadPot(first) : (pots[0]?.id ?? '') };
 };
+
+/** The steps in the order they are done: hollows of a mat are filled first, without a step for them out of the jug that is poured first. */
+export function stepsDone(plan: Plan): readonly Step[] {
+  const untold = usesOf(plan).find(
+    (u) => u.mould.mat && !plan.steps.some((s) => s.kind === 'ridges' && isAbout(u, s)),
+  );
+  if (!untold && !plan.steps.some((s) => s.kind === 'ridges')) return plan.steps;
+  return [
+    ...(untold ? [ridgesStep(partOf(plan, untold.id, 1))] : []),
+    ...plan.steps.filter((s) => s.kind === 'ridges'),
+    ...plan.steps.filter((s) => s.kind !== 'ridges'),
+  ];
+}
 
 /** The soap's ridges, one thing under each compartment that anything is poured into. */
 export function ridgesUnder(

@@ -1,10 +1,10 @@
 import type { Mound } from './mounds.ts';
-import type { PotId, StepId } from '../validate/ids.ts';
+import type { PotId } from '../validate/ids.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
 import { inAll, type MouldUse } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { nextPour, scrapesOf } from '../plan/scrapes.ts';
+import { layerUnder, nextPour, scrapesOf } from '../plan/scrapes.ts';
 import { leadPot, potNamed, potsOf } from '../plan/sources.ts';
 import type { Pour, Scrape } from '../plan/stepSchema.ts';
 import type { Grams } from '../units/quantity.ts';
@@ -37,19 +37,18 @@ export function jugTurns(
   offG: (deposit: Deposit) => Grams,
 ): readonly JugTurn[] {
   const scrapes = scrapesOf(plan);
-  const turns: JugTurn[] = [];
-  let back: JugTurn[] = [];
-  let last: StepId | undefined;
-  for (const deposit of depositsOf(plan)) {
-    const { pour, pot, key } = deposit;
-    if (pour.id !== last) turns.push(...back.splice(0));
-    last = pour.id;
-    turns.push({ does: 'out', pot: pot.id, key, massG: outG(deposit) });
-    const scrape = scrapes.get(pour.id);
-    const to = scrape && jugOfScrapings(plan, pour, scrape);
-    if (to !== undefined) back = [...back, { does: 'in', pot: to, of: pot.id, massG: offG(deposit) }];
-  }
-  return [...turns, ...back];
+  const deposits = depositsOf(plan);
+  const of = (pour: Pour): readonly Deposit[] => deposits.filter((d) => d.pour === pour);
+  return plan.steps.flatMap((step): JugTurn[] => {
+    if (step.kind === 'pour')
+      return of(step).map((d) => ({ does: 'out', pot: d.pot.id, key: d.key, massG: outG(d) }));
+    const pour = step.kind === 'scrape' ? layerUnder(plan, step) : undefined;
+    if (step.kind !== 'scrape' || !pour || scrapes.get(pour.id) !== step) return [];
+    const to = jugOfScrapings(plan, pour, step);
+    return to === undefined
+      ? []
+      : of(pour).map((d) => ({ does: 'in', pot: to, of: d.pot.id, massG: offG(d) }));
+  });
 }
 
 /**

@@ -41,6 +41,8 @@ export interface OpenLedger {
   /** draw from a vessel; no more goes over than it holds, and what did is returned */
   readonly move: (act: string, from: string, to: string, massG: Grams, fine: boolean) => Grams;
   readonly holds: (vessel: string) => Contents;
+  /** what is written so far */
+  readonly written: () => readonly Transfer[];
   readonly close: () => Ledger;
 }
 
@@ -70,6 +72,7 @@ export function openLedger(): OpenLedger {
       transfers.push({ act, from, to, massG: went, fine, what: out });
       return went;
     },
+    written: () => [...transfers],
     close: () => ({ transfers, vessels }),
   };
 }

@@ -1,5 +1,5 @@
 import type { PotId, StepId } from '../validate/ids.ts';
-import { potNamed, potsByPour } from './sources.ts';
+import { potNamed, potsByPour, UNTOLD_RIDGES } from './sources.ts';
 import { recipeOf, type Recipe } from '../batter/recipe.ts';
 import { wholeBatch, type Scope } from '../batter/additions.ts';
 import type { Batter, Dose } from '../batter/schema.ts';
@@ -50,14 +50,25 @@ export function recipesOf(plan: Plan): Recipes {
   return recipes;
 }
 
+/** Where every step that takes of a jug stands among the pours: hollows of a mat before all, a column's hole between two. */
+function placesOf({ steps }: Pick<Plan, 'steps'>): ReadonlyMap<StepId, number> {
+  const places = new Map<StepId, number>([[UNTOLD_RIDGES, -1]]);
+  let pours = 0;
+  for (const { id, kind } of steps) {
+    if (kind === 'ridges') places.set(id, -1);
+    if (kind === 'pull') places.set(id, pours - 0.5);
+    if (kind === 'pour') places.set(id, pours++);
+  }
+  return places;
+}
+
 function recipesFor(plan: Plan): Recipes {
   const batch = recipeOfBatch(plan.batter);
   const special = allDoses(plan.batter).filter((d) => d.pots !== undefined);
   const differs = (pot: Pot): boolean =>
     hasOwn(plan, pot) || special.some((d) => d.pots?.includes(pot.id) ?? false);
-  const places = new Map<string, number>();
   const potOf = potsByPour(plan);
-  for (const pourId of potOf.keys()) places.set(pourId, places.size);
+  const places = placesOf(plan);
   const made = new Map<string, Recipe | undefined>();
   /** with the doses that are in by the pour at `place` */
   const at = (potId: PotId, place: number): Recipe | undefined => {

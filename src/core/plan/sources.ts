@@ -74,6 +74,9 @@ export const potNamed = (plan: Pick<Plan, 'pots'>, id: PotId | undefined): Pot |
 export const potsIn = (plan: Pick<Plan, 'pots'>, pour: Pour): readonly Pot[] =>
   potsOf(pour).flatMap((id) => potNamed(plan, id) ?? []);
 
+/** The name of the filling of a mat's hollows that no step tells of. */
+export const UNTOLD_RIDGES = 'ridges';
+
 /** What is held back in a pot, by its name as a deposit. */
 export const heldKey = (pot: PotId): string => `pot ${pot}`;
 

@@ -1,5 +1,5 @@
 import type { PotId, StepId } from '../validate/ids.ts';
-import type { Grams, Minutes } from '../units/quantity.ts';
+import type { Grams, Minutes, Percent } from '../units/quantity.ts';
 import type { Deed } from './deeds.ts';
 
 export type Chapter =
@@ -48,6 +48,8 @@ export interface Line {
   readonly pot?: PotId;
   /** what comes from the supply, as the ledger names it */
   readonly substance?: string;
+  /** what is weighed as a whole although it is of several things: out of a jar that stands ready */
+  readonly parts?: readonly { readonly name: string; readonly massG: Grams }[];
 }
 
 /** Batter in one mould after a pour, and what its fill takes in all; and of how many moulds alike. */
@@ -72,6 +74,16 @@ export interface Timing {
   readonly warm?: true;
 }
 
+/** A vessel that has more lye than its oils can use, for a time: dangerous if what cures it is forgotten. */
+export interface LyeHeavyNow {
+  readonly vessel: string;
+  readonly superfatPercent: Percent;
+  /** the acts that cure it, or what is drawn of it */
+  readonly until: readonly string[];
+  /** what they bring, and where; absent: nothing does */
+  readonly cure?: string;
+}
+
 /** One thing to do, as data: its words are made where it is shown. */
 export interface Act {
   /** as the ledger names it: the same however the rest of the plan changes */
@@ -85,6 +97,8 @@ export interface Act {
   /** it makes the batch that is piped on top */
   readonly ofSecond?: true;
   readonly timed?: Timing;
+  /** vessels that have more lye than their oils can use once it is done */
+  readonly lyeHeavy?: readonly LyeHeavyNow[];
   /** what this fills, by mould */
   readonly running?: readonly Running[];
 }

@@ -5,6 +5,7 @@ import { colouring } from './chapters/colouring.ts';
 import { colours } from './chapters/colours.ts';
 import { cutting, finishing } from './chapters/ending.ts';
 import { lye } from './chapters/lye.ts';
+import { lyeHeavyAt } from './chapters/lyeHeavy.ts';
 import { oils } from './chapters/oils.ts';
 import { oneBatch } from './chapters/oneBatch.ts';
 import { combineAll, portions } from './chapters/portions.ts';
@@ -36,5 +37,5 @@ export function procedureOf(computed: Computed): readonly Act[] {
       ...cutting(computed),
     ]),
   );
-  return drafts.map((d) => ({ lines: [], ...d }));
+  return lyeHeavyAt(computed, w, drafts).map((d) => ({ lines: [], ...d }));
 }

@@ -12,11 +12,21 @@ export const actJson = (act: Act, plan: Plan): object => ({
   pot: act.pot ?? null,
   amount_g: sumOfLines(act.lines),
   ...wordsOf(act, plan),
+  ...(act.lyeHeavy
+    ? {
+        lye_heavy: act.lyeHeavy.map((h) => ({
+          vessel: h.vessel,
+          superfat_percent: h.superfatPercent,
+          until: h.until,
+        })),
+      }
+    : {}),
   lines: act.lines.map((l) => ({
     name: l.name,
     mass_g: l.massG,
     ...(l.times > 1 ? { times: l.times } : {}),
     from: l.from,
     to: l.to,
+    ...(l.parts ? { parts: l.parts.map((p) => ({ name: p.name, mass_g: p.massG })) } : {}),
   })),
 });

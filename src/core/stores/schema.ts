@@ -52,6 +52,8 @@ export const jarStock = v.strictObject({
   /** of the colorants library */
   colorant: colorantId,
   carrier: v.picklist(CARRIERS),
+  /** which oil that is, by its id in the oil library; absent: not known */
+  oil: v.optional(id),
   /** g of carrier to each g of powder */
   carrierPerPowder: ratio(0.3, 50),
   leftG: massG(0, 100000),

@@ -28,8 +28,6 @@ export const VESSEL = {
 export const ACT = {
   oils: 'oils',
   carrierOil: 'carrier-oil',
-  /** the oil in jars of colour that are shaken up ready: never weighed by itself */
-  readyJars: 'ready-jars',
   inOils: 'in-oils',
   water: 'water',
   inWater: 'in-water',
@@ -52,20 +50,31 @@ export const ACT = {
   /** into one pot by itself, once it has thickened */
   potTrace: (pot: PotId) => `pot-trace:${pot}`,
   pass: (pour: StepId) => `pass:${pour}`,
-  /** just before a pour */
-  stir: (pour: StepId) => `stir:${pour}`,
+  /** into one pot just before something is poured of it: by the deposit's key, as each pot of a pour is stirred by itself */
+  stir: (key: string) => `stir:${key}`,
   pour: (pour: StepId) => `pour:${pour}`,
   /** off the layer that was poured last */
   scrape: (scrape: StepId) => `scrape:${scrape}`,
   /** a line over the layer that was poured last */
   mica: (line: StepId) => `mica:${line}`,
   /** what is held back, into a column's hole */
-  pull: 'pull',
+  pull: (step: StepId) => `pull:${step}`,
   top: 'top',
   /** batter of a pot heaped on top, or into the hollows of a mat */
   onTop: (step: StepId) => `on-top:${step}`,
   spare: 'spare',
 } as const;
+
+/** Batter that goes into one of these does not come back into a jug: what it is then it stays. */
+const OUTSIDE: ReadonlySet<string> = new Set(['mould', 'layer', 'spare', 'spare-mould', 'cup']);
+
+export const leavesInto = (vessel: string): boolean => OUTSIDE.has(vessel.split(':', 1)[0] ?? '');
+
+/** The pot whose jug, plain batter or cup a vessel is. */
+export function potOfVessel(vessel: string): PotId | undefined {
+  const [kind, id] = vessel.split(':');
+  return kind === 'pot' || kind === 'plain' || kind === 'cup' ? id : undefined;
+}
 
 /** The act that colours a pot: with its oils where it is a portion, once it is weighed out where it is of one batch. */
 export const colouredAt = ({ divide }: Pick<Plan, 'divide'>, pot: PotId): string =>

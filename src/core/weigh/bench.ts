@@ -40,24 +40,27 @@ export const carrierOilWanted = ({ dispersions, fineG }: WeighBench): Grams =>
   Math.round(dispersions.jars.reduce((s, j) => s + (j.carrier === 'oil' ? j.carrierG : 0), 0) / fineG) *
   fineG;
 
-/** The carrier oil set aside, before the oils are weighed; that of jars shaken up ready is in them already. */
+/**
+ * The carrier oil set aside, before the oils are weighed. For that in jars shaken up ready as much less of the recipe's oils is
+ * weighed: it is in the jars already.
+ */
 export function setCarrierAside({ book, dispersions }: WeighBench, taken: ReadonlyMap<string, Grams>): void {
   let readyG = dispersions.jars.reduce((s, j) => s + (j.ready && j.carrier === 'oil' ? j.carrierG : 0), 0);
-  for (const [oil, massG] of taken) {
+  for (const [line, massG] of taken) {
     const inJarG = Math.min(massG, readyG);
     readyG -= inJarG;
-    book.add(ACT.readyJars, SUBSTANCE.carrierOil(oil), VESSEL.carrierOil, inJarG, true);
-    book.add(ACT.carrierOil, SUBSTANCE.carrierOil(oil), VESSEL.carrierOil, massG - inJarG, true);
+    book.add(ACT.carrierOil, SUBSTANCE.carrierOil(line), VESSEL.carrierOil, massG - inJarG, true);
   }
 }
 
 /** Every colorant dispersed in its jar. */
 export function disperseAll({ book, dispersions }: WeighBench): void {
-  for (const { colorant, powderG, carrierG, carrier } of dispersions.jars) {
+  for (const { colorant, powderG, carrierG, carrier, ready } of dispersions.jars) {
     const act = ACT.disperse(colorant);
     const jar = VESSEL.jar(colorant);
     book.add(act, SUBSTANCE.colorant(colorant), jar, powderG, true);
-    if (carrier === 'oil') book.move(act, VESSEL.carrierOil, jar, carrierG, true);
+    if (carrier === 'oil' && ready) book.add(act, SUBSTANCE.jarOil(colorant), jar, carrierG, true);
+    else if (carrier === 'oil') book.move(act, VESSEL.carrierOil, jar, carrierG, true);
     else if (carrier) book.add(act, SUBSTANCE.carrier(carrier), jar, carrierG, true);
   }
 }
@@ -69,13 +72,14 @@ export function drawDispersed({ book, recipe, draws, plan }: WeighBench, act: st
     const jar = VESSEL.jar(d.colorant);
     const shortG = d.massG - massOfContents(book.holds(jar));
     if (shortG > SHORT_G) {
-      const carrier = plan.colorants.find((c) => c.id === d.colorant)?.nature?.carrier;
+      const { nature, jar: ready } = plan.colorants.find((c) => c.id === d.colorant) ?? {};
+      const carrier = nature?.carrier;
       const powderG = (shortG * d.powderG) / d.massG;
       const again = ACT.disperse(d.colorant);
       book.add(again, SUBSTANCE.colorant(d.colorant), jar, powderG, true);
-      const [oil] = carrierOils(recipe, Infinity, 1, 1).keys();
-      if (carrier === 'oil' && oil !== undefined)
-        book.add(again, SUBSTANCE.carrierOil(oil), jar, shortG - powderG, true);
+      const [line] = carrierOils(recipe, Infinity, 1, 1).keys();
+      const oil = ready === undefined ? line && SUBSTANCE.carrierOil(line) : SUBSTANCE.jarOil(d.colorant);
+      if (carrier === 'oil' && oil !== undefined) book.add(again, oil, jar, shortG - powderG, true);
       else if (carrier) book.add(again, SUBSTANCE.carrier(carrier), jar, shortG - powderG, true);
     }
     book.move(act, jar, d.to, d.massG, true);

@@ -3,7 +3,7 @@ import type { Grams } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
 
 /**
- * Which of the recipe's oils the colorants are dispersed in, and how much of each, at the fine scale's step: liquid ones
+ * Which of the recipe's oils the colorants are dispersed in, by its line, and how much of each, at the fine scale's step: liquid ones
  * first, then those there is most of. No oil gives more than it has (`oilsG`: all oils of the batch); what none can give
  * is left out.
  */
@@ -18,10 +18,10 @@ export function carrierOils(
   );
   const taken = new Map<string, Grams>();
   let left = wantedG;
-  for (const { oil, share } of order) {
+  for (const { line, share } of order) {
     const massG = toStep(Math.min(left, share * oilsG), fineG);
     if (massG <= 0) break;
-    taken.set(oil.id, massG);
+    taken.set(line, massG);
     left -= massG;
   }
   return taken;

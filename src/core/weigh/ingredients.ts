@@ -1,7 +1,9 @@
 import { additionsOf, type Addition } from '../batter/additions.ts';
+import { usedOils } from '../batter/usedOils.ts';
 import type { Recipe, RecipeLiquid } from '../batter/recipe.ts';
 import { massOfKinds, type Substances } from '../ledger/balance.ts';
 import { massOfContents } from '../ledger/contents.ts';
+import { grouped } from '../ledger/grouped.ts';
 import { everIn, supplied, type Ledger } from '../ledger/ledger.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { hasOwn } from '../plan/recipes.ts';
@@ -21,6 +23,8 @@ export interface Ingredients {
   /** all oils, those that colorants are dispersed in among them */
   readonly oilsG: Grams;
   readonly oils: readonly (Weight & {
+    /** its line of the recipe, or what it is called where it is of no line */
+    readonly line: string;
     /** of it, set aside for the colorants */
     readonly asideG: Grams;
   })[];
@@ -52,25 +56,27 @@ export function ingredientsOf(
   const all = supplied(ledger);
   const of = (id: string): Grams => clean(all.get(id) ?? 0);
   const own = plan.pots.flatMap((p) =>
-    hasOwn(plan, p)
-      ? (p.own?.oils ?? []).map((o) => ({ oil: o.oil, id: SUBSTANCE.ownOil(p.id, o.oil) }))
+    hasOwn(plan, p) && p.own?.oils
+      ? usedOils({ oils: p.own.oils }).map((o) => ({ id: o.oil.id, substance: SUBSTANCE.ownOil(p.id, o.line) }))
       : [],
   );
-  const ids = [...new Set([...recipe.oils.map((o) => o.oil.id), ...own.map((o) => o.oil)])];
-  const oils = ids.map((oil) => {
-    const asideG = of(SUBSTANCE.carrierOil(oil));
-    const mine = own.filter((o) => o.oil === oil);
-    const name = [SUBSTANCE.oil(oil), ...mine.map((o) => o.id)].flatMap(
-      (id) => substances.get(id)?.name ?? [],
-    )[0];
-    const ownG = mine.reduce((s, o) => s + of(o.id), 0);
-    return {
-      id: oil,
-      name: name ?? oil,
-      massG: clean(of(SUBSTANCE.oil(oil)) + asideG + ownG),
-      asideG,
-    };
+  const ready = plan.colorants.map((c) => ({ id: c.jarOil ?? 'jar-oil', substance: SUBSTANCE.jarOil(c.id) }));
+  const common = recipe.oils.map((o) => ({ id: o.oil.id, line: o.line, substance: SUBSTANCE.oil(o.line) }));
+  const nameOf = ({ id, substance }: (typeof own)[number]): string => substances.get(substance)?.name ?? id;
+  const apart = grouped([...own, ...ready.filter((o) => of(o.substance) > 0)], nameOf);
+  const sumOf = (list: readonly (typeof own)[number][] = []): Grams => list.reduce((s, o) => s + of(o.substance), 0);
+  // a pot's own oil of the recipe's kind is bought together with it
+  const mine = new Set<string>();
+  const oils = common.map((o) => {
+    const asideG = of(SUBSTANCE.carrierOil(o.line));
+    const name = nameOf(o);
+    const ownG = mine.has(name) ? 0 : sumOf(apart.get(name));
+    mine.add(name);
+    return { id: o.id, line: o.line, name, massG: clean(of(o.substance) + asideG + ownG), asideG };
   });
+  for (const [name, list] of apart)
+    if (!mine.has(name) && list[0])
+      oils.push({ id: list[0].id, line: name, name, massG: clean(sumOf(list)), asideG: 0 });
   const additions = additionsOf(plan.batter);
   const weights = (kind: Addition['kind']): Weight[] =>
     additions

@@ -5,7 +5,7 @@ import { SUPPLY, transfersOf, type Ledger, type Transfer } from '../ledger/ledge
 import type { Substances } from '../ledger/balance.ts';
 import type { Grams } from '../units/quantity.ts';
 import type { Substance } from '../ledger/substance.ts';
-import { ACT, VESSEL } from './acts.ts';
+import { ACT, potOfVessel, VESSEL } from './acts.ts';
 import { clean, type Weight } from './ingredients.ts';
 
 /** A portion made ready before the lye: what goes into one pot's own jug. */
@@ -21,12 +21,6 @@ export interface Portion {
   readonly additives: readonly Weight[];
   readonly fragrances: readonly Weight[];
   readonly fragranceG: Grams;
-}
-
-/** The pot whose jug, plain batter or cup a vessel is. */
-function potOfVessel(vessel: string): PotId | undefined {
-  const [kind, id] = vessel.split(':');
-  return kind === 'pot' || kind === 'plain' || kind === 'cup' ? id : undefined;
 }
 
 const known = new WeakMap<Ledger, ReadonlyMap<PotId, readonly Transfer[]>>();

@@ -17,9 +17,10 @@ import { carrierOils } from './carrierOil.ts';
 import { stirredG, type PlannedPot } from './plannedPot.ts';
 import type { RecipeLiquid } from '../batter/recipe.ts';
 import { doseWeights, type DoseWeight } from './doseWeights.ts';
-import { isOwn, stirIn, type Stir, type StirMoment } from './stirs.ts';
+import { isOwn, ownPerOil, stirIn, type Stir, type StirMoment } from './stirs.ts';
 import { liquidsMaking, weighLye } from './solution.ts';
-import { doseKey, SUBSTANCE } from './substances.ts';
+import { spareFromRoundingG } from './targets.ts';
+import { SUBSTANCE } from './substances.ts';
 
 const at = (doses: readonly DoseWeight[], moment: DoseWeight['moment']): readonly DoseWeight[] =>
   doses.filter((d) => d.moment === moment);
@@ -42,21 +43,17 @@ export function weighOneBatch(bench: WeighBench): void {
   const bases = new Map(pots.map((p) => [p.target.pot.id, baseOf(bench, p)] as const));
   const plainOf = (p: PlannedPot): Grams => (p.source.kind === 'one-pot' ? p.source.plainG : 0);
   const batchG = sumAtStep([...bases.values(), ...pots.map(plainOf), stocksG(bench), bench.spareG], stepG);
-  // what every pot gets by itself is in the recipe's batter, and not yet in the batch
-  const laterG = pots.reduce(
-    (s, p) => s + stirredG(p, (x) => recipe.doses.some((d) => doseKey(d) === x.key)),
-    0,
-  );
   const carrierG = carrierOilWanted(bench);
-  const oilsG = (batchG + carrierG + laterG) / recipe.batterPerOil;
+  // what every pot gets by itself is in the recipe's batter, and not in the batch
+  const oilsG = (batchG + carrierG) / (recipe.batterPerOil - ownPerOil(plan, recipe));
   const doses = doseWeights({ ...recipe, doses: recipe.doses.filter((d) => !isOwn(plan, d)) }, oilsG, fineG);
 
   const carriers = carrierOils(recipe, oilsG, carrierG, fineG);
   setCarrierAside(bench, carriers);
-  const inPot = recipe.oils.map((o) => Math.max(0, o.share * oilsG - (carriers.get(o.oil.id) ?? 0)));
+  const inPot = recipe.oils.map((o) => Math.max(0, o.share * oilsG - (carriers.get(o.line) ?? 0)));
   const rounded = roundParts(inPot, stepG);
   recipe.oils.forEach((o, i) => {
-    book.add(ACT.oils, SUBSTANCE.oil(o.oil.id), VESSEL.oils, rounded[i] ?? 0, false);
+    book.add(ACT.oils, SUBSTANCE.oil(o.line), VESSEL.oils, rounded[i] ?? 0, false);
   });
   stirIn(book, ACT.inOils, VESSEL.oils, at(doses, 'oils'));
   disperseAll(bench);
@@ -103,7 +100,9 @@ export function weighOneBatch(bench: WeighBench): void {
     drawDispersed(bench, ACT.potColour(id));
     stirIn(book, ACT.potColour(id), VESSEL.pot(id), gets('colour'));
   }
-  book.move(ACT.spare, VESSEL.oils, VESSEL.spare, bench.spareG, false);
+  // what rounding leaves stays in the pot that the batch was made in
+  if (bench.spareG > spareFromRoundingG(plan))
+    book.move(ACT.spare, VESSEL.oils, VESSEL.spare, bench.spareG, false);
 }
 
 /** All the oil that was set aside for colorants, wherever it stands by now. */

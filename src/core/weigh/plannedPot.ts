@@ -54,23 +54,20 @@ export function sourceOf(ombres: readonly OmbreWeights[], potId: PotId): PotSour
   return { kind: 'own' };
 }
 
-/** The pots that anything goes into. */
+/** The pots that anything goes into, as they are planned: what is really done since changes nothing of how they are made up. */
 export function plannedPots(
   plan: Plan,
   recipes: Recipes,
   batch: Recipe,
   pots: readonly { readonly target: PotTarget; readonly colorants: readonly Weight[] }[],
-  planned: readonly OmbreWeights[],
-  now: readonly OmbreWeights[],
+  ombres: readonly OmbreWeights[],
   draws: readonly DispersionDraw[],
   fineG: Grams,
 ): readonly PlannedPot[] {
   return pots
     .filter(({ target }) => target.batterG > 0)
     .map(({ target, colorants }): PlannedPot => {
-      const asPlanned = sourceOf(planned, target.pot.id);
-      // blends are drawn as they are wanted by now; everything else is made up as planned
-      const source = asPlanned.kind === 'blend' ? sourceOf(now, target.pot.id) : asPlanned;
+      const source = sourceOf(ombres, target.pot.id);
       const { batterG } = target;
       const dispersedG = draws
         .filter((d) => d.act === colouredAt(plan, target.pot.id))
@@ -80,7 +77,7 @@ export function plannedPots(
         source.kind === 'blend'
           ? source.mix
           : colorants.map((c) => ({ colorant: c.id, doseGPerKg: (c.massG / batterG) * 1000 }));
-      const parts = partsOf(target, recipes, batch);
+      const parts = partsOf(plan, target, recipes, batch);
       // a pot coloured as it empties stands for the oils of what it starts with; its colorants come later
       const startG = source.kind === 'one-pot' ? source.startG + source.plainG : 0;
       const oilsOf = (part: PotPart): Grams =>
@@ -100,6 +97,5 @@ export function plannedPots(
     });
 }
 
-/** g of all that a pot gets by itself, and of what it gets at some of its moments. */
-export const stirredG = (pot: PlannedPot, wanted: (s: Stir) => boolean = () => true): Grams =>
-  pot.stirs.reduce((s, x) => s + (wanted(x) ? x.massG : 0), 0);
+/** g of all that a pot gets by itself. */
+export const stirredG = ({ stirs }: PlannedPot): Grams => stirs.reduce((s, x) => s + x.massG, 0);

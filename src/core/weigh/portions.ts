@@ -109,10 +109,9 @@ function needsOf(
   carriers: ReadonlyMap<string, Grams>,
   part: number,
 ): Needs {
-  const asideG = (id: string): Grams => carriers.get(id) ?? 0;
   const all = recipe.oils.map((o) => ({
     need: naohNeed(o.svMgG),
-    asideG: asideG(o.oil.id),
+    asideG: carriers.get(o.line) ?? 0,
     massG: o.share * oilsG,
   }));
   const takenG = all.reduce((s, o) => s + o.asideG, 0);
@@ -143,20 +142,23 @@ export function weighPortions(bench: WeighBench): void {
   const needs = needsOf(bench, about, carriers, part);
   /** g of solution for each g of pure NaOH that a jug can use */
   const perNeed = usable / strength;
-  /** oil of colorants that are in the jug by its first pour, g: those it is made up with, or those of its first pass */
-  const borneG = ({ pot }: Portion, acts: readonly string[]): Grams =>
+  /** pure NaOH that a gram of the oil a colorant is dispersed in can use: as set aside, or as it is in its jar */
+  const needOfCarrier = (colorant: string): number =>
+    substances.get(SUBSTANCE.jarOil(colorant))?.needsNaoh ?? needs.aside;
+  /** pure NaOH that the oil of colorants can use that is in the jug by its first pour, g: those it is made up with, or those of its first pass */
+  const borneNeed = ({ pot }: Portion, acts: readonly string[]): Grams =>
     draws
       .filter(
         (d) =>
           acts.includes(d.act) && d.to === VESSEL.pot(pot.target.pot.id) && isOilBorne(bench, d.colorant),
       )
-      .reduce((s, d) => s + d.massG - d.powderG, 0);
+      .reduce((s, d) => s + (d.massG - d.powderG) * needOfCarrier(d.colorant), 0);
   const firstPass = ({ pot }: Portion): string => ACT.pass(pot.target.pours[0]?.stepId ?? '');
   const solutionFor = (portion: Portion): Grams => {
     const { pot, oilsAndSolutionG } = portion;
-    const asideG = borneG(portion, [ACT.pot(pot.target.pot.id), firstPass(portion)]);
+    const asideNeed = borneNeed(portion, [ACT.pot(pot.target.pot.id), firstPass(portion)]);
     const need = ownOils(bench, pot) ? pot.recipe.fullNeed : needs.mixed;
-    const exact = (perNeed * (oilsAndSolutionG * need + asideG * needs.aside)) / (1 + perNeed * need);
+    const exact = (perNeed * (oilsAndSolutionG * need + asideNeed)) / (1 + perNeed * need);
     return downToStep(exact, stepG);
   };
   const jugs = portions.map((p) => {
@@ -167,11 +169,11 @@ export function weighPortions(bench: WeighBench): void {
   const mixedG = sumAtStep([...fromCommon.map((p) => p.oilsG), stocksG(bench)], stepG);
   setCarrierAside(bench, carriers);
   const raw = recipe.oils.map((o) =>
-    Math.max(0, o.share * (mixedG + carrierG * part) - (carriers.get(o.oil.id) ?? 0) * part),
+    Math.max(0, o.share * (mixedG + carrierG * part) - (carriers.get(o.line) ?? 0) * part),
   );
   (mixedG > 0 ? roundParts(raw, stepG, mixedG) : []).forEach((massG, i) => {
     const used = recipe.oils[i];
-    if (used) book.add(ACT.oils, SUBSTANCE.oil(used.oil.id), VESSEL.oils, massG, false);
+    if (used) book.add(ACT.oils, SUBSTANCE.oil(used.line), VESSEL.oils, massG, false);
   });
   disperseAll(bench);
   makeStocks(bench);
@@ -185,8 +187,8 @@ export function weighPortions(bench: WeighBench): void {
         stepG,
         oilsG,
       ).forEach((massG, i) => {
-        const oil = own[i]?.oil.id;
-        if (oil !== undefined) book.add(act, SUBSTANCE.ownOil(id, oil), VESSEL.pot(id), massG, false);
+        const line = own[i]?.line;
+        if (line !== undefined) book.add(act, SUBSTANCE.ownOil(id, line), VESSEL.pot(id), massG, false);
       });
     else book.move(act, VESSEL.oils, VESSEL.pot(id), oilsG, false);
     drawBlend(bench, pot);
@@ -204,8 +206,8 @@ export function weighPortions(bench: WeighBench): void {
 
   // the lye of the whole solution gives way to the jug that may have least
   const combined = jugs.map((j) => {
-    const soonG = borneG(j, [firstPass(j)]);
-    const need = plannedNeedOf(book.holds(VESSEL.pot(j.pot.target.pot.id)), substances) + soonG * needs.aside;
+    const soon = borneNeed(j, [firstPass(j)]);
+    const need = plannedNeedOf(book.holds(VESSEL.pot(j.pot.target.pot.id)), substances) + soon;
     const lyeG = need * usable;
     const fromStocks = j.pot.source.kind === 'blend';
     return { ...j, lyeG, solutionG: fromStocks ? downToStep(lyeG / strength, stepG) : j.solutionG };

@@ -1,33 +1,42 @@
 import type { MouldId, PotId, StepId } from '../validate/ids.ts';
-import { superfatIn } from '../ledger/balance.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
-import type { Plan } from '../plan/planSchema.ts';
 import { isAbout, usesOf } from '../plan/moulds.ts';
 import { layerUnder, scrapesOf } from '../plan/scrapes.ts';
 import { SUBSTANCE } from './substances.ts';
-import type { Pour, Scrape } from '../plan/stepSchema.ts';
+import type { MicaLine, Pour, Ridges, Scrape, Step } from '../plan/stepSchema.ts';
+import { stepsDone } from '../fill/ridges.ts';
 import { jugOfScrapings } from '../fill/scrapings.ts';
-import { topShares } from '../fill/topShares.ts';
 import { massOfContents } from '../ledger/contents.ts';
-import type { Grams, Percent } from '../units/quantity.ts';
+import type { Grams } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
 import { ACT, VESSEL } from './acts.ts';
 import { drawDispersed, type WeighBench } from './bench.ts';
 import type { OmbreWeights } from './ombre/types.ts';
+import { sharedOut } from './sharedOut.ts';
 import { stirIn, type Stir } from './stirs.ts';
-import type { MoundTarget, PotTarget, PouredInto } from './targets.ts';
+import type { PotTarget } from './targets.ts';
 
-/** What was in the jug when a pour was made. */
+/** What was poured of one pot by one pour. */
 export interface PouredFrom {
   readonly pouredG: Grams;
   /** into each mould that it goes into: all of one kind together, by the mould's id */
   readonly into: ReadonlyMap<string, Grams>;
-  /** superfat of what is poured; undefined while there is none to tell */
-  readonly superfatPercent: Percent | undefined;
+}
+
+/** Everything that is known while the steps are gone through. */
+interface Pouring {
+  readonly bench: WeighBench;
+  readonly pots: readonly PotTarget[];
+  /** as they are by now */
+  readonly ombres: readonly OmbreWeights[];
+  /** what each deposit is to take */
+  readonly amounts: ReadonlyMap<string, Grams>;
+  readonly thickened: Set<PotId>;
+  readonly poured: Map<string, PouredFrom>;
 }
 
 /** What goes before each pass of a pot that is coloured as it empties: plain batter first, then the colorants. */
-function beforePass(bench: WeighBench, ombres: readonly OmbreWeights[], pourId: StepId): void {
+function beforePass({ bench, ombres }: Pouring, pourId: StepId): void {
   const act = ACT.pass(pourId);
   for (const o of ombres) {
     if (o.school !== 'one-pot') continue;
@@ -42,8 +51,10 @@ function beforePass(bench: WeighBench, ombres: readonly OmbreWeights[], pourId: 
 const stirsFor = ({ pots }: WeighBench, potId: PotId): readonly Stir[] =>
   pots.find((p) => p.target.pot.id === potId)?.stirs ?? [];
 
-/** What is stirred into a pot once it has thickened: before anything is poured of it, so that nothing sinks. */
-function atTrace(bench: WeighBench, potId: PotId): void {
+/** What is stirred into a pot once it has thickened: before anything is taken of it, so that nothing sinks. */
+function atTrace({ bench, thickened }: Pouring, potId: PotId): void {
+  if (thickened.has(potId)) return;
+  thickened.add(potId);
   stirIn(
     bench.book,
     ACT.potTrace(potId),
@@ -52,73 +63,52 @@ function atTrace(bench: WeighBench, potId: PotId): void {
   );
 }
 
+/** What something is poured out of, and how much of that. */
+interface Source {
+  readonly vessel: string;
+  readonly massG: Grams;
+}
+
 /**
- * What is stirred in just before a pour: into all that the jug holds, or, where the jug is poured again later, into a cup with
- * that pour's batter alone. Returns what the cup holds.
+ * What is stirred in just before something is poured of a pot: into all that the jug holds, or, where more is poured of it later,
+ * into a cup with that part's batter alone; all of the cup is poured then.
  */
-function beforePour(bench: WeighBench, { pour, pot }: Deposit, wantedG: Grams): Grams | undefined {
+function madeReady({ bench }: Pouring, potId: PotId, stepId: StepId, key: string, wantedG: Grams): Source {
   const { book, stepG } = bench;
-  const act = ACT.stir(pour.id);
-  const here = stirsFor(bench, pot.id).filter((s) => s.moment === 'pour' && s.pourId === pour.id);
+  const act = ACT.stir(key);
+  const jug = VESSEL.pot(potId);
+  const here = stirsFor(bench, potId).filter((s) => s.moment === 'pour' && s.before === stepId);
   stirIn(
     book,
     act,
-    VESSEL.pot(pot.id),
+    jug,
     here.filter((s) => !s.cup),
   );
   const intoCup = here.filter((s) => s.cup);
-  if (intoCup.length === 0) return undefined;
-  const cup = VESSEL.cup(pot.id, pour.id);
+  if (intoCup.length === 0) return { vessel: jug, massG: wantedG };
+  const cup = VESSEL.cup(potId, stepId);
   const stirredG = intoCup.reduce((s, x) => s + x.massG, 0);
-  book.move(act, VESSEL.pot(pot.id), cup, toStep(Math.max(0, wantedG - stirredG), stepG), false);
+  book.move(act, jug, cup, toStep(Math.max(0, wantedG - stirredG), stepG), false);
   stirIn(book, act, cup, intoCup);
-  return massOfContents(book.holds(cup));
+  return { vessel: cup, massG: massOfContents(book.holds(cup)) };
 }
 
-/** What is poured shared between its moulds as it was planned, to the scale's step; the last takes what that leaves. */
-function shared(
-  into: readonly PouredInto[],
-  massG: Grams,
-  stepG: Grams,
-): readonly { readonly mould: MouldId; readonly massG: Grams }[] {
-  const plannedG = into.reduce((s, i) => s + i.eachG * i.copies, 0);
-  let leftG = massG;
-  return into.map(({ mould, eachG, copies }, i) => {
-    const part = plannedG > 0 ? (eachG * copies) / plannedG : 1 / into.length;
-    const hereG = i === into.length - 1 ? leftG : Math.min(leftG, toStep(massG * part, stepG));
-    leftG -= hereG;
-    return { mould, massG: hereG };
-  });
-}
-
-/** A hole is filled pot after pot, in the order that what is held back is given in. */
-function inFillingOrder({ fill }: Plan, pots: readonly PotTarget[]): readonly PotTarget[] {
-  const place = ({ pot }: PotTarget): number => {
-    const at = fill.top.findIndex((t) => t.pot === pot.id);
-    return at < 0 ? fill.top.length : at;
-  };
-  return pots.toSorted((a, b) => place(a) - place(b));
-}
-
-/** Lines of colorant over a layer that was poured, in every mould that they are for. */
-function putLines({ plan, book }: WeighBench, pour: Pour): void {
-  const uses = usesOf(plan);
-  for (const step of plan.steps) {
-    if (step.kind !== 'mica' || layerUnder(plan, step) !== pour) continue;
-    for (const use of uses)
-      if (isAbout(use, step))
-        book.add(
-          ACT.mica(step.id),
-          SUBSTANCE.colorant(step.colorant),
-          VESSEL.mould(use.id),
-          step.massG * use.copies,
-          true,
-        );
-  }
+/** A line of colorant over the layer that was poured, in every mould that it is for. */
+function putLine({ bench: { plan, book } }: Pouring, line: MicaLine): void {
+  if (!layerUnder(plan, line)) return;
+  for (const use of usesOf(plan))
+    if (isAbout(use, line))
+      book.add(
+        ACT.mica(line.id),
+        SUBSTANCE.colorant(line.colorant),
+        VESSEL.mould(use.id),
+        line.massG * use.copies,
+        true,
+      );
 }
 
 /** What a scraper takes of a layer goes where it is to go; the rest stays in the mould. */
-function scrapeOff({ plan, book }: WeighBench, pour: Pour, scrape: Scrape, pots: readonly PotTarget[]): void {
+function scrapeOff({ bench: { plan, book }, pots }: Pouring, pour: Pour, scrape: Scrape): void {
   const act = ACT.scrape(scrape.id);
   const jug = jugOfScrapings(plan, pour, scrape);
   const to = jug === undefined ? VESSEL.spareMould : VESSEL.pot(jug);
@@ -131,76 +121,118 @@ function scrapeOff({ plan, book }: WeighBench, pour: Pour, scrape: Scrape, pots:
   }
 }
 
-/** What goes into each mould before its pours, or once all else is in. */
-function besidePours({ plan, book }: WeighBench, pots: readonly PotTarget[], now: MoundTarget['when']): void {
-  const place = (id: StepId): number => plan.steps.findIndex((s) => s.id === id);
-  const all = pots
-    .flatMap(({ pot, mounds }) => mounds.map((m) => ({ ...m, pot })))
-    .filter((m) => m.when === now)
-    .toSorted((a, b) => place(a.stepId) - place(b.stepId));
-  for (const { pot, stepId, mould, eachG, copies } of all)
-    book.move(ACT.onTop(stepId), VESSEL.pot(pot.id), VESSEL.mould(mould), eachG * copies, false);
+/** One pour out of one of its pots. */
+function pourOf(pouring: Pouring, { key, pour, pot, moulds }: Deposit, scraped: boolean): void {
+  const { bench, pots, amounts, poured } = pouring;
+  atTrace(pouring, pot.id);
+  beforePass(pouring, pour.id);
+  const { vessel, massG } = madeReady(pouring, pot.id, pour.id, key, amounts.get(key) ?? 0);
+  const into =
+    pots.find((p) => p.pot.id === pot.id)?.pours.find((q) => q.key === key)?.into ??
+    moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0 }));
+  const at = (mould: MouldId): string => (scraped ? VESSEL.layer(pour.id, mould) : VESSEL.mould(mould));
+  const went = new Map(
+    sharedOut(into, massG, bench.stepG).map(
+      (part) =>
+        [
+          part.mould,
+          bench.book.move(ACT.pour(pour.id), vessel, at(part.mould), part.massG, false),
+        ] as const,
+    ),
+  );
+  poured.set(key, { pouredG: [...went.values()].reduce((s, g) => s + g, 0), into: went });
+}
+
+/** The hollows of a mat, in every mould that has one. */
+function fillRidges(pouring: Pouring, { id }: Ridges): void {
+  const { bench, pots } = pouring;
+  for (const { pot, mounds } of pots) {
+    const own = mounds.filter((m) => m.when === 'first' && m.stepId === id);
+    const wantedG = own.reduce((s, m) => s + m.eachG * m.copies, 0);
+    if (wantedG <= 0) continue;
+    atTrace(pouring, pot.id);
+    const { vessel, massG: allG } = madeReady(pouring, pot.id, id, id, wantedG);
+    for (const { mould, massG } of sharedOut(own, allG, bench.stepG))
+      bench.book.move(ACT.onTop(id), vessel, VESSEL.mould(mould), massG, false);
+  }
+}
+
+/** A hole is filled pot after pot, in the order that what is held back is given in. */
+function inFillingOrder({ bench: { plan }, pots }: Pouring): readonly PotTarget[] {
+  const place = ({ pot }: PotTarget): number => {
+    const at = plan.fill.top.findIndex((t) => t.pot === pot.id);
+    return at < 0 ? plan.fill.top.length : at;
+  };
+  return pots.toSorted((a, b) => place(a) - place(b));
+}
+
+/** What is held back, into the holes of columns that are pulled at this step. */
+function fillHoles(pouring: Pouring, stepId: StepId): void {
+  const { bench } = pouring;
+  for (const { pot, held } of inFillingOrder(pouring)) {
+    const own = held.flatMap(({ mould, pulled }) =>
+      pulled?.stepId === stepId ? [{ mould, copies: 1, eachG: pulled.massG }] : [],
+    );
+    const wantedG = own.reduce((s, o) => s + o.eachG, 0);
+    if (wantedG <= 0) continue;
+    atTrace(pouring, pot.id);
+    const key = `${stepId}:${pot.id}`;
+    const { vessel, massG: allG } = madeReady(pouring, pot.id, stepId, key, wantedG);
+    for (const { mould, massG } of sharedOut(own, allG, bench.stepG))
+      bench.book.move(ACT.pull(stepId), vessel, VESSEL.mould(mould), massG, false);
+  }
+}
+
+/** What is spread over the top, and then what is heaped on it, in the order of the steps. */
+function putOnTop(pouring: Pouring): void {
+  const { bench, pots } = pouring;
+  for (const { pot, held, heldBackG } of inFillingOrder(pouring)) {
+    if (heldBackG > 0) atTrace(pouring, pot.id);
+    for (const { mould, topG } of held)
+      bench.book.move(ACT.top, VESSEL.pot(pot.id), VESSEL.mould(mould), topG, false);
+  }
+  for (const { id } of bench.plan.steps)
+    for (const { pot, mounds } of pots)
+      for (const { stepId, mould, eachG, copies, when } of mounds)
+        if (when === 'last' && stepId === id)
+          bench.book.move(ACT.onTop(id), VESSEL.pot(pot.id), VESSEL.mould(mould), eachG * copies, false);
 }
 
 /**
- * All pours in order, then what fills the holes of columns that are pulled (`holes`: g by mould, all its copies), then the top. `ombres` are as they are by now; what is poured is `amounts`, or all there is when the
- * jug has less.
+ * All that is done with the pots, step by step, and then the top. What is poured is `amounts`, by deposit, or all there is where
+ * the jug has less.
  */
 export function pourAll(
   bench: WeighBench,
   ombres: readonly OmbreWeights[],
   amounts: ReadonlyMap<string, Grams>,
   pots: readonly PotTarget[],
-  holes: ReadonlyMap<MouldId, Grams>,
 ): ReadonlyMap<string, PouredFrom> {
-  const { plan, book, substances, stepG } = bench;
-  const poured = new Map<string, PouredFrom>();
-  const intoOf = new Map(pots.flatMap((p) => p.pours.map((q) => [q.key, q.into] as const)));
-  const tops = topShares(plan);
-  const thickenedPots = new Set<string>();
-  const thickened = (potId: PotId): void => {
-    if (!thickenedPots.has(potId)) atTrace(bench, potId);
-    thickenedPots.add(potId);
-  };
+  const { plan } = bench;
+  const pouring: Pouring = { bench, pots, ombres, amounts, thickened: new Set(), poured: new Map() };
   const scrapes = scrapesOf(plan);
   const deposits = depositsOf(plan);
-  for (const { pot, mounds } of pots) if (mounds.some((m) => m.when === 'first')) thickened(pot.id);
-  besidePours(bench, pots, 'first');
-  for (const [nth, deposit] of deposits.entries()) {
-    const { key, pour, pot, moulds } = deposit;
-    const wantedG = amounts.get(key) ?? 0;
-    thickened(pot.id);
-    beforePass(bench, ombres, pour.id);
-    const cupG = beforePour(bench, deposit, wantedG);
-    const vessel = cupG === undefined ? VESSEL.pot(pot.id) : VESSEL.cup(pot.id, pour.id);
-    const superfatPercent = superfatIn(book.holds(vessel), substances);
-    const into = intoOf.get(key) ?? moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0, offG: 0 }));
-    const scrape = scrapes.get(pour.id);
-    const at = (mould: MouldId): string => (scrape ? VESSEL.layer(pour.id, mould) : VESSEL.mould(mould));
-    const went = new Map(
-      shared(into, cupG ?? wantedG, stepG).map(
-        ({ mould, massG }) => [mould, book.move(ACT.pour(pour.id), vessel, at(mould), massG, false)] as const,
-      ),
-    );
-    const pouredG = [...went.values()].reduce((s, g) => s + g, 0);
-    poured.set(key, { pouredG, into: went, superfatPercent });
-    if (deposits[nth + 1]?.pour.id === pour.id) continue;
-    if (scrape) scrapeOff(bench, pour, scrape, pots);
-    putLines(bench, pour);
-  }
-  const open = new Map(holes);
-  for (const { pot, heldBackG, mounds } of inFillingOrder(plan, pots)) {
-    if (heldBackG > 0) thickened(pot.id);
-    const spreadG = heldBackG - mounds.reduce((s, m) => s + m.eachG * m.copies, 0);
-    const into = [...tops].map(([mould, share]) => ({ mould, copies: 1, eachG: share, offG: 0 }));
-    for (const { mould, massG } of shared(into, spreadG, stepG)) {
-      const inHoleG = Math.min(massG, toStep(open.get(mould) ?? 0, stepG));
-      open.set(mould, (open.get(mould) ?? 0) - inHoleG);
-      const [from, to] = [VESSEL.pot(pot.id), VESSEL.mould(mould)];
-      book.move(ACT.pull, from, to, inHoleG, false);
-      book.move(ACT.top, from, to, massG - inHoleG, false);
+  const done = (step: Step): void => {
+    switch (step.kind) {
+      case 'ridges':
+        fillRidges(pouring, step);
+        break;
+      case 'pour':
+        for (const d of deposits) if (d.pour === step) pourOf(pouring, d, scrapes.has(step.id));
+        break;
+      case 'scrape': {
+        const pour = layerUnder(plan, step);
+        if (pour && scrapes.get(pour.id) === step) scrapeOff(pouring, pour, step);
+        break;
+      }
+      case 'mica':
+        putLine(pouring, step);
+        break;
+      case 'pull':
+        fillHoles(pouring, step.id);
     }
-  }
-  besidePours(bench, pots, 'last');
-  return poured;
+  };
+  for (const step of stepsDone(plan)) done(step);
+  putOnTop(pouring);
+  return pouring.poured;
 }

@@ -1,6 +1,7 @@
 import type { StepId } from '../validate/ids.ts';
 import { isInLye, isInPot } from '../batter/additions.ts';
 import { dosesPerOil, type Recipe, type RecipeDose } from '../batter/recipe.ts';
+import { grouped } from '../ledger/grouped.ts';
 import type { OpenLedger } from '../ledger/ledger.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Recipes } from '../plan/recipes.ts';
@@ -18,28 +19,51 @@ export interface Stir {
   readonly substance: string;
   readonly massG: Grams;
   readonly moment: StirMoment;
-  /** the pour it comes before */
-  readonly pourId?: StepId;
-  /** into a cup, for that pour alone; otherwise into all that is in the jug */
+  /** the step it comes before: a pour, or what fills a mat's hollows or a column's hole */
+  readonly before?: StepId;
+  /** into a cup, for that step alone; otherwise into all that is in the jug */
   readonly cup?: boolean;
 }
 
-/** What a pot holds, part by part: its pours in order, and last what is held back and what is mixed beyond. */
+/** What a pot holds, part by part: what is drawn of it step by step, and last what is held back beyond and what is mixed beyond. */
 export interface PotPart {
-  readonly pourId: StepId | undefined;
+  readonly step: StepId | undefined;
   readonly massG: Grams;
   readonly recipe: Recipe;
 }
 
-export function partsOf(target: PotTarget, recipes: Recipes, fallback: Recipe): readonly PotPart[] {
-  const pours = target.pours.map((p): PotPart => ({
-    pourId: p.stepId,
-    massG: p.freshG,
-    recipe: recipes.ofPour(p.stepId, target.pot.id) ?? fallback,
+/**
+ * The parts of a pot in the order they leave its jug: hollows of a mat, pours, and holes of columns that are pulled before its last
+ * pour. What is drawn after that is of the jug as the last pour leaves it.
+ */
+export function partsOf(
+  plan: Plan,
+  target: PotTarget,
+  recipes: Recipes,
+  fallback: Recipe,
+): readonly PotPart[] {
+  const { pot, pours, mounds, held, batterG } = target;
+  const at = (id: StepId): number => plan.steps.findIndex((s) => s.id === id);
+  const lastPour = Math.max(-1, ...pours.map((p) => at(p.stepId)));
+  const drawn = [
+    ...mounds.flatMap((m) =>
+      m.when === 'first' ? [{ step: m.stepId, place: -1, massG: m.eachG * m.copies }] : [],
+    ),
+    ...pours.map((p) => ({ step: p.stepId, place: at(p.stepId), massG: p.freshG })),
+    ...held.flatMap(({ pulled }) =>
+      pulled && at(pulled.stepId) < lastPour
+        ? [{ step: pulled.stepId, place: at(pulled.stepId), massG: pulled.massG }]
+        : [],
+    ),
+  ].toSorted((a, b) => a.place - b.place);
+  const parts = [...grouped(drawn, (d) => d.step)].map(([step, list]): PotPart => ({
+    step,
+    massG: list.reduce((s, d) => s + d.massG, 0),
+    recipe: recipes.ofPour(step, pot.id) ?? fallback,
   }));
-  const pouredG = pours.reduce((s, p) => s + p.massG, 0);
-  const last = pours.at(-1)?.recipe ?? recipes.ofPot(target.pot.id) ?? fallback;
-  return [...pours, { pourId: undefined, massG: Math.max(0, target.batterG - pouredG), recipe: last }];
+  const drawnG = parts.reduce((s, p) => s + p.massG, 0);
+  const last = parts.at(-1)?.recipe ?? recipes.ofPot(pot.id) ?? fallback;
+  return [...parts, { step: undefined, massG: Math.max(0, batterG - drawnG), recipe: last }];
 }
 
 /** Whether a pot gets a dose by itself; otherwise it comes with the batch or with the lye. */
@@ -63,26 +87,26 @@ export function stirsOf(
   oilsG: readonly Grams[],
   fineG: Grams,
 ): readonly Stir[] {
-  const pours = parts.filter((p) => p.pourId !== undefined && p.massG > 0).map((p) => p.pourId as string);
+  const steps = parts.flatMap((p) => (p.step !== undefined && p.massG > 0 ? [p.step] : []));
   const sumFrom = (first: number): Grams => oilsG.slice(first).reduce((s, g) => s + g, 0);
   return recipe.doses
     .filter((d) => isOwn(plan, d))
     .flatMap((d): Stir[] => {
-      const moment = momentOf(plan, d, pours.length > 0);
+      const moment = momentOf(plan, d, steps.length > 0);
       const base = { key: doseKey(d), substance: SUBSTANCE.addition(d.addition), moment };
       const of = (oils: Grams): Grams => toStep(d.perOil * oils, fineG);
       const { fromPour } = d.dose;
       if (fromPour !== undefined) {
-        const place = parts.findIndex((p) => p.pourId === fromPour);
-        return [{ ...base, moment: 'pour', pourId: fromPour, massG: of(sumFrom(Math.max(0, place))) }];
+        const place = parts.findIndex((p) => p.step === fromPour);
+        return [{ ...base, moment: 'pour', before: fromPour, massG: of(sumFrom(Math.max(0, place))) }];
       }
       if (moment !== 'pour') return [{ ...base, massG: of(sumFrom(0)) }];
-      return pours.map((pourId, nth): Stir => {
-        const place = parts.findIndex((p) => p.pourId === pourId);
-        const last = nth === pours.length - 1;
+      return steps.map((before, nth): Stir => {
+        const place = parts.findIndex((p) => p.step === before);
+        const last = nth === steps.length - 1;
         // what is left after the last pour goes with it: the top is spooned from the same jug
         const massG = of(last ? sumFrom(place) : (oilsG[place] ?? 0));
-        return { ...base, pourId, massG, cup: !last };
+        return { ...base, before, massG, cup: !last };
       });
     })
     .filter((s) => s.massG > 0);

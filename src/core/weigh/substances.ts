@@ -2,9 +2,11 @@ import { additionsOf, isInLye, type Addition } from '../batter/additions.ts';
 import type { Dose } from '../batter/schema.ts';
 import { isInSolution, SOLIDS_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { naohNeed } from '../batter/lye.ts';
+import { midSv } from '../batter/oil.ts';
+import { libraryOil, OIL_LIBRARY } from '../batter/oilLibrary.ts';
 import { solutionDensity } from '../batter/solutionDensity.ts';
 import { CARRIER_DENSITY, POWDER_DENSITY, UNDESCRIBED_DENSITY } from '../colorant/dispersion.ts';
-import { CARRIERS } from '../colorant/schema.ts';
+import { CARRIERS, type PlanColorant } from '../colorant/schema.ts';
 import type { Substance } from '../ledger/substance.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { hasOwn } from '../plan/recipes.ts';
@@ -12,10 +14,13 @@ import { usedOils, type UsedOil } from '../batter/usedOils.ts';
 
 /** Ids of what is weighed, by kind. Oil that colorants are dispersed in is told apart from the rest of the same oil. */
 export const SUBSTANCE = {
-  oil: (id: string) => `oil:${id}`,
+  /** by the line of the recipe: two lots of one oil have values of their own */
+  oil: (line: string) => `oil:${line}`,
   /** an oil of a pot's own, which may have another saponification value than the recipe's of that name */
-  ownOil: (pot: string, id: string) => `own-oil:${pot}:${id}`,
-  carrierOil: (id: string) => `carrier-oil:${id}`,
+  ownOil: (pot: string, line: string) => `own-oil:${pot}:${line}`,
+  carrierOil: (line: string) => `carrier-oil:${line}`,
+  /** what a jar that stands ready is shaken up in */
+  jarOil: (colorant: string) => `jar-oil:${colorant}`,
   lye: 'lye',
   water: 'water',
   liquid: (id: string) => `liquid:${id}`,
@@ -63,7 +68,11 @@ const KIND_OF: Readonly<Record<Addition['kind'], (a: Addition) => Substance['kin
   fragrance: () => 'fragrance',
 };
 
-const oilSubstance = (o: UsedOil, id: string, kind: 'oil' | 'carrier'): Substance => ({
+const oilSubstance = (
+  o: Pick<UsedOil, 'oil' | 'svMgG'>,
+  id: string,
+  kind: 'oil' | 'carrier',
+): Substance => ({
   ...INERT,
   id,
   name: o.oil.name,
@@ -72,17 +81,44 @@ const oilSubstance = (o: UsedOil, id: string, kind: 'oil' | 'carrier'): Substanc
   needsNaoh: naohNeed(o.svMgG),
 });
 
+/** The least that a gram of any light oil of the library may use, mg KOH: what an oil that nobody named is counted as. */
+const LEAST_SV = Math.min(...OIL_LIBRARY.flatMap((o) => (o.liquid ? [o.svLow] : [])));
+
+/** What a jar of colour is shaken up in. An oil that is not named is counted as the one that can use least lye. */
+export function jarOilOf({ jar, jarOil }: PlanColorant): Pick<UsedOil, 'oil' | 'svMgG'> {
+  const known = jarOil === undefined ? undefined : libraryOil(jarOil);
+  const oil = known ?? { id: 'jar-oil', name: 'Oil', svLow: LEAST_SV, svHigh: LEAST_SV, densityGMl: CARRIER_DENSITY.oil, origin: '' };
+  return { oil: { ...oil, name: `${oil.name} in the jar "${jar ?? ''}"` }, svMgG: known ? midSv(known) : LEAST_SV };
+}
+
+/** Two lots of one name are told apart by their saponification values. */
+function toldApart(list: readonly Substance[]): readonly Substance[] {
+  const needs = new Map<string, Set<number>>();
+  const isOil = ({ needsNaoh }: Substance): boolean => needsNaoh > 0;
+  for (const s of list) if (isOil(s)) needs.set(s.name, (needs.get(s.name) ?? new Set()).add(s.needsNaoh));
+  return list.map((s) =>
+    isOil(s) && (needs.get(s.name)?.size ?? 0) > 1
+      ? { ...s, name: `${s.name}, ${Number((s.needsNaoh / naohNeed(1)).toFixed(2))} mg KOH/g` }
+      : s,
+  );
+}
+
 function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
   const solution = solutionDensity(recipe.schools.lyeConcentrationPercent);
   const { purityPercent } = plan.batter;
   const list: Substance[] = [
     ...recipe.oils.flatMap((o) => [
-      oilSubstance(o, SUBSTANCE.oil(o.oil.id), 'oil'),
-      oilSubstance(o, SUBSTANCE.carrierOil(o.oil.id), 'carrier'),
+      oilSubstance(o, SUBSTANCE.oil(o.line), 'oil'),
+      oilSubstance(o, SUBSTANCE.carrierOil(o.line), 'carrier'),
     ]),
+    ...plan.colorants.flatMap((c) =>
+      c.jar !== undefined && c.nature?.carrier === 'oil'
+        ? [oilSubstance(jarOilOf(c), SUBSTANCE.jarOil(c.id), 'carrier')]
+        : [],
+    ),
     ...plan.pots.flatMap((p) =>
       hasOwn(plan, p) && p.own?.oils
-        ? usedOils({ oils: p.own.oils }).map((o) => oilSubstance(o, SUBSTANCE.ownOil(p.id, o.oil.id), 'oil'))
+        ? usedOils({ oils: p.own.oils }).map((o) => oilSubstance(o, SUBSTANCE.ownOil(p.id, o.line), 'oil'))
         : [],
     ),
     {
@@ -129,5 +165,5 @@ function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
       water: kind === 'water' ? 1 : 0,
     })),
   ];
-  return new Map(list.map((s) => [s.id, s]));
+  return new Map(toldApart(list).map((s) => [s.id, s]));
 }

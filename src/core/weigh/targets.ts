@@ -1,13 +1,16 @@
-import type { MouldId, StepId } from '../validate/ids.ts';
+import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import { potsOf } from '../plan/sources.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
 import type { Mound } from '../fill/mounds.ts';
 import { freshOf, jugTurns, scrapedOf } from '../fill/scrapings.ts';
+import { topShares } from '../fill/topShares.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
+import { holeMassG } from '../pattern/hole.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
 import { downToStep, sumAtStep, toStep } from '../units/scaleStep.ts';
+import { sharedOut } from './sharedOut.ts';
 
 /** What one pour puts into one kind of mould. */
 export interface PouredInto {
@@ -40,6 +43,15 @@ export interface MoundTarget {
   readonly when: Mound['when'];
 }
 
+/** What of that which a pot holds back goes where, in all of one kind of mould, g. */
+export interface HeldTarget {
+  readonly mould: MouldId;
+  /** into the hole of a column that is pulled, at that step */
+  readonly pulled: { readonly stepId: StepId; readonly massG: Grams } | undefined;
+  /** spread over the top */
+  readonly topG: Grams;
+}
+
 /** What one pot is to hold, at the scale's step: what is made for its pours, what it holds back, and what is mixed beyond. */
 export interface PotTarget {
   readonly pot: Pot;
@@ -47,6 +59,8 @@ export interface PotTarget {
   readonly mounds: readonly MoundTarget[];
   /** for the top and, before that, for the hollows of a mat: what goes in beside the pours */
   readonly heldBackG: Grams;
+  /** what of it is no mound and in no hollow */
+  readonly held: readonly HeldTarget[];
   readonly overageG: Grams;
   readonly batterG: Grams;
 }
@@ -76,6 +90,53 @@ const intoMoulds = (
 
 type Round = (massG: Grams, stepG: Grams) => Grams;
 
+/** The step at which a mould's columns are pulled, and what they leave to be filled, g in all copies. */
+interface Hole {
+  readonly stepId: StepId;
+  readonly massG: Grams;
+}
+
+const holesIn = (moulds: readonly LaidMould[]): ReadonlyMap<MouldId, Hole> =>
+  new Map(
+    moulds.flatMap(({ use, plan, stack }) => {
+      const at = plan.steps.findIndex((s) => s.kind === 'pull');
+      const pull = plan.steps[at];
+      if (!pull) return [];
+      const before = new Set(plan.steps.slice(0, at).map((s) => s.id));
+      const massG = holeMassG(stack.layers.filter((l) => before.has(l.pour.id))) * use.copies;
+      return [[use.id, { stepId: pull.id, massG }] as const];
+    }),
+  );
+
+/** A hole is filled pot after pot, in the order that what is held back is given in; what no hole takes is spread over the top. */
+function heldBy(
+  plan: Plan,
+  holes: ReadonlyMap<MouldId, Hole>,
+  spread: readonly { readonly pot: PotId; readonly massG: Grams }[],
+): ReadonlyMap<PotId, readonly HeldTarget[]> {
+  const step = plan.units.scaleStepG;
+  const into = [...topShares(plan)].map(([mould, eachG]) => ({ mould, copies: 1, eachG }));
+  const place = (pot: PotId): number => {
+    const at = plan.fill.top.findIndex((t) => t.pot === pot);
+    return at < 0 ? plan.fill.top.length : at;
+  };
+  const openG = new Map([...holes].map(([mould, { massG }]) => [mould, massG] as const));
+  const held = new Map<PotId, readonly HeldTarget[]>();
+  for (const { pot, massG: allG } of spread.toSorted((a, b) => place(a.pot) - place(b.pot)))
+    held.set(
+      pot,
+      sharedOut(into, allG, step).map(({ mould, massG }) => {
+        const hole = holes.get(mould);
+        const open = openG.get(mould) ?? 0;
+        const inHoleG = Math.min(massG, toStep(open, step));
+        openG.set(mould, open - inHoleG);
+        const pulled = hole && inHoleG > 0 ? { stepId: hole.stepId, massG: inHoleG } : undefined;
+        return { mould, pulled, topG: massG - inHoleG };
+      }),
+    );
+  return held;
+}
+
 function targetsWith(
   plan: Plan,
   moulds: readonly LaidMould[],
@@ -98,7 +159,7 @@ function targetsWith(
       (d) => inAllG(d, (i) => i.offG),
     ),
   );
-  const pots = plan.pots.map((pot): PotTarget => {
+  const filled = plan.pots.map((pot): Omit<PotTarget, 'held'> => {
     const pours = deposits.flatMap((deposit): PourTarget[] => {
       if (deposit.pot !== pot) return [];
       const into = intoMoulds(moulds, deposit, (massG) => round(massG, step));
@@ -129,6 +190,12 @@ function targetsWith(
     const overageG = round(used * overage, step);
     return { pot, pours, mounds: own, heldBackG, overageG, batterG: sumAtStep([used, overageG], step) };
   });
+  const spread = filled.map(({ pot, heldBackG, mounds: own }) => ({
+    pot: pot.id,
+    massG: heldBackG - own.reduce((s, m) => s + m.eachG * m.copies, 0),
+  }));
+  const held = heldBy(plan, holesIn(moulds), spread);
+  const pots = filled.map((p): PotTarget => ({ ...p, held: held.get(p.pot.id) ?? [] }));
   const stockLossG = new Map<string, Grams>();
   for (const ombre of plan.ombres) {
     if (ombre.school !== 'master-blends') continue;

@@ -1,5 +1,5 @@
-import type { MouldId, StepId } from '../validate/ids.ts';
-import { holeMassG } from '../pattern/hole.ts';
+import type { StepId } from '../validate/ids.ts';
+import { askSuperfat, isLyeHeavy, type SuperfatAsked } from '../ask/superfat.ts';
 import { asPlanned, happenedIn, type HappenedByPour } from '../batch/happened.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { LaidMould } from '../fill/layPlan.ts';
@@ -14,16 +14,18 @@ import {
   type Substances,
 } from '../ledger/balance.ts';
 import { massOfContents, together } from '../ledger/contents.ts';
-import { leftIn, openLedger, supplied, type Ledger } from '../ledger/ledger.ts';
+import { leftIn, openLedger, supplied, type Ledger, type Transfer } from '../ledger/ledger.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Recipes } from '../plan/recipes.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
-import { VESSEL } from './acts.ts';
+import { ACT, leavesInto, potOfVessel, VESSEL } from './acts.ts';
+import type { WeighBench } from './bench.ts';
 import { dispersionsOf } from './dispersions.ts';
 import { clean, ingredientsOf, type Ingredients, type Weight } from './ingredients.ts';
 import { madeUpIn, portionIn, type Portion } from './jugs.ts';
+import { madeAgain } from './madeAgain.ts';
 import type { OmbreWeights } from './ombre/types.ts';
 import { colorantsOfGraded, weighOmbres } from './ombre/weighOmbres.ts';
 import { weighOneBatch } from './oneBatch.ts';
@@ -58,7 +60,7 @@ export interface PotWeight {
   readonly jug: JugBalance;
   /** as weighed, with everything in; undefined for a pot that nothing goes into */
   readonly superfatPercent: Percent | undefined;
-  /** the least that any of it is poured at */
+  /** the least that any of it leaves its jug at */
   readonly leastSuperfatPercent: Percent | undefined;
   /** of its oils, carriers' counted on both sides */
   readonly waterPercent: Percent | undefined;
@@ -77,6 +79,8 @@ export interface Weights extends Ingredients {
   /** superfat of all that is weighed, carrier oils among it */
   readonly superfatPercent: Percent;
   readonly ledger: Ledger;
+  /** superfat of every vessel at every act, and of what leaves one */
+  readonly asked: SuperfatAsked;
   readonly substances: Substances;
 }
 
@@ -105,34 +109,22 @@ const least = (list: readonly (Percent | undefined)[]): Percent | undefined => {
   return known.length > 0 ? Math.min(...known) : undefined;
 };
 
-/** What the columns that are pulled leave to be filled, g in all copies, by mould. */
-const holesPulled = (moulds: readonly LaidMould[]): ReadonlyMap<MouldId, Grams> =>
-  new Map(
-    moulds.flatMap(({ use, plan, stack }) => {
-      const pulled = plan.steps.findIndex((s) => s.kind === 'pull');
-      if (pulled < 0) return [];
-      const before = new Set(plan.steps.slice(0, pulled).map((s) => s.id));
-      return [[use.id, holeMassG(stack.layers.filter((l) => before.has(l.pour.id))) * use.copies] as const];
-    }),
-  );
-
-/** A book written to its end, with what was in the jugs at each pour. */
+/** A book written to its end, and what superfat everything in it has. */
 interface Written {
   readonly ledger: Ledger;
+  readonly asked: SuperfatAsked;
   readonly poured: ReadonlyMap<string, PouredFrom>;
+  /** what was written before anything was poured */
+  readonly made: readonly Transfer[];
 }
 
-/** A superfat below this is more lye than the oils can use; nearer to nothing is a double's dust, percent. */
-const NONE = -1e-9;
-
-const tooMuchLye = ({ poured }: Written): boolean =>
-  [...poured.values()].some((p) => p.pouredG > 0 && (p.superfatPercent ?? 0) < NONE);
-
 /**
- * The book with lye rounded down; with one step less where that alone keeps the leanest pour from having more lye than it
- * can use. Where a step is not enough, the book as it was: what it says is refused.
+ * The book with lye rounded down; with one step less where that alone keeps the leanest batter that leaves a jug from having more lye
+ * than it can use. Where a step is not enough, the book as it was: what it says is refused.
  */
 function leanestKept(written: (lyeStepsOff: number) => Written): Written {
+  const tooMuchLye = ({ asked }: Written): boolean =>
+    asked.leaving.some((l) => isLyeHeavy(l.superfatPercent));
   const first = written(0);
   if (!tooMuchLye(first)) return first;
   const second = written(1);
@@ -160,50 +152,61 @@ export function weighPlan(
   const planned =
     happened.size > 0 ? weighOmbres(asPlanned(plan), recipes, recipe, targets.pots, fineG) : ombres;
   const massOf = (id: string): Grams => targets.pots.find((p) => p.pot.id === id)?.batterG ?? 0;
-  const graded = colorantsOfGraded(ombres, massOf, fineG);
-  const ownColorants = targets.pots.map((target) => ({
-    target,
-    colorants: graded.has(target.pot.id)
-      ? []
-      : colorantsFor(plan, target.pot.colorants, target.batterG, fineG),
-  }));
+  const coloursOf = (graded: ReadonlyMap<string, readonly Weight[]>) =>
+    targets.pots.map((target) => ({
+      target,
+      colorants:
+        graded.get(target.pot.id) ?? colorantsFor(plan, target.pot.colorants, target.batterG, fineG),
+    }));
+  const gradedNow = colorantsOfGraded(ombres, massOf, fineG);
+  const coloursNow = coloursOf(gradedNow);
+  const coloursPlanned =
+    planned === ombres ? coloursNow : coloursOf(colorantsOfGraded(planned, massOf, fineG));
+  const ownColorants = coloursNow.filter((p) => !gradedNow.has(p.target.pot.id));
   const dispersions = dispersionsOf(plan, planned, ownColorants, fineG);
-  const { draws } = planned === ombres ? dispersions : dispersionsOf(plan, ombres, ownColorants, fineG);
-  const withGraded = ownColorants.map(({ target, colorants }) => ({
-    target,
-    colorants: graded.get(target.pot.id) ?? colorants,
-  }));
   const substances = substancesOf(plan, recipe);
   const ahead = plan.divide.kind === 'before-lye';
-  const amounts = amountsNow(targets.pots, ombres, happened);
-  const jugs = plannedPots(plan, recipes, recipe, withGraded, planned, ombres, dispersions.draws, fineG);
-  const holes = holesPulled(moulds);
-  const written = (lyeStepsOff: number): Written => {
-    const book = openLedger();
-    const bench = {
-      plan,
-      recipe,
-      substances,
-      book,
-      pots: jugs,
-      ombres: planned,
-      dispersions,
-      draws,
-      spareG: ahead ? 0 : targets.spareG,
-      lyeStepsOff,
-      stepG,
-      fineG,
-    };
-    if (ahead) weighPortions(bench);
-    else weighOneBatch(bench);
-    return { poured: pourAll(bench, ombres, amounts, targets.pots, holes), ledger: book.close() };
+  const jugs = plannedPots(plan, recipes, recipe, coloursPlanned, planned, dispersions.draws, fineG);
+  const bench = {
+    plan,
+    recipe,
+    substances,
+    pots: jugs,
+    ombres: planned,
+    dispersions,
+    spareG: ahead ? 0 : targets.spareG,
+    stepG,
+    fineG,
   };
-  const { poured, ledger } = leanestKept(written);
+  const write = (
+    now: readonly OmbreWeights[],
+    draws: WeighBench['draws'],
+    lyeStepsOff: number,
+    make: (b: WeighBench) => void,
+  ): Written => {
+    const book = openLedger();
+    const here = { ...bench, book, draws, lyeStepsOff };
+    make(here);
+    const made = book.written();
+    const poured = pourAll(here, now, amountsNow(targets.pots, now, happened), targets.pots);
+    const ledger = book.close();
+    return { ledger, poured, made, asked: askSuperfat(ledger, substances, leavesInto) };
+  };
+  const asMeant = leanestKept((lyeStepsOff) =>
+    write(planned, dispersions.draws, lyeStepsOff, ahead ? weighPortions : weighOneBatch),
+  );
+  const { poured, ledger, asked } =
+    planned === ombres
+      ? asMeant
+      : write(ombres, dispersionsOf(plan, ombres, ownColorants, fineG).draws, 0, (b) => {
+          madeAgain(b, asMeant.made, ombres);
+        });
   const mixes = new Map(ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)));
-  const pots = withGraded.map(({ target, colorants }): PotWeight => {
+  const pots = coloursNow.map(({ target, colorants }): PotWeight => {
     const { pot, batterG } = target;
     const inJug = madeUpIn(ledger, pot.id);
     const jug = jugBalance(inJug, substances);
+    const left = asked.leaving.filter((l) => potOfVessel(l.from) === pot.id);
     const pours = target.pours.map((q): PourWeight => {
       const from = poured.get(q.key);
       const massG = clean(from?.pouredG ?? 0);
@@ -213,7 +216,9 @@ export function weighPlan(
         into: q.into.map((i) => ({ ...i, eachG: clean((from?.into.get(i.mould) ?? 0) / i.copies) })),
         massG,
         colorants: colorantsFor(plan, mixes.get(q.stepId) ?? pot.colorants, massG, fineG),
-        superfatPercent: from?.superfatPercent,
+        superfatPercent: least(
+          left.filter((l) => l.act === ACT.pour(q.stepId)).map((l) => l.superfatPercent),
+        ),
       };
     });
     const superfatPercent = superfatIn(inJug, substances);
@@ -229,7 +234,7 @@ export function weighPlan(
       portion: portionIn(ledger, substances, pot.id),
       jug,
       superfatPercent,
-      leastSuperfatPercent: least([superfatPercent, ...pours.map((p) => p.superfatPercent)]),
+      leastSuperfatPercent: least([superfatPercent, ...left.map((l) => l.superfatPercent)]),
       waterPercent: oilsG > 0 ? (waterIn(inJug, substances) / oilsG) * 100 : undefined,
       densityGMl: jug.totalG > 0 ? jug.totalG / volumeOfContents(inJug, substances) : undefined,
     };
@@ -248,6 +253,7 @@ export function weighPlan(
     spareG: targets.spareG,
     superfatPercent: superfatIn(metLye, substances) ?? 0,
     ledger,
+    asked,
     substances,
   };
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { freshId } from '../../../core/edit/freshId.ts';
 import { OIL_LIBRARY } from '../../../core/batter/oilLibrary.ts';
 import { midSv } from '../../../core/batter/oil.ts';
-import { oilOf, percentSum } from '../../../core/batter/usedOils.ts';
+import { lineNames, oilOf, percentSum } from '../../../core/batter/usedOils.ts';
 import type { RecipeOil } from '../../../core/batter/schema.ts';
 import { formatPercent } from '../../../core/units/format.ts';
 import { Picker } from '../../parts/Picker.tsx';
@@ -20,8 +20,8 @@ const OWN = 'An oil of my own…';
 interface OilTableProps {
   readonly oils: readonly RecipeOil[];
   readonly put: (change: (oils: readonly RecipeOil[]) => RecipeOil[], gesture?: Gesture) => Fault | undefined;
-  /** of an oil by its id, g; undefined while nothing can be weighed */
-  readonly weightOf: (oil: string) => Grams | undefined;
+  /** of an oil by the name of its line, g; undefined while nothing can be weighed */
+  readonly weightOf: (line: string) => Grams | undefined;
   readonly totalG: Grams | undefined;
   /** where oils are given by weight */
   readonly onWeight?: (index: number, massG: Grams, gesture: Gesture) => Fault | undefined;
@@ -34,7 +34,8 @@ export function OilTable({ oils, put, weightOf, totalG, onWeight }: OilTableProp
   const at = (i: number, change: Partial<RecipeOil>, gesture: Gesture) =>
     put((list) => list.map((o, k) => (k === i ? { ...o, ...change } : o)), gesture);
   const left = Math.max(0, Math.round((100 - percentSum({ oils })) * 100) / 100);
-  const free = OIL_LIBRARY.filter((o) => !oils.some((line) => line.oil === o.id));
+  const lines = lineNames(oils);
+  const isIn = (id: string): boolean => oils.some((line) => line.oil === id);
   const add = (id: string): void => {
     if (id === OWN) setOwn(true);
     else if (id !== PICK) put((list) => [...list, { oil: id, percent: left }]);
@@ -56,9 +57,9 @@ export function OilTable({ oils, put, weightOf, totalG, onWeight }: OilTableProp
         <tbody>
           {oils.map((line, i) => {
             const oil = oilOf(line);
-            const massG = weightOf(line.oil);
+            const massG = weightOf(lines[i] ?? line.oil);
             return (
-              <tr key={`${line.oil}-${i}`} className="rule border-b align-top">
+              <tr key={lines[i]} className="rule border-b align-top">
                 <td className="py-1.5 leading-tight">
                   {oil?.name ?? line.oil}
                   <span className="quiet block text-xs">
@@ -122,7 +123,10 @@ export function OilTable({ oils, put, weightOf, totalG, onWeight }: OilTableProp
                 value={PICK}
                 options={[
                   { value: PICK, label: PICK },
-                  ...free.map((o) => ({ value: o.id, label: o.name })),
+                  ...OIL_LIBRARY.map((o) => ({
+                    value: o.id,
+                    label: isIn(o.id) ? `${o.name}, another lot` : o.name,
+                  })),
                   { value: OWN, label: OWN },
                 ]}
                 onPick={add}

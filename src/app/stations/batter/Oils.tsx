@@ -1,6 +1,6 @@
 import { setOilWeight } from '../../../core/edit/batter.ts';
 import { RANGES_NOTE } from '../../../core/batter/oilLibrary.ts';
-import { percentSum } from '../../../core/batter/usedOils.ts';
+import { lineNames, percentSum } from '../../../core/batter/usedOils.ts';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { OilTable } from './OilTable.tsx';
@@ -13,10 +13,11 @@ export function Oils() {
   const { to } = plan.fill;
   const givenG = to.kind === 'oils' ? to.massG : undefined;
   const sum = percentSum(plan.batter);
-  const weightOf = (oil: string): number | undefined => {
-    if (givenG === undefined || sum <= 0) return batch?.oils.find((w) => w.id === oil)?.massG;
+  const lines = lineNames(oils);
+  const weightOf = (line: string): number | undefined => {
+    if (givenG === undefined || sum <= 0) return batch?.oils.find((w) => w.line === line)?.massG;
     // as it was typed, not as the scale rounds it once carriers are set aside
-    return ((oils.find((o) => o.oil === oil)?.percent ?? 0) / sum) * givenG;
+    return ((oils[lines.indexOf(line)]?.percent ?? 0) / sum) * givenG;
   };
   return (
     <Group

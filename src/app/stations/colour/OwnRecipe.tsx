@@ -1,5 +1,6 @@
 import type { Water } from '../../../core/batter/schema.ts';
 import { setOwnOils, setOwnWater, waterIn } from '../../../core/edit/ownRecipe.ts';
+import { lineNames } from '../../../core/batter/usedOils.ts';
 import type { Pot } from '../../../core/plan/planSchema.ts';
 import { SUBSTANCE } from '../../../core/weigh/substances.ts';
 import { supplied } from '../../../core/ledger/ledger.ts';
@@ -18,8 +19,8 @@ export function OwnRecipe({ pot }: { readonly pot: Pot }) {
   const { plan, computed, edit } = usePlan();
   const { oils, water } = pot.own ?? {};
   const all = computed.weights ? supplied(computed.weights.ledger) : undefined;
-  const weightOf = (oil: string): number | undefined => all?.get(SUBSTANCE.ownOil(pot.id, oil)) ?? undefined;
-  const totalG = all && oils ? oils.reduce((s, o) => s + (weightOf(o.oil) ?? 0), 0) : undefined;
+  const weightOf = (line: string): number | undefined => all?.get(SUBSTANCE.ownOil(pot.id, line));
+  const totalG = all && oils ? lineNames(oils).reduce((s, line) => s + (weightOf(line) ?? 0), 0) : undefined;
   const putWater = (next: Water, gesture?: Parameters<typeof edit>[1]) =>
     edit((p) => setOwnWater(p, pot.id, next), gesture);
   return (

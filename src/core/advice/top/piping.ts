@@ -1,11 +1,12 @@
 import { updatePot } from '../../edit/pots.ts';
 import { inSecond } from '../../edit/second.ts';
 import { setRow } from '../../edit/tops.ts';
+import { inAll } from '../../plan/moulds.ts';
 import { secondPot } from '../../plan/second.ts';
 import type { Top } from '../../plan/stepSchema.ts';
 import type { TopWay } from '../../plan/topSchema.ts';
 import { stagePhrase } from '../../setting/stage.ts';
-import { formatLength } from '../../units/format.ts';
+import { formatLength, formatMass } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Remedy, Warning } from '../warning.ts';
 import { type About, TOUCH, barsOf, floorHalf, narrowest, overCut } from './clear.ts';
@@ -111,5 +112,27 @@ export function piped(
         ]
       : [];
   });
-  return [...rows, ...thin];
+  return [...rows, ...thin, ...nothingToWeigh(facts, about, way)];
+}
+
+/** What is piped of a pot in all is less than the scale shows: there would be no lye in it, and no line for it. */
+function nothingToWeigh(
+  { plan, moulds }: Facts,
+  about: About,
+  { rows }: Extract<TopWay, { top: 'piping' }>,
+): Warning[] {
+  const { scaleStepG, mass } = plan.units;
+  return [...new Set(rows.map((r) => r.pot))].flatMap((id): Warning[] => {
+    const pot = secondPot(plan, id);
+    const massG = inAll(moulds, (m) => m.tops.reduce((s, t) => s + (t.pot === id ? t.massG : 0), 0));
+    if (!pot || massG >= scaleStepG) return [];
+    return [
+      {
+        ...about,
+        code: 'piping-too-small',
+        level: 'refuse',
+        message: `All that is piped of pot ${pot.letter} is ${formatMass(massG, mass, 0.01)}, less than the ${scaleStepG} g that the scale shows: it cannot be weighed. Make its rows larger, or weigh finer.`,
+      },
+    ];
+  });
 }

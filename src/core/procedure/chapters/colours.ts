@@ -4,12 +4,11 @@ import { SUPPLY } from '../../ledger/ledger.ts';
 import { potNamed } from '../../plan/sources.ts';
 import { formatMass } from '../../units/format.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
-import { clean } from '../../weigh/ingredients.ts';
 import type { OmbreWeights } from '../../weigh/ombre/types.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Draft, Line } from '../act.ts';
 import type { Deed } from '../deeds.ts';
-import { heldBefore, linesOf } from '../lines.ts';
+import { heldBefore, linesOf, sumOfLines } from '../lines.ts';
 import { dispersals, type Dispersal } from '../mixing.ts';
 
 type How = Extract<Deed, { does: 'disperse' }>['how'];
@@ -24,15 +23,19 @@ function howOf({ colorant: { jar, nature }, carrier }: Dispersal): How {
 }
 
 /** What is weighed out of a jar that stands ready: powder and what it is dispersed in together. */
-const fromJar = ({ plan }: Computed, { colorant, massG, carrier }: Dispersal): Line => ({
-  name: `${colorant.name} from its jar (${formatMass(massG, 'g', plan.units.fineStepG)} of powder)`,
-  massG: clean(massG + (carrier?.massG ?? 0)),
-  times: 1,
-  fine: true,
-  lye: false,
-  from: SUPPLY,
-  to: VESSEL.jar(colorant.id),
-});
+function fromJar(computed: Computed, w: Weights, { colorant, massG }: Dispersal): Line {
+  const parts = linesOf(computed, w, ACT.disperse(colorant.id));
+  return {
+    name: `${colorant.name} from its jar (${formatMass(massG, 'g', computed.plan.units.fineStepG)} of powder)`,
+    massG: sumOfLines(parts),
+    times: 1,
+    fine: true,
+    lye: false,
+    from: SUPPLY,
+    to: VESSEL.jar(colorant.id),
+    parts,
+  };
+}
 
 /** Every colorant dispersed once, in the order in which the whisk needs no washing. */
 export const colours = (computed: Computed, w: Weights): Draft[] =>
@@ -43,7 +46,7 @@ export const colours = (computed: Computed, w: Weights): Draft[] =>
       id,
       chapter: 'colour',
       deed: { does: 'disperse', colorant: d.colorant.name, into: d.into, how },
-      lines: how.kind === 'jar' ? [fromJar(computed, d)] : linesOf(computed, w, id),
+      lines: how.kind === 'jar' ? [fromJar(computed, w, d)] : linesOf(computed, w, id),
     };
   });
 

@@ -14,6 +14,7 @@ import { linesOf } from '../lines.ts';
 import { colouring } from './colouring.ts';
 import { colours } from './colours.ts';
 import { lye } from './lye.ts';
+import { lyeHeavyAt } from './lyeHeavy.ts';
 import { oils } from './oils.ts';
 import { oneBatch } from './oneBatch.ts';
 import { beforePour, thickened } from './stirring.ts';
@@ -26,6 +27,15 @@ const apart = (vessel: string): string => (vessel === SUPPLY ? vessel : `second:
 const ofSecond = (draft: Draft): Draft => ({
   ...draft,
   ...(draft.lines ? { lines: draft.lines.map((l) => ({ ...l, from: apart(l.from), to: apart(l.to) })) } : {}),
+  ...(draft.lyeHeavy
+    ? {
+        lyeHeavy: draft.lyeHeavy.map((h) => ({
+          ...h,
+          vessel: apart(h.vessel),
+          until: h.until.map((a) => `second:${a}`),
+        })),
+      }
+    : {}),
   id: `second:${draft.id}`,
   chapter: 'second',
   ofSecond: true,
@@ -37,7 +47,7 @@ function makingSecond({ second }: Computed): Draft[] {
   if (!second || !w) return [];
   const atTrace = new Set<string>();
   const bagged = w.pots.filter((p) => p.pours.length > 0);
-  return colouring(second, w, [
+  const drafts = colouring(second, w, [
     {
       id: 'begin',
       chapter: 'second' as const,
@@ -49,7 +59,9 @@ function makingSecond({ second }: Computed): Draft[] {
     ...oneBatch(second, w),
     ...bagged.flatMap((p) => [
       ...thickened(second, w, p.pot, atTrace),
-      ...p.pours.flatMap((q) => beforePour(second, w, q.stepId, p.pot, `bag ${p.pot.letter}`)),
+      ...p.pours.flatMap(({ stepId, key }) =>
+        beforePour(second, w, { step: stepId, key, pot: p.pot }, `bag ${p.pot.letter}`),
+      ),
     ]),
     {
       id: 'bags',
@@ -67,7 +79,8 @@ function makingSecond({ second }: Computed): Draft[] {
         ),
       ),
     },
-  ]).map(ofSecond);
+  ]);
+  return lyeHeavyAt(second, w, drafts).map(ofSecond);
 }
 
 /** One thing on one mould, as it is told; nothing of a mould that it has no place on. */

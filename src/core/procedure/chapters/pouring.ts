@@ -4,16 +4,16 @@ import { bareWalls } from '../../fill/bareWall.ts';
 import { batterIn } from '../../fill/batterIn.ts';
 import type { PouredLayer } from '../../fill/layers.ts';
 import { pouredHeights } from '../../fill/onWalls.ts';
-import { ridgesStep } from '../../fill/ridges.ts';
+import { stepsDone } from '../../fill/ridges.ts';
 import { transfersOf } from '../../ledger/ledger.ts';
 import type { PutUnder } from '../../mould/propped.ts';
 import { columnsIn } from '../../mould/column.ts';
 import { propsFor } from '../../mould/props.ts';
 import { isLevel } from '../../mould/tilt.ts';
 import { pourNames } from '../../plan/deposits.ts';
-import { isAbout, mouldNames, mouldOfStep } from '../../plan/moulds.ts';
+import { mouldNames, mouldOfStep } from '../../plan/moulds.ts';
 import type { Place } from '../../plan/patternSchema.ts';
-import { potsOf } from '../../plan/sources.ts';
+import { depositKey, potsOf } from '../../plan/sources.ts';
 import type { Pour, Step, Wait } from '../../plan/stepSchema.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import { clean } from '../../weigh/ingredients.ts';
@@ -176,7 +176,9 @@ function onePour(going: Going, step: Pour): Draft[] {
   const before = [
     ...pots.flatMap((p) => [...madeReady(going, p), ...thickened(computed, w, p.pot, going.atTrace)]),
     ...beforePass(computed, w, step.id),
-    ...pots.flatMap((p) => beforePour(computed, w, step.id, p.pot, pour)),
+    ...pots.flatMap(({ pot: of }) =>
+      beforePour(computed, w, { step: step.id, key: depositKey(step, of.id), pot: of }, pour),
+    ),
     ...pots.flatMap((p) => workingJug(step, p)),
   ];
   for (const each of into)
@@ -221,14 +223,6 @@ function onePour(going: Going, step: Pour): Draft[] {
   ];
 }
 
-/** The steps of a plan; without a step for them, hollows are filled out of the jug that is poured first. */
-function withRidges({ plan, moulds }: Computed): readonly Step[] {
-  const without = moulds.find(
-    (m) => m.use.mould.mat && !plan.steps.some((s) => s.kind === 'ridges' && isAbout(m.use, s)),
-  );
-  return without ? [ridgesStep(without.plan), ...plan.steps] : plan.steps;
-}
-
 /** Every wait, tilt, stroke and pour in order, into whichever mould it is. */
 export function pouring(computed: Computed, w: Weights): Draft[] {
   const going: Going = {
@@ -241,7 +235,7 @@ export function pouring(computed: Computed, w: Weights): Draft[] {
     inMouldG: new Map(),
     ofG: new Map(computed.moulds.map((m) => [m.use.id, clean(batterIn(m))])),
   };
-  return withRidges(computed).flatMap((step): Draft[] => {
+  return stepsDone(computed.plan).flatMap((step): Draft[] => {
     switch (step.kind) {
       case 'wait':
         return [waiting(going, step)];

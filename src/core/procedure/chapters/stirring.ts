@@ -37,25 +37,24 @@ export function thickened(computed: Computed, w: Weights, pot: Pot, done: Set<st
   return [{ id, chapter: 'pour', pot: pot.id, deed: { does: 'stir-into-pot', at: 'stage', stage }, lines }];
 }
 
-/** What is stirred in just before a pour: into the jug, or into a cup with that pour's batter alone. */
+/** What is stirred in just before something is taken of a pot, by its key: into the jug, or into a cup with that part's batter alone. */
 export function beforePour(
   computed: Computed,
   w: Weights,
-  pourId: StepId,
-  pot: Pot,
+  { step, key, pot }: { readonly step: StepId; readonly key: string; readonly pot: Pot },
   /** as the sheet calls it: pour 3 */
   pour: string,
 ): Draft[] {
-  const id = ACT.stir(pourId);
+  const id = ACT.stir(key);
   const lines = linesOf(computed, w, id);
   if (lines.length === 0) return [];
-  const cup = lines.some((l) => l.to === VESSEL.cup(pot.id, pourId));
+  const cup = lines.some((l) => l.to === VESSEL.cup(pot.id, step));
   const holdsG = heldBefore(w, id, VESSEL.pot(pot.id));
   return [
     {
       id,
       chapter: 'pour',
-      step: pourId,
+      step,
       pot: pot.id,
       deed: { does: 'stir-into-pot', at: 'pour', pour, holdsG, cup },
       lines,

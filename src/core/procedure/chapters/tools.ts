@@ -1,6 +1,6 @@
 import type { MouldId, PotId } from '../../validate/ids.ts';
+import type { MouldFacts } from '../../advice/facts.ts';
 import { jugOfScrapings } from '../../fill/scrapings.ts';
-import { transfersOf } from '../../ledger/ledger.ts';
 import { strokePaths } from '../../pattern/blocks.ts';
 import { depthAt } from '../../pattern/depthAt.ts';
 import { wireLong } from '../../pattern/moves.ts';
@@ -10,55 +10,69 @@ import { layerUnder } from '../../plan/scrapes.ts';
 import type { MicaLine, Ridges, Scrape, Step, Wire } from '../../plan/stepSchema.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
 import { signedArea } from '../../geometry/star.ts';
-import { columnOutline } from '../../mould/column.ts';
+import { columnOutline, columnsIn } from '../../mould/column.ts';
 import { ACT, VESSEL } from '../../weigh/acts.ts';
 import { clean } from '../../weigh/ingredients.ts';
 import type { Grams } from '../../units/quantity.ts';
 import type { Draft } from '../act.ts';
-import { linesOf } from '../lines.ts';
-import { thickened } from './stirring.ts';
+import { linesOf, sumOfLines } from '../lines.ts';
+import { beforePour, thickened } from './stirring.ts';
 import { factsOf, inNamed, madeReady, mouldsOf, named, type Going } from './going.ts';
 
 type Pull = Extract<Step, { kind: 'pull' }>;
 
 /** What of all that fills the holes goes into each column's in one mould, by their areas. */
-function holesOf(going: Going, step: Step, holeG: Grams): readonly Grams[] {
-  const { geometry, use } = factsOf(going, step);
+function holesOf({ geometry, use }: MouldFacts, holeG: Grams): readonly Grams[] {
   const areas = geometry.rooms.flatMap((r) => r.columns.map((c) => signedArea(columnOutline(c))));
   const all = areas.reduce((s, a) => s + a, 0) * use.copies;
   return areas.map((a) => clean((holeG * a) / all));
 }
 
-/** The columns out, and their holes filled with what is held back. */
-export function pulling(going: Going, step: Pull): Draft[] {
+/** The columns of one kind of mould out, and their holes filled with what is held back. */
+function pullingOf(going: Going, step: Pull, facts: MouldFacts): Draft {
   const { computed, w } = going;
-  const holeG = clean(
-    transfersOf(w.ledger, ACT.pull)
-      .filter((t) => t.to === VESSEL.mould(mouldOfStep(step)))
-      .reduce((s, t) => s + t.massG, 0),
-  );
-  const lines = linesOf(computed, w, ACT.pull)
-    .filter((l) => l.to === VESSEL.mould(mouldOfStep(step)))
+  const { use } = facts;
+  const lines = linesOf(computed, w, ACT.pull(step.id))
+    .filter((l) => l.to === VESSEL.mould(use.id))
     .map((l) => ({
       ...l,
       name: `Held back in pot ${computed.plan.pots.find((p) => p.id === l.pot)?.letter ?? ''}`,
     }));
-  const held = w.pots.filter((p) => lines.some((l) => l.pot === p.pot.id));
-  return [
-    ...held.flatMap((p) => [...madeReady(going, p), ...thickened(computed, w, p.pot, going.atTrace)]),
-    {
-      id: step.id,
-      chapter: 'pour',
-      step: step.id,
-      deed: {
-        does: 'pull-columns',
-        holeG,
-        copies: factsOf(going, step).use.copies,
-        holesG: holesOf(going, step, holeG),
-        ...named(inNamed(going, mouldOfStep(step))),
-      },
-      lines,
+  const holeG = sumOfLines(lines);
+  return {
+    id: use.id === mouldOfStep(step) ? step.id : `${step.id}:${use.id}`,
+    chapter: 'pour',
+    step: step.id,
+    deed: {
+      does: 'pull-columns',
+      holeG,
+      copies: use.copies,
+      holesG: holesOf(facts, holeG),
+      ...named(inNamed(going, use.id)),
     },
+    lines,
+  };
+}
+
+/** The columns out of every mould that the step is about. */
+export function pulling(going: Going, step: Pull): Draft[] {
+  const { computed, w } = going;
+  const pulled = mouldsOf(going, step)
+    .filter((m) => m.use.id === mouldOfStep(step) || columnsIn(m.use.mould).length > 0)
+    .map((m) => pullingOf(going, step, m));
+  const held = w.pots.filter((p) => pulled.some((d) => d.lines?.some((l) => l.pot === p.pot.id)));
+  return [
+    ...held.flatMap((p) => [
+      ...madeReady(going, p),
+      ...thickened(computed, w, p.pot, going.atTrace),
+      ...beforePour(
+        computed,
+        w,
+        { step: step.id, key: `${step.id}:${p.pot.id}`, pot: p.pot },
+        'the hole of the column',
+      ),
+    ]),
+    ...pulled,
   ];
 }
 
@@ -207,6 +221,7 @@ export function fillingRidges(going: Going, step: Ridges): Draft[] {
   return [
     ...madeReady(going, pot),
     ...thickened(computed, w, pot.pot, going.atTrace),
+    ...beforePour(computed, w, { step: step.id, key: step.id, pot: pot.pot }, 'the hollows of the mat'),
     {
       id,
       chapter: 'pour',

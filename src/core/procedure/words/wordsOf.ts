@@ -1,4 +1,5 @@
 import type { Plan } from '../../plan/planSchema.ts';
+import { formatPercent } from '../../units/format.ts';
 import type { Act } from '../act.ts';
 import type { Deed } from '../deeds.ts';
 import { beforeWords } from './before.ts';
@@ -23,9 +24,20 @@ const WORDS: WordsFor<Deed['does']> = {
   ...endingWords,
 };
 
+/** Said where a vessel has more lye than its oils can use: until when, and what is left out at one's peril. */
+function lyeHeavyWords({ lyeHeavy = [] }: Act): string | undefined {
+  const [worst] = lyeHeavy.toSorted((a, b) => a.superfatPercent - b.superfatPercent);
+  if (!worst) return undefined;
+  const now = `More lye than the oils can use, superfat ${formatPercent(worst.superfatPercent, 2)},`;
+  return worst.cure === undefined
+    ? `${now} and nothing more comes in: it is no soap, keep none of it.`
+    : `${now} until ${worst.cure}: leave nothing out.`;
+}
+
 /** An act in words, in the plan's units: what to do, and what to beware of. */
 export function wordsOf(act: Act, plan: Plan): Words {
   const { deed, pot } = act;
-  const words = WORDS[deed.does] as (deed: Deed, say: Saying) => Words;
-  return { ...words(deed, sayingOf(plan, pot)), ...timingWords(act) };
+  const words = (WORDS[deed.does] as (deed: Deed, say: Saying) => Words)(deed, sayingOf(plan, pot));
+  const cautions = [words.caution, lyeHeavyWords(act)].filter((c) => c !== undefined);
+  return { ...words, ...(cautions.length > 0 ? { caution: cautions.join(' ') } : {}), ...timingWords(act) };
 }

@@ -54,7 +54,8 @@ export function blendWeights(bench: Bench): OmbreWeights {
   // in finished batter, unrounded; the scale comes in with the stocks
   const solved = blends(
     list.map(({ shade, pot }) => {
-      const actual = happened.get(shade.pourId)?.pouredG;
+      // portions were drawn of the oils, and have had their lye, before anything was poured
+      const actual = ofOils ? undefined : happened.get(shade.pourId)?.pouredG;
       return {
         t: shade.t,
         massG: pot.batterG,

@@ -1,0 +1,67 @@
+import { isLyeHeavy, type LyeHeavy } from '../ask/superfat.ts';
+import { happenedIn } from '../batch/happened.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { formatMass, formatPercent } from '../units/format.ts';
+import { listed } from '../units/words.ts';
+import { potOfVessel } from '../weigh/acts.ts';
+import type { Weights } from '../weigh/weights.ts';
+import type { Facts } from './facts.ts';
+import type { Warning } from './warning.ts';
+
+/** A vessel as a maker calls it: "pot A", "the batch". */
+function vesselWords({ pots }: Pick<Plan, 'pots'>, vessel: string): string {
+  const pot = pots.find((p) => p.id === potOfVessel(vessel));
+  if (pot) return `pot ${pot.letter}`;
+  return vessel.startsWith('stock:') ? 'a stock of the blends' : 'the batch';
+}
+
+/** What cures a lye-heavy vessel, or what is drawn of it: "the dispersed colours and shea butter in pot A". */
+export function cureWords(plan: Pick<Plan, 'pots'>, { substances }: Weights, { cures }: LyeHeavy): string {
+  const kinds = cures.flatMap((c) => c.with.flatMap((id) => substances.get(id) ?? []));
+  const late = new Set(kinds.flatMap((s) => (s.kind === 'late-oil' ? [s.name.toLowerCase()] : [])));
+  const carried = kinds.some((s) => s.kind === 'carrier');
+  const what = [...(carried ? ['the dispersed colours'] : []), ...late];
+  const where = [...new Set(cures.map((c) => vesselWords(plan, c.vessel)))];
+  return `${listed(what.length > 0 ? what : ['more oil'])} in ${listed(where)}`;
+}
+
+/** Vessels that have more lye than their oils can use, and until when: all of one cause together. */
+export function lyeHeavyWarnings({ plan, weights }: Facts): Warning[] {
+  if (!weights) return [];
+  const { lyeHeavy, leaving } = weights.asked;
+  const [worst] = lyeHeavy.toSorted((a, b) => a.superfatPercent - b.superfatPercent);
+  // what leaves a jug like that is refused, and says so
+  if (!worst || leaving.some((l) => isLyeHeavy(l.superfatPercent))) return [];
+  const stays = lyeHeavy.filter((h) => h.cures.length === 0);
+  const of = (list: readonly LyeHeavy[]): string =>
+    listed([...new Set(list.map((h) => vesselWords(plan, h.vessel)))]);
+  const cured = lyeHeavy.filter((h) => h.cures.length > 0);
+  const warn = (message: string): Warning => ({
+    code: 'lye-heavy-until',
+    level: 'warn',
+    station: 'batter',
+    message,
+  });
+  return [
+    ...cured.slice(0, 1).map((h) =>
+      warn(
+        `For a time there is more lye in ${of(cured)} than the oils there can use, down to superfat ${formatPercent(worst.superfatPercent, 2)}: until ${cureWords(plan, weights, h)}. Left out, it would be caustic soap.`,
+      ),
+    ),
+    ...stays.slice(0, 1).map(() =>
+      warn(
+        `What stays in ${of(stays)} has more lye than its oils can use, and nothing more comes in: wash it up, it is no soap.`,
+      ),
+    ),
+  ];
+}
+
+/** What would use up the lye of a jug that was made ready before something was left out of it. */
+export function usedUpBy({ plan, weights, recipe }: Facts, potId: string): string {
+  const heavy = weights?.asked.lyeHeavy.find((h) => potOfVessel(h.vessel) === potId);
+  const oil = recipe?.oils.find((o) => o.oil.liquid) ?? recipe?.oils[0];
+  const need = oil && weights?.substances.get(`oil:${oil.line}`)?.needsNaoh;
+  if (!heavy || !oil || !need || happenedIn(plan).size === 0) return '';
+  const massG = Math.ceil(heavy.beyondG / need / plan.units.scaleStepG) * plan.units.scaleStepG;
+  return ` What was mixed stays as it was mixed: at least ${formatMass(massG, plan.units.mass, plan.units.scaleStepG)} of ${oil.oil.name.toLowerCase()}, stirred into all of it before it is poured, would use that up.`;
+}

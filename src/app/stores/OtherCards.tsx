@@ -1,7 +1,9 @@
+import { OIL_LIBRARY } from '../../core/batter/oilLibrary.ts';
 import { CARRIERS } from '../../core/colorant/schema.ts';
 import { CARRIER_NAMES } from '../../core/colorant/dispersion.ts';
 import type { CutterStock, JarStock, JugStock } from '../../core/stores/schema.ts';
 import { formatShort } from '../../core/units/format.ts';
+import { lowerFirst } from '../../core/units/words.ts';
 import { parseFigure } from '../../core/units/parseQuantity.ts';
 import type { Seen } from '../../store/keeping/libraryKeeper.ts';
 import { useColorants } from '../parts/colour/useLibrary.ts';
@@ -13,6 +15,14 @@ import { StoreCard } from './StoreCard.tsx';
 import { keepOf } from './useKeep.ts';
 
 const ROW = 'grid grid-cols-2 items-start gap-3 sm:grid-cols-4';
+
+/** What a jar is shaken up in: one of the light oils, an oil that nobody remembers, or no oil. */
+const SHAKEN_IN = [
+  ...OIL_LIBRARY.flatMap((o) => (o.liquid ? [{ value: o.id, label: lowerFirst(o.name) }] : [])),
+  ...CARRIERS.flatMap((c) =>
+    c === 'none' ? [] : [{ value: c as string, label: c === 'oil' ? 'an oil, not known which' : CARRIER_NAMES[c] }],
+  ),
+];
 
 /** A jar of colour shaken up ready: what of, how strong, how much is left. */
 export function JarCard({ seen }: { readonly seen: Seen<JarStock> }) {
@@ -37,9 +47,12 @@ export function JarCard({ seen }: { readonly seen: Seen<JarStock> }) {
         />
         <Picker
           label="In"
-          value={jar.carrier}
-          options={CARRIERS.filter((c) => c !== 'none').map((c) => ({ value: c, label: CARRIER_NAMES[c] }))}
-          onPick={(carrier) => keep({ carrier })}
+          value={jar.oil ?? jar.carrier}
+          options={SHAKEN_IN}
+          onPick={(value) => {
+            const carrier = CARRIERS.find((c) => c === value);
+            keep(carrier ? { carrier, oil: undefined } : { carrier: 'oil', oil: value });
+          }}
         />
         <QuantityField
           label="Powder : carrier"

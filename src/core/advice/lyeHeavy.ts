@@ -43,16 +43,20 @@ export function lyeHeavyWarnings({ plan, weights }: Facts): Warning[] {
     message,
   });
   return [
-    ...cured.slice(0, 1).map((h) =>
-      warn(
-        `For a time there is more lye in ${of(cured)} than the oils there can use, down to superfat ${formatPercent(worst.superfatPercent, 2)}: until ${cureWords(plan, weights, h)}. Left out, it would be caustic soap.`,
+    ...cured
+      .slice(0, 1)
+      .map((h) =>
+        warn(
+          `For a time there is more lye in ${of(cured)} than the oils there can use, down to superfat ${formatPercent(worst.superfatPercent, 2)}: until ${cureWords(plan, weights, h)}. Left out, it would be caustic soap.`,
+        ),
       ),
-    ),
-    ...stays.slice(0, 1).map(() =>
-      warn(
-        `What stays in ${of(stays)} has more lye than its oils can use, and nothing more comes in: wash it up, it is no soap.`,
+    ...stays
+      .slice(0, 1)
+      .map(() =>
+        warn(
+          `What stays in ${of(stays)} has more lye than its oils can use, and nothing more comes in: wash it up, it is no soap.`,
+        ),
       ),
-    ),
   ];
 }
 

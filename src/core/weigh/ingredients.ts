@@ -57,14 +57,18 @@ export function ingredientsOf(
   const of = (id: string): Grams => clean(all.get(id) ?? 0);
   const own = plan.pots.flatMap((p) =>
     hasOwn(plan, p) && p.own?.oils
-      ? usedOils({ oils: p.own.oils }).map((o) => ({ id: o.oil.id, substance: SUBSTANCE.ownOil(p.id, o.line) }))
+      ? usedOils({ oils: p.own.oils }).map((o) => ({
+          id: o.oil.id,
+          substance: SUBSTANCE.ownOil(p.id, o.line),
+        }))
       : [],
   );
   const ready = plan.colorants.map((c) => ({ id: c.jarOil ?? 'jar-oil', substance: SUBSTANCE.jarOil(c.id) }));
   const common = recipe.oils.map((o) => ({ id: o.oil.id, line: o.line, substance: SUBSTANCE.oil(o.line) }));
   const nameOf = ({ id, substance }: (typeof own)[number]): string => substances.get(substance)?.name ?? id;
   const apart = grouped([...own, ...ready.filter((o) => of(o.substance) > 0)], nameOf);
-  const sumOf = (list: readonly (typeof own)[number][] = []): Grams => list.reduce((s, o) => s + of(o.substance), 0);
+  const sumOf = (list: readonly (typeof own)[number][] = []): Grams =>
+    list.reduce((s, o) => s + of(o.substance), 0);
   // a pot's own oil of the recipe's kind is bought together with it
   const mine = new Set<string>();
   const oils = common.map((o) => {

@@ -134,10 +134,7 @@ function pourOf(pouring: Pouring, { key, pour, pot, moulds }: Deposit, scraped: 
   const went = new Map(
     sharedOut(into, massG, bench.stepG).map(
       (part) =>
-        [
-          part.mould,
-          bench.book.move(ACT.pour(pour.id), vessel, at(part.mould), part.massG, false),
-        ] as const,
+        [part.mould, bench.book.move(ACT.pour(pour.id), vessel, at(part.mould), part.massG, false)] as const,
     ),
   );
   poured.set(key, { pouredG: [...went.values()].reduce((s, g) => s + g, 0), into: went });

@@ -68,11 +68,7 @@ const KIND_OF: Readonly<Record<Addition['kind'], (a: Addition) => Substance['kin
   fragrance: () => 'fragrance',
 };
 
-const oilSubstance = (
-  o: Pick<UsedOil, 'oil' | 'svMgG'>,
-  id: string,
-  kind: 'oil' | 'carrier',
-): Substance => ({
+const oilSubstance = (o: Pick<UsedOil, 'oil' | 'svMgG'>, id: string, kind: 'oil' | 'carrier'): Substance => ({
   ...INERT,
   id,
   name: o.oil.name,
@@ -87,8 +83,18 @@ const LEAST_SV = Math.min(...OIL_LIBRARY.flatMap((o) => (o.liquid ? [o.svLow] : 
 /** What a jar of colour is shaken up in. An oil that is not named is counted as the one that can use least lye. */
 export function jarOilOf({ jar, jarOil }: PlanColorant): Pick<UsedOil, 'oil' | 'svMgG'> {
   const known = jarOil === undefined ? undefined : libraryOil(jarOil);
-  const oil = known ?? { id: 'jar-oil', name: 'Oil', svLow: LEAST_SV, svHigh: LEAST_SV, densityGMl: CARRIER_DENSITY.oil, origin: '' };
-  return { oil: { ...oil, name: `${oil.name} in the jar "${jar ?? ''}"` }, svMgG: known ? midSv(known) : LEAST_SV };
+  const oil = known ?? {
+    id: 'jar-oil',
+    name: 'Oil',
+    svLow: LEAST_SV,
+    svHigh: LEAST_SV,
+    densityGMl: CARRIER_DENSITY.oil,
+    origin: '',
+  };
+  return {
+    oil: { ...oil, name: `${oil.name} in the jar "${jar ?? ''}"` },
+    svMgG: known ? midSv(known) : LEAST_SV,
+  };
 }
 
 /** Two lots of one name are told apart by their saponification values. */

@@ -155,8 +155,7 @@ export function weighPlan(
   const coloursOf = (graded: ReadonlyMap<string, readonly Weight[]>) =>
     targets.pots.map((target) => ({
       target,
-      colorants:
-        graded.get(target.pot.id) ?? colorantsFor(plan, target.pot.colorants, target.batterG, fineG),
+      colorants: graded.get(target.pot.id) ?? colorantsFor(plan, target.pot.colorants, target.batterG, fineG),
     }));
   const gradedNow = colorantsOfGraded(ombres, massOf, fineG);
   const coloursNow = coloursOf(gradedNow);

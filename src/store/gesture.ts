@@ -10,6 +10,7 @@ export class Gesture {
   /** where each edit starts: from the beginning of the gesture, or (steps by a key) from the edit before it */
   readonly builds: 'from-start' | 'on-itself';
   #back: (() => void) | undefined;
+  #changed = false;
 
   constructor(builds: Gesture['builds'] = 'from-start') {
     this.builds = builds;
@@ -20,10 +21,17 @@ export class Gesture {
   /** Called by what applies an edit: how to take back all that this gesture has changed there. */
   changes(back: () => void): void {
     this.#back = back;
+    this.#changed = true;
+  }
+
+  /** Something is otherwise than when it began. */
+  get changed(): boolean {
+    return this.#changed;
   }
 
   /** As it was when the gesture began. Nothing happens where it has changed nothing. */
   takeBack(): void {
     this.#back?.();
+    this.#changed = false;
   }
 }

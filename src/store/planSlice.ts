@@ -29,7 +29,7 @@ export interface Edited {
 /** a plan read from storage, with the history it was left with */
 export const planOpened = createAction<Opened>('plan/opened');
 export const planEdited = createAction<Edited>('plan/edited');
-/** all that a gesture has changed is as it was before */
+/** all that a gesture has changed is as it was before; one undo brings it back */
 export const gestureTakenBack = createAction<string>('plan/gestureTakenBack');
 export const undone = createAction('plan/undone');
 export const redone = createAction('plan/redone');
@@ -54,6 +54,17 @@ function moved({ past, present, future }: Moment, way: 'back' | 'on'): PlanHisto
     : { past: [...past, present], present: next, future: future.slice(1) };
 }
 
+/**
+ * As it was before a gesture. What the gesture had made was shown, and may have been stored: it stays one undo away. Going on, the gesture
+ * starts from where it began, and leaves no such trace.
+ */
+function takenBack(state: PlanHistory, id: string): PlanHistory {
+  const { gesture, present } = state;
+  if (gesture?.id !== id || !present || present === gesture.before.present) return state;
+  const { past } = edited(edited(gesture.before, present), present);
+  return { ...gesture.before, past, gesture };
+}
+
 /** The open plan and its history. Opening and closing start the history anew. */
 export const planReducer: Reducer<PlanHistory> = (state = NOTHING, action) => {
   if (planOpened.match(action)) {
@@ -69,8 +80,7 @@ export const planReducer: Reducer<PlanHistory> = (state = NOTHING, action) => {
     const next = edited(before, plan);
     return gesture === null ? next : { ...next, gesture: { id: gesture, before } };
   }
-  if (gestureTakenBack.match(action))
-    return state.gesture?.id === action.payload ? state.gesture.before : state;
+  if (gestureTakenBack.match(action)) return takenBack(state, action.payload);
   if (undone.match(action)) return moved(state, 'back') ?? state;
   if (redone.match(action)) return moved(state, 'on') ?? state;
   return state;

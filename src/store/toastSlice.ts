@@ -7,6 +7,8 @@ export interface Toast {
   readonly tone: 'plain' | 'trouble';
   /** a deleted plan that can be put back */
   readonly restore?: Taken;
+  /** typing that was taken back and can be brought again */
+  readonly again?: string;
 }
 
 const slice = createSlice({

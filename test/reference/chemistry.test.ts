@@ -55,7 +55,7 @@ describe('chemistry against published values', () => {
 
   it('needs the lye that its definition gives: 1 mol NaOH for each mol KOH', () => {
     const olive = libraryOil('olive')!;
-    const need = naohPerOil([{ oil: olive, share: 1, svMgG: 190 }]);
+    const need = naohPerOil([{ line: 'olive', oil: olive, share: 1, svMgG: 190 }]);
     // 190 mg KOH/g over 56.106 g/mol, as NaOH at 39.997 g/mol; worked by hand
     expect(need).to.be.closeTo(0.135447, 1e-6);
     expect(lyePerOil(need, 5, 99)).to.be.closeTo((0.135447 * 0.95) / 0.99, 1e-6);

@@ -1,6 +1,8 @@
 import { useRef, useState, type ChangeEvent, type KeyboardEvent } from 'react';
 import type { Fault } from '../../core/result/result.ts';
 import { Gesture } from '../../store/gesture.ts';
+import { useAppDispatch } from '../../store/store.ts';
+import { tellTakenBack } from '../../store/takenBack.ts';
 
 interface Typing {
   /** the value as it is, while nothing is being typed */
@@ -21,62 +23,80 @@ interface TypedField {
   readonly onKeyDown: (event: KeyboardEvent) => void;
 }
 
+/** What is typed and not yet left, or was left refused. */
+interface Typed {
+  readonly text: string;
+  readonly fault: string | null;
+  /** what the value was once this was taken or refused: it belongs to how things were then; undefined until that is drawn */
+  readonly then: string | undefined;
+}
+
 /**
  * One visit to a field, from focus to blur or Enter, is one gesture: every keystroke that reads well is applied to how things were
  * when the visit began, shows at once, and undoes as one. What is refused or unfinished leaves everything as it was and stays in
- * the field with its reason; Escape brings back what was there. A field that goes away in mid-visit keeps what it had taken.
+ * the field with its reason; Escape brings back what was there, and says so. Once somebody else changes the value (another tab), the
+ * field shows how it is now, and what is typed on starts from there. A field that goes away in mid-visit keeps what it had taken.
  */
 export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
   readonly field: TypedField;
   readonly fault: string | null;
 } {
-  const [text, setText] = useState<string | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
-  /** what was shown when a refused text was left in the field; null while it is visited */
-  const [left, setLeft] = useState<string | null>(null);
-  const gesture = useRef<Gesture | null>(null);
+  const dispatch = useAppDispatch();
+  const [typed, setTyped] = useState<Typed | null>(null);
+  /** counts how often the value was changed by others: a gesture does not go on over that */
+  const [others, setOthers] = useState(0);
+  const going = useRef<{ readonly others: number; readonly gesture: Gesture } | null>(null);
 
-  const attempt = (typed: string): Fault | undefined => {
-    gesture.current ??= new Gesture();
-    const refused = take(typed, gesture.current);
-    if (refused) gesture.current.takeBack();
+  if (typed !== null && typed.then === undefined) setTyped({ ...typed, then: shown });
+  else if (typed !== null && typed.then !== shown) {
+    setTyped(null);
+    setOthers(others + 1);
+  }
+
+  const gestureNow = (): Gesture => {
+    if (going.current?.others !== others) going.current = { others, gesture: new Gesture() };
+    return going.current.gesture;
+  };
+  const attempt = (text: string): Fault | undefined => {
+    const gesture = gestureNow();
+    const refused = take(text, gesture);
+    if (refused) gesture.takeBack();
     return refused;
   };
   const leave = (): void => {
-    if (text !== null) {
-      const refused = attempt(text);
-      setFault(refused?.message ?? null);
-      if (refused) setLeft(shown);
-      else setText(null);
+    if (typed !== null) {
+      const refused = attempt(typed.text);
+      setTyped(refused ? { text: typed.text, fault: refused.message, then: undefined } : null);
     }
-    gesture.current = null;
+    going.current = null;
   };
-  // what was refused belongs to how things were then: once they change, the field shows how they are
-  const over = left !== null && left !== shown;
+  const escape = ({ text }: Typed): void => {
+    const gesture = gestureNow();
+    if (gesture.changed) dispatch(tellTakenBack(() => take(text, new Gesture())));
+    gesture.takeBack();
+    going.current = null;
+    setTyped(null);
+  };
   return {
-    fault: over ? null : fault,
+    fault: typed?.fault ?? null,
     field: {
-      value: over ? shown : (text ?? shown),
+      value: typed?.text ?? shown,
       onFocus: () => {
-        gesture.current = new Gesture();
-        setLeft(null);
-        if (over) setText(null);
-        if (over) setFault(null);
+        going.current = null;
       },
       onChange: (event) => {
-        const typed = event.target.value;
-        setText(typed);
-        const refused = attempt(typed);
-        setFault(complain === 'at once' ? (refused?.message ?? null) : null);
+        const text = event.target.value;
+        const refused = attempt(text);
+        setTyped({ text, fault: (complain === 'at once' && refused?.message) || null, then: undefined });
       },
       onBlur: leave,
       onKeyDown: (event) => {
         if (event.key === 'Enter' && lines === 'one') leave();
-        if (event.key !== 'Escape' || text === null) return;
-        gesture.current?.takeBack();
-        gesture.current = new Gesture();
-        setText(null);
-        setFault(null);
+        if (event.key !== 'Escape' || typed === null) return;
+        // it is the typing that ends, not the dialog that the field stands in
+        event.preventDefault();
+        event.stopPropagation();
+        escape(typed);
       },
     },
   };

@@ -20,7 +20,9 @@ const ROW = 'grid grid-cols-2 items-start gap-3 sm:grid-cols-4';
 const SHAKEN_IN = [
   ...OIL_LIBRARY.flatMap((o) => (o.liquid ? [{ value: o.id, label: lowerFirst(o.name) }] : [])),
   ...CARRIERS.flatMap((c) =>
-    c === 'none' ? [] : [{ value: c as string, label: c === 'oil' ? 'an oil, not known which' : CARRIER_NAMES[c] }],
+    c === 'none'
+      ? []
+      : [{ value: c as string, label: c === 'oil' ? 'an oil, not known which' : CARRIER_NAMES[c] }],
   ),
 ];
 

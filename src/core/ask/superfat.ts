@@ -114,7 +114,7 @@ export function askSuperfat(
           vessel,
           massG: massOfContents(holds),
           superfatPercent,
-          beyondG: (-superfatPercent / 100) * needOf(holds, known),
+          beyondG: (needOf(holds, known) * (0 - superfatPercent)) / 100,
           cures: curesOf(ledger, known, leaves, { vessel, holds, at: i + 1 }),
         });
       if (heavy) heavyNow.add(vessel);

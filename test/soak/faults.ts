@@ -5,6 +5,12 @@ import type { Row } from './row.ts';
 import { FAULTS, faultScript, type FaultName } from './storageFaults.ts';
 
 const NAMES = Object.keys(FAULTS) as FaultName[];
+/** Stations that draw, compute and simulate in workers while storage fails. */
+const STATIONS = ['mould', 'design', 'batter', 'colour/ombre', 'clock/ways', 'pour-day', 'cut'] as const;
+
+/** A part that cannot be shown, or a picture that never comes. */
+const broken = (page: Page) => page.getByText(/could not be (loaded|shown|worked out|looked for)/);
+
 const sleep = (ms: number): Promise<void> => new Promise((next) => setTimeout(next, ms));
 
 /** Nothing at all on the page, or "Opening" for ever. */
@@ -39,10 +45,12 @@ async function one(browser: Browser, url: string, seed: number): Promise<readonl
     await page.addInitScript(faultScript(name, from));
     // a database that is open already is not opened again
     const harmless = name === 'localStorage denied' || (name.startsWith('open') && from === 'later');
-    const place = random.pick(['shelf', 'plan', 'new'] as const);
-    await page.goto(place === 'plan' ? `${url}/plan/demo-slate-beds/mould` : url);
+    const place = random.pick(['shelf', 'plan', 'plan', 'new'] as const);
+    const station = random.pick(STATIONS);
+    await page.goto(place === 'plan' ? `${url}/plan/demo-beck-pool/${station}` : url);
     await sleep(from === 'start' ? 6000 : 800);
     if (await blank(page)) wrong.push('a blank page');
+    if ((await broken(page).count()) > 0) wrong.push(`a part of ${station} cannot be shown`);
     await page.evaluate('window.broken = true');
     if (place === 'new') {
       await begin(page, 'Blank');
@@ -85,6 +93,8 @@ async function one(browser: Browser, url: string, seed: number): Promise<readonl
       await bar(page).waitFor({ state: 'hidden', timeout: 15_000 });
     }
     await sleep(1200);
+    if ((await broken(page).count()) > 0)
+      wrong.push(`a part of ${station} cannot be shown once storage is well`);
     await page.goto(url);
     await page
       .getByRole('article', { name: inPlan ? `Soak ${seed}` : 'Slate Beds' })

@@ -17,6 +17,11 @@ interface Typed {
   readonly at: readonly number[];
 }
 
+interface Figure {
+  readonly mm: number;
+  readonly at: number;
+}
+
 const open = (profile: string): Promise<BrowserContext> =>
   chromium.launchPersistentContext(profile, {
     executablePath: chromiumPath(),
@@ -41,7 +46,25 @@ async function notes(page: Page, url: string) {
   return page.getByRole('textbox', { name: 'Notes' });
 }
 
-/** Type without a pause, with pauses, or a number into a field of the mould, until the time is up. */
+/** Figures into a field of the mould, each larger than the one before, until the time is up: the last of them is the text. */
+async function figures(page: Page, url: string, random: Random): Promise<readonly Figure[]> {
+  await page.goto(`${url}/plan/${PLAN}/mould`);
+  const field = page.getByRole('textbox', { name: 'Length', exact: true });
+  await field.waitFor();
+  const end = performance.now() + random.whole(1500, 5000);
+  const pace = random.pick([60, 150, 400]);
+  const typed: Figure[] = [];
+  for (let mm = 200; performance.now() < end; mm += 1) {
+    await field.focus();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type(String(mm));
+    typed.push({ mm, at: performance.now() });
+    await new Promise((next) => setTimeout(next, pace));
+  }
+  return typed;
+}
+
+/** Type without a pause, or with pauses, until the time is up. */
 async function type(page: Page, url: string, random: Random): Promise<Typed> {
   const field = await notes(page, url);
   await field.fill('');
@@ -71,12 +94,28 @@ export async function kills(url: string, count: number, seed: number): Promise<R
   await page.getByText('Slate Beds').first().waitFor();
   for (let i = 0; i < count; i += 1) {
     const random = new Random(seed * 1000 + i);
+    const again = async (): Promise<number> => {
+      const killedAt = performance.now();
+      kill(profile);
+      await context.close().catch(() => undefined);
+      context = await open(profile);
+      page = context.pages()[0] ?? (await context.newPage());
+      return killedAt;
+    };
+    if (random.next() < 0.3) {
+      const typed = await figures(page, url, random);
+      const killedAt = await again();
+      await page.goto(`${url}/plan/${PLAN}/mould`);
+      const field = page.getByRole('textbox', { name: 'Length', exact: true });
+      await field.waitFor();
+      const there = Number.parseFloat(await field.inputValue());
+      const mustBe = typed.findLast(({ at }) => killedAt - at >= SECOND_MS)?.mm ?? 0;
+      if (there < mustBe)
+        lost.push(`kill ${seed * 1000 + i}: ${there} mm, where ${mustBe} mm was a second old`);
+      continue;
+    }
     const typed = await type(page, url, random);
-    const killedAt = performance.now();
-    kill(profile);
-    await context.close().catch(() => undefined);
-    context = await open(profile);
-    page = context.pages()[0] ?? (await context.newPage());
+    const killedAt = await again();
     const there = await (await notes(page, url)).inputValue();
     const mustBe = typed.at.filter((t) => killedAt - t >= SECOND_MS).length;
     const same = typed.text.startsWith(there) ? there.length : 0;

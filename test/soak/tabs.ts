@@ -1,27 +1,9 @@
 import type { Browser, BrowserContext, Page } from 'playwright-core';
+import { everything } from './everything.ts';
 import { Random } from './random.ts';
 import type { Row } from './row.ts';
 
 const PLAN = 'demo-slate-beds';
-
-/** Everything that this browser holds of plans, as text: what is not in it is lost. */
-const everything = (page: Page): Promise<string> =>
-  page.evaluate(`new Promise((done, failed) => {
-    const opening = indexedDB.open('drip-line');
-    opening.onerror = () => failed(opening.error);
-    opening.onsuccess = () => {
-      const db = opening.result;
-      const all = {};
-      const names = [...db.objectStoreNames];
-      const transaction = db.transaction(names);
-      for (const name of names) transaction.objectStore(name).getAll().onsuccess = (e) => { all[name] = e.target.result; };
-      transaction.oncomplete = () => {
-        db.close();
-        // the present of plans and of what waits for a decision, not their pasts
-        done(JSON.stringify([...all.plans.map((r) => r.plan), ...all.drafts.map((d) => d.plan)].map((p) => p.notes)));
-      };
-    };
-  })`);
 
 const sleep = (ms: number): Promise<void> => new Promise((next) => setTimeout(next, ms));
 
@@ -38,17 +20,40 @@ class Tab {
   get open(): Promise<boolean> {
     return this.page.getByRole('button', { name: 'Name, notes and units' }).isVisible();
   }
-  /** Write a word at the end of the notes. Null where this tab has no plan open. */
-  async write(word: string): Promise<string | null> {
-    if (!(await this.open)) return null;
-    await this.page.getByRole('button', { name: 'Name, notes and units' }).click();
-    const field = this.page.getByRole('textbox', { name: 'Notes' });
-    await field.focus();
+  get notes() {
+    return this.page.getByRole('dialog', { name: 'This plan' }).getByRole('textbox', { name: 'Notes' });
+  }
+  /** Write a word at the end of the notes, and leave them or stay in the field. Null where this tab has no plan open. */
+  async write(word: string, then: 'leave' | 'stay' = 'leave'): Promise<string | null> {
+    if (!(await this.open) && !(await this.notes.isVisible())) return null;
+    if (!(await this.notes.isVisible()))
+      await this.page.getByRole('button', { name: 'Name, notes and units' }).click();
+    await this.notes.focus();
     await this.page.keyboard.press('Control+End');
     await this.page.keyboard.type(` ${word}`, { delay: 5 });
-    const there = (await field.inputValue()).includes(word);
-    await this.page.getByRole('button', { name: 'Done' }).click();
+    const there = (await this.notes.inputValue()).includes(word);
+    if (then === 'leave') await this.done();
     return there ? word : null;
+  }
+  async done(): Promise<void> {
+    if (await this.notes.isVisible()) await this.page.getByRole('button', { name: 'Done' }).click();
+  }
+  /** A figure into a field of the mould, and out of it again. */
+  async figure(mm: number): Promise<void> {
+    await this.done();
+    const field = this.page.getByRole('textbox', { name: 'Length', exact: true });
+    if (await field.isVisible()) await field.fill(`${mm} mm`, { timeout: 1500 }).catch(() => undefined);
+  }
+  /** Nothing of this tab is on its way to storage, or it waits for a decision. */
+  async settled(): Promise<void> {
+    if (!(await this.open) && !(await this.notes.isVisible())) return;
+    const said = this.page.getByRole('status').getByText('saved', { exact: true });
+    const decide = this.page.getByText(/was (also changed|deleted) in another tab/);
+    await said
+      .or(decide)
+      .first()
+      .waitFor({ timeout: 6000 })
+      .catch(() => undefined);
   }
   async press(name: string): Promise<void> {
     const button = this.page.getByRole('button', { name }).first();
@@ -66,7 +71,9 @@ interface Told {
 /** One seeded interleaving of two to five tabs on one plan. Tells the words that were written and are nowhere. */
 async function interleave(browser: Browser, url: string, seed: number): Promise<Told> {
   const random = new Random(seed);
-  const context: BrowserContext = await browser.newContext({ serviceWorkers: 'block' });
+  const context: BrowserContext = await browser.newContext({
+    serviceWorkers: random.next() < 0.5 ? 'allow' : 'block',
+  });
   context.setDefaultTimeout(8000);
   try {
     const first = await context.newPage();
@@ -79,6 +86,8 @@ async function interleave(browser: Browser, url: string, seed: number): Promise<
       tabs.push(tab);
     }
     const words: string[] = [];
+    /** words that somebody has undone on purpose */
+    const undone = new Set<string>();
     const acts = random.whole(6, 14);
     for (let i = 0; i < acts; i += 1) {
       const at = random.whole(0, tabs.length - 1);
@@ -87,7 +96,10 @@ async function interleave(browser: Browser, url: string, seed: number): Promise<
       const act = random.pick([
         'write',
         'write',
-        'write',
+        'stay',
+        'stay',
+        'figure',
+        'undo',
         'both',
         'reload',
         'shelf',
@@ -98,12 +110,25 @@ async function interleave(browser: Browser, url: string, seed: number): Promise<
         'delete',
         'wait',
       ]);
-      const write = async (t: Tab, n: number): Promise<void> => {
-        const word = await t.write(`w${seed}x${n}`).catch(() => null);
+      const write = async (t: Tab, n: number, then: 'leave' | 'stay' = 'leave'): Promise<void> => {
+        const word = await t.write(`w${seed}x${n}`, then).catch(() => null);
         if (word !== null) words.push(word);
       };
+      // a conflict or a toast may stand over what is pressed: what cannot be left is left for the next act
+      if (act !== 'stay' && act !== 'both') await tab.done().catch(() => undefined);
       if (act === 'write') await write(tab, i);
-      else if (act === 'both') await Promise.all(tabs.slice(0, 2).map((t, k) => write(t, 100 * (k + 1) + i)));
+      else if (act === 'stay') await write(tab, i, 'stay');
+      else if (act === 'figure') await tab.figure(200 + i);
+      else if (act === 'undo') {
+        await tab.settled();
+        const before = JSON.stringify((await everything(first)).present);
+        await tab.press('Undo');
+        await tab.settled();
+        await sleep(600);
+        const after = JSON.stringify((await everything(first)).present);
+        for (const w of words) if (before.includes(w) && !after.includes(w)) undone.add(w);
+      } else if (act === 'both')
+        await Promise.all(tabs.slice(0, 2).map((t, k) => write(t, 100 * (k + 1) + i)));
       else if (act === 'reload') await tab.page.reload();
       else if (act === 'shelf') await tab.page.goto(url);
       else if (act === 'back') await tab.toPlan();
@@ -128,17 +153,19 @@ async function interleave(browser: Browser, url: string, seed: number): Promise<
       } else if (act === 'wait') await sleep(random.pick([100, 500, 1100]));
       await sleep(random.pick([0, 0, 50, 300]));
     }
-    await sleep(1100);
+    for (const tab of tabs) await tab.settled();
+    await sleep(1500);
     for (const tab of tabs) await tab.page.close();
     // the shelf of a page that comes after them all: it brings back what they left
     await first.goto(url);
     await first.locator('main').first().waitFor();
-    await sleep(900);
-    const there = await everything(first);
+    await sleep(1500);
+    const { present } = await everything(first);
+    const there = JSON.stringify(present);
     return {
       written: words.length,
-      gone: words.filter((w) => !there.includes(w)),
-      versions: (JSON.parse(there) as string[]).filter((notes) => notes.includes(`w${seed}x`)).length,
+      gone: words.filter((w) => !there.includes(w) && !undone.has(w)),
+      versions: present.filter(({ notes }) => notes.includes(`w${seed}x`)).length,
     };
   } finally {
     await context.close();

@@ -20,7 +20,11 @@ const everyTime = (doses: readonly Dose[], pot: string): readonly Dose[] =>
  */
 function doseFaults(plan: Plan, { out }: Followed): readonly string[] {
   const mixes = plan.ombres.length > 0 || plan.steps.some((s) => s.kind === 'scrape');
-  if (mixes) return [];
+  // an oil of the recipe's name that is stirred in late cannot be told from it in a jug
+  const early = new Set(
+    [plan.batter.oils, ...plan.pots.map((p) => p.own?.oils ?? [])].flat().map((o) => o.oil),
+  );
+  if (mixes || plan.batter.lateOils.some((o) => early.has(o.oil))) return [];
   const { scaleStepG, fineStepG } = plan.units;
   return [...plan.batter.fragrances, ...plan.batter.additives].flatMap(({ name, doses }) =>
     out.flatMap(({ act, from, to, massG, perOil }) => {

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { noteAdded } from '../../src/core/edit/happened.ts';
+import { noteAdded, notePoured } from '../../src/core/edit/happened.ts';
 import { setEnd } from '../../src/core/edit/ombre.ts';
 import { onMat } from '../../src/core/edit/mat.ts';
 import { fromJar } from '../../src/core/edit/stores.ts';
@@ -199,6 +199,56 @@ describe('no way to caustic batter', () => {
       sound(more);
     });
 
+  it('what is entered is in the jug, once, also where no colour was planned; the rest is as it was', () => {
+    const graded = setEnd(ombrePlan(3, 'separate-pots', LOAF), 'o1', 'from', []);
+    const plain = graded.steps.find((s) => s.kind === 'pour')!;
+    for (const massG of [0, 4, 9]) {
+      const entered = noteAdded(graded, plain.id, [{ colorant: 'heather', massG }], WHEN);
+      const pot = printed(entered).pots.find((p) => p.id === plain.pot)!;
+      expect(pot.jug['colorants_g'], `${massG} g`).to.be.closeTo(massG, 0.06);
+      sound(entered);
+    }
+  });
+
+  it('stocks of oils are drawn before the lye: what is poured otherwise draws none of them again, of batter it does', () => {
+    for (const kind of ['before-lye', 'after-emulsion'] as const) {
+      const plan = ombrePlan(4, 'master-blends', {
+        ...LOAF,
+        divide: kind === 'before-lye' ? { kind, lye: 'together' } : { kind },
+      });
+      const [first] = plan.steps.filter((s) => s.kind === 'pour');
+      const draws = (p: Plan): object[] =>
+        (printed(p).procedure as unknown as SheetAct[]).flatMap((t) =>
+          t.lines.filter((l) => l.from.startsWith('stock:')).map((l) => [l.to, l.mass_g]),
+        );
+      const entered = notePoured(plan, first!.id, 500, WHEN);
+      if (kind === 'before-lye') expect(draws(entered)).to.deep.equal(draws(plan));
+      else {
+        const { draws: now } = computePlan(entered).weights!.ombres[0] as unknown as {
+          draws: { pot: { id: string }; lastG: number; firstG: number }[];
+        };
+        const wanted = now.flatMap(({ pot, lastG, firstG }) =>
+          [lastG, firstG].filter((g) => g > 0).map((g) => [`pot:${pot.id}`, g]),
+        );
+        expect(draws(entered)).to.have.deep.members(wanted);
+        expect(draws(entered)).to.not.deep.equal(draws(plan));
+      }
+      sound(entered);
+    }
+  });
+
+  it('what rounding leaves of a given batch is no spare batter, and refuses nothing', () => {
+    const given: Plan = {
+      ...loaf(),
+      fill: {
+        ...loaf().fill,
+        to: { kind: 'batter', massG: Math.round(printed(loaf()).batter.mass_g) + 2 },
+        upTo: { kind: 'headspace', headspaceMm: 8 },
+      },
+    };
+    sound(batter(coloured(heather(given, 'p1', 14, 8)), { superfatPercent: 4 }));
+  });
+
   it('what a ready jar is shaken up in has the value of that oil, or of the least that it could be', () => {
     const plan = batter(heather(loaf(), 'p1', 14, 5), {
       oils: [{ oil: 'coconut', percent: 100 }],
@@ -226,6 +276,8 @@ describe('no way to caustic batter', () => {
         const pot = said.find((p) => o.from === `pot:${p.id}`)!;
         expect(o.superfat, oil).to.be.closeTo(pot.superfat_percent, 0.02);
         expect(o.superfat, oil).to.be.at.least(2 - 0.02);
+        // the jug without that colour is no fatter for it
+        if (o.from === 'pot:p2') expect(o.superfat, oil).to.be.below(3.2);
       }
     }
     expect(names(jar('sunflower'))).to.include('Sunflower oil in the jar "Heather, ready"');
@@ -322,7 +374,13 @@ describe('doses just before the pour', () => {
         ...base,
         units: { ...base.units, fineStepG: 0.01 },
         mould: { ...base.mould, columns: [column] },
-        fill: { ...base.fill, top: [{ pot: 'p2', massG: 60 }] },
+        fill: {
+          ...base.fill,
+          top: [
+            { pot: 'p1', massG: 10 },
+            { pot: 'p2', massG: 60 },
+          ],
+        },
         steps: [
           pour('s1', 'p1', { kind: 'mass', massG: 500 }),
           { id: 'u1', kind: 'pull' },
@@ -332,7 +390,10 @@ describe('doses just before the pour', () => {
       2,
     );
     const out = inMoulds(sound(plan));
-    expect(out.some((o) => o.act === 'u1')).to.equal(true);
+    // a cylinder of 30 mm as high as 500 g stand: 25 mm, some 17.7 ml; what one pot has not, the next one gives
+    const hole = out.filter((o) => o.act === 'u1');
+    expect(hole.map((o) => o.from.split(':')[1])).to.deep.equal(['p1', 'p2']);
+    expect(hole.reduce((s, o) => s + o.massG, 0)).to.be.within(16.5, 19.5);
     for (const { act, perOil } of out) expect(perOil.get('Moor') ?? 0, act).to.be.closeTo(0.02, 0.001);
   });
 });

@@ -7,8 +7,6 @@ export interface Toast {
   readonly tone: 'plain' | 'trouble';
   /** a deleted plan that can be put back */
   readonly restore?: Taken;
-  /** typing that was taken back and can be brought again */
-  readonly again?: string;
 }
 
 const slice = createSlice({

@@ -1,7 +1,7 @@
 import { isInPot } from '../../src/core/batter/additions.ts';
 import type { Dose } from '../../src/core/batter/schema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import { followLines, type Followed, type SheetAct } from './lineByLine.ts';
+import { followLines, type Followed } from './lineByLine.ts';
 import { printed } from './printed.ts';
 
 interface Recounted extends Followed {
@@ -49,7 +49,7 @@ function doseFaults(plan: Plan, { out }: Followed): readonly string[] {
 export function recountDay(plan: Plan): Recounted {
   const { procedure, warnings } = printed(plan);
   const refused = warnings.filter((w) => w.level === 'refuse').map((w) => w.code);
-  const found = followLines(procedure as unknown as readonly SheetAct[], plan);
+  const found = followLines(procedure, plan);
   const silent = procedure.length === 0 && refused.length === 0 ? ['no sheet, and nothing is refused'] : [];
   return { ...found, refused, faults: [...found.faults, ...doseFaults(plan, found), ...silent] };
 }

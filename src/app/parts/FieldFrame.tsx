@@ -9,6 +9,8 @@ interface FieldFrameProps {
   /** why what was typed is refused */
   readonly fault?: string | null;
   readonly hint?: string | undefined;
+  /** what was typed was taken back: brings it again */
+  readonly bringBack?: (() => void) | undefined;
   readonly children: ReactNode;
 }
 
@@ -20,6 +22,7 @@ export function FieldFrame({
   className,
   fault = null,
   hint,
+  bringBack,
   children,
 }: FieldFrameProps) {
   return (
@@ -35,6 +38,14 @@ export function FieldFrame({
           className={`text-sm ${fault === null ? 'quiet' : 'text-error'}`}
         >
           {fault ?? hint}
+        </p>
+      )}
+      {bringBack && (
+        <p role="status" className="quiet text-sm">
+          What was typed is taken back.{' '}
+          <button type="button" className="cursor-pointer underline" onClick={bringBack}>
+            Bring it back
+          </button>
         </p>
       )}
     </div>

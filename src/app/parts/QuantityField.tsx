@@ -29,9 +29,9 @@ export function QuantityField<T>(props: QuantityFieldProps<T>) {
     },
     complain: 'when left',
   });
-  const { fault } = typing;
+  const { fault, bringBack } = typing;
   return (
-    <FieldFrame id={id} label={label} hideLabel={hideLabel} className={className} fault={fault} hint={hint}>
+    <FieldFrame {...{ id, label, hideLabel, className, fault, hint, bringBack }}>
       <input
         id={id}
         className="field text-right"

@@ -21,7 +21,7 @@ export function TextField(props: TextFieldProps) {
   const { label, value, onValue, hideLabel, className, inputClass = '', long } = props;
   const id = useId();
   const clean = long ? cleanText : cleanLine;
-  const { field, fault } = useTyping({
+  const { field, fault, bringBack } = useTyping({
     shown: value,
     take: (text, gesture) => onValue(clean(text), gesture),
     complain: 'at once',
@@ -34,7 +34,7 @@ export function TextField(props: TextFieldProps) {
     'aria-describedby': fault === null ? undefined : `${id}-say`,
   };
   return (
-    <FieldFrame id={id} label={label} hideLabel={hideLabel} className={className} fault={fault}>
+    <FieldFrame {...{ id, label, hideLabel, className, fault, bringBack }}>
       {long ? (
         <textarea
           {...about}

@@ -1,6 +1,5 @@
 import { useEffect } from 'react';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { bringBack } from '../../store/takenBack.ts';
 import { toastGone, type Toast } from '../../store/toastSlice.ts';
 
 /** How long a message stays, ms; one of trouble, or with something to undo, stays longer. */
@@ -8,8 +7,8 @@ const STAY_MS = { plain: 6000, long: 15000 };
 
 function ToastCard({ toast }: { readonly toast: Toast }) {
   const dispatch = useAppDispatch();
-  const { restore, again } = toast;
-  const long = restore !== undefined || again !== undefined || toast.tone === 'trouble';
+  const { restore } = toast;
+  const long = restore !== undefined || toast.tone === 'trouble';
   useEffect(() => {
     const timer = setTimeout(() => dispatch(toastGone(toast.id)), long ? STAY_MS.long : STAY_MS.plain);
     return () => {
@@ -31,18 +30,6 @@ function ToastCard({ toast }: { readonly toast: Toast }) {
           }}
         >
           Undo
-        </button>
-      )}
-      {again !== undefined && (
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => {
-            dispatch(toastGone(toast.id));
-            bringBack(again);
-          }}
-        >
-          Bring it back
         </button>
       )}
       <button

@@ -1,8 +1,6 @@
 import { useRef, useState, type ChangeEvent, type KeyboardEvent } from 'react';
 import type { Fault } from '../../core/result/result.ts';
 import { Gesture } from '../../store/gesture.ts';
-import { useAppDispatch } from '../../store/store.ts';
-import { tellTakenBack } from '../../store/takenBack.ts';
 
 interface Typing {
   /** the value as it is, while nothing is being typed */
@@ -40,9 +38,12 @@ interface Typed {
 export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
   readonly field: TypedField;
   readonly fault: string | null;
+  /** Escape has taken back what was typed: how it is brought again */
+  readonly bringBack: (() => void) | undefined;
 } {
-  const dispatch = useAppDispatch();
   const [typed, setTyped] = useState<Typed | null>(null);
+  /** what Escape has taken back, until something is typed again */
+  const [escaped, setEscaped] = useState<string | null>(null);
   /** counts how often the value was changed by others: a gesture does not go on over that */
   const [others, setOthers] = useState(0);
   const going = useRef<{ readonly others: number; readonly gesture: Gesture } | null>(null);
@@ -72,13 +73,20 @@ export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
   };
   const escape = ({ text }: Typed): void => {
     const gesture = gestureNow();
-    if (gesture.changed) dispatch(tellTakenBack(() => take(text, new Gesture())));
+    if (gesture.changed) setEscaped(text);
     gesture.takeBack();
     going.current = null;
     setTyped(null);
   };
   return {
     fault: typed?.fault ?? null,
+    bringBack:
+      escaped === null
+        ? undefined
+        : () => {
+            take(escaped, new Gesture());
+            setEscaped(null);
+          },
     field: {
       value: typed?.text ?? shown,
       onFocus: () => {
@@ -86,6 +94,7 @@ export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
       },
       onChange: (event) => {
         const text = event.target.value;
+        setEscaped(null);
         const refused = attempt(text);
         setTyped({ text, fault: (complain === 'at once' && refused?.message) || null, then: undefined });
       },

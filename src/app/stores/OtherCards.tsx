@@ -22,7 +22,7 @@ const SHAKEN_IN = [
   ...CARRIERS.flatMap((c) =>
     c === 'none'
       ? []
-      : [{ value: c as string, label: c === 'oil' ? 'an oil, not known which' : CARRIER_NAMES[c] }],
+      : [{ value: c, label: c === 'oil' ? 'an oil, not known which' : CARRIER_NAMES[c] }],
   ),
 ];
 
@@ -49,6 +49,7 @@ export function JarCard({ seen }: { readonly seen: Seen<JarStock> }) {
         />
         <Picker
           label="In"
+          className="col-span-2"
           value={jar.oil ?? jar.carrier}
           options={SHAKEN_IN}
           onPick={(value) => {

@@ -6,7 +6,7 @@ import { doseInto, updateDose, type AdditionList } from '../edit/additions.ts';
 import { gradedSchool } from '../ombre/runs.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { formatPercent } from '../units/format.ts';
-import { portionsFirst } from './superfat.ts';
+import { portionsFirst } from './portionsFirst.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
 import { MOMENT_WORDS } from '../batter/momentWords.ts';

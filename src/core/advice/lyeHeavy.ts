@@ -5,7 +5,9 @@ import { formatMass, formatPercent } from '../units/format.ts';
 import { listed } from '../units/words.ts';
 import { potOfVessel } from '../weigh/acts.ts';
 import type { Weights } from '../weigh/weights.ts';
+import { SUBSTANCE } from '../weigh/substances.ts';
 import type { Facts } from './facts.ts';
+import { portionsFirst } from './portionsFirst.ts';
 import type { Warning } from './warning.ts';
 
 /** A vessel as a maker calls it: "pot A", "the batch". */
@@ -15,14 +17,15 @@ function vesselWords({ pots }: Pick<Plan, 'pots'>, vessel: string): string {
   return vessel.startsWith('stock:') ? 'a stock of the blends' : 'the batch';
 }
 
-/** What cures a lye-heavy vessel, or what is drawn of it: "the dispersed colours and shea butter in pot A". */
+/** What cures a lye-heavy vessel, or what is drawn of it: "the dispersed colours and shea butter are in pot A". */
 export function cureWords(plan: Pick<Plan, 'pots'>, { substances }: Weights, { cures }: LyeHeavy): string {
   const kinds = cures.flatMap((c) => c.with.flatMap((id) => substances.get(id) ?? []));
   const late = new Set(kinds.flatMap((s) => (s.kind === 'late-oil' ? [s.name.toLowerCase()] : [])));
   const carried = kinds.some((s) => s.kind === 'carrier');
   const what = [...(carried ? ['the dispersed colours'] : []), ...late];
   const where = [...new Set(cures.map((c) => vesselWords(plan, c.vessel)))];
-  return `${listed(what.length > 0 ? what : ['more oil'])} in ${listed(where)}`;
+  const is = carried || late.size > 1 ? 'are' : 'is';
+  return `${listed(what.length > 0 ? what : ['more oil'])} ${is} in ${listed(where)}`;
 }
 
 /** Vessels that have more lye than their oils can use, and until when: all of one cause together. */
@@ -41,6 +44,7 @@ export function lyeHeavyWarnings({ plan, weights }: Facts): Warning[] {
     level: 'warn',
     station: 'batter',
     message,
+    remedies: plan.divide.kind === 'before-lye' ? [] : [portionsFirst],
   });
   return [
     ...cured
@@ -64,7 +68,7 @@ export function lyeHeavyWarnings({ plan, weights }: Facts): Warning[] {
 export function usedUpBy({ plan, weights, recipe }: Facts, potId: string): string {
   const heavy = weights?.asked.lyeHeavy.find((h) => potOfVessel(h.vessel) === potId);
   const oil = recipe?.oils.find((o) => o.oil.liquid) ?? recipe?.oils[0];
-  const need = oil && weights?.substances.get(`oil:${oil.line}`)?.needsNaoh;
+  const need = oil && weights?.substances.get(SUBSTANCE.oil(oil.line))?.needsNaoh;
   if (!heavy || !oil || !need || happenedIn(plan).size === 0) return '';
   const massG = Math.ceil(heavy.beyondG / need / plan.units.scaleStepG) * plan.units.scaleStepG;
   return ` What was mixed stays as it was mixed: at least ${formatMass(massG, plan.units.mass, plan.units.scaleStepG)} of ${oil.oil.name.toLowerCase()}, stirred into all of it before it is poured, would use that up.`;

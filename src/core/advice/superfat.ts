@@ -6,6 +6,7 @@ import { SCALE_STEPS_G, type Plan } from '../plan/planSchema.ts';
 import { formatMass, formatPercent } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import { lyeHeavyWarnings, usedUpBy } from './lyeHeavy.ts';
+import { portionsFirst } from './portionsFirst.ts';
 import type { Remedy, Warning } from './warning.ts';
 
 /** Below this part of what was planned a pot's superfat is warned of. */
@@ -21,11 +22,6 @@ const setSuperfat = (superfatPercent: number): Remedy => ({
   label: `Set superfat to ${formatPercent(superfatPercent)}`,
   apply: (p) => ({ ...p, batter: { ...p.batter, superfatPercent } }),
 });
-
-export const portionsFirst: Remedy = {
-  label: 'Make portions ready before the lye: each jug gets its own',
-  apply: (p) => ({ ...p, divide: { kind: 'before-lye', lye: 'together' } }),
-};
 
 /** A step of the scale is no more than this part of a pot: about a fifteenth of its lye solution. */
 const FINE_ENOUGH = 0.02;

@@ -134,6 +134,77 @@ describe('tabs that live', () => {
     ]);
   });
 
+  it('in one field that stays open go on from each other’s words and figures: nothing is overwritten', async () => {
+    const page = s.page();
+    await s.go(mould);
+    const other = await s.tab(mould);
+    await ready(other);
+    const notes = async (p: Page) => {
+      const dialog = p.getByRole('dialog', { name: 'This plan' });
+      if (!(await dialog.isVisible())) await p.getByRole('button', { name: 'Name, notes and units' }).click();
+      return dialog.getByRole('textbox', { name: 'Notes' });
+    };
+    const add = async (p: Page, word: string): Promise<void> => {
+      await (await notes(p)).focus();
+      await p.keyboard.press('Control+End');
+      await p.keyboard.type(word);
+      await saved(p);
+      await p.waitForTimeout(400);
+    };
+    const ends = async (p: Page, end: string): Promise<unknown> => {
+      await notes(p);
+      return p.waitForFunction(
+        (text) => document.querySelector<HTMLTextAreaElement>('dialog textarea')?.value.endsWith(text),
+        end,
+      );
+    };
+    await add(page, ' one');
+    await ends(other, ' one');
+    await add(other, ' two');
+    // the field was never left here, and has the other's words
+    await ends(page, ' one two');
+    await add(page, ' three');
+    await ends(other, ' one two three');
+    for (const p of [page, other]) await p.getByRole('button', { name: 'Done' }).click();
+    const length = (p: Page) => p.getByRole('textbox', { name: 'Length', exact: true });
+    await length(page).fill('261');
+    await saved(page);
+    await other.waitForTimeout(500);
+    await length(other).fill('262 mm');
+    await saved(other);
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('input')].some((i) => i.value === '262 mm'),
+    );
+    await page.keyboard.press('End');
+    expect(await length(page).inputValue()).to.equal('262 mm');
+  });
+
+  it('lose nothing to Escape: it says what it took back, keeps the dialog open, and one undo or one press brings it again', async () => {
+    const page = s.page();
+    await s.go(mould);
+    await page.getByRole('button', { name: 'Name, notes and units' }).click();
+    const dialog = page.getByRole('dialog', { name: 'This plan' });
+    const notes = dialog.getByRole('textbox', { name: 'Notes' });
+    const before = await notes.inputValue();
+    await notes.fill('a long note');
+    await saved(page);
+    await page.waitForTimeout(400);
+    await notes.press('Escape');
+    expect(await notes.inputValue()).to.equal(before);
+    await dialog.getByText('What was typed is taken back').waitFor();
+    await dialog.getByRole('button', { name: 'Bring it back' }).click();
+    expect(await notes.inputValue()).to.equal('a long note');
+    await notes.fill('another note');
+    await saved(page);
+    await notes.press('Escape');
+    await notes.press('Escape');
+    await dialog.waitFor({ state: 'hidden' });
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await saved(page);
+    await page.waitForTimeout(400);
+    expect((await storedPlan(page, SLATE))!.notes).to.equal('another note');
+  });
+
   it('undo of a delete never writes over what was stored again', async () => {
     const page = s.page();
     await s.go(mould);

@@ -320,7 +320,7 @@ describe('no way to caustic batter', () => {
         ...jarred,
         colorants: [
           ...jarred.colorants,
-          { id: 'peat', name: 'Peat oxide', nature: { ...nature!, carrierMlPerG: 8 } },
+          { id: 'peat', name: 'Peat oxide', nature: { ...nature, carrierMlPerG: 8 } },
         ],
         pots: jarred.pots.map((p) =>
           p.id === 'p2' ? { ...p, colorants: [{ colorant: 'peat', doseGPerKg: 9 }] } : p,

@@ -20,9 +20,7 @@ const ROW = 'grid grid-cols-2 items-start gap-3 sm:grid-cols-4';
 const SHAKEN_IN = [
   ...OIL_LIBRARY.flatMap((o) => (o.liquid ? [{ value: o.id, label: lowerFirst(o.name) }] : [])),
   ...CARRIERS.flatMap((c) =>
-    c === 'none'
-      ? []
-      : [{ value: c, label: c === 'oil' ? 'an oil, not known which' : CARRIER_NAMES[c] }],
+    c === 'none' ? [] : [{ value: c, label: c === 'oil' ? 'an oil, not known which' : CARRIER_NAMES[c] }],
   ),
 ];
 

@@ -123,7 +123,9 @@ export function followLines(acts: readonly SheetAct[], plan: Plan): Followed {
     let lye = 0;
     for (const [name, g] of held) {
       uses += needOf(name) * g;
-      if (name.startsWith('Sodium hydroxide')) lye += (g * plan.batter.purityPercent) / 100;
+      // as the jar of lye says: a second batch may have another
+      const pure = /^Sodium hydroxide, ([\d.]+) % pure$/.exec(name)?.[1];
+      if (pure !== undefined) lye += (g * Number(pure)) / 100;
     }
     return uses > 1e-9 && lye > 1e-9 ? (1 - lye / uses) * 100 : undefined;
   };

@@ -146,6 +146,12 @@ describe('no way to caustic batter', () => {
     const names = sheet.procedure.find((t) => t.id === 'oils')!.lines.map((l) => l.name);
     expect(names).to.deep.equal(['Olive oil, 186 mg KOH/g', 'Coconut oil', 'Olive oil, 195 mg KOH/g']);
 
+    // a lot is named by its value also where it is the only one: a second batch may take the oil in another
+    const [own] = batter(loaf(), { oils: [{ oil: 'olive', percent: 100, svMgG: 192 }] }).batter.oils;
+    const one = printed(batter(loaf(), { oils: [own!], ...butter(undefined, 20) }));
+    const named = one.procedure.flatMap((t) => t.lines.map((l) => l.name));
+    expect(named).to.include.members(['Olive oil, 192 mg KOH/g', 'Shea butter']);
+
     const fat = (sv: number, percent: number) => ({
       oil: 'fat',
       percent,
@@ -191,12 +197,37 @@ describe('no way to caustic batter', () => {
           /superfat −\d.*What was mixed stays as it was mixed: at least \d+ g of olive oil/,
         );
         expect(printed(entered).procedure).to.deep.equal([]);
+        // what was entered can be entered otherwise all the same
+        expect(computePlan(entered).entered[0]!.layers).to.have.length(4);
       }
       // an entry that takes it all back to what was planned leaves the very same lye
       const more = noteAdded(plan, first, [{ colorant: 'heather', massG: 40 }], WHEN);
       expect(lye(more)).to.deep.equal(before);
       sound(more);
     });
+
+  it('the oil that would use up the lye of such a jug is told to the gram (by hand)', () => {
+    const graded = ombrePlan(2, 'one-pot', { ...LOAF, divide: { kind: 'before-lye', lye: 'together' } });
+    const from = setEnd(graded, 'o1', 'from', [{ colorant: 'heather', doseGPerKg: 12 }]);
+    const plan = batter(setEnd(from, 'o1', 'to', [{ colorant: 'heather', doseGPerKg: 16 }]), {
+      superfatPercent: 1,
+    });
+    sound(plan);
+    const first = plan.steps.find((s) => s.kind === 'pour')!.id;
+    const { message } = refusals(noteAdded(plan, first, [{ colorant: 'heather', massG: 0 }], WHEN))[0]!;
+    const told = Number(/at least (\d+) g of olive oil/.exec(message)![1]);
+    const { pots, batter: made, procedure } = printed(plan);
+    const { superfat_percent: lean } = (
+      procedure.find((t) => t.id.startsWith('combine:')) as unknown as SheetAct
+    ).lye_heavy![0]!;
+    const lines = procedure.flatMap((t) => t.lines);
+    const solution = lines.filter((l) => l.to === 'lye').reduce((s, l) => s + l.mass_g, 0);
+    const jug = pots.find((p) => p.mass_g > 0)!.jug;
+    // pure NaOH in the jug, and what its oils can use by the superfat that is said: the rest is for olive, 190 mg KOH/g
+    const naoh = (jug['lye_solution_g']! / solution) * made.alkali_g * 0.99;
+    const beyond = naoh - naoh / (1 - lean / 100);
+    expect(told).to.equal(Math.ceil(beyond / ((0.19 * 39.997) / 56.106)));
+  });
 
   it('what is entered is in the jug, once, also where no colour was planned; the rest is as it was', () => {
     const graded = setEnd(ombrePlan(3, 'separate-pots', LOAF), 'o1', 'from', []);

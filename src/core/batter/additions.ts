@@ -1,5 +1,5 @@
 import { naohNeed } from './lye.ts';
-import { midSv } from './oil.ts';
+import { lotName, midSv } from './oil.ts';
 import type { Batter, Dose, Moment } from './schema.ts';
 import { oilOf } from './usedOils.ts';
 
@@ -20,14 +20,14 @@ export const additionsOf = (batter: Batter): readonly Addition[] => [
   ...batter.lateOils.flatMap((line): Addition[] => {
     const oil = oilOf(line);
     if (!oil) return [];
-    const { id, doses } = line;
+    const { id, doses, svMgG = midSv(oil) } = line;
     return [
       {
         kind: 'oil',
         id,
-        name: oil.name,
+        name: lotName(oil, svMgG),
         densityGMl: oil.densityGMl,
-        needsNaoh: naohNeed(line.svMgG ?? midSv(oil)),
+        needsNaoh: naohNeed(svMgG),
         doses,
       },
     ];

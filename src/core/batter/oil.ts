@@ -12,4 +12,12 @@ export interface Oil {
   readonly liquid?: boolean;
 }
 
+/** An oil with the value that is used for it: "Olive oil, 186 mg KOH/g". */
+export const withValue = (name: string, svMgG: number): string =>
+  `${name}, ${Number(svMgG.toFixed(2))} mg KOH/g`;
+
+/** What a lot of an oil is called: by its value where that is another than the middle of the oil's range. */
+export const lotName = (oil: Oil, svMgG: number): string =>
+  svMgG === midSv(oil) ? oil.name : withValue(oil.name, svMgG);
+
 export const midSv = (oil: Pick<Oil, 'svLow' | 'svHigh'>): number => (oil.svLow + oil.svHigh) / 2;

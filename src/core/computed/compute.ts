@@ -16,6 +16,7 @@ import { pipedIn, secondPlan } from '../plan/second.ts';
 import type { Amount } from '../plan/stepSchema.ts';
 import type { Result } from '../result/result.ts';
 import { finish, type Task } from '../task/task.ts';
+import type { OmbreWeights } from '../weigh/ombre/types.ts';
 import { weighPlan, type Weights } from '../weigh/weights.ts';
 
 /** Everything derived from a plan. Nothing here is ever stored. */
@@ -25,6 +26,8 @@ export interface Computed extends Facts {
   readonly warnings: readonly Warning[];
   /** the ingredients of the batch, also while the mould cannot take it; undefined while the lye itself is refused */
   readonly batch: Weights | undefined;
+  /** the ombres as weighed, also while what was entered of them is refused: it can be entered otherwise */
+  readonly entered: readonly OmbreWeights[];
 }
 
 /** Where the pours lie with the amounts that are weighed, once something was really poured otherwise than planned. */
@@ -142,6 +145,7 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
     second,
     warnings,
     weights: refused.length > 0 ? undefined : weights,
+    entered: weights?.ombres ?? [],
     batch: refused.some((w) => w.station === 'batter' && !w.ofSecond) ? undefined : weights,
   };
 }

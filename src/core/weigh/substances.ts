@@ -2,7 +2,7 @@ import { additionsOf, isInLye, type Addition } from '../batter/additions.ts';
 import type { Dose } from '../batter/schema.ts';
 import { isInSolution, SOLIDS_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { naohNeed } from '../batter/lye.ts';
-import { midSv } from '../batter/oil.ts';
+import { lotName, midSv, withValue } from '../batter/oil.ts';
 import { libraryOil, OIL_LIBRARY } from '../batter/oilLibrary.ts';
 import { solutionDensity } from '../batter/solutionDensity.ts';
 import { CARRIER_DENSITY, POWDER_DENSITY, UNDESCRIBED_DENSITY } from '../colorant/dispersion.ts';
@@ -71,7 +71,7 @@ const KIND_OF: Readonly<Record<Addition['kind'], (a: Addition) => Substance['kin
 const oilSubstance = (o: Pick<UsedOil, 'oil' | 'svMgG'>, id: string, kind: 'oil' | 'carrier'): Substance => ({
   ...INERT,
   id,
-  name: o.oil.name,
+  name: lotName(o.oil, o.svMgG),
   kind,
   densityGMl: o.oil.densityGMl,
   needsNaoh: naohNeed(o.svMgG),
@@ -97,14 +97,14 @@ export function jarOilOf({ jar, jarOil }: PlanColorant): Pick<UsedOil, 'oil' | '
   };
 }
 
-/** Two lots of one name are told apart by their saponification values. */
+/** Oils of one name that are not the same are told apart by their saponification values. */
 function toldApart(list: readonly Substance[]): readonly Substance[] {
   const needs = new Map<string, Set<number>>();
   const isOil = ({ needsNaoh }: Substance): boolean => needsNaoh > 0;
   for (const s of list) if (isOil(s)) needs.set(s.name, (needs.get(s.name) ?? new Set()).add(s.needsNaoh));
   return list.map((s) =>
     isOil(s) && (needs.get(s.name)?.size ?? 0) > 1
-      ? { ...s, name: `${s.name}, ${Number((s.needsNaoh / naohNeed(1)).toFixed(2))} mg KOH/g` }
+      ? { ...s, name: withValue(s.name, s.needsNaoh / naohNeed(1)) }
       : s,
   );
 }

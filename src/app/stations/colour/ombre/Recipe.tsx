@@ -14,11 +14,13 @@ import { SeparateRecipe } from './SeparateRecipe.tsx';
 export function Recipe({ ombre }: { readonly ombre: Ombre }) {
   const { plan, computed, edit } = usePlan();
   const [asked, setAsked] = useState(false);
-  const weights = computed.weights?.ombres.find((o) => o.ombre.id === ombre.id);
   const happened = happenedIn(plan);
   const own = poursOfOmbre(plan, ombre.id).map((p) => p.id);
   const noted = own.some((id) => happened.has(id));
   const whatIf = asked || noted;
+  const shown = computed.weights?.ombres ?? (noted ? computed.entered : []);
+  const weights = shown.find((o) => o.ombre.id === ombre.id);
+  const refused = computed.weights ? [] : computed.warnings.filter((w) => w.level === 'refuse');
   if (!weights)
     return <p className="quiet text-sm">There are no weights while something in the plan is refused.</p>;
   return (
@@ -49,6 +51,11 @@ export function Recipe({ ombre }: { readonly ombre: Ombre }) {
         </span>
       }
     >
+      {refused.map((w) => (
+        <p key={w.message} role="alert" className="text-sm font-semibold text-error">
+          {w.message}
+        </p>
+      ))}
       {whatIf && (
         <p className="text-sm">
           Write what was really added or poured: the layers after it are solved again from what is left.

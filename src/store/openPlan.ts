@@ -61,8 +61,8 @@ async function find(id: string): Promise<Found> {
   for (const one of await looseDrafts(id)) {
     const work = readDraft(one);
     if (!work) await ifItCan(setAside('drafts', [id, one.page]), undefined);
-    // stored after all, in the last moment of the page that left it
-    else if (stored && samePlan(work.plan, stored.plan))
+    // stored after all, in the last moment of the page that left it; what builds on the stored one has newer undo and redo
+    else if (stored && one.base !== base && samePlan(work.plan, stored.plan))
       await ifItCan(dropDraft(database, id, one.page), undefined);
     else if (!draft || (one.base === base && draft.base !== base)) [draft, held] = [one, work];
   }
@@ -75,7 +75,9 @@ async function find(id: string): Promise<Found> {
       drafted: true,
       ...(fits ? {} : { theirs: record ?? null }),
     });
-    return { kind: 'work', held, notice: fits ? 'What had not been stored yet was brought back.' : null };
+    const same = stored !== undefined && samePlan(held.plan, stored.plan);
+    const notice = fits && !same ? 'What had not been stored yet was brought back.' : null;
+    return { kind: 'work', held, notice };
   }
   if (!stored) return { kind: 'missing' };
   keeper.begin(id, { held: stored, base, stored: true });

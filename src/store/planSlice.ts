@@ -1,4 +1,4 @@
-import { createAction, type Reducer } from '@reduxjs/toolkit';
+import { createAction, type Reducer, type UnknownAction } from '@reduxjs/toolkit';
 import type { Plan } from '../core/plan/planSchema.ts';
 
 /** The plans before and after the one on screen, oldest first. Lists are only ever replaced, never changed. */
@@ -7,12 +7,14 @@ export interface PastAndFuture {
   readonly future: readonly Plan[];
 }
 
-interface Moment extends PastAndFuture {
+export interface Moment extends PastAndFuture {
   readonly present: Plan | null;
 }
 
 /** The open plan with its history, and the history as it was when the gesture that is going on began. */
 export interface PlanHistory extends Moment {
+  /** how often a plan was opened, or another tab's writing of it was taken over: what a field shows may be somebody else's since */
+  readonly opened: number;
   readonly gesture?: { readonly id: string; readonly before: Moment };
 }
 
@@ -37,7 +39,9 @@ export const planClosed = createAction('plan/closed');
 
 const MOST_STEPS_BACK = 300;
 
-const NOTHING: PlanHistory = { past: [], present: null, future: [] };
+type Work = Omit<PlanHistory, 'opened'>;
+
+const NOTHING: Work = { past: [], present: null, future: [] };
 
 const edited = ({ past, present }: Moment, plan: Plan): Moment => ({
   past: present ? [...past, present].slice(-MOST_STEPS_BACK) : past,
@@ -46,7 +50,7 @@ const edited = ({ past, present }: Moment, plan: Plan): Moment => ({
 });
 
 /** Undo and redo end a gesture. */
-function moved({ past, present, future }: Moment, way: 'back' | 'on'): PlanHistory | undefined {
+function moved({ past, present, future }: Moment, way: 'back' | 'on'): Work | undefined {
   const next = way === 'back' ? past.at(-1) : future[0];
   if (!next || !present) return undefined;
   return way === 'back'
@@ -58,7 +62,7 @@ function moved({ past, present, future }: Moment, way: 'back' | 'on'): PlanHisto
  * As it was before a gesture. What the gesture had made was shown, and may have been stored: it stays one undo away. Going on, the gesture
  * starts from where it began, and leaves no such trace.
  */
-function takenBack(state: PlanHistory, id: string): PlanHistory {
+function takenBack(state: Work, id: string): Work {
   const { gesture, present } = state;
   if (gesture?.id !== id || !present || present === gesture.before.present) return state;
   const { past } = edited(edited(gesture.before, present), present);
@@ -66,7 +70,13 @@ function takenBack(state: PlanHistory, id: string): PlanHistory {
 }
 
 /** The open plan and its history. Opening and closing start the history anew. */
-export const planReducer: Reducer<PlanHistory> = (state = NOTHING, action) => {
+export const planReducer: Reducer<PlanHistory> = (state = { ...NOTHING, opened: 0 }, action) => {
+  const next = worked(state, action);
+  const opened = state.opened + (planOpened.match(action) ? 1 : 0);
+  return next === state ? state : { ...next, opened };
+};
+
+function worked(state: Work, action: UnknownAction): Work {
   if (planOpened.match(action)) {
     const { plan, past = [], future = [] } = action.payload;
     return { past, present: plan, future };
@@ -84,8 +94,8 @@ export const planReducer: Reducer<PlanHistory> = (state = NOTHING, action) => {
   if (undone.match(action)) return moved(state, 'back') ?? state;
   if (redone.match(action)) return moved(state, 'on') ?? state;
   return state;
-};
+}
 
 /** The plan that an edit of this gesture starts from: as it was when the gesture began. */
-export const startOf = (state: PlanHistory, gesture: string | null): Plan | null =>
+export const startOf = (state: Work, gesture: string | null): Plan | null =>
   gesture !== null && state.gesture?.id === gesture ? state.gesture.before.present : state.present;

@@ -1,6 +1,7 @@
 import { useRef, useState, type ChangeEvent, type KeyboardEvent } from 'react';
 import type { Fault } from '../../core/result/result.ts';
 import { Gesture } from '../../store/gesture.ts';
+import { useAppSelector } from '../../store/store.ts';
 
 interface Typing {
   /** the value as it is, while nothing is being typed */
@@ -27,6 +28,10 @@ interface Typed {
   readonly fault: string | null;
   /** what the value was once this was taken or refused: it belongs to how things were then; undefined until that is drawn */
   readonly then: string | undefined;
+  /** how often the plan had been opened by then */
+  readonly opened: number | null;
+  /** it was refused, and the field left with it */
+  readonly left: boolean;
 }
 
 /**
@@ -41,6 +46,8 @@ export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
   /** Escape has taken back what was typed: how it is brought again */
   readonly bringBack: (() => void) | undefined;
 } {
+  // what is computed from a plan may be drawn a moment after the key: only another's writing that was taken over makes it foreign
+  const opened = useAppSelector((s) => (s.plan.present ? s.plan.opened : null));
   const [typed, setTyped] = useState<Typed | null>(null);
   /** what Escape has taken back, until something is typed again */
   const [escaped, setEscaped] = useState<string | null>(null);
@@ -48,8 +55,9 @@ export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
   const [others, setOthers] = useState(0);
   const going = useRef<{ readonly others: number; readonly gesture: Gesture } | null>(null);
 
+  const foreign = typed !== null && (typed.left || opened === null || opened !== typed.opened);
   if (typed !== null && typed.then === undefined) setTyped({ ...typed, then: shown });
-  else if (typed !== null && typed.then !== shown) {
+  else if (foreign && typed.then !== shown) {
     setTyped(null);
     setOthers(others + 1);
   }
@@ -67,7 +75,8 @@ export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
   const leave = (): void => {
     if (typed !== null) {
       const refused = attempt(typed.text);
-      setTyped(refused ? { text: typed.text, fault: refused.message, then: undefined } : null);
+      const { text } = typed;
+      setTyped(refused ? { text, fault: refused.message, then: undefined, opened, left: true } : null);
     }
     going.current = null;
   };
@@ -91,12 +100,14 @@ export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
       value: typed?.text ?? shown,
       onFocus: () => {
         going.current = null;
+        if (typed?.left) setTyped({ ...typed, left: false });
       },
       onChange: (event) => {
         const text = event.target.value;
         setEscaped(null);
         const refused = attempt(text);
-        setTyped({ text, fault: (complain === 'at once' && refused?.message) || null, then: undefined });
+        const fault = complain === 'at once' ? (refused?.message ?? null) : null;
+        setTyped({ text, fault, then: undefined, opened, left: false });
       },
       onBlur: leave,
       onKeyDown: (event) => {

@@ -33,6 +33,7 @@ const fillStores = async (page: Page): Promise<void> => {
       name: 'Heather in oil',
       colorant: 'heather',
       carrier: 'oil',
+      oil: 'sunflower',
       carrierPerPowder: 4,
       leftG: 85,
     },

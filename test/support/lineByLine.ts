@@ -48,10 +48,9 @@ function needs(plan: Plan): (name: string) => number {
       ? [o.custom.name, o.custom.svLow, o.custom.svHigh]
       : (RANGES[o.oil] ?? [o.oil, 0, 0]);
     const sv = o.svMgG ?? (low + high) / 2;
-    // told apart by their value where one name has several
-    const told = Number(sv.toFixed(2));
-    known.set(`${name}, ${told} mg KOH/g`, need(sv));
-    known.set(name, need(sv));
+    // a lot is named by its value; the name alone is the oil in the middle of its range
+    known.set(`${name}, ${Number(sv.toFixed(2))} mg KOH/g`, need(sv));
+    known.set(name, need((low + high) / 2));
   };
   for (const batter of [plan.batter, ...(plan.second ? [plan.second.batter] : [])]) {
     for (const o of batter.lateOils) put(o);
@@ -90,6 +89,8 @@ export interface Out {
 }
 
 export interface Followed {
+  /** superfat of all that the loaf's batch was mixed from, wherever it is at the end; undefined where there is none */
+  readonly ofAll: number | undefined;
   readonly faults: readonly string[];
   readonly out: readonly Out[];
   readonly lines: number;
@@ -198,5 +199,8 @@ export function followLines(acts: readonly SheetAct[], plan: Plan): Followed {
   const kept = [...vessels.values()].reduce((s, held) => s + total(held), 0);
   if (Math.abs(kept - supplied) > 1e-6 * supplied + 0.01)
     faults.push(`${supplied.toFixed(2)} g came in, ${kept.toFixed(2)} g are somewhere`);
-  return { faults, out, lines, said };
+  const all = new Map<string, number>();
+  for (const [vessel, held] of vessels)
+    if (!vessel.startsWith('second:')) for (const [name, g] of held) all.set(name, (all.get(name) ?? 0) + g);
+  return { faults, out, lines, said, ofAll: superfat(all) };
 }

@@ -9,6 +9,7 @@ export interface Sheet {
     readonly mass_g: number;
     readonly oils_g: number;
     readonly alkali_g: number;
+    readonly fragrances: readonly { readonly id: string; readonly mass_g: number }[];
     readonly superfat_percent: number;
     readonly oils: readonly { oil: string; mass_g: number; for_colorants_g: number }[];
   };

@@ -2,7 +2,7 @@ import { isInPot } from '../../src/core/batter/additions.ts';
 import type { Dose } from '../../src/core/batter/schema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { followLines, type Followed } from './lineByLine.ts';
-import { printed } from './printed.ts';
+import { printed, type Sheet } from './printed.ts';
 
 interface Recounted extends Followed {
   /** codes of what is refused with its number; then there is no sheet to follow */
@@ -45,11 +45,75 @@ function doseFaults(plan: Plan, { out }: Followed): readonly string[] {
   );
 }
 
+interface PrintedPour {
+  readonly id: string;
+  readonly kind: string;
+  readonly pot: string;
+  readonly superfat_percent?: number | null;
+  /** of a pour in rounds, each pot by itself */
+  readonly from?: readonly { readonly pot: string; readonly superfat_percent: number | null }[];
+}
+
+/** What the sheet says of its jugs, pours and doses beside its lines, held against what the lines make of them. */
+function saidFaults(plan: Plan, sheet: Sheet, { out, ofAll }: Followed): readonly string[] {
+  const faults: string[] = [];
+  const near = (what: string, is: number, said: number, off: number): void => {
+    if (!(Math.abs(is - said) <= off)) faults.push(`${what}: ${said} is said, ${is.toFixed(3)} it is`);
+  };
+  const { scaleStepG } = plan.units;
+  const pours = (sheet.steps as unknown as readonly PrintedPour[]).filter((s) => s.kind === 'pour');
+  const blended = plan.ombres.some((o) => o.school === 'master-blends');
+  const entered = plan.batch !== undefined;
+  for (const pot of sheet.pots) {
+    if (pot.mass_g === 0) continue;
+    const { total_g: total = 0, ...parts } = pot.jug;
+    near(
+      `jug ${pot.id}`,
+      Object.values(parts).reduce((s, g) => s + g, 0),
+      total,
+      1e-6,
+    );
+    // blends draw two stocks to the step, and share what the stocks hold to a part in two thousand
+    const least = pot.mass_g - (blended ? 1.5 * scaleStepG + 0.006 * pot.mass_g : 0) - 0.2;
+    // and their lye follows what oil came with them out of a ready jar
+    const drawn = plan.colorants.some((c) => c.jar !== undefined) ? 0.02 : 0.0005;
+    const most = pot.mass_g + 3 * scaleStepG + 0.1 * pours.length + (blended ? drawn * pot.mass_g : 0);
+    if (!entered && (total < least || total > most))
+      faults.push(`jug ${pot.id} holds ${total} g, where ${pot.mass_g} g are wanted`);
+  }
+  for (const pour of pours)
+    for (const { pot, superfat_percent: said } of pour.from ?? [pour]) {
+      const own = out.filter((o) => o.act === `pour:${pour.id}` && o.from.split(':')[1] === pot);
+      for (const { superfat: is } of own)
+        if (is !== undefined) near(`pour ${pour.id}`, is, said ?? NaN, 0.02);
+    }
+  for (const { id, name } of plan.batter.fragrances) {
+    const onSheet = sheet.procedure
+      .filter((t) => !t.id.startsWith('second:'))
+      .flatMap((t) => t.lines)
+      .reduce((s, l) => s + (l.name === name ? l.mass_g * (l.times ?? 1) : 0), 0);
+    near(name, onSheet, sheet.batter.fragrances.find((x) => x.id === id)?.mass_g ?? 0, 1e-6);
+  }
+  if (!entered && ofAll !== undefined && ofAll < plan.batter.superfatPercent - 0.005)
+    faults.push(`all of it is at superfat ${ofAll}, where ${plan.batter.superfatPercent} is planned`);
+  return faults;
+}
+
 /** One plan's day done line by line, as its sheet says. */
 export function recountDay(plan: Plan): Recounted {
-  const { procedure, warnings } = printed(plan);
+  const sheet = printed(plan);
+  const { procedure, warnings } = sheet;
   const refused = warnings.filter((w) => w.level === 'refuse').map((w) => w.code);
   const found = followLines(procedure, plan);
   const silent = procedure.length === 0 && refused.length === 0 ? ['no sheet, and nothing is refused'] : [];
-  return { ...found, refused, faults: [...found.faults, ...doseFaults(plan, found), ...silent] };
+  return {
+    ...found,
+    refused,
+    faults: [
+      ...found.faults,
+      ...(procedure.length > 0 ? saidFaults(plan, sheet, found) : []),
+      ...doseFaults(plan, found),
+      ...silent,
+    ],
+  };
 }

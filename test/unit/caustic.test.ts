@@ -400,17 +400,17 @@ describe('no way to caustic batter', () => {
   });
 });
 
-describe('a hundred days of every kind', () => {
-  it('are followed line by line: nothing below nothing unsaid, nothing lost, no dose doubled', () => {
+describe('days of every kind', () => {
+  it('are followed line by line: nothing below nothing unsaid, nothing lost, no jug short, no dose doubled', () => {
     const counts = { followed: 0, said: 0, refused: 0 };
-    for (const plan of fc.sample(anyDay, { numRuns: 100, seed: 22 })) {
+    for (const plan of fc.sample(anyDay, { numRuns: 160, seed: 22 })) {
       const { faults, refused, said } = recountDay(plan);
       expect(faults).to.deep.equal([]);
       counts.followed += refused.length > 0 ? 0 : 1;
       counts.refused += refused.some((c) => c.endsWith('lye-heavy')) ? 1 : 0;
       counts.said += said > 0 ? 1 : 0;
     }
-    expect(counts.followed).to.be.above(45);
+    expect(counts.followed).to.be.above(80);
     expect(counts.refused).to.be.above(5);
     expect(counts.said).to.be.above(1);
   });

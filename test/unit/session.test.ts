@@ -341,6 +341,16 @@ describe('work that a page left unstored', () => {
     expect(await s.database.drafts.count()).to.equal(0);
   });
 
+  it('brings back what undo took from the stored plan in the last moment, and does not speak of it', async () => {
+    const future = [{ ...draft('gone', 'r4', 'Undone').plan }];
+    await s.database.drafts.put({ ...draft('gone', 'r4', 'New plan'), future });
+    await anew();
+    expect(s.store.getState().plan.future.map((p) => p.name)).to.deep.equal(['Undone']);
+    expect(s.store.getState().desk.notice).to.equal(null);
+    await until(() => save() === 'saved');
+    expect(await s.database.drafts.count()).to.equal(0);
+  });
+
   it('is one at a time where several pages left some, and none is dropped', async () => {
     await s.database.drafts.bulkPut([draft('gone-1', 'r2', 'First'), draft('gone-2', 'r4', 'Second')]);
     await anew();

@@ -2,6 +2,7 @@ import type { Browser, Page } from 'playwright-core';
 import { begin } from '../e2e/support/begin.ts';
 import { Random } from './random.ts';
 import type { Row } from './row.ts';
+import { severally } from './severally.ts';
 import { FAULTS, faultScript, type FaultName } from './storageFaults.ts';
 
 const NAMES = Object.keys(FAULTS) as FaultName[];
@@ -112,15 +113,6 @@ async function one(browser: Browser, url: string, seed: number): Promise<readonl
 
 /** Every fault of storage, several times, in different moments and places. */
 export async function faults(browser: Browser, url: string, count: number, seed: number): Promise<Row> {
-  const lost: string[] = [];
-  let next = 0;
-  const work = async (): Promise<void> => {
-    while (next < count) {
-      const at = seed * 1000 + next;
-      next += 1;
-      lost.push(...(await one(browser, url, at)));
-    }
-  };
-  await Promise.all([work(), work(), work()]);
+  const lost = await severally({ count, seed, atOnce: 3 }, (at) => one(browser, url, at));
   return { what: 'faults of storage', tried: count, lost };
 }

@@ -6,6 +6,7 @@ import { serve } from '../e2e/support/serve.ts';
 import { everything } from './everything.ts';
 import { Random } from './random.ts';
 import type { Row } from './row.ts';
+import { severally } from './severally.ts';
 
 const PLAN = 'demo-slate-beds';
 /** How long anything may take to come from one tab to the other: no finding is a matter of timing, ms. */
@@ -199,15 +200,6 @@ async function one(browser: Browser, page: string, seed: number): Promise<readon
 
 /** Two tabs in one field at once, by seed. */
 export async function openFields(browser: Browser, page: string, count: number, seed: number): Promise<Row> {
-  const lost: string[] = [];
-  let next = 0;
-  const work = async (): Promise<void> => {
-    while (next < count) {
-      const at = seed * 1000 + next;
-      next += 1;
-      lost.push(...(await one(browser, page, at)));
-    }
-  };
-  await Promise.all([work(), work()]);
+  const lost = await severally({ count, seed, atOnce: 2 }, (at) => one(browser, page, at));
   return { what: 'two tabs in one open field', tried: count, lost };
 }

@@ -14,7 +14,7 @@ import { drawDispersed, type WeighBench } from './bench.ts';
 import type { OmbreWeights } from './ombre/types.ts';
 import { sharedOut } from './sharedOut.ts';
 import { stirIn, type Stir } from './stirs.ts';
-import type { PotTarget } from './targets.ts';
+import { placeInFilling, type PotTarget } from './targets.ts';
 
 /** What was poured of one pot by one pour. */
 export interface PouredFrom {
@@ -154,14 +154,8 @@ function fillRidges(pouring: Pouring, { id }: Ridges): void {
   }
 }
 
-/** A hole is filled pot after pot, in the order that what is held back is given in. */
-function inFillingOrder({ bench: { plan }, pots }: Pouring): readonly PotTarget[] {
-  const place = ({ pot }: PotTarget): number => {
-    const at = plan.fill.top.findIndex((t) => t.pot === pot.id);
-    return at < 0 ? plan.fill.top.length : at;
-  };
-  return pots.toSorted((a, b) => place(a) - place(b));
-}
+const inFillingOrder = ({ bench: { plan }, pots }: Pouring): readonly PotTarget[] =>
+  pots.toSorted((a, b) => placeInFilling(plan, a.pot.id) - placeInFilling(plan, b.pot.id));
 
 /** What is held back, into the holes of columns that are pulled at this step. */
 function fillHoles(pouring: Pouring, stepId: StepId): void {

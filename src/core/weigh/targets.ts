@@ -108,7 +108,13 @@ const holesIn = (moulds: readonly LaidMould[]): ReadonlyMap<MouldId, Hole> =>
     }),
   );
 
-/** A hole is filled pot after pot, in the order that what is held back is given in; what no hole takes is spread over the top. */
+/** A hole is filled pot after pot, in the order that what is held back is given in: where a pot stands in that. */
+export const placeInFilling = ({ fill }: Pick<Plan, 'fill'>, pot: PotId): number => {
+  const at = fill.top.findIndex((t) => t.pot === pot);
+  return at < 0 ? fill.top.length : at;
+};
+
+/** What is held back into the holes; what no hole takes is spread over the top. */
 function heldBy(
   plan: Plan,
   holes: ReadonlyMap<MouldId, Hole>,
@@ -116,10 +122,7 @@ function heldBy(
 ): ReadonlyMap<PotId, readonly HeldTarget[]> {
   const step = plan.units.scaleStepG;
   const into = [...topShares(plan)].map(([mould, eachG]) => ({ mould, copies: 1, eachG }));
-  const place = (pot: PotId): number => {
-    const at = plan.fill.top.findIndex((t) => t.pot === pot);
-    return at < 0 ? plan.fill.top.length : at;
-  };
+  const place = (pot: PotId): number => placeInFilling(plan, pot);
   const openG = new Map([...holes].map(([mould, { massG }]) => [mould, massG] as const));
   const held = new Map<PotId, readonly HeldTarget[]>();
   for (const { pot, massG: allG } of spread.toSorted((a, b) => place(a.pot) - place(b.pot)))

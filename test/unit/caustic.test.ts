@@ -284,8 +284,8 @@ describe('no way to caustic batter', () => {
 
   it('where a step of lye less keeps the leanest pot from having too much, it is taken off', () => {
     let less = 0;
-    for (let superfatPercent = 1.5; superfatPercent < 4; superfatPercent += 0.05) {
-      const plan = batter(heather({ ...loaf(), units: { ...loaf().units, scaleStepG: 2 } }, 'p1', 6, 5), {
+    for (let superfatPercent = 0.9; superfatPercent < 2.35; superfatPercent += 0.1) {
+      const plan = batter(heather({ ...loaf(), units: { ...loaf().units, scaleStepG: 2 } }, 'p1', 8, 5), {
         superfatPercent: Number(superfatPercent.toFixed(2)),
       });
       const { batter: made } = printed(plan);
@@ -293,9 +293,9 @@ describe('no way to caustic batter', () => {
       const perOil = ((0.6 * 190 + 0.25 * 256.5 + 0.15 * 199.5) / 1000) * (39.997 / 56.106);
       const exact = (made.oils_g * perOil * (1 - superfatPercent / 100)) / 0.99;
       if (made.alkali_g < Math.floor(exact / 2) * 2 - 1) less += 1;
-      if (refusals(plan).length === 0) sound(plan);
+      sound(plan);
     }
-    expect(less).to.be.within(1, 15);
+    expect(less).to.be.above(10);
   });
 
   it('what a ready jar is shaken up in has the value of that oil, or of the least that it could be', () => {
@@ -403,14 +403,14 @@ describe('no way to caustic batter', () => {
 describe('days of every kind', () => {
   it('are followed line by line: nothing below nothing unsaid, nothing lost, no jug short, no dose doubled', () => {
     const counts = { followed: 0, said: 0, refused: 0 };
-    for (const plan of fc.sample(anyDay, { numRuns: 160, seed: 22 })) {
+    for (const plan of fc.sample(anyDay, { numRuns: 100, seed: 22 })) {
       const { faults, refused, said } = recountDay(plan);
       expect(faults).to.deep.equal([]);
       counts.followed += refused.length > 0 ? 0 : 1;
       counts.refused += refused.some((c) => c.endsWith('lye-heavy')) ? 1 : 0;
       counts.said += said > 0 ? 1 : 0;
     }
-    expect(counts.followed).to.be.above(80);
+    expect(counts.followed).to.be.above(45);
     expect(counts.refused).to.be.above(5);
     expect(counts.said).to.be.above(1);
   });

@@ -60,7 +60,7 @@ function saidFaults(plan: Plan, sheet: Sheet, { out, ofAll }: Followed): readonl
   const near = (what: string, is: number, said: number, off: number): void => {
     if (!(Math.abs(is - said) <= off)) faults.push(`${what}: ${said} is said, ${is.toFixed(3)} it is`);
   };
-  const { scaleStepG } = plan.units;
+  const { scaleStepG, fineStepG } = plan.units;
   const pours = (sheet.steps as unknown as readonly PrintedPour[]).filter((s) => s.kind === 'pour');
   const blended = plan.ombres.some((o) => o.school === 'master-blends');
   const entered = plan.batch !== undefined;
@@ -76,7 +76,9 @@ function saidFaults(plan: Plan, sheet: Sheet, { out, ofAll }: Followed): readonl
     // blends draw two stocks to the step, and their lye follows the oils that come with them: where those are little
     // alike in what they need, the whole moves by a hundredth or so (the ledger's own test holds the usual recipe closer)
     const off = blended ? 1.5 * scaleStepG + 0.02 * pot.mass_g : 0;
-    const [least, most] = [pot.mass_g - off - 0.2, pot.mass_g + off + 3 * scaleStepG + 0.1 * pours.length];
+    // every dose is rounded by itself, to the fine scale's step
+    const short = 0.2 + 5 * fineStepG;
+    const [least, most] = [pot.mass_g - off - short, pot.mass_g + off + 3 * scaleStepG + 0.1 * pours.length];
     if (!entered && (total < least || total > most))
       faults.push(`jug ${pot.id} holds ${total} g, where ${pot.mass_g} g are wanted`);
   }

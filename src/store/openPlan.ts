@@ -7,7 +7,7 @@ import { deskOpened } from './deskSlice.ts';
 import { setAside } from './keeping/aside.ts';
 import { dropDraft, takeOver } from './keeping/drafts.ts';
 import { keeper } from './keeping/keep.ts';
-import { storageFailed } from './keeping/keepingSlice.ts';
+import { storageAnswered, storageFailed } from './keeping/keepingSlice.ts';
 import { takeOldDrafts } from './keeping/oldDrafts.ts';
 import type { Held } from './keeping/planRecords.ts';
 import { withStorage } from './keeping/storage.ts';
@@ -97,6 +97,8 @@ export const openPlan =
       dispatch(storageFailed(trouble));
       return { kind: 'trouble', trouble };
     }
+    // a station that reads nothing else of storage must not go on saying that it cannot be used
+    if (!here) dispatch(storageAnswered());
     if (found.kind !== 'work') return found;
     keeper.resume(id);
     dispatch(planOpened(found.held));

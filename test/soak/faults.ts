@@ -50,6 +50,8 @@ async function one(browser: Browser, url: string, seed: number): Promise<readonl
     const station = random.pick(STATIONS);
     await page.goto(place === 'plan' ? `${url}/plan/demo-beck-pool/${station}` : url);
     await sleep(from === 'start' ? 6000 : 800);
+    // a slow machine is no fault
+    for (let tries = 0; tries < 40 && (await blank(page)); tries += 1) await sleep(250);
     if (await blank(page)) wrong.push('a blank page');
     if ((await broken(page).count()) > 0) wrong.push(`a part of ${station} cannot be shown`);
     await page.evaluate('window.broken = true');

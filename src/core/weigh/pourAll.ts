@@ -93,6 +93,23 @@ function madeReady({ bench }: Pouring, potId: PotId, stepId: StepId, key: string
   return { vessel: cup, massG: massOfContents(book.holds(cup)) };
 }
 
+/** What one step takes of one pot, stirred first with what is its own, into every mould that it is for; g that went into each. */
+function pourOut(
+  pouring: Pouring,
+  of: { readonly act: string; readonly pot: PotId; readonly step: StepId; readonly key: string },
+  into: Parameters<typeof sharedOut>[0],
+  wantedG: Grams,
+  at: (mould: MouldId) => string = VESSEL.mould,
+): ReadonlyMap<string, Grams> {
+  const { book, stepG } = pouring.bench;
+  const { vessel, massG: allG } = madeReady(pouring, of.pot, of.step, of.key, wantedG);
+  return new Map(
+    sharedOut(into, allG, stepG).map(
+      ({ mould, massG }) => [mould, book.move(of.act, vessel, at(mould), massG, false)] as const,
+    ),
+  );
+}
+
 /** A line of colorant over the layer that was poured, in every mould that it is for. */
 function putLine({ bench: { plan, book } }: Pouring, line: MicaLine): void {
   if (!layerUnder(plan, line)) return;
@@ -123,34 +140,26 @@ function scrapeOff({ bench: { plan, book }, pots }: Pouring, pour: Pour, scrape:
 
 /** One pour out of one of its pots. */
 function pourOf(pouring: Pouring, { key, pour, pot, moulds }: Deposit, scraped: boolean): void {
-  const { bench, pots, amounts, poured } = pouring;
+  const { pots, amounts, poured } = pouring;
   atTrace(pouring, pot.id);
   beforePass(pouring, pour.id);
-  const { vessel, massG } = madeReady(pouring, pot.id, pour.id, key, amounts.get(key) ?? 0);
   const into =
     pots.find((p) => p.pot.id === pot.id)?.pours.find((q) => q.key === key)?.into ??
     moulds.map((m) => ({ mould: m.id, copies: m.copies, eachG: 0 }));
   const at = (mould: MouldId): string => (scraped ? VESSEL.layer(pour.id, mould) : VESSEL.mould(mould));
-  const went = new Map(
-    sharedOut(into, massG, bench.stepG).map(
-      (part) =>
-        [part.mould, bench.book.move(ACT.pour(pour.id), vessel, at(part.mould), part.massG, false)] as const,
-    ),
-  );
+  const of = { act: ACT.pour(pour.id), pot: pot.id, step: pour.id, key };
+  const went = pourOut(pouring, of, into, amounts.get(key) ?? 0, at);
   poured.set(key, { pouredG: [...went.values()].reduce((s, g) => s + g, 0), into: went });
 }
 
 /** The hollows of a mat, in every mould that has one. */
 function fillRidges(pouring: Pouring, { id }: Ridges): void {
-  const { bench, pots } = pouring;
-  for (const { pot, mounds } of pots) {
+  for (const { pot, mounds } of pouring.pots) {
     const own = mounds.filter((m) => m.when === 'first' && m.stepId === id);
     const wantedG = own.reduce((s, m) => s + m.eachG * m.copies, 0);
     if (wantedG <= 0) continue;
     atTrace(pouring, pot.id);
-    const { vessel, massG: allG } = madeReady(pouring, pot.id, id, id, wantedG);
-    for (const { mould, massG } of sharedOut(own, allG, bench.stepG))
-      bench.book.move(ACT.onTop(id), vessel, VESSEL.mould(mould), massG, false);
+    pourOut(pouring, { act: ACT.onTop(id), pot: pot.id, step: id, key: id }, own, wantedG);
   }
 }
 
@@ -159,7 +168,6 @@ const inFillingOrder = ({ bench: { plan }, pots }: Pouring): readonly PotTarget[
 
 /** What is held back, into the holes of columns that are pulled at this step. */
 function fillHoles(pouring: Pouring, stepId: StepId): void {
-  const { bench } = pouring;
   for (const { pot, held } of inFillingOrder(pouring)) {
     const own = held.flatMap(({ mould, pulled }) =>
       pulled?.stepId === stepId ? [{ mould, copies: 1, eachG: pulled.massG }] : [],
@@ -168,9 +176,7 @@ function fillHoles(pouring: Pouring, stepId: StepId): void {
     if (wantedG <= 0) continue;
     atTrace(pouring, pot.id);
     const key = `${stepId}:${pot.id}`;
-    const { vessel, massG: allG } = madeReady(pouring, pot.id, stepId, key, wantedG);
-    for (const { mould, massG } of sharedOut(own, allG, bench.stepG))
-      bench.book.move(ACT.pull(stepId), vessel, VESSEL.mould(mould), massG, false);
+    pourOut(pouring, { act: ACT.pull(stepId), pot: pot.id, step: stepId, key }, own, wantedG);
   }
 }
 

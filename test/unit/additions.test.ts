@@ -281,14 +281,15 @@ describe('additions in some pots', () => {
 
 describe('plans of version 3', () => {
   for (const name of ['three-beds', 'three-jugs', 'heather-poured'])
-    it(`${name} has the same sheet as it had`, () => {
+    it(`${name} weighs the same as it did`, () => {
       const read = readPlanFile(readFileSync(`test/fixtures/${name}.v3.dripline.json`, 'utf8'));
       if (!read.ok) throw new Error(read.faults[0].message);
       const now = printed(read.plan).procedure.flatMap((t) =>
         t.lines.map((l) => `${l.name}: ${l.mass_g}${l.times ? ` x ${l.times}` : ''} g, ${l.from} to ${l.to}`),
       );
-      expect(now).to.deep.equal(
-        readFileSync(`test/fixtures/${name}.v3.lines.txt`, 'utf8').trim().split('\n'),
+      // what is weighed is the same; since then it is weighed where the day has it
+      expect(now.toSorted()).to.deep.equal(
+        readFileSync(`test/fixtures/${name}.v3.lines.txt`, 'utf8').trim().split('\n').toSorted(),
       );
     });
 });

@@ -265,7 +265,7 @@ describe('what is weighed out is what is in the jug', () => {
     expect(clay!.water_percent_of_oils).to.be.above(plain!.water_percent_of_oils + 10);
     const [low, high] = computed.stack.layers;
     expect(low!.volumeMl).to.be.closeTo(high!.volumeMl, 1e-6);
-    expect(low!.massG).to.be.above(high!.massG);
+    expect(low!.pouredG).to.be.above(high!.pouredG);
     expect(codes(plan)).to.include('pot-wet');
   });
 
@@ -292,17 +292,17 @@ describe('what is weighed out is what is in the jug', () => {
     const [, second, third] = poursOfOmbre(plan, 'o1');
     const before = computePlan(plan);
     const was = before.stack.layers[1]!;
-    const more = Math.round(was.massG) + 30;
+    const more = Math.round(was.pouredG) + 30;
     const changed = notePoured(plan, second!.id, more, AT);
     const now = computePlan(changed);
-    expect(now.stack.layers[1]!.massG).to.equal(more);
-    expect(now.stack.layers[1]!.volumeMl).to.be.closeTo((was.volumeMl * more) / was.massG, 0.8);
+    expect(now.stack.layers[1]!.pouredG).to.equal(more);
+    expect(now.stack.layers[1]!.volumeMl).to.be.closeTo((was.volumeMl * more) / was.pouredG, 0.8);
     expect(now.stack.layers[1]!.leftMm).to.be.above(was.leftMm + 1);
-    expect(now.stack.layers[2]!.massG).to.be.below(before.stack.layers[2]!.massG);
+    expect(now.stack.layers[2]!.pouredG).to.be.below(before.stack.layers[2]!.pouredG);
     const sheet = printed(changed);
     expect(sheet.steps.find((s) => s.id === second!.id)!.mass_g).to.equal(more);
     const task = sheet.procedure.find((t) => t.id === `pour:${third!.id}`)!;
-    expect(task.lines[0]!.mass_g).to.equal(now.stack.layers[2]!.massG);
+    expect(task.lines[0]!.mass_g).to.equal(now.stack.layers[2]!.pouredG);
     // the batch was made as planned: its oils and lye do not change
     expect(sheet.batter.alkali_g).to.equal(printed(plan).batter.alkali_g);
     expect(sheet.batter.oils_g).to.equal(printed(plan).batter.oils_g);
@@ -339,7 +339,7 @@ describe('one rounding everywhere', () => {
     // the section and the drops show what the scale shows
     for (const p of weights!.pots)
       for (const q of p.pours)
-        expect(stack.layers.find((l) => l.pour.id === q.stepId)!.massG).to.equal(q.into[0]!.eachG);
+        expect(stack.layers.find((l) => l.pour.id === q.stepId)!.pouredG).to.equal(q.into[0]!.eachG);
   });
 
   it('a given batch stays what it is: 9,000 g in 9 moulds are 9,000 g', () => {

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { VESSEL } from '../../src/core/day/vessel.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { singleBars } from '../../src/core/cut/singleBars.ts';
 import { addMould } from '../../src/core/edit/moulds.ts';
@@ -87,12 +88,12 @@ describe('a texture mat', () => {
     const plan = fillRidgesFrom(own.plan, step.id, own.potId);
     const { weights } = computePlan(plan);
     const { ledger } = weights!;
-    const first = ledger.transfers.findIndex((t) => t.to === 'mould');
+    const first = ledger.transfers.findIndex((t) => t.to.key === 'mould');
     expect(ledger.transfers[first]!.act).to.equal(`on-top:${step.id}`);
-    expect(ledger.transfers[first]!.from).to.equal(`pot:${own.potId}`);
+    expect(ledger.transfers[first]!.from.key).to.equal(`pot:${own.potId}`);
     const pot = weights!.pots.find((p) => p.pot.id === own.potId)!;
     expect(pot.batterG).to.be.closeTo(ridgesOf(plan).massG, 1.6);
-    expect(massOfContents(leftIn(ledger, `pot:${own.potId}`))).to.be.below(1.1);
+    expect(massOfContents(leftIn(ledger, VESSEL.pot(own.potId)))).to.be.below(1.1);
     const acts = told(computePlan(plan));
     const at = acts.findIndex((a) => a.deed.does === 'fill-ridges');
     expect(at).to.be.below(acts.findIndex((a) => a.deed.does === 'pour'));

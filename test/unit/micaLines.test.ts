@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { VESSEL } from '../../src/core/day/vessel.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { takeFromPot } from '../../src/core/edit/colorants.ts';
 import { addMicaLine, dustedDm2, setLineColorant, updateMicaLine } from '../../src/core/edit/micaLine.ts';
@@ -77,7 +78,7 @@ describe('lines of colorant between layers', () => {
     expect(massG).to.equal(0.6);
     const twice: Plan = { ...plan, fill: { ...plan.fill, copies: 2 } };
     const { ledger } = computePlan(twice).weights!;
-    expect(leftIn(ledger, 'mould').get(`colorant:${LINE.id}`)).to.be.closeTo(1.2, 1e-9);
+    expect(leftIn(ledger, VESSEL.mould('first')).get(`colorant:${LINE.id}`)).to.be.closeTo(1.2, 1e-9);
     expect(computePlan(plan).weights!.batterG).to.equal(computePlan(removeStep(plan, id)).weights!.batterG);
     const sheet = printed(twice);
     const recount = follow(sheet.procedure, twice);

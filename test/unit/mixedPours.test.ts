@@ -129,11 +129,11 @@ describe('colours out of one jug', () => {
     const plan = mixed(SHAPES[0]!, PLACES[0]!);
     const step = plan.steps.find((s): s is Pour => s.kind === 'pour' && s.pattern !== undefined)!;
     const layer = firstOf(plan).stack.layers.find((l) => l.pour.id === step.id)!;
-    const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.massG]));
+    const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.plannedG]));
     const rounds = roundsOf(step, (pot) => massOf.get(pot) ?? 0, 0.1);
     expect(rounds).to.have.length(1);
     expect(rounds[0]!.map((t) => t.pot)).to.deep.equal(['p1', 'p2', 'p3']);
-    const [a, b, c] = rounds[0]!.map((t) => t.massG / layer.massG);
+    const [a, b, c] = rounds[0]!.map((t) => t.massG / layer.plannedG);
     expect(a).to.be.closeTo(0.5, 0.001);
     expect(b).to.be.closeTo(0.25, 0.001);
     expect(c).to.be.closeTo(0.25, 0.001);

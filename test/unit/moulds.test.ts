@@ -68,7 +68,7 @@ describe('several moulds from one batch', () => {
     const pours = procedureOf(computePlan(plan)).filter((t) => t.id.startsWith('pour:'));
     expect(pours).to.have.length(2);
     for (const { lines, running } of pours) {
-      expect(lines.map((l) => [l.to, l.times])).to.deep.equal([
+      expect(lines.map((l) => [l.to.key, l.times])).to.deep.equal([
         ['mould', 1],
         ['mould:m1', 3],
       ]);
@@ -143,7 +143,7 @@ describe('several moulds from one batch', () => {
     const loaf = boxPlan([rest(), rest()]);
     const six = setCopies(addMould(loaf, CAVITY).plan, 'm1', 6);
     const wanted = computePlan(six).batch!.batterG;
-    const each = layPlan(six).moulds[1]!.stack.layers.reduce((s, l) => s + l.massG, 0);
+    const each = layPlan(six).moulds[1]!.stack.layers.reduce((s, l) => s + l.plannedG, 0);
     const plan = sizeBatch(
       six,
       { kind: 'batter', massG: Math.ceil(wanted + each + 10) },
@@ -189,7 +189,7 @@ describe('several moulds from one batch', () => {
           .filter(([name]) => /^(mould|layer)/.test(name))
           .reduce((s, [, v]) => s + [...v.values()].reduce((a, b) => a + b, 0), 0);
         const each = computed.moulds.reduce(
-          (s, m) => s + m.use.copies * m.stack.layers.reduce((t, l) => t + l.massG, 0),
+          (s, m) => s + m.use.copies * m.stack.layers.reduce((t, l) => t + l.pouredG, 0),
           0,
         );
         const top = computed.weights.pots.reduce((s, p) => s + p.heldBackG, 0);
@@ -208,7 +208,7 @@ describe('a design of its own', () => {
     const own = ownDesign(plan, 'm1');
     expect(readPlanValue(own).ok).to.equal(true);
     expect(own.steps.map((s) => s.id)).to.deep.equal(plan.steps.flatMap((s) => [s.id, `m1${s.id}`]));
-    const massOf = (p: Plan): number[] => layPlan(p).moulds[1]!.stack.layers.map((l) => l.massG);
+    const massOf = (p: Plan): number[] => layPlan(p).moulds[1]!.stack.layers.map((l) => l.plannedG);
     massOf(own).forEach((g, i) => expect(g).to.be.closeTo(massOf(plan)[i]!, 1e-6));
     expect([...pourNames(own).values()]).to.deep.equal([
       'pour 1 of Test box',

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { VESSEL } from '../../src/core/day/vessel.ts';
 import { computePlan, type Computed } from '../../src/core/computed/compute.ts';
 import { addPattern } from '../../src/core/edit/pattern.ts';
 import { removeStep, setRough } from '../../src/core/edit/pours.ts';
@@ -410,13 +411,13 @@ describe('scraped layers: where the scrapings go', () => {
     const offG = Math.round(scrapingIn(toAndFro('spare')).volumeMl * computed.stack.layers[0]!.densityGMl);
     expect(potG(computed, 'p1') - potG(plain, 'p1')).to.be.closeTo(offG, 1.01);
     expect(potG(computed, 'p2')).to.equal(potG(plain, 'p2'));
-    expect(massOfContents(leftIn(computed.weights!.ledger, 'spare-mould'))).to.be.closeTo(offG, 1e-6);
+    expect(massOfContents(leftIn(computed.weights!.ledger, VESSEL.spareMould))).to.be.closeTo(offG, 1e-6);
   });
 
   it('back into their jug: nothing more is made, and nothing is left', () => {
     const computed = computePlan(toAndFro('pot'));
     expect(potG(computed, 'p1')).to.be.closeTo(potG(plain, 'p1'), 1.01);
-    expect(massOfContents(leftIn(computed.weights!.ledger, 'pot:p1'))).to.be.below(1.01);
+    expect(massOfContents(leftIn(computed.weights!.ledger, VESSEL.pot('p1')))).to.be.below(1.01);
   });
 
   it('into the next jug: one pot more by as much as the other is less, and its shade moves by what is in it', () => {
@@ -487,9 +488,9 @@ describe('scraped layers: where the scrapings go', () => {
   it('two moulds alike give twice as many', () => {
     const plan = toAndFro('next');
     const twice = computePlan({ ...plan, fill: { ...plan.fill, copies: 2 } });
-    const act = twice.weights!.ledger.transfers.filter((t) => t.act === 'scrape:r1' && t.to === 'pot:p2');
+    const act = twice.weights!.ledger.transfers.filter((t) => t.act === 'scrape:r1' && t.to.key === 'pot:p2');
     const once = computePlan(plan).weights!.ledger.transfers.filter(
-      (t) => t.act === 'scrape:r1' && t.to === 'pot:p2',
+      (t) => t.act === 'scrape:r1' && t.to.key === 'pot:p2',
     );
     expect(act[0]!.massG).to.equal(2 * once[0]!.massG);
   });

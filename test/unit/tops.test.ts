@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { VESSEL } from '../../src/core/day/vessel.ts';
 import fc from 'fast-check';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { cutLines } from '../../src/core/cut/cutLines.ts';
@@ -322,8 +323,8 @@ describe('batter that is heaped on top', () => {
     expect(of(computed, pot) - of(before, pot)).to.be.closeTo(mound!.massG, 0.6);
     const { ledger } = computed.weights!;
     const moved = ledger.transfers.filter((t) => t.act === `on-top:${id}`);
-    expect(moved.map((t) => [t.from, t.to])).to.deep.equal([[`pot:${pot}`, 'mould']]);
-    expect(massOfContents(leftIn(ledger, `pot:${pot}`))).to.be.below(1);
+    expect(moved.map((t) => [t.from.key, t.to.key])).to.deep.equal([[`pot:${pot}`, 'mould']]);
+    expect(massOfContents(leftIn(ledger, VESSEL.pot(pot)))).to.be.below(1);
   });
 
   it('comes off a batch of given size: the batch stays what it is', () => {

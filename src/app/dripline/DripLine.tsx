@@ -275,7 +275,7 @@ export function DripLine() {
                         id={step.id}
                         nth={pours.indexOf(step.id) + 1}
                         pot={pot}
-                        mass={show.mass(layer?.massG ?? 0)}
+                        mass={show.mass(layer?.pouredG ?? 0)}
                         at={times && formatClock(times.get(step.id)?.atMin ?? 0)}
                         amiss={times?.get(step.id)?.amiss ?? false}
                         chosen={chosen === step.id}

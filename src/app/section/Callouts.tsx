@@ -1,14 +1,14 @@
 import type { StepId } from '../../core/validate/ids.ts';
 import { memo } from 'react';
-import type { PouredLayer } from '../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../core/weigh/scaled.ts';
 import { roundsWord } from '../parts/roundsWord.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
 interface CalloutsProps {
-  readonly layers: readonly PouredLayer[];
+  readonly layers: readonly ScaledLayer[];
   /** where a layer's thread starts, px */
-  readonly startOf: (layer: PouredLayer) => { readonly x: number; readonly y: number };
+  readonly startOf: (layer: ScaledLayer) => { readonly x: number; readonly y: number };
   /** x of the labels, px */
   readonly left: number;
   readonly right: number;
@@ -148,7 +148,7 @@ export function Callouts(props: CalloutsProps) {
             letter={layer.pots.length > 1 ? `${layer.pots.length}` : pot.letter}
             name={layer.pots.length > 1 ? `pots, ${roundsWord(layer.pour)}` : pot.name}
             colour={colours.pours.get(layer.pour.id) ?? NO_COLOUR}
-            mass={show.mass(layer.massG)}
+            mass={show.mass(layer.pouredG)}
             rise={show.length(layer.riseMm)}
             fromX={Math.round(from.x)}
             fromY={Math.round(from.y)}

@@ -2,7 +2,7 @@ import { faceAt } from '../../core/face/face.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
 import { highestIn, isOpen, type Body } from '../../core/pattern/body.ts';
 import type { StepId } from '../../core/validate/ids.ts';
-import type { PouredLayer } from '../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../core/weigh/scaled.ts';
 import { useCallback, useMemo } from 'react';
 import { propsAt } from '../../core/edit/prop.ts';
 import type { MouldGeometry } from '../../core/mould/geometry.ts';
@@ -42,7 +42,7 @@ const CALLOUTS_FROM = 500;
 const CALLOUT_WIDTH = 192;
 
 /** What holds the mould up as it is seen in this view: what was put under it, or the prop that its angle needs. */
-function propWords(plan: Plan, here: PouredLayer, view: View, geometry: MouldGeometry): string | undefined {
+function propWords(plan: Plan, here: ScaledLayer, view: View, geometry: MouldGeometry): string | undefined {
   const seen = view === 'section' ? /edge/ : /end/;
   const put = propsAt(plan, here.pour.id);
   if (put.length > 0) {
@@ -128,7 +128,7 @@ export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
     },
     [dispatch],
   );
-  const rightEnd = (l: PouredLayer): number => (view === 'section' ? l.rightMm : l.farMm);
+  const rightEnd = (l: ScaledLayer): number => (view === 'section' ? l.rightMm : l.farMm);
   const gapMm = geometry.heightMm - fill.heightMm;
   const spill =
     here && !isLevel(tilt)
@@ -142,7 +142,7 @@ export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
           width={width}
           height={height}
           role="group"
-          aria-label={`${view === 'section' ? 'Section' : 'Side'} of the loaf: ${layers.length} layers, ${show.mass(layers.reduce((s, l) => s + l.massG, 0))}`}
+          aria-label={`${view === 'section' ? 'Section' : 'Side'} of the loaf: ${layers.length} layers, ${show.mass(layers.reduce((s, l) => s + l.pouredG, 0))}`}
           className="absolute inset-0 select-none"
         >
           {here && !isLevel(tilt) && (

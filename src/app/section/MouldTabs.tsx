@@ -1,4 +1,4 @@
-import { batterIn } from '../../core/fill/batterIn.ts';
+import { pouredIn } from '../../core/weigh/scaled.ts';
 import { mouldNames } from '../../core/plan/moulds.ts';
 import { mouldShown } from '../../store/deskSlice.ts';
 import { useAppDispatch } from '../../store/store.ts';
@@ -31,7 +31,7 @@ export function MouldTabs({ className = '' }: { readonly className?: string }) {
             {copies > 1 && `${copies} × `}
             {names.get(id)}
             <span className="quiet block text-xs font-normal">
-              {show.mass(batterIn(m))}
+              {show.mass(pouredIn(m))}
               {copies > 1 && ' each'}
             </span>
           </button>

@@ -1,5 +1,6 @@
 import { useCallback } from 'react';
-import { lettersOf, type PouredLayer } from '../../core/fill/layers.ts';
+import { lettersOf } from '../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../core/weigh/scaled.ts';
 import { surfaceAcross, viewPolygon, type View } from '../../core/mould/sectionView.ts';
 import type { StepId } from '../../core/validate/ids.ts';
 import { selectBench } from '../../store/computed.ts';
@@ -12,7 +13,7 @@ import { Line } from './Line.tsx';
 import { movableLines, useLineMoves } from './useLineMoves.ts';
 
 interface SurfaceLinesProps {
-  readonly layers: readonly PouredLayer[];
+  readonly layers: readonly ScaledLayer[];
   /** of those whose surface is no more where it was poured: they were pushed about */
   readonly pushed: ReadonlySet<StepId>;
   readonly view: View;
@@ -57,7 +58,7 @@ export function SurfaceLines({ layers, pushed, view, at, frame }: SurfaceLinesPr
         key={layer.pour.id}
         index={i}
         label={`Top of pour ${i + 1}, ${lettersOf(layer)} ${pot.name}`}
-        valueText={`${show.length(a.z)} at the ${one}, ${show.length(b.z)} at the ${other}, ${show.mass(layer.massG)}`}
+        valueText={`${show.length(a.z)} at the ${one}, ${show.length(b.z)} at the ${other}, ${show.mass(layer.pouredG)}`}
         value={tenth(a.z)}
         max={computed.geometry.heightMm}
         x0={tenth(frame.x(a.h))}

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { MouldFacts } from '../../core/advice/facts.ts';
-import type { PouredLayer } from '../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../core/weigh/scaled.ts';
 import { bodiesOf, standing } from '../../core/pattern/blocks.ts';
 import type { Body } from '../../core/pattern/body.ts';
 import type { Step } from '../../core/plan/stepSchema.ts';
@@ -14,7 +14,7 @@ type Standing = Pick<MouldFacts, 'plan' | 'stack' | 'geometry'> & { readonly han
 const upTo = (
   { plan, stack, geometry, hand }: Standing,
   stepId: StepId,
-  layers: readonly PouredLayer[],
+  layers: readonly ScaledLayer[],
 ): Standing => ({
   ...(hand === undefined ? {} : { hand }),
   plan: { ...plan, steps: plan.steps.slice(0, plan.steps.findIndex((s) => s.id === stepId) + 1) },
@@ -29,8 +29,8 @@ export interface Rehearsed {
   /** the last layer that is in by then; -1: none */
   readonly index: number;
   /** that layer, where the loaf is to be seen as it stands then */
-  readonly here: PouredLayer | undefined;
-  readonly layers: readonly PouredLayer[];
+  readonly here: ScaledLayer | undefined;
+  readonly layers: readonly ScaledLayer[];
   readonly bodies: readonly Body[];
   /** a column still stands in it */
   readonly columnStands: boolean;

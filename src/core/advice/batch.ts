@@ -1,5 +1,5 @@
 import { setCopies } from '../edit/moulds.ts';
-import { batterIn } from '../fill/batterIn.ts';
+import { pouredIn } from '../weigh/scaled.ts';
 import { inAll, mouldNames } from '../plan/moulds.ts';
 import { MOST_COPIES } from '../plan/otherMould.ts';
 import { totalHeldBack } from '../plan/pours.ts';
@@ -11,7 +11,7 @@ import type { Remedy, Warning } from './warning.ts';
 
 /** Batter that one more of a mould takes out of the batch, its part of the overage with it, g. */
 const oneTakesG = ({ plan }: Facts, { stack }: MouldFacts): number =>
-  batterIn({ stack }) * (1 + plan.fill.overagePercent / 100);
+  pouredIn({ stack }) * (1 + plan.fill.overagePercent / 100);
 
 /** More of the moulds that what is over fills, the largest first. */
 function more(facts: Facts, spareG: number): Remedy[] {
@@ -43,7 +43,7 @@ export function batchWarnings(facts: Facts): Warning[] {
   const shortG = givenBatchG === undefined ? 0 : weights.batterG - givenBatchG;
   // pours of given masses that ask for more than the one mould has are told where they are
   if (shortG > tolerance && (moulds.length > 1 || plan.fill.upTo)) {
-    const takenG = inAll(moulds, batterIn);
+    const takenG = inAll(moulds, pouredIn);
     return [
       {
         code: 'batch-short',

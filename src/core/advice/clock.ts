@@ -73,7 +73,9 @@ function remediesFor(facts: Facts, timed: TimedAct, trouble: Trouble, count: num
   for (const remedy of waysOut(facts.plan, timed)) {
     if (found.length === MOST_REMEDIES) break;
     const after = planTimetable(remedy.apply(facts.plan), facts);
-    const same = after?.acts.find((a) => a.act.key === timed.act.key);
+    const same = after?.acts.find(
+      (a) => a.act.key === timed.act.key && a.about.pot?.id === timed.about.pot?.id,
+    );
     const troubles = after?.acts.reduce((s, a) => s + a.troubles.length, 0) ?? count;
     if (same && !same.troubles.includes(trouble) && troubles < count) found.push(remedy);
   }

@@ -1,24 +1,27 @@
 import type { Timetable } from '../clock/timetable.ts';
+import type { Day } from '../day/act.ts';
 import type { BarCut } from '../cut/bars.ts';
-import type { LaidMould, LaidPlan } from '../fill/layPlan.ts';
 import type { PlanBodies, PlanColours } from '../ombre/coloursOf.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { WeighedPart } from '../fill/topMass.ts';
+import type { ScaledMould, ScaledPlan } from '../weigh/scaled.ts';
 import type { Weights } from '../weigh/weights.ts';
 
 /** One mould as it is poured, and what it gives when it is cut. */
-export interface MouldFacts extends LaidMould {
+export interface MouldFacts extends ScaledMould {
   readonly cut: BarCut;
   /** what is put on top of one of it */
   readonly tops: readonly WeighedPart[];
 }
 
 /** What is computed from a plan, before any judgement of it. */
-export interface Facts extends LaidPlan {
+export interface Facts extends ScaledPlan {
   /** of the first mould */
   readonly cut: BarCut;
   readonly tops: readonly WeighedPart[];
   readonly moulds: readonly [MouldFacts, ...MouldFacts[]];
+  /** everything that is done, in order */
+  readonly day: Day;
   readonly weights: Weights | undefined;
   /** the mixes of the pours that belong to an ombre: after rounding, or as wanted while there are no weights */
   readonly graded: ReadonlyMap<string, Mix>;

@@ -3,7 +3,7 @@ import { happenedIn } from '../batch/happened.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { formatMass, formatPercent } from '../units/format.ts';
 import { listed } from '../units/words.ts';
-import { potOfVessel } from '../weigh/acts.ts';
+import { potOfVessel, type Vessel } from '../day/vessel.ts';
 import type { Weights } from '../weigh/weights.ts';
 import { SUBSTANCE } from '../weigh/substances.ts';
 import type { Facts } from './facts.ts';
@@ -11,10 +11,10 @@ import { portionsFirst } from './portionsFirst.ts';
 import type { Warning } from './warning.ts';
 
 /** A vessel as a maker calls it: "pot A", "the batch". */
-function vesselWords({ pots }: Pick<Plan, 'pots'>, vessel: string): string {
+function vesselWords({ pots }: Pick<Plan, 'pots'>, vessel: Vessel): string {
   const pot = pots.find((p) => p.id === potOfVessel(vessel));
   if (pot) return `pot ${pot.letter}`;
-  return vessel.startsWith('stock:') ? 'a stock of the blends' : 'the batch';
+  return vessel.kind === 'stock' ? 'a stock of the blends' : 'the batch';
 }
 
 /** What cures a lye-heavy vessel, or what is drawn of it: "the dispersed colours and shea butter are in pot A". */

@@ -2,6 +2,7 @@ import { withAColumn } from '../edit/columns.ts';
 import { addPull, setPlace } from '../edit/pattern.ts';
 import { moveStep } from '../edit/pours.ts';
 import type { PouredLayer } from '../fill/layers.ts';
+import type { ScaledLayer } from '../weigh/scaled.ts';
 import { isIn, edgesOf } from '../flow/outline.ts';
 import { slice } from '../geometry/clip.ts';
 import { formatLength, formatMass, formatShort } from '../units/format.ts';
@@ -119,16 +120,16 @@ function placeWarnings(facts: Facts, layer: PouredLayer): Warning[] {
 }
 
 /** A turn that the scale does not show can only be poured by eye. */
-function smallTurns({ plan }: Facts, layer: PouredLayer): Warning[] {
+function smallTurns({ plan }: Facts, layer: ScaledLayer): Warning[] {
   const { pour } = layer;
   const step = plan.units.scaleStepG;
-  const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.massG] as const));
+  const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.pouredG] as const));
   const parts = pour.pattern?.rounds ?? [];
   const all = parts.reduce((s, p) => s + p, 0);
   const turns = roundsOf(pour, (pot) => massOf.get(pot) ?? 0, step);
   const least = parts.reduce((at, p, i) => (p < (parts[at] ?? p) ? i : at), 0);
   const smallest = Math.min(
-    ...layer.parts.map(({ pot, massG }) => {
+    ...layer.parts.map(({ pot, pouredG: massG }) => {
       const times = turns[least]?.filter((t) => t.pot === pot.id).length ?? 1;
       return (massG * (parts[least] ?? 0)) / all / Math.max(1, times);
     }),

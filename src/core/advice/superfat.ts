@@ -1,6 +1,6 @@
 import { isLyeHeavy } from '../ask/superfat.ts';
 import { happenedIn } from '../batch/happened.ts';
-import { potOfVessel } from '../weigh/acts.ts';
+import { potOfVessel } from '../day/vessel.ts';
 import type { PotWeight } from '../weigh/weights.ts';
 import { SCALE_STEPS_G, type Plan } from '../plan/planSchema.ts';
 import { formatMass, formatPercent } from '../units/format.ts';

@@ -1,6 +1,8 @@
 import { needOf, superfatIn, type Substances } from '../ledger/balance.ts';
 import { drawn, EMPTY, massOfContents, together, type Contents } from '../ledger/contents.ts';
-import { SUPPLY, type Ledger, type Transfer } from '../ledger/ledger.ts';
+import type { ActId } from '../day/act.ts';
+import { isOutside, type Vessel, type VesselKey } from '../day/vessel.ts';
+import { heldAfter, type Ledger, type Transfer } from '../ledger/ledger.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
 
 /** A superfat below this is more lye than the oils can use; nearer to nothing is a double's dust, percent. */
@@ -11,9 +13,9 @@ export const isLyeHeavy = (superfatPercent: Percent | undefined): boolean =>
 
 /** Something that went out of a vessel for good: into a mould, a mat, a bag, a cup or a spare tray. */
 export interface Leaving {
-  readonly act: string;
-  readonly from: string;
-  readonly to: string;
+  readonly act: ActId;
+  readonly from: Vessel;
+  readonly to: Vessel;
   readonly massG: Grams;
   /** of what went; undefined where it has no oil, or no lye yet */
   readonly superfatPercent: Percent | undefined;
@@ -21,8 +23,8 @@ export interface Leaving {
 
 /** A vessel that has more lye than its oils can use once an act is done. */
 export interface LyeHeavy {
-  readonly act: string;
-  readonly vessel: string;
+  readonly act: ActId;
+  readonly vessel: Vessel;
   /** what it holds then */
   readonly massG: Grams;
   readonly superfatPercent: Percent;
@@ -33,8 +35,8 @@ export interface LyeHeavy {
 }
 
 export interface Cure {
-  readonly act: string;
-  readonly vessel: string;
+  readonly act: ActId;
+  readonly vessel: Vessel;
   /** substances that bring oil, by id */
   readonly with: readonly string[];
 }
@@ -46,9 +48,9 @@ export interface SuperfatAsked {
 }
 
 /** What vessels hold, followed through one more transfer. */
-function follow(held: Map<string, Contents>, { from, to, massG, what }: Transfer): void {
-  if (from !== SUPPLY) held.set(from, drawn(held.get(from) ?? EMPTY, massG).left);
-  held.set(to, together([held.get(to) ?? EMPTY, what]));
+function follow(held: Map<VesselKey, Contents>, { from, to, massG, what }: Transfer): void {
+  if (from.kind !== 'supply') held.set(from.key, drawn(held.get(from.key) ?? EMPTY, massG).left);
+  held.set(to.key, together([held.get(to.key) ?? EMPTY, what]));
 }
 
 /**
@@ -58,22 +60,21 @@ function follow(held: Map<string, Contents>, { from, to, massG, what }: Transfer
 function curesOf(
   { transfers }: Ledger,
   known: Substances,
-  leaves: (vessel: string) => boolean,
-  start: { readonly vessel: string; readonly holds: Contents; readonly at: number },
+  start: { readonly vessel: Vessel; readonly holds: Contents; readonly at: number },
 ): readonly Cure[] {
   const cures: Cure[] = [];
   // only what is drawn of the vessel is followed: each part by itself, until it is cured
-  const held = new Map([[start.vessel, start.holds]]);
-  const open = new Set([start.vessel]);
+  const held = new Map([[start.vessel.key, start.holds]]);
+  const open = new Set([start.vessel.key]);
   for (const t of transfers.slice(start.at)) {
     if (open.size === 0) break;
-    const out = open.has(t.from);
-    if (!out && !open.has(t.to)) continue;
+    const out = open.has(t.from.key);
+    if (!out && !open.has(t.to.key)) continue;
     follow(held, t);
-    if (out && !leaves(t.to)) open.add(t.to);
-    const holds = held.get(t.to) ?? EMPTY;
-    if (!open.has(t.to) || isLyeHeavy(superfatIn(holds, known))) continue;
-    open.delete(t.to);
+    if (out && !isOutside(t.to)) open.add(t.to.key);
+    const holds = held.get(t.to.key) ?? EMPTY;
+    if (!open.has(t.to.key) || isLyeHeavy(superfatIn(holds, known))) continue;
+    open.delete(t.to.key);
     const oily = [...holds.keys()].filter(
       (id) => (known.get(id)?.needsNaoh ?? 0) > 0 && !start.holds.has(id),
     );
@@ -82,45 +83,43 @@ function curesOf(
   return cures;
 }
 
+/** Superfat of everything that goes out of a vessel for good. */
+const leavingOf = ({ transfers }: Ledger, known: Substances): readonly Leaving[] =>
+  transfers.flatMap(({ act, from, to, massG, what }) =>
+    from.kind !== 'supply' && isOutside(to)
+      ? [{ act, from, to, massG, superfatPercent: superfatIn(what, known) }]
+      : [],
+  );
+
 /**
  * Superfat of every vessel after every act, and of everything that leaves one, as the book has it: the one place where it is asked.
- * `leaves`: a vessel that what goes into it does not come back from.
  */
-export function askSuperfat(
-  ledger: Ledger,
-  known: Substances,
-  leaves: (vessel: string) => boolean,
-): SuperfatAsked {
-  const { transfers } = ledger;
-  const leaving: Leaving[] = [];
+export function askSuperfat(ledger: Ledger, known: Substances): SuperfatAsked {
   const lyeHeavy: LyeHeavy[] = [];
-  const held = new Map<string, Contents>();
-  const heavyNow = new Set<string>();
-  let touched = new Set<string>();
-  for (const [i, t] of transfers.entries()) {
-    const { act, from, to, massG, what } = t;
-    if (from !== SUPPLY && leaves(to))
-      leaving.push({ act, from, to, massG, superfatPercent: superfatIn(what, known) });
-    follow(held, t);
-    touched.add(from).add(to);
-    if (transfers[i + 1]?.act === act) continue;
-    for (const vessel of touched) {
-      const holds = held.get(vessel) ?? EMPTY;
+  const heavyNow = new Set<VesselKey>();
+  for (const [act, { from, to }] of ledger.acts) {
+    const touched = new Map(
+      ledger.transfers.slice(from, to).flatMap((t) => [t.from, t.to].map((v) => [v.key, v] as const)),
+    );
+    for (const [key, vessel] of touched) {
+      if (isOutside(vessel)) continue;
+      const holds = heldAfter(ledger, act, vessel);
       const superfatPercent = superfatIn(holds, known);
-      const heavy = !leaves(vessel) && superfatPercent !== undefined && isLyeHeavy(superfatPercent);
-      if (heavy && !heavyNow.has(vessel))
-        lyeHeavy.push({
-          act,
-          vessel,
-          massG: massOfContents(holds),
-          superfatPercent,
-          beyondG: (needOf(holds, known) * (0 - superfatPercent)) / 100,
-          cures: curesOf(ledger, known, leaves, { vessel, holds, at: i + 1 }),
-        });
-      if (heavy) heavyNow.add(vessel);
-      else heavyNow.delete(vessel);
+      if (superfatPercent === undefined || !isLyeHeavy(superfatPercent)) {
+        heavyNow.delete(key);
+        continue;
+      }
+      if (heavyNow.has(key)) continue;
+      heavyNow.add(key);
+      lyeHeavy.push({
+        act,
+        vessel,
+        massG: massOfContents(holds),
+        superfatPercent,
+        beyondG: (needOf(holds, known) * (0 - superfatPercent)) / 100,
+        cures: curesOf(ledger, known, { vessel, holds, at: to }),
+      });
     }
-    touched = new Set();
   }
-  return { leaving, lyeHeavy };
+  return { leaving: leavingOf(ledger, known), lyeHeavy };
 }

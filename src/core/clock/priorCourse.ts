@@ -1,47 +1,98 @@
+import type { Day, DayAct } from '../day/act.ts';
+import { runningOf } from '../day/order/dayOf.ts';
+import { mouldOfStep } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import type { Step } from '../plan/stepSchema.ts';
 import { WARM_FACTOR } from '../timing/estimates.ts';
 import { addLine, addPull, addScrape, addStroke, addTilt, addWait, addWire } from './course/between.ts';
 import { Draft, type Laid } from './course/draft.ts';
 import { Jugs } from './course/jugs.ts';
-import type { PlanCourse } from './planCourse.ts';
 import { addRidges, addTop } from './course/onTop.ts';
-import { addPiping } from './course/piping.ts';
+import { Piping } from './course/piping.ts';
 import { addPour } from './course/pour.ts';
+import type { PlanCourse } from './planCourse.ts';
 
-function addStep(draft: Draft, jugs: Jugs, step: Step): void {
-  switch (step.kind) {
+/** A course being written from the acts of a day. */
+interface Writing {
+  readonly draft: Draft;
+  readonly jugs: Jugs;
+  readonly piping: Piping;
+}
+
+/** What is done to jugs by itself; the rest of what they need is done right before they are drawn on. */
+function addToJugs({ jugs, piping }: Writing, act: DayAct): boolean {
+  switch (act.does) {
+    case 'weigh-out':
+      jugs.share([act.id]);
+      if (act.coloured) jugs.colour(act.id, act.pot);
+      return true;
+    case 'combine':
+      if (!act.late) jugs.make(act.id, act.pot);
+      return true;
+    case 'colour-pot':
+      jugs.colour(act.id, act.pot);
+      return true;
+    case 'stir-at-pass':
+      jugs.darken(act);
+      return true;
+    case 'of-second':
+      if (act.act.does === 'begin-second') piping.begin(act.id);
+      else if (act.act.does === 'colour-pot') piping.colour(act.id, act.act.pot);
+      return true;
+    default:
+      return false;
+  }
+}
+
+/** What is done to moulds: to all that a step is about at once. */
+function addToMoulds({ draft, jugs, piping }: Writing, act: DayAct): void {
+  switch (act.does) {
     case 'pour':
-      addPour(draft, jugs, step);
+      addPour(draft, jugs, act);
       return;
     case 'wait':
-      addWait(draft, step);
-      return;
-    case 'tilt':
-      addTilt(draft, step);
+      addWait(draft, act);
       return;
     case 'stroke':
-      addStroke(draft, step);
+      addStroke(draft, act);
       return;
     case 'wire':
-      addWire(draft, step);
+      addWire(draft, act);
       return;
     case 'scrape':
-      addScrape(draft, step);
+      addScrape(draft, act);
       return;
-    case 'mica':
-      addLine(draft, step);
+    case 'line':
+      addLine(draft, act);
+      return;
+    case 'fill-ridges':
+      addRidges(draft, jugs, act);
+      return;
+    case 'tilt':
+      if (act.mould === mouldOfStep(act.step)) addTilt(draft, act);
       return;
     case 'pull':
-      addPull(draft, step);
+      if (act.mould === mouldOfStep(act.step)) addPull(draft, act);
       return;
-    case 'ridges':
-      addRidges(draft, jugs, step);
-      return;
-    case 'top':
-      addTop(draft, jugs, step);
-      return;
-    case 'finish':
+    case 'put-on-top': {
+      const { step, id, mould } = act;
+      if (mould !== mouldOfStep(step)) return;
+      if (step.way.top === 'piping') piping.pipe(id, step, step.way.rows);
+      else addTop(draft, jugs, act);
+    }
+  }
+}
+
+/** Pots weighed out one after another are one job. */
+function addAll(writing: Writing, day: Day): void {
+  let sharing: string[] = [];
+  for (const act of day) {
+    if (act.does === 'weigh-out' && !act.coloured) {
+      sharing.push(act.id);
+      continue;
+    }
+    if (sharing.length > 0) writing.jugs.share(sharing);
+    sharing = [];
+    if (!addToJugs(writing, act)) addToMoulds(writing, act);
   }
 }
 
@@ -51,8 +102,7 @@ export function priorCourse(plan: Plan, laid: Laid): PlanCourse | undefined {
   const jugs = new Jugs(draft);
   if (!jugs.known) return undefined;
   jugs.begin();
-  for (const step of plan.steps) addStep(draft, jugs, step);
-  addPiping(draft);
+  addAll({ draft, jugs, piping: new Piping(draft) }, runningOf(plan, laid.moulds));
   return {
     course: {
       pots: draft.coursePots,

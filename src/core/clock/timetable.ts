@@ -63,7 +63,7 @@ export function timetableOf(plan: PlanCourse, turns: Turns = {}): Timetable {
     return {
       place: i,
       act,
-      about: plan.acts[i] ?? {},
+      about: plan.acts[i] ?? { of: [] },
       startMin: run.starts[i] ?? 0,
       endMin: run.ends[i] ?? 0,
       preparedMin: run.prepared[i] ?? 0,

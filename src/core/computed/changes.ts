@@ -35,7 +35,7 @@ function figures(c: Computed): ReadonlyMap<string, string> {
   for (const layer of c.stack.layers)
     rows.push([
       `${upperFirst(names.get(layer.pour.id) ?? '')}, pot ${lettersOf(layer)}`,
-      `${g(layer.massG)}, ${mm(layer.riseMm)}`,
+      `${g(layer.pouredG)}, ${mm(layer.riseMm)}`,
     ]);
   for (const step of c.plan.steps)
     if (step.kind === 'tilt' && !isLevel(step)) {

@@ -1,22 +1,25 @@
-import type { MouldId, PotId } from '../validate/ids.ts';
+import type { PotId } from '../validate/ids.ts';
 import { pouredOtherwise } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
 import { planTimetable } from '../clock/timetable.ts';
 import { cutBars } from '../cut/bars.ts';
-import { layPlan, type LaidMould, type LaidPlan } from '../fill/layPlan.ts';
+import { dayOf } from '../day/order/dayOf.ts';
+import { dayOfBags } from '../day/order/second.ts';
+import { layPlan, type LaidPlan } from '../fill/layPlan.ts';
 import { topDensity, weighedTops } from '../fill/topMass.ts';
 import { plannedState } from '../look/state.ts';
 import { bodiesOf, coloursOfBodies, gradedMixes } from '../ombre/coloursOf.ts';
 import { inAll } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { inSecond } from '../edit/second.ts';
-import { pipedIn, secondPlan } from '../plan/second.ts';
+import { isSecond, pipedIn, secondPlan } from '../plan/second.ts';
 import type { Amount } from '../plan/stepSchema.ts';
 import type { Result } from '../result/result.ts';
 import { finish, type Task } from '../task/task.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
+import { scaled, staysIn, type ScaledMould } from '../weigh/scaled.ts';
 import { weighPlan, type Weights } from '../weigh/weights.ts';
 
 /** Everything derived from a plan. Nothing here is ever stored. */
@@ -34,39 +37,11 @@ export interface Computed extends Facts {
 function asPoured(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
   const { plan } = laid;
   if (!weights || !pouredOtherwise(plan)) return laid;
-  const eachG = eachOf(weights);
+  const eachG = staysIn(weights);
   return layPlan(plan, (mould, pour): Amount | undefined => {
     const massG = eachG(mould, pour);
     return massG === undefined ? undefined : { kind: 'mass', massG: Math.max(0.1, massG) };
   });
-}
-
-/** What of a pour stays in one mould of a kind, of one pot, as weighed. */
-function eachOf(weights: Weights): (mouldId: MouldId, key: string) => number | undefined {
-  const pours = new Map(weights.pots.flatMap((p) => p.pours.map((q) => [q.key, q.into] as const)));
-  return (mouldId, key) => {
-    const into = pours.get(key)?.find((i) => i.mould === mouldId);
-    return into && into.eachG - into.offG;
-  };
-}
-
-/** The layers with the masses that the scale shows for them: one figure wherever a pour's amount stands. */
-function weighed(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
-  if (!weights) return laid;
-  const eachG = eachOf(weights);
-  const inOne = (m: LaidMould): LaidMould => ({
-    ...m,
-    stack: {
-      ...m.stack,
-      layers: m.stack.layers.map((l) => {
-        const parts = l.parts.map((p) => ({ ...p, massG: eachG(m.use.id, p.key) ?? p.massG }));
-        return { ...l, parts, massG: parts.reduce((s, p) => s + p.massG, 0) };
-      }),
-    },
-  });
-  const [first, ...others] = laid.moulds;
-  const moulds = [inOne(first), ...others.map(inOne)] as const;
-  return { ...laid, stack: moulds[0].stack, moulds };
 }
 
 /** What is piped of a pot of the second batch on all moulds, g. */
@@ -108,11 +83,12 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
   const planned = layPlan(plan);
   yield { done: 0.2, partial: planned };
   const { recipe } = planned;
-  const weights = recipe && weighPlan(plan, planned.recipes, recipe, planned.moulds, planned.givenBatchG);
+  const day = isSecond(plan) ? dayOfBags(plan) : dayOf(plan, planned.moulds);
+  const weights = recipe && weighPlan(planned, recipe, day);
   yield { done: 0.5 };
-  const laid = weighed(asPoured(planned, weights), weights);
+  const laid = scaled(asPoured(planned, weights), weights);
   const densityOf = topDensity(plan, planned.recipes);
-  const inBars = (m: LaidMould): MouldFacts => {
+  const inBars = (m: ScaledMould): MouldFacts => {
     const tops = weighedTops(m, densityOf);
     return { ...m, tops, cut: cutBars(m, m.plan, tops) };
   };
@@ -130,6 +106,7 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
     moulds,
     cut: moulds[0].cut,
     tops: moulds[0].tops,
+    day,
     weights,
     graded,
     bodies,

@@ -48,7 +48,7 @@ export function wallStrips(computed: Computed): readonly WallStrip[] {
   const bare = new Map(stack.layers.map((l) => [l, bareWalls(l.room, l).map((b) => b.wall)] as const));
   return walls.map((wall) => {
     const lean = leanOf(computed, wall);
-    const comes = (layer: PouredLayer): boolean => !bare.get(layer)?.includes(wall);
+    const comes = (layer: (typeof stack.layers)[number]): boolean => !bare.get(layer)?.includes(wall);
     return {
       wall,
       wallMm: geometry.heightMm * lean,

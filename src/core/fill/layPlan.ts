@@ -134,11 +134,11 @@ function lay(
 function meanOf(moulds: Laid, makeup: Laying['makeup'], plain: MeanBatter): MeanBatter {
   const sum = (of: (l: PouredLayer) => number): number =>
     inAll(moulds, (m) => m.stack.layers.reduce((t, l) => t + of(l), 0));
-  const massG = sum((l) => l.massG);
+  const massG = sum((l) => l.plannedG);
   if (massG <= 0) return plain;
   return {
     densityGMl: massG / sum((l) => l.volumeMl),
-    oils: sum((l) => l.parts.reduce((s, p) => s + p.massG * makeup(l.pour, p.pot.id).oils, 0)) / massG,
+    oils: sum((l) => l.parts.reduce((s, p) => s + p.plannedG * makeup(l.pour, p.pot.id).oils, 0)) / massG,
   };
 }
 

@@ -23,7 +23,8 @@ export interface LayerPart {
   readonly key: string;
   /** of the layer's volume, 0..1 */
   readonly share: number;
-  readonly massG: Grams;
+  /** as it is laid, before any scale rounds it */
+  readonly plannedG: Grams;
 }
 
 /** A pour as planned: where it lies, what it takes and what it is made of. */
@@ -36,7 +37,8 @@ export interface PouredLayer extends Layer, OnWalls {
   readonly nth: number;
   /** the compartment it lies in */
   readonly room: Room;
-  readonly massG: Grams;
+  /** as it is laid, before any scale rounds it */
+  readonly plannedG: Grams;
   /** of this batter, colorant and carrier counted; the mean where it is from several pots */
   readonly densityGMl: number;
   /** of the batter that goes into the mould */
@@ -83,7 +85,7 @@ const wishOf = (amount: Amount, room: Room, fillMl: Millilitres, densityGMl: num
 };
 
 /** A layer as it lay in the mould that it was poured in, before that was set level. */
-export function beforeSettling(layer: PouredLayer): PouredLayer {
+export function beforeSettling<L extends PouredLayer>(layer: L): L {
   if (!layer.settled) return layer;
   const { by: _by, ...lie } = layer.settled;
   return { ...layer, ...lie };
@@ -149,11 +151,11 @@ function layRoom(
       pots,
       parts: pots.map((pot): LayerPart => {
         const share = shares.get(pot.id) ?? 0;
-        const massG = layer.volumeMl * share * densityOf(pour, pot.id);
-        return { pot, key: depositKey(pour, pot.id), share, massG };
+        const plannedG = layer.volumeMl * share * densityOf(pour, pot.id);
+        return { pot, key: depositKey(pour, pot.id), share, plannedG };
       }),
       nth: own.nth,
-      massG: layer.volumeMl * densityGMl,
+      plannedG: layer.volumeMl * densityGMl,
       densityGMl,
       sharePercent: fillMl > 0 ? (layer.volumeMl / fillMl) * 100 : 0,
       ...onWalls(room, layer),

@@ -11,8 +11,8 @@ import type { Grams } from '../units/quantity.ts';
 import type { LayerPart, PouredLayer, PouredStack } from './layers.ts';
 
 /** What is scraped off a layer of what it takes of one pot, g. */
-export const scrapedOf = ({ scraping, volumeMl }: PouredLayer, { massG }: LayerPart): Grams =>
-  scraping && volumeMl > 0 ? (massG * scraping.volumeMl) / volumeMl : 0;
+export const scrapedOf = ({ scraping, volumeMl }: PouredLayer, { plannedG }: LayerPart): Grams =>
+  scraping && volumeMl > 0 ? (plannedG * scraping.volumeMl) / volumeMl : 0;
 
 /** The pot whose jug the scrapings go into; undefined where they go into none. */
 export function jugOfScrapings(plan: Plan, pour: Pour, scrape: Scrape): PotId | undefined {
@@ -89,7 +89,7 @@ const inMoulds = (
     return layer && part ? of(layer, part) : 0;
   });
 
-const keptAndOff = (layer: PouredLayer, part: LayerPart): Grams => part.massG + scrapedOf(layer, part);
+const keptAndOff = (layer: PouredLayer, part: LayerPart): Grams => part.plannedG + scrapedOf(layer, part);
 
 const turnsIn = (plan: Plan, moulds: readonly Filled[]): readonly JugTurn[] =>
   jugTurns(
@@ -102,7 +102,7 @@ const turnsIn = (plan: Plan, moulds: readonly Filled[]): readonly JugTurn[] =>
 export function madeBeyond(plan: Plan, moulds: readonly Filled[]): Grams {
   if (scrapesOf(plan).size === 0) return 0;
   const made = [...freshOf(turnsIn(plan, moulds)).values()].reduce((s, g) => s + g, 0);
-  return made - inAll(moulds, (m) => m.stack.layers.reduce((s, l) => s + l.massG, 0));
+  return made - inAll(moulds, (m) => m.stack.layers.reduce((s, l) => s + l.plannedG, 0));
 }
 
 const DUST = 1e-9;

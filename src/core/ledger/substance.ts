@@ -14,6 +14,8 @@ export type SubstanceKind =
 /** One thing that is weighed out, with everything a balance asks of it. All per gram of it. */
 export interface Substance {
   readonly id: string;
+  /** the oil's line, the addition or the colorant that it is */
+  readonly of: string;
   readonly name: string;
   readonly kind: SubstanceKind;
   readonly densityGMl: number;

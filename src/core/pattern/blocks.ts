@@ -228,14 +228,14 @@ function movedBlock(
 }
 
 /** A layer as it stands when all steps of a plan are done: before its scraping, all of it is there; before the mould is set level, it slopes. */
-export function standing({ steps }: Pick<Plan, 'steps'>, layer: PouredLayer): PouredLayer {
+export function standing<L extends PouredLayer>({ steps }: Pick<Plan, 'steps'>, layer: L): L {
   const { scraping, settled } = layer;
   if (settled && !steps.some((s) => s.id === settled.by)) {
     const { settled: _settled, ...sloping } = beforeSettling(layer);
-    return sloping;
+    return sloping as L;
   }
   if (!scraping || steps.some((s) => s.id === scraping.scrape.id)) return layer;
-  return asPouredLayer({ ...layer, scraping });
+  return asPouredLayer({ ...layer, scraping }) as L;
 }
 
 const known = new WeakMap<LaidMould['stack'], ReadonlyMap<number, readonly Body[]>>();

@@ -47,6 +47,10 @@ export const mouldOfStep = (step: Step): string => ('mould' in step ? (step.moul
 export const isAbout = ({ id, design }: Pick<MouldUse, 'id' | 'design'>, step: Step): boolean =>
   mouldOfStep(step) === (design === 'as-first' ? FIRST : id);
 
+/** The moulds that a step is about: its own, and with the first those that follow its design. */
+export const usesAbout = (plan: Plan, step: Step): readonly MouldUse[] =>
+  usesOf(plan).filter((u) => isAbout(u, step));
+
 /** What goes into one mould is a step of its own, or one of the first mould's that it follows. */
 export const isFollower = (plan: Plan, mouldId: MouldId): boolean =>
   plan.others.some((o) => o.id === mouldId && o.design === 'as-first');

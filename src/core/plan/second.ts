@@ -32,6 +32,9 @@ const BAGS: Mould = {
   bowMm: 0,
 };
 
+/** A plan is that of a second batch. */
+export const isSecond = ({ mould }: Pick<Plan, 'mould'>): boolean => mould === BAGS;
+
 /** Less than this of a pot is piped: the least that a pour can be, g. */
 const LEAST_G = 0.1;
 

@@ -1,20 +1,8 @@
 import type { PotId, StepId } from '../validate/ids.ts';
 import type { Grams, Minutes, Percent } from '../units/quantity.ts';
+import type { ActId, Chapter } from '../day/act.ts';
+import type { Vessel } from '../day/vessel.ts';
 import type { Deed } from './deeds.ts';
-
-export type Chapter =
-  | 'safety'
-  | 'lay-out'
-  | 'lye'
-  | 'oils'
-  | 'colour'
-  | 'emulsify'
-  | 'divide'
-  | 'pour'
-  | 'second'
-  | 'top'
-  | 'finish'
-  | 'cut';
 
 export const CHAPTER_TITLES: Readonly<Record<Chapter, string>> = {
   safety: 'Before anything',
@@ -42,9 +30,8 @@ export interface Line {
   readonly fine: boolean;
   /** lye or its solution: never shown as more than it is */
   readonly lye: boolean;
-  /** vessels of the ledger */
-  readonly from: string;
-  readonly to: string;
+  readonly from: Vessel;
+  readonly to: Vessel;
   readonly pot?: PotId;
   /** what comes from the supply, as the ledger names it */
   readonly substance?: string;
@@ -76,18 +63,17 @@ export interface Timing {
 
 /** A vessel that has more lye than its oils can use, for a time: dangerous if what cures it is forgotten. */
 export interface LyeHeavyNow {
-  readonly vessel: string;
+  readonly vessel: Vessel;
   readonly superfatPercent: Percent;
   /** the acts that cure it, or what is drawn of it */
-  readonly until: readonly string[];
+  readonly until: readonly ActId[];
   /** what they bring, and where; absent: nothing does */
   readonly cure?: string;
 }
 
 /** One thing to do, as data: its words are made where it is shown. */
 export interface Act {
-  /** as the ledger names it: the same however the rest of the plan changes */
-  readonly id: string;
+  readonly id: ActId;
   readonly chapter: Chapter;
   readonly deed: Deed;
   readonly lines: readonly Line[];
@@ -103,5 +89,5 @@ export interface Act {
   readonly running?: readonly Running[];
 }
 
-/** An act before its lines are filled in where it has none. */
-export type Draft = Omit<Act, 'lines'> & { readonly lines?: readonly Line[] };
+/** What is told of an act: nothing of it is said where nothing comes of it. */
+export type Told = Pick<Act, 'deed'> & Partial<Pick<Act, 'lines' | 'running'>>;

@@ -1,4 +1,5 @@
 import type { PotId } from '../validate/ids.ts';
+import type { Into } from '../day/act.ts';
 import type { Sliced } from '../cut/bars.ts';
 import type { Column, Mould } from '../mould/schema.ts';
 import type { Stirrer } from '../plan/clockSchema.ts';
@@ -17,9 +18,6 @@ export interface Surface {
   /** the mould it is in, where that is to be said */
   readonly mould?: string;
 }
-
-/** What a whole batch or vessel gets stirred in: which, and when. */
-export type Into = 'water' | 'hot-lye' | 'cooled-lye' | 'oils' | 'emulsion' | 'trace' | 'scent';
 
 /** One pot's turn in a round: what is poured of it, and what should be left in its jug. */
 export interface TurnDeed {
@@ -129,11 +127,9 @@ export type Deed =
       readonly ownOils: boolean;
       readonly coloured: boolean;
     }
-  | {
-      readonly does: 'combine';
-      /** plain batter to set aside from it */
-      readonly plainG: Grams | undefined;
-    }
+  | { readonly does: 'combine' }
+  /** plain batter set aside of a portion that goes paler */
+  | { readonly does: 'keep-plain'; readonly massG: Grams }
   | { readonly does: 'keep-spare' }
   | { readonly does: 'stir-into-pot'; readonly at: 'emulsion' }
   | { readonly does: 'stir-into-pot'; readonly at: 'stage'; readonly stage: Stage }

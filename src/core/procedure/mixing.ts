@@ -1,20 +1,17 @@
-import { coloursEach } from '../clock/habits.ts';
 import { CARRIER_DENSITY, CARRIER_NAMES } from '../colorant/dispersion.ts';
-import { labOfBody, type Body } from '../colour/body.ts';
-import { gentlestOrder, type Table } from '../colour/order.ts';
 import { carryOver } from '../colour/stirring.ts';
 import { bodiesOf } from '../ombre/coloursOf.ts';
-import { paintboxOf } from '../look/paintbox.ts';
 import { plannedState } from '../look/state.ts';
 import type { Nature } from '../colorant/schema.ts';
 import type { PlanColorant } from '../colorant/schema.ts';
 import type { Pot } from '../plan/planSchema.ts';
-import { pouredPots } from '../plan/sources.ts';
 import type { Grams, Millilitres } from '../units/quantity.ts';
 import { teaspoons } from '../units/spoons.ts';
 import { massOfContents } from '../ledger/contents.ts';
 import { everIn } from '../ledger/ledger.ts';
-import { VESSEL } from '../weigh/acts.ts';
+import type { DayAct } from '../day/act.ts';
+import { ON_WHISK_G } from '../day/order/whisk.ts';
+import { VESSEL } from '../day/vessel.ts';
 import { clean } from '../weigh/ingredients.ts';
 import { SUBSTANCE } from '../weigh/substances.ts';
 import type { Weights } from '../weigh/weights.ts';
@@ -36,32 +33,6 @@ export interface Dispersal {
         readonly ml: Millilitres;
       }
     | undefined;
-}
-
-/** What stays on a whisk that is wiped but not washed. An estimate; common practice, no source. */
-export const ON_WHISK_G = 2;
-
-/** A shift smaller than this is no reason to leave the makers' order, CIEDE2000. */
-const UNSEEN = 0.5;
-
-/** What a step of one L* back towards the light counts against a shift: an unwiped whisk carries more than is reckoned. */
-const BACK_TO_LIGHT = 0.02;
-
-/**
- * The way from the lightest whose carry-over is least: the whisk goes from one to the next unwashed. Where no shift would be
- * seen it goes from light to dark, as makers do.
- */
-function whiskOrder(bodies: readonly Body[], massG: Grams): readonly number[] {
-  if (bodies.length === 0) return [];
-  const light = bodies.map((b) => labOfBody(b)[0]);
-  const table: Table = bodies.map((left, i) =>
-    bodies.map(
-      (next, j) =>
-        Math.max(0, carryOver(left, ON_WHISK_G, next, massG) - UNSEEN) +
-        BACK_TO_LIGHT * Math.max(0, (light[j] ?? 0) - (light[i] ?? 0)),
-    ),
-  );
-  return gentlestOrder(table, light.indexOf(Math.max(...light)));
 }
 
 /** g of each colorant that each pot takes; stocks of blends are named by what they are. */
@@ -87,44 +58,41 @@ function needs(w: Weights): readonly { readonly id: string; readonly into: strin
   ].filter((n) => n.massG > 0);
 }
 
-/** Everything to disperse, in the order in which the whisk never needs washing. */
-export function dispersals({ plan }: Computed, w: Weights): readonly Dispersal[] {
+/** Everything to disperse, in the order of the day: so that the whisk never needs washing. */
+export const dispersals = ({ plan, day }: Computed, w: Weights): readonly Dispersal[] => {
   const wanted = needs(w);
-  const list = plan.colorants.flatMap((colorant): Dispersal[] => {
-    const own = wanted.filter((n) => n.id === colorant.id);
-    const jar = everIn(w.ledger, VESSEL.jar(colorant.id));
-    const massG = clean(jar.get(SUBSTANCE.colorant(colorant.id)) ?? 0);
-    if (massG <= 0) return [];
-    const { nature } = colorant;
-    const carrierG = clean(massOfContents(jar) - massG);
-    return [
-      {
-        colorant,
-        massG,
-        into: [...new Set(own.map((n) => n.into))],
-        spoons: nature && teaspoons(massG, nature.gPerTsp),
-        carrier:
-          nature && nature.carrier !== 'none'
-            ? {
-                name: CARRIER_NAMES[nature.carrier],
-                kind: nature.carrier,
-                massG: carrierG,
-                ml: carrierG / CARRIER_DENSITY[nature.carrier],
-              }
-            : undefined,
-      },
-    ];
+  return day.flatMap((act): readonly Dispersal[] => {
+    const colorant = act.does === 'disperse' ? plan.colorants.find((c) => c.id === act.colorant) : undefined;
+    return colorant ? dispersalOf(w, colorant, wanted) : [];
   });
-  const paints = paintboxOf(plan, plannedState(plan, 'cured'));
-  const bodies = list.map(({ colorant }) =>
-    paints.bodyOf([{ colorant: colorant.id, doseGPerKg: colorant.nature?.doseGPerKg ?? 0 }]),
-  );
-  return whiskOrder(bodies, 20).flatMap((i) => list[i] ?? []);
-}
+};
 
-/** Where something stands in a list; last where it is not in it. */
-const placeIn = <T>(list: readonly T[], what: T | undefined): number =>
-  what !== undefined && list.includes(what) ? list.indexOf(what) : list.length;
+/** One colorant as it is dispersed; nothing of one that no pot takes. */
+export function dispersalOf(w: Weights, colorant: PlanColorant, wanted = needs(w)): readonly Dispersal[] {
+  const own = wanted.filter((n) => n.id === colorant.id);
+  const jar = everIn(w.ledger, VESSEL.jar(colorant.id));
+  const massG = clean(jar.get(SUBSTANCE.colorant(colorant.id)) ?? 0);
+  if (massG <= 0) return [];
+  const { nature } = colorant;
+  const carrierG = clean(massOfContents(jar) - massG);
+  return [
+    {
+      colorant,
+      massG,
+      into: [...new Set(own.map((n) => n.into))],
+      spoons: nature && teaspoons(massG, nature.gPerTsp),
+      carrier:
+        nature && nature.carrier !== 'none'
+          ? {
+              name: CARRIER_NAMES[nature.carrier],
+              kind: nature.carrier,
+              massG: carrierG,
+              ml: carrierG / CARRIER_DENSITY[nature.carrier],
+            }
+          : undefined,
+    },
+  ];
+}
 
 export interface WhiskStep {
   readonly pot: Pot;
@@ -132,26 +100,23 @@ export interface WhiskStep {
   readonly shift: number;
 }
 
-/** The pots in the order to colour them with one whisk: as they are poured, where each is coloured then. */
-export function pottingOrder({ plan, graded }: Computed, w: Weights): readonly WhiskStep[] {
+/** A pot gets its colour in this act. */
+const coloured = (act: DayAct): Pot | undefined =>
+  act.does === 'colour-pot' || act.does === 'make-portion' || (act.does === 'weigh-out' && act.coloured)
+    ? act.pot
+    : undefined;
+
+/** The pots in the order in which they are coloured on the day. */
+export function pottingOrder({ plan, graded, day }: Computed, w: Weights): readonly WhiskStep[] {
   const { pots: bodies } = bodiesOf(plan, plannedState(plan, 'cured'), graded);
-  const list = w.pots.flatMap((p) => {
-    const body = bodies.get(p.pot.id);
-    return body && p.batterG > 0 ? [{ pot: p.pot, body, massG: p.batterG }] : [];
+  const list = day.flatMap((act) => {
+    const pot = coloured(act);
+    const body = pot && bodies.get(pot.id);
+    const massG = w.pots.find((p) => p.pot.id === pot?.id)?.batterG ?? 0;
+    return pot && body && massG > 0 ? [{ pot, body, massG }] : [];
   });
-  const mean = list.reduce((sum, p) => sum + p.massG, 0) / Math.max(1, list.length);
-  const poured = [...pouredPots(plan)];
-  const order = coloursEach(plan)
-    ? [...list.keys()].toSorted((a, b) => placeIn(poured, list[a]?.pot.id) - placeIn(poured, list[b]?.pot.id))
-    : whiskOrder(
-        list.map((p) => p.body),
-        mean,
-      );
-  return order.flatMap((i, k): WhiskStep[] => {
-    const here = list[i];
-    const before = list[order[k - 1] ?? -1];
-    return here
-      ? [{ pot: here.pot, shift: before ? carryOver(before.body, ON_WHISK_G, here.body, here.massG) : 0 }]
-      : [];
+  return list.map(({ pot, body, massG }, i): WhiskStep => {
+    const before = list[i - 1];
+    return { pot, shift: before ? carryOver(before.body, ON_WHISK_G, body, massG) : 0 };
   });
 }

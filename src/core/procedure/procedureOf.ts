@@ -1,41 +1,121 @@
+import { cureWords } from '../advice/lyeHeavy.ts';
+import { minutesOf, type ActMinute } from '../clock/minutesOf.ts';
 import type { Computed } from '../computed/compute.ts';
-import type { Act } from './act.ts';
-import { layOut, safety } from './chapters/before.ts';
-import { colouring } from './chapters/colouring.ts';
-import { colours } from './chapters/colours.ts';
-import { cutting, finishing } from './chapters/ending.ts';
-import { lye } from './chapters/lye.ts';
-import { lyeHeavyAt } from './chapters/lyeHeavy.ts';
-import { oils } from './chapters/oils.ts';
-import { oneBatch } from './chapters/oneBatch.ts';
-import { combineAll, portions } from './chapters/portions.ts';
-import { pouring } from './chapters/pouring.ts';
-import { onTop } from './chapters/onTop.ts';
-import { timing } from './chapters/timing.ts';
-import { topping } from './chapters/topping.ts';
+import { potOfAct, secondId, stepOfAct, type ActId, type DayAct } from '../day/act.ts';
+import { ofSecond } from '../day/vessel.ts';
+import { leadPot } from '../plan/sources.ts';
+import type { PotId } from '../validate/ids.ts';
+import type { Weights } from '../weigh/weights.ts';
+import type { Act, LyeHeavyNow, Timing, Told } from './act.ts';
+import { tellBefore } from './chapters/before.ts';
+import { tellEnding } from './chapters/ending.ts';
+import { tellJugs } from './chapters/jugs.ts';
+import { tellMaking } from './chapters/making.ts';
+import { tellOnTop } from './chapters/onTop.ts';
+import { tellPouring } from './chapters/pouring.ts';
+import type { TellFor } from './chapters/tells.ts';
+import { tellTools } from './chapters/tools.ts';
+import { tellingOf, type Telling } from './telling.ts';
+
+const TELL: TellFor<Exclude<DayAct['does'], 'of-second'>> = {
+  ...tellBefore,
+  ...tellMaking,
+  ...tellJugs,
+  ...tellPouring,
+  ...tellTools,
+  ...tellOnTop,
+  ...tellEnding,
+};
+
+/** The pot that an act of the sheet is marked with. */
+function potOf(act: DayAct): PotId | undefined {
+  if (act.does === 'pour') return leadPot(act.step);
+  if (act.does === 'fill-ridges') return act.step.pot;
+  if (act.does === 'put-on-top') return act.step.way.top === 'mound' ? act.step.way.pot : undefined;
+  return potOfAct(act)?.id;
+}
+
+/** Vessels that have more lye than their oils can use once an act is done, with what cures them. */
+const lyeHeavyAt = ({ computed: { plan }, w }: Telling, act: ActId): readonly LyeHeavyNow[] =>
+  w.asked.lyeHeavy
+    .filter((h) => h.act === act)
+    .map((h) => ({
+      vessel: h.vessel,
+      superfatPercent: h.superfatPercent,
+      until: h.cures.map((c) => c.act),
+      ...(h.cures.length > 0 ? { cure: cureWords(plan, w, h) } : {}),
+    }));
+
+/** An act of the day as it stands on the sheet; undefined where nothing comes of it. */
+function actOf(telling: Telling, act: DayAct): Act | undefined {
+  if (act.does === 'of-second') {
+    const { second } = telling.computed;
+    const w = second?.weights;
+    const told = second && w && actOf(tellingOf(second, w), act.act);
+    return told && apart(told, act);
+  }
+  const told = (TELL[act.does] as (t: Telling, a: DayAct) => Told | undefined)(telling, act);
+  if (!told) return undefined;
+  const step = stepOfAct(act);
+  const pot = potOf(act);
+  const heavy = lyeHeavyAt(telling, act.id);
+  return {
+    id: act.id,
+    chapter: act.chapter,
+    deed: told.deed,
+    lines: told.lines ?? [],
+    ...(step === undefined ? {} : { step: step.id }),
+    ...(pot === undefined ? {} : { pot }),
+    ...(heavy.length > 0 ? { lyeHeavy: heavy } : {}),
+    ...(told.running ? { running: told.running } : {}),
+  };
+}
+
+/** An act of the second batch among those of the loaf's: its vessels are others. */
+const apart = (act: Act, { id, chapter }: DayAct): Act => ({
+  ...act,
+  id,
+  chapter,
+  ofSecond: true,
+  lines: act.lines.map((l) => ({ ...l, from: ofSecond(l.from), to: ofSecond(l.to) })),
+  ...(act.lyeHeavy
+    ? {
+        lyeHeavy: act.lyeHeavy.map((h) => ({
+          ...h,
+          vessel: ofSecond(h.vessel),
+          until: h.until.map(secondId),
+        })),
+      }
+    : {}),
+});
+
+/** The minute of an act in its figures: windows of what the clock times by itself. */
+function timingOf({ computed: { plan } }: Telling, act: DayAct, { startMin, timed }: ActMinute): Timing {
+  const atMin = startMin;
+  if (!timed) return { atMin };
+  const { carriedFromMin, pourableUntilMin, fluidUntilMin } = timed;
+  const last = act.does === 'pour' && plan.steps.findLast((s) => s.kind === 'pour') === act.step;
+  const warm = plan.clock.warm === true && act.does === 'pour' && !last;
+  return {
+    atMin,
+    ...(carriedFromMin === undefined ? {} : { carriedFromMin }),
+    ...(pourableUntilMin === undefined ? {} : { pourableUntilMin }),
+    ...(fluidUntilMin === undefined ? {} : { fluidUntilMin }),
+    ...(warm ? { warm } : {}),
+  };
+}
 
 /** The whole job in order, from goggles to the cut. Empty while something in the plan is refused. */
 export function procedureOf(computed: Computed): readonly Act[] {
   const w = computed.weights;
   if (!w) return [];
-  const ahead = computed.plan.divide.kind === 'before-lye';
-  const poured = pouring(computed, w);
-  const drafts = timing(
-    computed,
-    colouring(computed, w, [
-      ...safety(computed, w),
-      ...layOut(computed, w),
-      ...(ahead ? [...oils(computed, w), ...colours(computed, w), ...portions(computed, w)] : []),
-      ...lye(computed, w),
-      ...(ahead
-        ? combineAll(computed, w)
-        : [...oils(computed, w), ...colours(computed, w), ...oneBatch(computed, w)]),
-      ...poured,
-      ...topping(computed, w, new Set(poured.map((d) => d.id))),
-      ...onTop(computed, w),
-      ...finishing(computed),
-      ...cutting(computed),
-    ]),
-  );
-  return lyeHeavyAt(computed, w, drafts).map((d) => ({ lines: [], ...d }));
+  const telling = tellingOf(computed, w);
+  const { day, clock } = computed;
+  const minutes = clock && minutesOf(day, clock);
+  return day.flatMap((act): readonly Act[] => {
+    const told = actOf(telling, act);
+    const minute = minutes?.get(act.id);
+    if (!told) return [];
+    return [minute ? { ...told, timed: timingOf(telling, act, minute) } : told];
+  });
 }

@@ -11,11 +11,13 @@ export const actJson = (act: Act, plan: Plan): object => ({
   step: act.step ?? null,
   pot: act.pot ?? null,
   amount_g: sumOfLines(act.lines),
+  // before minute 0 nothing is timed
+  start_min: act.timed?.atMin ?? null,
   ...wordsOf(act, plan),
   ...(act.lyeHeavy
     ? {
         lye_heavy: act.lyeHeavy.map((h) => ({
-          vessel: h.vessel,
+          vessel: h.vessel.key,
           superfat_percent: h.superfatPercent,
           until: h.until,
         })),
@@ -25,8 +27,8 @@ export const actJson = (act: Act, plan: Plan): object => ({
     name: l.name,
     mass_g: l.massG,
     ...(l.times > 1 ? { times: l.times } : {}),
-    from: l.from,
-    to: l.to,
+    from: l.from.key,
+    to: l.to.key,
     ...(l.parts ? { parts: l.parts.map((p) => ({ name: p.name, mass_g: p.massG })) } : {}),
   })),
 });

@@ -1,6 +1,6 @@
 import type { MouldFacts } from '../advice/facts.ts';
 import { bareWalls } from '../fill/bareWall.ts';
-import { batterIn } from '../fill/batterIn.ts';
+import { pouredIn } from '../weigh/scaled.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { mouldNames } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -15,7 +15,7 @@ export const mouldJson = (plan: Plan, { use, geometry, fill, stack, cut }: Mould
   copies: use.copies,
   fill_ml: fill.volumeMl,
   fill_height_mm: fill.heightMm,
-  mass_g: batterIn({ stack }),
+  mass_g: pouredIn({ stack }),
   bars: cut.count,
   bars_in_all: cut.count * use.copies,
   bar_mass_g: cut.bars.map((b) => b.massG),

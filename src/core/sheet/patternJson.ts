@@ -1,4 +1,4 @@
-import type { PouredLayer } from '../fill/layers.ts';
+import type { ScaledLayer } from '../weigh/scaled.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { depositKey } from '../plan/sources.ts';
 import type { Pour } from '../plan/stepSchema.ts';
@@ -9,10 +9,10 @@ import type { PourWeight } from '../weigh/weights.ts';
 export function patternJson(
   { units }: Pick<Plan, 'units'>,
   pour: Pour,
-  layer: PouredLayer,
+  layer: ScaledLayer,
   weights: ReadonlyMap<string, PourWeight>,
 ): object {
-  const eachG = new Map(layer.parts.map((p) => [p.pot.id, p.massG] as const));
+  const eachG = new Map(layer.parts.map((p) => [p.pot.id, p.pouredG] as const));
   const rounds = roundsOf(pour, (pot) => eachG.get(pot) ?? 0, units.scaleStepG);
   return {
     place: pour.pattern?.place,
@@ -20,7 +20,7 @@ export function patternJson(
     from: layer.parts.map((p) => ({
       pot: p.pot.id,
       share_percent: p.share * 100,
-      each_mould_g: p.massG,
+      each_mould_g: p.pouredG,
       mass_g: weights.get(depositKey(pour, p.pot.id))?.massG ?? null,
       superfat_percent: weights.get(depositKey(pour, p.pot.id))?.superfatPercent ?? null,
     })),

@@ -5,7 +5,7 @@ import { blendTemperature } from '../batter/blendTemperature.ts';
 import type { MouldFacts } from '../advice/facts.ts';
 import { barsInAll } from '../cut/barsText.ts';
 import { volumeErrorMl } from '../fill/volumeError.ts';
-import type { PouredLayer } from '../fill/layers.ts';
+import type { ScaledLayer } from '../weigh/scaled.ts';
 import { mouldOfStep } from '../plan/moulds.ts';
 import type { JugBalance } from '../ledger/balance.ts';
 import { propsFor } from '../mould/props.ts';
@@ -201,11 +201,11 @@ function sheetOf(computed: Computed): object {
             : {}),
         };
       }
-      const layerIn = (m: MouldFacts): PouredLayer | undefined =>
+      const layerIn = (m: MouldFacts): ScaledLayer | undefined =>
         m.stack.layers.find((l) => l.pour.id === step.id);
       const layer = into.map(layerIn)[0];
       const weight = massOf.get(step.id);
-      const eachG = (m: MouldFacts): number | undefined => weight && layerIn(m)?.massG;
+      const eachG = (m: MouldFacts): number | undefined => weight && layerIn(m)?.pouredG;
       const all = moulds.filter((m) => layerIn(m));
       return {
         index,
@@ -219,7 +219,7 @@ function sheetOf(computed: Computed): object {
         ...(weight
           ? {
               mass_g: potsOf(step).reduce((s, pot) => s + (massOf.get(depositKey(step, pot))?.massG ?? 0), 0),
-              each_mould_g: layer?.massG ?? 0,
+              each_mould_g: layer?.pouredG ?? 0,
               superfat_percent: weight.superfatPercent ?? null,
               colorants: weight.colorants.map((c) => ({ id: c.id, mass_g: c.massG })),
             }

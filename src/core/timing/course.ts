@@ -27,7 +27,6 @@ export interface Doubt {
 
 /** Batter in a jug; its place in the list is its number. */
 export interface CoursePot {
-  readonly key: string;
   /** how fast it thickens while nothing quickens it, stages a minute */
   readonly perMinute: number;
   /** the doubt of its recipe's rate, by its place in the list of doubts */

@@ -1,18 +1,24 @@
-import type { ColorantId } from '../validate/ids.ts';
+import type { ColorantId, OmbreId, PotId, StepId } from '../validate/ids.ts';
 import type { Nature } from '../colorant/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
-import { ACT, colouredAt, VESSEL } from './acts.ts';
+import { VESSEL, type Vessel } from '../day/vessel.ts';
 import { upToStep } from '../units/scaleStep.ts';
 import { dispersedG } from './dispersed.ts';
 import type { Weight } from './ingredients.ts';
 import type { OmbreWeights } from './ombre/types.ts';
 import type { PotTarget } from './targets.ts';
 
+/** What dispersed colorant is drawn for: a pot's own colour, a pass of a pot coloured as it empties, or a stock of blends. */
+export type DrawnFor =
+  | { readonly kind: 'pot'; readonly pot: PotId }
+  | { readonly kind: 'pass'; readonly pour: StepId }
+  | { readonly kind: 'stock'; readonly ombre: OmbreId; readonly which: 'first' | 'last' };
+
 /** Some of a dispersed colorant for one vessel. */
 export interface DispersionDraw {
-  readonly act: string;
-  readonly to: string;
+  readonly for: DrawnFor;
+  readonly to: Vessel;
   readonly colorant: ColorantId;
   readonly powderG: Grams;
   /** powder and carrier together, as it is weighed */
@@ -34,42 +40,43 @@ export interface Dispersions {
   readonly jars: readonly Dispersion[];
 }
 
+interface Destination {
+  readonly for: DrawnFor;
+  readonly to: Vessel;
+  readonly colorants: readonly Weight[];
+}
+
 /** Everything that takes dispersed colorant: pots, stocks of blends, and passes of a pot coloured as it empties. */
 function destinations(
-  plan: Plan,
   ombres: readonly OmbreWeights[],
   pots: readonly { readonly target: PotTarget; readonly colorants: readonly Weight[] }[],
-): { readonly act: string; readonly to: string; readonly colorants: readonly Weight[] }[] {
-  const graded = ombres.flatMap((o) => {
+): readonly Destination[] {
+  const own = (pot: PotId, colorants: readonly Weight[]): Destination => ({
+    for: { kind: 'pot', pot },
+    to: VESSEL.pot(pot),
+    colorants,
+  });
+  const graded = ombres.flatMap((o): readonly Destination[] => {
     switch (o.school) {
       case 'one-pot':
         return o.pots.flatMap((p) =>
-          p.passes.map((pass) => ({
-            act: ACT.pass(pass.pourId),
+          p.passes.map(({ pourId, colorants }): Destination => ({
+            for: { kind: 'pass', pour: pourId },
             to: VESSEL.pot(p.pot.id),
-            colorants: pass.colorants,
+            colorants,
           })),
         );
       case 'master-blends':
         return (['first', 'last'] as const).map((which) => ({
-          act: ACT.stock(o.ombre.id, which),
+          for: { kind: 'stock', ombre: o.ombre.id, which },
           to: VESSEL.stock(o.ombre.id, which),
           colorants: o[which].colorants,
         }));
       case 'separate-pots':
-        return o.pots.map((p) => ({
-          act: colouredAt(plan, p.pot.id),
-          to: VESSEL.pot(p.pot.id),
-          colorants: p.colorants,
-        }));
+        return o.pots.map((p) => own(p.pot.id, p.colorants));
     }
   });
-  const plain = pots.map(({ target, colorants }) => ({
-    act: colouredAt(plan, target.pot.id),
-    to: VESSEL.pot(target.pot.id),
-    colorants,
-  }));
-  return [...plain, ...graded];
+  return [...pots.map(({ target, colorants }) => own(target.pot.id, colorants)), ...graded];
 }
 
 /**
@@ -83,12 +90,12 @@ export function dispersionsOf(
   fineG: Grams,
 ): Dispersions {
   const natureOf = new Map(plan.colorants.map((c) => [c.id, c.nature] as const));
-  const draws = destinations(plan, ombres, pots).flatMap(({ act, to, colorants }) =>
+  const draws = destinations(ombres, pots).flatMap(({ to, colorants, for: what }) =>
     colorants
       .filter((c) => c.massG > 0)
       .map((c): DispersionDraw => {
         const massG = dispersedG(natureOf.get(c.id), c.massG, fineG);
-        return { act, to, colorant: c.id, powderG: c.massG, massG };
+        return { for: what, to, colorant: c.id, powderG: c.massG, massG };
       }),
   );
   const jars = plan.colorants.flatMap((c): Dispersion[] => {

@@ -8,7 +8,7 @@ import { everIn, supplied, type Ledger } from '../ledger/ledger.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { hasOwn } from '../plan/recipes.ts';
 import type { Grams } from '../units/quantity.ts';
-import { VESSEL } from './acts.ts';
+import { VESSEL } from '../day/vessel.ts';
 import { SUBSTANCE } from './substances.ts';
 
 /** A thing to put on the scale. */

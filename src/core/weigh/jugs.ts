@@ -1,11 +1,11 @@
 import type { PotId } from '../validate/ids.ts';
 import { grouped } from '../ledger/grouped.ts';
 import { together, type Contents } from '../ledger/contents.ts';
-import { SUPPLY, transfersOf, type Ledger, type Transfer } from '../ledger/ledger.ts';
+import type { Ledger, Transfer } from '../ledger/ledger.ts';
 import type { Substances } from '../ledger/balance.ts';
 import type { Grams } from '../units/quantity.ts';
 import type { Substance } from '../ledger/substance.ts';
-import { ACT, potOfVessel, VESSEL } from './acts.ts';
+import { potOfVessel, type Vessel } from '../day/vessel.ts';
 import { clean, type Weight } from './ingredients.ts';
 
 /** A portion made ready before the lye: what goes into one pot's own jug. */
@@ -23,7 +23,7 @@ export interface Portion {
   readonly fragranceG: Grams;
 }
 
-const known = new WeakMap<Ledger, ReadonlyMap<PotId, readonly Transfer[]>>();
+const known = new WeakMap<Ledger, ReadonlyMap<PotId | undefined, readonly Transfer[]>>();
 
 /** What comes from elsewhere into a pot's jug, its plain batter and its cups, in order. */
 function intoPot(ledger: Ledger, potId: PotId): readonly Transfer[] {
@@ -32,7 +32,7 @@ function intoPot(ledger: Ledger, potId: PotId): readonly Transfer[] {
     grouped(ledger.transfers, ({ from, to }) => {
       const pot = potOfVessel(to);
       // scrapings were made in another jug, or came out of this one
-      return pot === potOfVessel(from) || from.startsWith('layer:') ? undefined : pot;
+      return pot === potOfVessel(from) || from.kind === 'layer' ? undefined : pot;
     });
   known.set(ledger, byPot);
   return byPot.get(potId) ?? [];
@@ -44,36 +44,29 @@ export const madeUpIn = (ledger: Ledger, potId: PotId): Contents =>
 
 /** What was weighed into one pot's jug, by kind. */
 export function portionIn(ledger: Ledger, substances: Substances, potId: PotId): Portion {
-  const made = transfersOf(ledger, ACT.pot(potId));
-  const combined = transfersOf(ledger, ACT.combine(potId));
-  const sum = (list: typeof made, wanted: (t: (typeof made)[number]) => boolean): Grams =>
-    clean(list.reduce((s, t) => s + (wanted(t) ? t.massG : 0), 0));
-  const fromSupply = intoPot(ledger, potId).filter((t) => t.from === SUPPLY && t.to !== VESSEL.plain(potId));
-  const supplied = (wanted: (s: Substance) => boolean): Weight[] => {
-    const sums = new Map<string, Grams>();
+  const into = intoPot(ledger, potId).filter((t) => t.to.kind === 'pot');
+  const sum = (...from: readonly Vessel['kind'][]): Grams =>
+    into.reduce((s, t) => s + (from.includes(t.from.kind) ? t.massG : 0), 0);
+  const fromSupply = intoPot(ledger, potId).filter((t) => t.from.kind === 'supply' && t.to.kind !== 'plain');
+  const supplied = (...kinds: readonly Substance['kind'][]): Weight[] => {
+    const sums = new Map<string, { readonly of: Substance; readonly massG: Grams }>();
     for (const t of fromSupply) {
       for (const [id, massG] of t.what) {
-        const substance = substances.get(id);
-        if (substance && wanted(substance)) sums.set(id, clean((sums.get(id) ?? 0) + massG));
+        const of = substances.get(id);
+        if (of && kinds.includes(of.kind))
+          sums.set(id, { of, massG: clean((sums.get(id)?.massG ?? 0) + massG) });
       }
     }
-    return [...sums].map(([id, massG]) => ({
-      id: id.slice(id.indexOf(':') + 1),
-      name: substances.get(id)?.name ?? id,
-      massG,
-    }));
+    return [...sums.values()].map(({ of, massG }) => ({ id: of.of, name: of.name, massG }));
   };
-  const own = supplied((s) => s.kind === 'oil');
-  const fragrances = supplied((s) => s.kind === 'fragrance');
+  const own = supplied('oil');
+  const fragrances = supplied('fragrance');
   return {
-    oilsG: clean(
-      sum(made, (t) => t.from === VESSEL.oils || t.from.startsWith('stock:')) +
-        own.reduce((s, o) => s + o.massG, 0),
-    ),
-    solutionG: sum(combined, (t) => t.from === VESSEL.lye),
-    waterG: supplied((s) => s.kind === 'water').reduce((s, w) => s + w.massG, 0),
-    partLiquids: supplied((s) => s.kind === 'liquid'),
-    additives: supplied((s) => s.kind === 'additive' || s.kind === 'late-oil'),
+    oilsG: clean(own.reduce((s, o) => s + o.massG, sum('oils', 'stock'))),
+    solutionG: clean(sum('lye')),
+    waterG: supplied('water').reduce((s, w) => s + w.massG, 0),
+    partLiquids: supplied('liquid'),
+    additives: supplied('additive', 'late-oil'),
     fragrances,
     fragranceG: clean(fragrances.reduce((s, f) => s + f.massG, 0)),
   };

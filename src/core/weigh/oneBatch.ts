@@ -1,26 +1,39 @@
+import type { ActOf, Into } from '../day/act.ts';
+import { VESSEL } from '../day/vessel.ts';
 import { massOfContents } from '../ledger/contents.ts';
-import { needOf } from '../ledger/balance.ts';
 import type { Grams } from '../units/quantity.ts';
 import { downToStep, roundParts, sumAtStep, upToStep } from '../units/scaleStep.ts';
-import { ACT, VESSEL } from './acts.ts';
+import type { PotId } from '../validate/ids.ts';
 import {
   carrierOilWanted,
-  disperseAll,
   drawBlend,
   drawDispersed,
-  makeStocks,
-  setCarrierAside,
+  plannedPot,
+  setAside,
   stocksG,
   type WeighBench,
+  type Weighing,
 } from './bench.ts';
 import { carrierOils } from './carrierOil.ts';
-import { stirredG, type PlannedPot } from './plannedPot.ts';
-import type { RecipeLiquid } from '../batter/recipe.ts';
 import { doseWeights, type DoseWeight } from './doseWeights.ts';
-import { isOwn, ownPerOil, stirIn, type Stir, type StirMoment } from './stirs.ts';
-import { liquidsMaking, weighLye } from './solution.ts';
-import { spareFromRoundingG } from './targets.ts';
+import { plainOf, stirInAt, stirredG, type PlannedPot } from './plannedPot.ts';
+import { liquidsMaking, pourLiquids, type LyeSolution } from './solution.ts';
+import { isOwn, ownPerOil, stirIn } from './stirs.ts';
 import { SUBSTANCE } from './substances.ts';
+import { spareFromRoundingG } from './targets.ts';
+
+/** What one batch is made of, before anything is weighed. */
+export interface OneBatch {
+  readonly kind: 'one-batch';
+  /** of each oil for the colorants, by its line */
+  readonly aside: ReadonlyMap<string, Grams>;
+  /** in the recipe's order */
+  readonly oils: readonly Grams[];
+  readonly doses: readonly DoseWeight[];
+  readonly lye: LyeSolution;
+  /** batter that each pot draws from it */
+  readonly bases: ReadonlyMap<PotId, Grams>;
+}
 
 const at = (doses: readonly DoseWeight[], moment: DoseWeight['moment']): readonly DoseWeight[] =>
   doses.filter((d) => d.moment === moment);
@@ -33,82 +46,89 @@ function baseOf(bench: WeighBench, pot: PlannedPot): Grams {
   return upToStep(Math.max(0, wanted - stirredG(pot)), bench.stepG);
 }
 
+/** Pure NaOH that all oils of the batch can use before anything is drawn of it, those for the colorants among them. */
+function needOfOils(
+  { recipe, substances, dispersions }: WeighBench,
+  { aside, oils, doses }: Pick<OneBatch, 'aside' | 'oils' | 'doses'>,
+): Grams {
+  const of = (id: string, massG: Grams): Grams => massG * (substances.get(id)?.needsNaoh ?? 0);
+  const inPot = recipe.oils.reduce((s, o, i) => s + of(SUBSTANCE.oil(o.line), oils[i] ?? 0), 0);
+  const early = at(doses, 'oils').reduce((s, d) => s + of(d.substance, d.massG), inPot);
+  const cup = [...aside].reduce((s, [line, massG]) => s + of(SUBSTANCE.carrierOil(line), massG), early);
+  return dispersions.jars.reduce(
+    (s, j) => (j.ready && j.carrier === 'oil' ? s + of(SUBSTANCE.jarOil(j.colorant), j.carrierG) : s),
+    cup,
+  );
+}
+
 /**
  * One batch, divided after emulsion. The batch is what the pots, the stocks and the spare draw from it. Oils come to the
  * recipe's share of all oils, those set aside for the colorants among them; lye is rounded down against the oils as they
  * were weighed; water makes up the rest and is never short.
  */
-export function weighOneBatch(bench: WeighBench): void {
-  const { plan, recipe, substances, book, pots, stepG, fineG } = bench;
+export function oneBatchOf(bench: WeighBench): OneBatch {
+  const { plan, recipe, pots, stepG, fineG } = bench;
   const bases = new Map(pots.map((p) => [p.target.pot.id, baseOf(bench, p)] as const));
-  const plainOf = (p: PlannedPot): Grams => (p.source.kind === 'one-pot' ? p.source.plainG : 0);
   const batchG = sumAtStep([...bases.values(), ...pots.map(plainOf), stocksG(bench), bench.spareG], stepG);
   const carrierG = carrierOilWanted(bench);
   // what every pot gets by itself is in the recipe's batter, and not in the batch
   const oilsG = (batchG + carrierG) / (recipe.batterPerOil - ownPerOil(plan, recipe));
   const doses = doseWeights({ ...recipe, doses: recipe.doses.filter((d) => !isOwn(plan, d)) }, oilsG, fineG);
-
   const carriers = carrierOils(recipe, oilsG, carrierG, fineG);
-  setCarrierAside(bench, carriers);
+  const aside = setAside(bench, carriers);
   const inPot = recipe.oils.map((o) => Math.max(0, o.share * oilsG - (carriers.get(o.line) ?? 0)));
-  const rounded = roundParts(inPot, stepG);
-  recipe.oils.forEach((o, i) => {
-    book.add(ACT.oils, SUBSTANCE.oil(o.line), VESSEL.oils, rounded[i] ?? 0, false);
-  });
-  stirIn(book, ACT.inOils, VESSEL.oils, at(doses, 'oils'));
-  disperseAll(bench);
-
-  const need = needOf(book.holds(VESSEL.oils), substances) + needOf(allCarrier(bench), substances);
-  const pure = need * (1 - plan.batter.superfatPercent / 100);
+  const oils = roundParts(inPot, stepG);
+  const pure = needOfOils(bench, { aside, oils, doses }) * (1 - plan.batter.superfatPercent / 100);
   const exactG = pure / (plan.batter.purityPercent / 100);
   const lyeG = Math.max(0, sumAtStep([downToStep(exactG, stepG), -bench.lyeStepsOff * stepG], stepG));
-  const after = doses.filter((d) => d.moment !== 'oils');
-  const others = massOfContents(book.holds(VESSEL.oils)) + lyeG + after.reduce((s, d) => s + d.massG, 0);
+  const stirredIn = doses.reduce((s, d) => s + d.massG, 0);
+  const others = oils.reduce((s, g) => s + g, 0) + lyeG + stirredIn;
   const liquids = liquidsMaking(bench, oilsG, batchG - others);
-  const pourIn = (act: string, moment: RecipeLiquid['moment']): void => {
-    for (const l of liquids.list)
-      if (l.moment === moment) book.add(act, SUBSTANCE.liquid(l.id), VESSEL.oils, l.massG, false);
-  };
-  pourIn(ACT.inOils, 'oils');
-  weighLye(bench, lyeG, liquids, doses);
-  book.move(ACT.emulsify, VESSEL.lye, VESSEL.oils, massOfContents(book.holds(VESSEL.lye)), false);
-  pourIn(ACT.emulsify, 'emulsion');
-  stirIn(book, ACT.inEmulsion, VESSEL.oils, at(doses, 'emulsion'));
-  const atTrace = at(doses, 'trace');
-  stirIn(
-    book,
-    ACT.trace,
-    VESSEL.oils,
-    atTrace.filter((d) => !d.scent),
-  );
-  stirIn(
-    book,
-    ACT.scent,
-    VESSEL.oils,
-    atTrace.filter((d) => d.scent),
-  );
-
-  makeStocks(bench);
-  for (const pot of pots) {
-    const { id } = pot.target.pot;
-    const act = ACT.pot(id);
-    book.move(act, VESSEL.oils, VESSEL.pot(id), bases.get(id) ?? 0, false);
-    book.move(act, VESSEL.oils, VESSEL.plain(id), plainOf(pot), false);
-    drawBlend(bench, pot);
-    const gets = (moment: StirMoment): readonly Stir[] => pot.stirs.filter((x) => x.moment === moment);
-    stirIn(book, act, VESSEL.pot(id), gets('jug'));
-    drawDispersed(bench, ACT.potColour(id));
-    stirIn(book, ACT.potColour(id), VESSEL.pot(id), gets('colour'));
-  }
-  // what rounding leaves stays in the pot that the batch was made in
-  if (bench.spareG > spareFromRoundingG(plan))
-    book.move(ACT.spare, VESSEL.oils, VESSEL.spare, bench.spareG, false);
+  return { kind: 'one-batch', aside, oils, doses, lye: { lyeG, liquids, doses }, bases };
 }
 
-/** All the oil that was set aside for colorants, wherever it stands by now. */
-function allCarrier({ book, dispersions }: WeighBench): ReadonlyMap<string, Grams> {
-  const sum = new Map(book.holds(VESSEL.carrierOil));
-  for (const { colorant } of dispersions.jars)
-    for (const [id, massG] of book.holds(VESSEL.jar(colorant))) sum.set(id, (sum.get(id) ?? 0) + massG);
-  return sum;
+/** What the whole batch gets at one moment after the lye, or its oils before it. */
+export function stirIntoBatch(
+  { book }: Weighing,
+  { doses, lye }: OneBatch,
+  into: Extract<Into, 'oils' | 'emulsion' | 'trace' | 'scent'>,
+): void {
+  const scent = into === 'scent';
+  stirIn(
+    book,
+    VESSEL.oils,
+    at(doses, scent ? 'trace' : into).filter((d) => d.moment !== 'trace' || d.scent === scent),
+  );
+  if (into === 'oils') pourLiquids(book, lye.liquids, 'oils', VESSEL.oils);
+}
+
+/** Lye and oils brought together. */
+export function emulsify({ book }: Weighing, { lye }: OneBatch): void {
+  book.move(VESSEL.lye, VESSEL.oils, massOfContents(book.holds(VESSEL.lye)), false);
+  pourLiquids(book, lye.liquids, 'emulsion', VESSEL.oils);
+}
+
+/** A pot's colour, and what else is its own by then. */
+export function colourPot(w: Weighing, id: PotId): void {
+  const pot = plannedPot(w, id);
+  if (!pot) return;
+  drawDispersed(w, { kind: 'pot', pot: id });
+  stirInAt(w.book, pot, 'colour');
+}
+
+/** A pot weighed out of the batch, or blended from its stocks. */
+export function weighOut(w: Weighing, { bases }: OneBatch, act: ActOf<'weigh-out'>): void {
+  const { id } = act.pot;
+  const pot = plannedPot(w, id);
+  if (!pot) return;
+  w.book.move(VESSEL.oils, VESSEL.pot(id), bases.get(id) ?? 0, false);
+  w.book.move(VESSEL.oils, VESSEL.plain(id), plainOf(pot), false);
+  drawBlend(w, pot);
+  stirInAt(w.book, pot, 'jug');
+  if (act.coloured) colourPot(w, id);
+}
+
+/** Batter that no pour takes; what rounding leaves stays in the pot that the batch was made in. */
+export function keepSpare({ plan, book, spareG }: Weighing): void {
+  if (spareG > spareFromRoundingG(plan)) book.move(VESSEL.oils, VESSEL.spare, spareG, false);
 }

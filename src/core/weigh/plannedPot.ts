@@ -1,15 +1,16 @@
 import type { OmbreId, PotId } from '../validate/ids.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import { makeupOf } from '../fill/makeup.ts';
+import { VESSEL } from '../day/vessel.ts';
+import type { OpenLedger } from '../ledger/ledger.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Recipes } from '../plan/recipes.ts';
 import type { Grams } from '../units/quantity.ts';
-import { colouredAt } from './acts.ts';
 import type { DispersionDraw } from './dispersions.ts';
 import type { Weight } from './ingredients.ts';
 import type { OmbreWeights } from './ombre/types.ts';
-import { partsOf, stirsOf, type PotPart, type Stir } from './stirs.ts';
+import { partsOf, stirIn, stirsOf, type PotPart, type Stir, type StirMoment } from './stirs.ts';
 import type { PotTarget } from './targets.ts';
 
 /** How a pot is filled: out of the batch, as the start of a pot coloured as it empties, or from two stocks. */
@@ -70,7 +71,7 @@ export function plannedPots(
       const source = sourceOf(ombres, target.pot.id);
       const { batterG } = target;
       const dispersedG = draws
-        .filter((d) => d.act === colouredAt(plan, target.pot.id))
+        .filter((d) => d.for.kind === 'pot' && d.for.pot === target.pot.id)
         .reduce((s, d) => s + d.massG, 0);
       const recipe = recipes.ofPot(target.pot.id) ?? batch;
       const mix =
@@ -99,3 +100,19 @@ export function plannedPots(
 
 /** g of all that a pot gets by itself. */
 export const stirredG = ({ stirs }: PlannedPot): Grams => stirs.reduce((s, x) => s + x.massG, 0);
+
+/** Plain batter kept aside for it, g. */
+export const plainOf = ({ source }: PlannedPot): Grams => (source.kind === 'one-pot' ? source.plainG : 0);
+
+/** What a pot gets by itself at one moment, all into its jug. */
+export function stirInAt(
+  book: OpenLedger,
+  { target, stirs }: PlannedPot,
+  moment: Exclude<StirMoment, 'pour'>,
+): void {
+  stirIn(
+    book,
+    VESSEL.pot(target.pot.id),
+    stirs.filter((s) => s.moment === moment),
+  );
+}

@@ -1,26 +1,27 @@
 import { naohNeed } from '../batter/lye.ts';
 import { isInLye } from '../batter/additions.ts';
 import { isInSolution, solutionPerOil, type Recipe, type RecipeLiquid } from '../batter/recipe.ts';
+import { VESSEL } from '../day/vessel.ts';
 import { plannedNeedOf } from '../ledger/balance.ts';
 import { hasOwn } from '../plan/recipes.ts';
 import type { Grams } from '../units/quantity.ts';
 import { downToStep, roundParts, sumAtStep, toStep, upToStep } from '../units/scaleStep.ts';
-import { ACT, VESSEL } from './acts.ts';
+import type { PotId } from '../validate/ids.ts';
 import {
   carrierOilWanted,
-  disperseAll,
   drawBlend,
   drawDispersed,
-  makeStocks,
-  setCarrierAside,
+  drawsFor,
+  setAside,
   stocksG,
   type WeighBench,
+  type Weighing,
 } from './bench.ts';
 import { carrierOils } from './carrierOil.ts';
-import { liquidsMaking, weighLye } from './solution.ts';
+import type { DrawnFor } from './dispersions.ts';
 import { doseWeights } from './doseWeights.ts';
-import { stirredG, type PlannedPot } from './plannedPot.ts';
-import { stirIn } from './stirs.ts';
+import { stirInAt, stirredG, type PlannedPot } from './plannedPot.ts';
+import { liquidsMaking, type LyeSolution } from './solution.ts';
 import { SUBSTANCE } from './substances.ts';
 
 /** One jug made ready before the lye. */
@@ -82,12 +83,14 @@ const ownOils = (
 
 /** How much of the oil set aside is for jugs of the recipe's oils, 0..1. */
 function partOfCommon(bench: WeighBench): number {
-  const own = new Set(bench.pots.filter((p) => ownOils(bench, p)).map((p) => VESSEL.pot(p.target.pot.id)));
+  const own = new Set(
+    bench.pots.filter((p) => ownOils(bench, p)).map((p) => VESSEL.pot(p.target.pot.id).key),
+  );
   if (own.size === 0) return 1;
   const borne = bench.dispersions.draws.filter((d) => isOilBorne(bench, d.colorant));
   const sumOf = (list: typeof borne): Grams => list.reduce((s, d) => s + d.massG - d.powderG, 0);
   const all = sumOf(borne);
-  return all > 0 ? sumOf(borne.filter((d) => !own.has(d.to))) / all : 1;
+  return all > 0 ? sumOf(borne.filter((d) => !own.has(d.to.key))) / all : 1;
 }
 
 const isOilBorne = ({ plan }: WeighBench, colorant: string): boolean =>
@@ -123,94 +126,159 @@ function needsOf(
   };
 }
 
-/**
- * Portions made ready before the lye. Every jug has its own oils, additives, colour and scent; then lye solution is weighed
- * into it, rounded down against the oils that are in the jug by then, and the oils make the jug up. The solution is made of
- * what the jugs draw, its lye rounded down so that no jug gets more than its oils can use beyond the superfat.
- */
-export function weighPortions(bench: WeighBench): void {
-  const { plan, recipe, substances, book, draws, stepG, fineG } = bench;
-  const solution = commonSolution(bench);
-  const portions = bench.pots.map((p) => portionOf(bench, solution, p));
-  const usable = (1 - plan.batter.superfatPercent / 100) / (plan.batter.purityPercent / 100);
-  const strength = recipe.lye / solutionPerOil(solution);
+/** One jug, and what it gets of oils and of lye solution. */
+interface Jug extends Portion {
+  readonly oilsG: Grams;
+  readonly solutionG: Grams;
+}
+
+/** What portions are made of, before anything is weighed. */
+export interface Portions {
+  readonly kind: 'portions';
+  /** of each oil for the colorants, by its line */
+  readonly aside: ReadonlyMap<string, Grams>;
+  /** mixed oils, in the recipe's order */
+  readonly oils: readonly Grams[];
+  readonly jugs: readonly Jug[];
+  /** what the common lye solution is made by */
+  readonly solution: Recipe;
+}
+
+/** The lye of portions, once all of them stand ready. */
+export interface LyeOfPortions extends LyeSolution {
+  /** solution that each jug gets */
+  readonly drawnG: ReadonlyMap<PotId, Grams>;
+}
+
+/** Lye for each gram of pure NaOH that oils can use. */
+const usableOf = ({ plan }: WeighBench): number =>
+  (1 - plan.batter.superfatPercent / 100) / (plan.batter.purityPercent / 100);
+
+/** Lye in each gram of the solution. */
+const strengthOf = ({ recipe }: WeighBench, solution: Recipe): number =>
+  recipe.lye / solutionPerOil(solution);
+
+/** Pure NaOH that oil of colorants can use that is in the jug by its first pour, g: of those that are drawn for these things. */
+function borneNeed(
+  bench: WeighBench,
+  pot: PlannedPot,
+  asideNeed: number,
+  things: readonly DrawnFor[],
+): Grams {
+  // as set aside, or as it is in its jar
+  const needOf = (colorant: string): number =>
+    bench.substances.get(SUBSTANCE.jarOil(colorant))?.needsNaoh ?? asideNeed;
+  const jug = VESSEL.pot(pot.target.pot.id);
+  return things
+    .flatMap((what) => drawsFor(bench.dispersions.draws, what))
+    .filter((d) => d.to.key === jug.key && isOilBorne(bench, d.colorant))
+    .reduce((s, d) => s + (d.massG - d.powderG) * needOf(d.colorant), 0);
+}
+
+const firstPass = ({ target }: PlannedPot): DrawnFor => ({
+  kind: 'pass',
+  pour: target.pours[0]?.stepId ?? '',
+});
+
+/** What is set aside and mixed, and what pure NaOH a gram of either can use. */
+function oilsAndNeeds(bench: WeighBench): {
+  readonly carrierG: Grams;
+  readonly part: number;
+  readonly carriers: ReadonlyMap<string, Grams>;
+  readonly needs: Needs;
+} {
+  const { recipe, fineG } = bench;
   const carrierG = carrierOilWanted(bench);
   const about = bench.pots.reduce((s, p) => s + (ownOils(bench, p) ? 0 : p.oilsG), 0);
   const part = partOfCommon(bench);
   // a jug with oils of its own takes its colours from the same bottle, which is not part of the mixed oils
   const carriers = carrierOils(recipe, part < 1 ? Infinity : about, carrierG, fineG);
-  const needs = needsOf(bench, about, carriers, part);
+  return { carrierG, part, carriers, needs: needsOf(bench, about, carriers, part) };
+}
+
+/**
+ * Portions made ready before the lye. Every jug has its own oils, additives, colour and scent; then lye solution is weighed
+ * into it, rounded down against the oils that are in the jug by then, and the oils make the jug up.
+ */
+export function portionsOf(bench: WeighBench): Portions {
+  const { recipe, stepG } = bench;
+  const solution = commonSolution(bench);
+  const { carrierG, part, carriers, needs } = oilsAndNeeds(bench);
   /** g of solution for each g of pure NaOH that a jug can use */
-  const perNeed = usable / strength;
-  /** pure NaOH that a gram of the oil a colorant is dispersed in can use: as set aside, or as it is in its jar */
-  const needOfCarrier = (colorant: string): number =>
-    substances.get(SUBSTANCE.jarOil(colorant))?.needsNaoh ?? needs.aside;
-  /** pure NaOH that the oil of colorants can use that is in the jug by its first pour, g: those it is made up with, or those of its first pass */
-  const borneNeed = ({ pot }: Portion, acts: readonly string[]): Grams =>
-    draws
-      .filter(
-        (d) =>
-          acts.includes(d.act) && d.to === VESSEL.pot(pot.target.pot.id) && isOilBorne(bench, d.colorant),
-      )
-      .reduce((s, d) => s + (d.massG - d.powderG) * needOfCarrier(d.colorant), 0);
-  const firstPass = ({ pot }: Portion): string => ACT.pass(pot.target.pours[0]?.stepId ?? '');
-  const solutionFor = (portion: Portion): Grams => {
-    const { pot, oilsAndSolutionG } = portion;
-    const asideNeed = borneNeed(portion, [ACT.pot(pot.target.pot.id), firstPass(portion)]);
+  const perNeed = usableOf(bench) / strengthOf(bench, solution);
+  const solutionFor = ({ pot, oilsAndSolutionG }: Portion): Grams => {
+    const own: DrawnFor = { kind: 'pot', pot: pot.target.pot.id };
+    const asideNeed = borneNeed(bench, pot, needs.aside, [own, firstPass(pot)]);
     const need = ownOils(bench, pot) ? pot.recipe.fullNeed : needs.mixed;
     const exact = (perNeed * (oilsAndSolutionG * need + asideNeed)) / (1 + perNeed * need);
     return downToStep(exact, stepG);
   };
-  const jugs = portions.map((p) => {
-    const solutionG = solutionFor(p);
-    return { ...p, solutionG, oilsG: sumAtStep([p.oilsAndSolutionG - solutionG], stepG) };
+  const jugs = bench.pots.map((p): Jug => {
+    const portion = portionOf(bench, solution, p);
+    const solutionG = solutionFor(portion);
+    return { ...portion, solutionG, oilsG: sumAtStep([portion.oilsAndSolutionG - solutionG], stepG) };
   });
   const fromCommon = jugs.filter((j) => !ownOils(bench, j.pot));
   const mixedG = sumAtStep([...fromCommon.map((p) => p.oilsG), stocksG(bench)], stepG);
-  setCarrierAside(bench, carriers);
   const raw = recipe.oils.map((o) =>
     Math.max(0, o.share * (mixedG + carrierG * part) - (carriers.get(o.line) ?? 0) * part),
   );
-  (mixedG > 0 ? roundParts(raw, stepG, mixedG) : []).forEach((massG, i) => {
-    const used = recipe.oils[i];
-    if (used) book.add(ACT.oils, SUBSTANCE.oil(used.line), VESSEL.oils, massG, false);
-  });
-  disperseAll(bench);
-  makeStocks(bench);
-  for (const { pot, oilsG, waterG, liquids } of jugs) {
-    const { id } = pot.target.pot;
-    const act = ACT.pot(id);
-    const own = ownOils(bench, pot);
-    if (own)
-      roundParts(
-        own.map((o) => o.share * oilsG),
-        stepG,
-        oilsG,
-      ).forEach((massG, i) => {
-        const line = own[i]?.line;
-        if (line !== undefined) book.add(act, SUBSTANCE.ownOil(id, line), VESSEL.pot(id), massG, false);
-      });
-    else book.move(act, VESSEL.oils, VESSEL.pot(id), oilsG, false);
-    drawBlend(bench, pot);
-    drawDispersed(bench, act);
-    book.add(act, SUBSTANCE.water, VESSEL.pot(id), waterG, false);
-    for (const l of liquids)
-      if (l.moment === 'oils') book.add(act, SUBSTANCE.liquid(l.id), VESSEL.pot(id), l.massG, false);
-    stirIn(
-      book,
-      act,
-      VESSEL.pot(id),
-      pot.stirs.filter((x) => x.moment === 'jug'),
-    );
-  }
+  return {
+    kind: 'portions',
+    aside: setAside(bench, carriers),
+    oils: mixedG > 0 ? roundParts(raw, stepG, mixedG) : [],
+    jugs,
+    solution,
+  };
+}
 
-  // the lye of the whole solution gives way to the jug that may have least
+const jugOf = ({ jugs }: Portions, id: PotId): Jug | undefined =>
+  jugs.find((j) => j.pot.target.pot.id === id);
+
+/** A portion made ready, but for its lye. */
+export function makePortion(w: Weighing, portions: Portions, id: PotId): void {
+  const { book, stepG } = w;
+  const jug = jugOf(portions, id);
+  if (!jug) return;
+  const { pot, oilsG, waterG, liquids } = jug;
+  const to = VESSEL.pot(id);
+  const own = ownOils(w, pot);
+  if (own)
+    roundParts(
+      own.map((o) => o.share * oilsG),
+      stepG,
+      oilsG,
+    ).forEach((massG, i) => {
+      const line = own[i]?.line;
+      if (line !== undefined) book.add(SUBSTANCE.ownOil(id, line), to, massG, false);
+    });
+  else book.move(VESSEL.oils, to, oilsG, false);
+  drawBlend(w, pot);
+  drawDispersed(w, { kind: 'pot', pot: id });
+  book.add(SUBSTANCE.water, to, waterG, false);
+  for (const l of liquids) if (l.moment === 'oils') book.add(SUBSTANCE.liquid(l.id), to, l.massG, false);
+  stirInAt(book, pot, 'jug');
+}
+
+/**
+ * The solution that jugs draw from, once they stand ready: made of what they draw, its lye rounded down so that no jug gets more than
+ * its oils can use beyond the superfat. The lye of the whole gives way to the jug that may have least.
+ */
+export function lyeOfPortions(w: Weighing, { jugs, solution }: Portions): LyeOfPortions {
+  const { recipe, substances, book, stepG, fineG } = w;
+  const strength = strengthOf(w, solution);
+  const { needs } = oilsAndNeeds(w);
   const combined = jugs.map((j) => {
-    const soon = borneNeed(j, [firstPass(j)]);
-    const need = plannedNeedOf(book.holds(VESSEL.pot(j.pot.target.pot.id)), substances) + soon;
-    const lyeG = need * usable;
-    const fromStocks = j.pot.source.kind === 'blend';
-    return { ...j, lyeG, solutionG: fromStocks ? downToStep(lyeG / strength, stepG) : j.solutionG };
+    const { pot } = j;
+    const soon = borneNeed(w, pot, needs.aside, [firstPass(pot)]);
+    const need = plannedNeedOf(book.holds(VESSEL.pot(pot.target.pot.id)), substances) + soon;
+    const lyeG = need * usableOf(w);
+    const fromStocks = pot.source.kind === 'blend';
+    return {
+      id: pot.target.pot.id,
+      lyeG,
+      solutionG: fromStocks ? downToStep(lyeG / strength, stepG) : j.solutionG,
+    };
   });
   const solutionG = sumAtStep(
     combined.map((j) => j.solutionG),
@@ -222,30 +290,22 @@ export function weighPortions(bench: WeighBench): void {
   );
   const lyeG = downToStep(allowed * solutionG, stepG);
   const oilsG = solutionG / solutionPerOil(solution);
-  const dissolved = doseWeights(
+  const doses = doseWeights(
     { ...recipe, doses: recipe.doses.filter((d) => isInLye(d.dose.moment)) },
     oilsG,
     fineG,
   );
-  const withLye = liquidsMaking(
-    { ...bench, recipe: { ...solution, partLiquids: recipe.partLiquids.filter(isInSolution) } },
+  const liquids = liquidsMaking(
+    { ...w, recipe: { ...solution, partLiquids: recipe.partLiquids.filter(isInSolution) } },
     oilsG,
-    solutionG - lyeG - sum(dissolved),
+    solutionG - lyeG - sum(doses),
   );
-  weighLye(bench, lyeG, withLye, dissolved);
-  for (const { pot, liquids, solutionG: drawnG } of combined) {
-    const { id } = pot.target.pot;
-    const act = ACT.combine(id);
-    book.move(act, VESSEL.lye, VESSEL.pot(id), drawnG, false);
-    for (const l of liquids)
-      if (l.moment === 'emulsion') book.add(act, SUBSTANCE.liquid(l.id), VESSEL.pot(id), l.massG, false);
-    stirIn(
-      book,
-      ACT.potEmulsion(id),
-      VESSEL.pot(id),
-      pot.stirs.filter((x) => x.moment === 'emulsion'),
-    );
-    if (pot.source.kind === 'one-pot')
-      book.move(act, VESSEL.pot(id), VESSEL.plain(id), pot.source.plainG, false);
-  }
+  return { lyeG, liquids, doses, drawnG: new Map(combined.map((j) => [j.id, j.solutionG])) };
+}
+
+/** A portion gets its lye solution. */
+export function combine({ book }: Weighing, portions: Portions, lye: LyeOfPortions, id: PotId): void {
+  book.move(VESSEL.lye, VESSEL.pot(id), lye.drawnG.get(id) ?? 0, false);
+  for (const l of jugOf(portions, id)?.liquids ?? [])
+    if (l.moment === 'emulsion') book.add(SUBSTANCE.liquid(l.id), VESSEL.pot(id), l.massG, false);
 }

@@ -3,7 +3,7 @@ import type { Grams } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
 
 /** What goes into one kind of mould, as planned. */
-interface Part {
+export interface Part {
   readonly mould: MouldId;
   readonly copies: number;
   readonly eachG: Grams;

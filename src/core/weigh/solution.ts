@@ -1,7 +1,9 @@
+import { VESSEL } from '../day/vessel.ts';
+import type { RecipeLiquid } from '../batter/recipe.ts';
+import type { Moment } from '../batter/schema.ts';
+import type { OpenLedger } from '../ledger/ledger.ts';
 import type { Grams } from '../units/quantity.ts';
 import { toStep, upToStep } from '../units/scaleStep.ts';
-import { ACT, VESSEL } from './acts.ts';
-import type { RecipeLiquid } from '../batter/recipe.ts';
 import type { WeighBench } from './bench.ts';
 import type { DoseWeight } from './doseWeights.ts';
 import { stirIn } from './stirs.ts';
@@ -16,8 +18,19 @@ interface Liquids {
   }[];
 }
 
+/** The lye solution: lye, what it is dissolved in, and what is stirred into the water, the hot or the cooled lye. */
+export interface LyeSolution {
+  readonly lyeG: Grams;
+  readonly liquids: Liquids;
+  readonly doses: readonly DoseWeight[];
+}
+
 /** Water and other liquids that come to `wholeG` and never less; plain water, or else the first liquid, makes it up. */
-export function liquidsMaking({ recipe, stepG }: WeighBench, oilsG: Grams, wholeG: Grams): Liquids {
+export function liquidsMaking(
+  { recipe, stepG }: Pick<WeighBench, 'recipe' | 'stepG'>,
+  oilsG: Grams,
+  wholeG: Grams,
+): Liquids {
   const list = recipe.partLiquids.map((l) => ({
     id: l.id,
     massG: toStep(l.perOil * oilsG, stepG),
@@ -33,29 +46,33 @@ export function liquidsMaking({ recipe, stepG }: WeighBench, oilsG: Grams, whole
   return { waterG: Math.max(0, upToStep(wholeG - sum, stepG)), list };
 }
 
-/** The lye solution in the order it is made: what dissolves the lye, the lye, and what is stirred in hot or cooled. */
-export function weighLye(
-  { book }: WeighBench,
-  lyeG: Grams,
-  liquids: Liquids,
-  doses: readonly DoseWeight[],
+/** Liquids that come in at one moment, into a vessel. */
+export function pourLiquids(
+  book: OpenLedger,
+  { list }: Pick<Liquids, 'list'>,
+  moment: RecipeLiquid['moment'],
+  to = VESSEL.lye as Parameters<OpenLedger['add']>[1],
 ): void {
-  const stir = (act: string, moment: DoseWeight['moment']): void => {
-    stirIn(
-      book,
-      act,
-      VESSEL.lye,
-      doses.filter((d) => d.moment === moment),
-    );
-  };
-  book.add(ACT.water, SUBSTANCE.water, VESSEL.lye, liquids.waterG, false);
-  for (const l of liquids.list)
-    if (l.moment === 'frozen' || l.moment === 'water')
-      book.add(ACT.water, SUBSTANCE.liquid(l.id), VESSEL.lye, l.massG, false);
-  stir(ACT.inWater, 'water');
-  book.add(ACT.lye, SUBSTANCE.lye, VESSEL.lye, lyeG, false);
-  stir(ACT.inHotLye, 'hot-lye');
-  for (const l of liquids.list)
-    if (l.moment === 'cooled-lye') book.add(ACT.dissolve, SUBSTANCE.liquid(l.id), VESSEL.lye, l.massG, false);
-  stir(ACT.dissolve, 'cooled-lye');
+  for (const l of list) if (l.moment === moment) book.add(SUBSTANCE.liquid(l.id), to, l.massG, false);
+}
+
+/** What the lye is dissolved in. */
+export function weighWater(book: OpenLedger, { liquids }: LyeSolution): void {
+  book.add(SUBSTANCE.water, VESSEL.lye, liquids.waterG, false);
+  pourLiquids(book, liquids, 'frozen');
+  pourLiquids(book, liquids, 'water');
+}
+
+/** What is stirred into the water, or into the lye while it is hot or once it has cooled. */
+export function stirIntoLye(
+  book: OpenLedger,
+  { liquids, doses }: LyeSolution,
+  moment: Extract<Moment, 'water' | 'hot-lye' | 'cooled-lye'>,
+): void {
+  if (moment === 'cooled-lye') pourLiquids(book, liquids, moment);
+  stirIn(
+    book,
+    VESSEL.lye,
+    doses.filter((d) => d.moment === moment),
+  );
 }

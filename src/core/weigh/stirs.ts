@@ -1,6 +1,7 @@
 import type { StepId } from '../validate/ids.ts';
 import { isInLye, isInPot } from '../batter/additions.ts';
 import { dosesPerOil, type Recipe, type RecipeDose } from '../batter/recipe.ts';
+import type { Vessel } from '../day/vessel.ts';
 import { grouped } from '../ledger/grouped.ts';
 import type { OpenLedger } from '../ledger/ledger.ts';
 import type { Plan } from '../plan/planSchema.ts';
@@ -115,11 +116,10 @@ export function stirsOf(
 /** Put what a moment asks for into a vessel. */
 export function stirIn(
   book: OpenLedger,
-  act: string,
-  to: string,
+  to: Vessel,
   stirs: readonly Pick<Stir, 'key' | 'substance' | 'massG'>[],
 ): void {
-  for (const s of stirs) book.add(act, s.substance, to, s.massG, true, s.key);
+  for (const s of stirs) book.add(s.substance, to, s.massG, true, s.key);
 }
 
 /** g of everything that a pot gets by itself, per gram of the recipe's oils. */

@@ -68,9 +68,14 @@ const KIND_OF: Readonly<Record<Addition['kind'], (a: Addition) => Substance['kin
   fragrance: () => 'fragrance',
 };
 
-const oilSubstance = (o: Pick<UsedOil, 'oil' | 'svMgG'>, id: string, kind: 'oil' | 'carrier'): Substance => ({
+const oilSubstance = (
+  o: Pick<UsedOil, 'oil' | 'svMgG' | 'line'>,
+  id: string,
+  kind: 'oil' | 'carrier',
+): Substance => ({
   ...INERT,
   id,
+  of: o.line,
   name: lotName(o.oil, o.svMgG),
   kind,
   densityGMl: o.oil.densityGMl,
@@ -119,7 +124,7 @@ function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
     ]),
     ...plan.colorants.flatMap((c) =>
       c.jar !== undefined && c.nature?.carrier === 'oil'
-        ? [oilSubstance(jarOilOf(c), SUBSTANCE.jarOil(c.id), 'carrier')]
+        ? [oilSubstance({ ...jarOilOf(c), line: c.id }, SUBSTANCE.jarOil(c.id), 'carrier')]
         : [],
     ),
     ...plan.pots.flatMap((p) =>
@@ -130,17 +135,27 @@ function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
     {
       ...INERT,
       id: SUBSTANCE.lye,
+      of: SUBSTANCE.lye,
       name: 'Sodium hydroxide',
       kind: 'lye',
       densityGMl: solution,
       bringsNaoh: purityPercent / 100,
     },
-    { ...INERT, id: SUBSTANCE.water, name: 'Water', kind: 'water', densityGMl: solution, water: 1 },
+    {
+      ...INERT,
+      id: SUBSTANCE.water,
+      of: SUBSTANCE.water,
+      name: 'Water',
+      kind: 'water',
+      densityGMl: solution,
+      water: 1,
+    },
     ...recipe.partLiquids.map((l): Substance => {
       const water = l.waterPercent / 100;
       return {
         ...INERT,
         id: SUBSTANCE.liquid(l.id),
+        of: l.id,
         name: l.name,
         kind: isInSolution(l) ? 'dissolved' : 'liquid',
         densityGMl: 1 / (water / solution + (1 - water) / SOLIDS_DENSITY),
@@ -150,6 +165,7 @@ function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
     ...additionsOf(plan.batter).map((a): Substance => ({
       ...INERT,
       id: SUBSTANCE.addition(a),
+      of: a.id,
       name: a.name,
       kind: KIND_OF[a.kind](a),
       densityGMl: a.densityGMl,
@@ -158,6 +174,7 @@ function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
     ...plan.colorants.map((c): Substance => ({
       ...INERT,
       id: SUBSTANCE.colorant(c.id),
+      of: c.id,
       name: c.name,
       kind: 'colorant',
       densityGMl: c.nature ? POWDER_DENSITY[c.nature.kind] : UNDESCRIBED_DENSITY,
@@ -165,6 +182,7 @@ function describe(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
     ...CARRIERS.map((kind): Substance => ({
       ...INERT,
       id: SUBSTANCE.carrier(kind),
+      of: kind,
       name: kind.charAt(0).toUpperCase() + kind.slice(1),
       kind: 'carrier',
       densityGMl: CARRIER_DENSITY[kind],

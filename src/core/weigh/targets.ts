@@ -85,7 +85,9 @@ const intoMoulds = (
     const part = layer?.parts.find((p) => p.key === key);
     if (!layer || !part) return [];
     const offG = round(scrapedOf(layer, part));
-    return [{ mould: use.id, copies: use.copies, eachG: round(part.massG + scrapedOf(layer, part)), offG }];
+    return [
+      { mould: use.id, copies: use.copies, eachG: round(part.plannedG + scrapedOf(layer, part)), offG },
+    ];
   });
 
 type Round = (massG: Grams, stepG: Grams) => Grams;

@@ -2,7 +2,9 @@ import type { StepId } from '../validate/ids.ts';
 import { askSuperfat, isLyeHeavy, type SuperfatAsked } from '../ask/superfat.ts';
 import { asPlanned, happenedIn, type HappenedByPour } from '../batch/happened.ts';
 import type { Recipe } from '../batter/recipe.ts';
-import type { LaidMould } from '../fill/layPlan.ts';
+import type { Day } from '../day/act.ts';
+import { potOfVessel } from '../day/vessel.ts';
+import type { LaidPlan } from '../fill/layPlan.ts';
 import { moundsOn } from '../fill/mounds.ts';
 import {
   jugBalance,
@@ -14,26 +16,20 @@ import {
   type Substances,
 } from '../ledger/balance.ts';
 import { massOfContents, together } from '../ledger/contents.ts';
-import { leftIn, openLedger, supplied, type Ledger, type Transfer } from '../ledger/ledger.ts';
+import { leftIn, supplied, type Ledger } from '../ledger/ledger.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
-import type { Recipes } from '../plan/recipes.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
-import { ACT, leavesInto, potOfVessel, VESSEL } from './acts.ts';
-import type { WeighBench } from './bench.ts';
-import { dispersionsOf } from './dispersions.ts';
+import { dispersionsOf, type DispersionDraw } from './dispersions.ts';
 import { clean, ingredientsOf, type Ingredients, type Weight } from './ingredients.ts';
 import { madeUpIn, portionIn, type Portion } from './jugs.ts';
-import { madeAgain } from './madeAgain.ts';
 import type { OmbreWeights } from './ombre/types.ts';
 import { colorantsOfGraded, weighOmbres } from './ombre/weighOmbres.ts';
-import { weighOneBatch } from './oneBatch.ts';
 import { plannedPots } from './plannedPot.ts';
-import { weighPortions } from './portions.ts';
-import { pourAll, type PouredFrom } from './pourAll.ts';
 import { substancesOf } from './substances.ts';
 import { targetsOf, type PotTarget, type PouredInto } from './targets.ts';
+import { weighDay, type Made, type Weighed } from './weighDay.ts';
 
 export interface PourWeight {
   readonly stepId: StepId;
@@ -109,13 +105,9 @@ const least = (list: readonly (Percent | undefined)[]): Percent | undefined => {
   return known.length > 0 ? Math.min(...known) : undefined;
 };
 
-/** A book written to its end, and what superfat everything in it has. */
-interface Written {
-  readonly ledger: Ledger;
+/** A day weighed to its end, and what superfat everything in it has. */
+interface Written extends Weighed {
   readonly asked: SuperfatAsked;
-  readonly poured: ReadonlyMap<string, PouredFrom>;
-  /** what was written before anything was poured */
-  readonly made: readonly Transfer[];
 }
 
 /**
@@ -136,11 +128,9 @@ function leanestKept(written: (lyeStepsOff: number) => Written): Written {
  * in order. All weights are read off the book.
  */
 export function weighPlan(
-  plan: Plan,
-  recipes: Recipes,
+  { plan, recipes, moulds, givenBatchG }: Pick<LaidPlan, 'plan' | 'recipes' | 'moulds' | 'givenBatchG'>,
   recipe: Recipe,
-  moulds: readonly LaidMould[],
-  givenBatchG: Grams | undefined,
+  day: Day,
 ): Weights {
   const stepG = plan.units.scaleStepG;
   // a bench scale finer than the fine one is used for everything
@@ -166,40 +156,33 @@ export function weighPlan(
   const substances = substancesOf(plan, recipe);
   const ahead = plan.divide.kind === 'before-lye';
   const jugs = plannedPots(plan, recipes, recipe, coloursPlanned, planned, dispersions.draws, fineG);
-  const bench = {
-    plan,
-    recipe,
-    substances,
-    pots: jugs,
-    ombres: planned,
-    dispersions,
-    spareG: ahead ? 0 : targets.spareG,
-    stepG,
-    fineG,
-  };
-  const write = (
-    now: readonly OmbreWeights[],
-    draws: WeighBench['draws'],
+  const weigh = (
     lyeStepsOff: number,
-    make: (b: WeighBench) => void,
+    now: readonly OmbreWeights[],
+    draws: readonly DispersionDraw[],
+    made?: Made,
   ): Written => {
-    const book = openLedger();
-    const here = { ...bench, book, draws, lyeStepsOff };
-    make(here);
-    const made = book.written();
-    const poured = pourAll(here, now, amountsNow(targets.pots, now, happened), targets.pots);
-    const ledger = book.close();
-    return { ledger, poured, made, asked: askSuperfat(ledger, substances, leavesInto) };
+    const bench = {
+      plan,
+      recipe,
+      substances,
+      pots: jugs,
+      ombres: planned,
+      dispersions,
+      spareG: ahead ? 0 : targets.spareG,
+      lyeStepsOff,
+      stepG,
+      fineG,
+    };
+    const amounts = amountsNow(targets.pots, now, happened);
+    const weighed = weighDay({ day, bench, targets: targets.pots, amounts, draws, now }, made);
+    return { ...weighed, asked: askSuperfat(weighed.ledger, substances) };
   };
-  const asMeant = leanestKept((lyeStepsOff) =>
-    write(planned, dispersions.draws, lyeStepsOff, ahead ? weighPortions : weighOneBatch),
-  );
+  const asMeant = leanestKept((lyeStepsOff) => weigh(lyeStepsOff, planned, dispersions.draws));
   const { poured, ledger, asked } =
     planned === ombres
       ? asMeant
-      : write(ombres, dispersionsOf(plan, ombres, ownColorants, fineG).draws, 0, (b) => {
-          madeAgain(b, asMeant.made, ombres);
-        });
+      : weigh(0, ombres, dispersionsOf(plan, ombres, ownColorants, fineG).draws, asMeant.made);
   const mixes = new Map(ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)));
   const pots = coloursNow.map(({ target, colorants }): PotWeight => {
     const { pot, batterG } = target;
@@ -215,9 +198,7 @@ export function weighPlan(
         into: q.into.map((i) => ({ ...i, eachG: clean((from?.into.get(i.mould) ?? 0) / i.copies) })),
         massG,
         colorants: colorantsFor(plan, mixes.get(q.stepId) ?? pot.colorants, massG, fineG),
-        superfatPercent: least(
-          left.filter((l) => l.act === ACT.pour(q.stepId)).map((l) => l.superfatPercent),
-        ),
+        superfatPercent: least(left.filter((l) => l.act === from?.act).map((l) => l.superfatPercent)),
       };
     });
     const superfatPercent = superfatIn(inJug, substances);
@@ -238,9 +219,10 @@ export function weighPlan(
       densityGMl: jug.totalG > 0 ? jug.totalG / volumeOfContents(inJug, substances) : undefined,
     };
   });
-  const stockLossG = ombres
-    .flatMap((o) => [VESSEL.stock(o.ombre.id, 'first'), VESSEL.stock(o.ombre.id, 'last')])
-    .reduce((s, stock) => s + massOfContents(leftIn(ledger, stock)), 0);
+  const stockLossG = [...ledger.vessels.values()].reduce(
+    (s, v) => s + (v.kind === 'stock' ? massOfContents(leftIn(ledger, v)) : 0),
+    0,
+  );
   // oil that stays in the stocks of portions never meets lye
   const metLye = ahead ? together(targets.pots.map((p) => madeUpIn(ledger, p.pot.id))) : supplied(ledger);
   return {

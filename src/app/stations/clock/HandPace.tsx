@@ -1,4 +1,4 @@
-import { habitsOf, USUAL } from '../../../core/clock/habits.ts';
+import { habitsOf, USUAL } from '../../../core/plan/habits.ts';
 import { setClock, setPace, setPourPace } from '../../../core/edit/clock.ts';
 import type { Pace } from '../../../core/plan/clockSchema.ts';
 import { Group } from '../../parts/Station.tsx';

@@ -1,4 +1,4 @@
-import { habitsOf, STIRRER_WORDS } from '../../../core/clock/habits.ts';
+import { habitsOf, STIRRER_WORDS } from '../../../core/plan/habits.ts';
 import { blendPot, loosenPot, setClock } from '../../../core/edit/clock.ts';
 import { STIRRERS } from '../../../core/plan/clockSchema.ts';
 import { isPiped } from '../../../core/plan/second.ts';
@@ -94,7 +94,7 @@ export function JugHabits() {
 /** When the batch that is piped on top is begun. */
 function PipingStart() {
   const { plan, computed, edit } = usePlan();
-  const made = computed.clock?.acts.find((a) => a.act.key === 'make piping');
+  const made = computed.clock?.acts.find((a) => a.act.does === 'make' && a.about.ofSecond);
   return (
     <Estimated
       given={plan.clock.pipingAtMin !== undefined}

@@ -1,5 +1,5 @@
 import { setAmount } from '../../../core/edit/pours.ts';
-import type { PouredLayer } from '../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import type { Amount } from '../../../core/plan/stepSchema.ts';
 import { fail, ok, type Result } from '../../../core/result/result.ts';
 import { unitWritten, type UnitRecord } from '../../../core/units/factors.ts';
@@ -28,7 +28,7 @@ const amountIn =
  * A pour's height, mass and share: three ways to say one amount. Whichever is typed owns it from then on, and each
  * field understands all three: "425", "15 oz", "12%", "18 mm".
  */
-export function AmountFields({ layer }: { readonly layer: PouredLayer }) {
+export function AmountFields({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, edit, show } = useBench();
   const put = (amount: Amount, gesture: Gesture) => edit((p) => setAmount(p, layer.pour.id, amount), gesture);
   const { units } = plan;
@@ -42,7 +42,7 @@ export function AmountFields({ layer }: { readonly layer: PouredLayer }) {
       />
       <QuantityField
         label="Mass"
-        shown={show.mass(layer.massG)}
+        shown={show.mass(layer.pouredG)}
         parse={amountIn(unitWritten(units.mass))}
         onValue={put}
       />

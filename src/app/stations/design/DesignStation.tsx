@@ -4,7 +4,8 @@ import { evenAll } from '../../../core/edit/even.ts';
 import { addPot } from '../../../core/edit/pots.ts';
 import { isSimulated } from '../../../core/pattern/blocks.ts';
 import { addPour } from '../../../core/edit/pours.ts';
-import { beforeSettling, type PouredLayer } from '../../../core/fill/layers.ts';
+import { beforeSettling } from '../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import type { Step } from '../../../core/plan/stepSchema.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
@@ -30,7 +31,7 @@ import { SlantAll } from './SlantAll.tsx';
 interface ChosenProps {
   readonly step: Step | undefined;
   /** the layer that it pours, as it is poured */
-  readonly layer: PouredLayer | undefined;
+  readonly layer: ScaledLayer | undefined;
 }
 
 /** The panel of the chosen step; of none, all layers. */

@@ -40,7 +40,7 @@ export function LayerList() {
                   </>
                 )}
                 <span className="quiet text-sm">{formatPercent(layer.sharePercent)}</span>
-                <span className="w-18 text-right font-bold">{show.mass(layer.massG)}</span>
+                <span className="w-18 text-right font-bold">{show.mass(layer.pouredG)}</span>
               </button>
             </li>
           )

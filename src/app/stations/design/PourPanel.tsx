@@ -13,7 +13,7 @@ import {
   setRough,
   shiftPour,
 } from '../../../core/edit/pours.ts';
-import type { PouredLayer } from '../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { Choice } from '../../parts/Choice.tsx';
@@ -29,7 +29,7 @@ import { TiltFields } from './TiltFields.tsx';
 
 const NEW_POT = 'a new pot';
 
-const OWNER: Readonly<Record<PouredLayer['pour']['amount']['kind'], string>> = {
+const OWNER: Readonly<Record<ScaledLayer['pour']['amount']['kind'], string>> = {
   height: 'Given by its height.',
   mass: 'Given by its mass.',
   percent: 'Given by its share.',
@@ -38,7 +38,7 @@ const OWNER: Readonly<Record<PouredLayer['pour']['amount']['kind'], string>> = {
 };
 
 /** Everything about the chosen pour: what it takes, where it comes from, how it lands. */
-export function PourPanel({ layer }: { readonly layer: PouredLayer }) {
+export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, computed, edit } = useBench();
   const dispatch = useAppDispatch();
   const { pour } = layer;

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { footOf, propsAt, propUp } from '../../../core/edit/prop.ts';
-import type { PouredLayer } from '../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import { USUAL_FROM_CORNER_MM } from '../../../core/mould/cornerProp.ts';
 import {
   isCorner,
@@ -30,7 +30,7 @@ const placesFor = (props: readonly PutUnder[]): readonly Under[] =>
   props.length > 1 ? UNDER.filter((u) => !isCorner(u)) : UNDER;
 
 /** What is put under the mould at this pour, before any angle: the tilt follows from it. */
-export function PropFields({ layer }: { readonly layer: PouredLayer }) {
+export function PropFields({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, edit, show } = useBench();
   const dispatch = useAppDispatch();
   const { list: things } = useThingsToHand();
@@ -124,7 +124,7 @@ function Ways({
   things,
   onTake,
 }: {
-  readonly layer: PouredLayer;
+  readonly layer: ScaledLayer;
   readonly things: readonly Thing[];
   readonly onTake: (props: readonly PutUnder[]) => void;
 }) {

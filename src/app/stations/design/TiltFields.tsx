@@ -3,7 +3,7 @@ import { setAmount } from '../../../core/edit/pours.ts';
 import { propsAt } from '../../../core/edit/prop.ts';
 import { setTilt, slopeBetween } from '../../../core/edit/tilt.ts';
 import { bareWalls } from '../../../core/fill/bareWall.ts';
-import type { PouredLayer } from '../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import { standsOn, propsFor } from '../../../core/mould/props.ts';
 import { steepestTilt, tiltHolds } from '../../../core/mould/spill.ts';
 import { isLevel, tiltOfProp } from '../../../core/mould/tilt.ts';
@@ -27,7 +27,7 @@ const WALLS: readonly { readonly wall: Wall; readonly label: string }[] = [
 ];
 
 /** How the mould stands at this pour: by angle, by prop, or by the marks it is poured to. */
-export function TiltFields({ layer }: { readonly layer: PouredLayer }) {
+export function TiltFields({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, computed, edit, show } = useBench();
   const dispatch = useAppDispatch();
   const { geometry } = computed;
@@ -119,7 +119,7 @@ export function TiltFields({ layer }: { readonly layer: PouredLayer }) {
 }
 
 /** "From this line on this wall to that line on the other": both heights make the tilt and the amount. */
-function SlopeBetween({ layer }: { readonly layer: PouredLayer }) {
+function SlopeBetween({ layer }: { readonly layer: ScaledLayer }) {
   const { computed, edit } = useBench();
   const dispatch = useAppDispatch();
   const [said, setSaid] = useState<string | null>(null);

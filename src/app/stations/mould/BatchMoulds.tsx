@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { barsInAll } from '../../../core/cut/barsText.ts';
-import { batterIn } from '../../../core/fill/batterIn.ts';
+import { pouredIn } from '../../../core/weigh/scaled.ts';
 import { addMould, removeMould } from '../../../core/edit/moulds.ts';
 import { FIRST, inAll, mouldNames } from '../../../core/plan/moulds.ts';
 import { mouldShown } from '../../../store/deskSlice.ts';
@@ -45,7 +45,7 @@ export function BatchMoulds() {
                 </th>
                 <td className="px-2 text-right whitespace-nowrap">
                   {copies > 1 && `${copies} × `}
-                  {show.mass(batterIn(m))}
+                  {show.mass(pouredIn(m))}
                 </td>
                 <td className="text-right whitespace-nowrap">{m.cut.count * copies} bars</td>
                 {several && (
@@ -71,7 +71,7 @@ export function BatchMoulds() {
                 In all
               </th>
               <td className="px-2 text-right whitespace-nowrap">
-                {show.mass(inAll(computed.moulds, batterIn))}
+                {show.mass(inAll(computed.moulds, pouredIn))}
               </td>
               <td className="text-right whitespace-nowrap">{barsInAll(computed.moulds)} bars</td>
               <td />

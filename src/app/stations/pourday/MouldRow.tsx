@@ -1,4 +1,4 @@
-import { batterIn } from '../../../core/fill/batterIn.ts';
+import { pouredIn } from '../../../core/weigh/scaled.ts';
 import { mouldNames } from '../../../core/plan/moulds.ts';
 import { formatLength } from '../../../core/units/format.ts';
 import { usePlan } from '../../parts/usePlan.ts';
@@ -20,7 +20,7 @@ export function MouldRow() {
               {names.get(id)}
             </strong>
             <br />
-            to {formatLength(m.fill.heightMm, plan.units.length)}, {show.mass(batterIn(m))}
+            to {formatLength(m.fill.heightMm, plan.units.length)}, {show.mass(pouredIn(m))}
             {copies > 1 && ' each'}, {m.cut.count * copies} bars
           </li>
         );

@@ -1,7 +1,8 @@
 import { Printer } from 'lucide-react';
 import { barsText } from '../../../core/cut/barsText.ts';
 import { formatPercent } from '../../../core/units/format.ts';
-import { CHAPTER_TITLES, type Chapter, type Act } from '../../../core/procedure/act.ts';
+import type { Chapter } from '../../../core/day/act.ts';
+import { CHAPTER_TITLES, type Act } from '../../../core/procedure/act.ts';
 import { procedureOf } from '../../../core/procedure/procedureOf.ts';
 import { WarningCards } from '../../parts/WarningCards.tsx';
 import { usePlan, usePresent } from '../../parts/usePlan.ts';

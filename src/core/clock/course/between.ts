@@ -1,10 +1,11 @@
 import { turnsOf } from '../../edit/turns.ts';
-import type { MicaLine, Scrape, Step, Stroke, Wait, Wire } from '../../plan/stepSchema.ts';
+import type { ActId, ActOf } from '../../day/act.ts';
 import { LIES_FLAT } from '../../setting/carries.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
 import type { Stage } from '../../units/quantity.ts';
-import { LINE_MIN, PULL_MIN, strokeMinutes, WIRE_MIN } from '../habits.ts';
-import type { Draft } from './draft.ts';
+import { LINE_MIN, PULL_MIN, strokeMinutes, WIRE_MIN } from '../../plan/habits.ts';
+import type { Step } from '../../plan/stepSchema.ts';
+import type { About, Draft } from './draft.ts';
 
 /** A stick goes through what is no thicker than this, a wire through a little more. Common practice, no source. */
 const STICK_MOST: Stage = 1.8;
@@ -16,25 +17,27 @@ const SCRAPES_MOST: Stage = 4.4;
 /** A line of colorant is put on what is about medium. Common practice, no source. */
 const LINE_LEAST: Stage = 2;
 
-export function addWait(draft: Draft, step: Wait): void {
+/** What carries out a step. */
+export const aboutStep = (id: ActId, step: Step): About => ({ of: [id], step });
+
+export function addWait(draft: Draft, { id, step }: ActOf<'wait'>): void {
   const { until } = step;
   const held =
     until.kind === 'minutes'
       ? { rest: { minutes: until.minutes, after: draft.lastOnMould } }
       : draft.on(step, until.stage);
-  draft.add({ key: `wait ${step.id}`, does: 'wait', minutes: 0, pots: [], ...held }, { step }, 'jugs');
+  draft.add({ does: 'wait', minutes: 0, pots: [], ...held }, aboutStep(id, step), 'jugs');
   draft.sets(step);
 }
 
-export function addTilt(draft: Draft, step: Extract<Step, { kind: 'tilt' }>): void {
+export function addTilt(draft: Draft, { id, step }: ActOf<'tilt'>): void {
   const base = {
-    key: `tilt ${step.id}`,
     does: 'tilt',
     minutes: draft.habits.tiltMin * draft.countOf(step),
     pots: [],
   } as const;
   if (step.fluid) {
-    draft.add({ ...base, ...draft.whileFluid(step, LIES_FLAT) }, { step });
+    draft.add({ ...base, ...draft.whileFluid(step, LIES_FLAT) }, aboutStep(id, step));
     return;
   }
   const needs = draft
@@ -43,11 +46,14 @@ export function addTilt(draft: Draft, step: Extract<Step, { kind: 'tilt' }>): vo
       (m) =>
         turnsOf(m.plan, m.stack.layers).find((t) => t.tiltId === step.id && t.degrees > 0)?.neededStage ?? [],
     );
-  draft.add({ ...base, ...(needs.length > 0 ? draft.on(step, Math.max(...needs)) : {}) }, { step });
+  draft.add(
+    { ...base, ...(needs.length > 0 ? draft.on(step, Math.max(...needs)) : {}) },
+    aboutStep(id, step),
+  );
   draft.sets(step);
 }
 
-export function addScrape(draft: Draft, step: Scrape): void {
+export function addScrape(draft: Draft, { id, step }: ActOf<'scrape'>): void {
   const keeps = draft
     .mouldsOf(step)
     .flatMap((m) =>
@@ -59,60 +65,53 @@ export function addScrape(draft: Draft, step: Scrape): void {
     );
   draft.add(
     {
-      key: `scrape ${step.id}`,
       does: 'scrape',
       minutes: draft.habits.scrapeMin * draft.countOf(step),
       pots: [],
       ...draft.on(step, Math.max(0, ...keeps)),
       ...draft.whileFluid(step, SCRAPES_MOST),
     },
-    { step },
+    aboutStep(id, step),
   );
   draft.sets(step);
 }
 
-export const addStroke = (draft: Draft, step: Stroke): void => {
+export const addStroke = (draft: Draft, { id, step }: ActOf<'stroke'>): void => {
   draft.add(
     {
-      key: `stroke ${step.id}`,
       does: 'stroke',
       minutes: strokeMinutes(step) * draft.countOf(step),
       pots: [],
       ...draft.whileFluid(step, STICK_MOST),
     },
-    { step },
+    aboutStep(id, step),
   );
 };
 
-export const addWire = (draft: Draft, step: Wire): void => {
+export const addWire = (draft: Draft, { id, step }: ActOf<'wire'>): void => {
   draft.add(
     {
-      key: `wire ${step.id}`,
       does: 'wire',
       minutes: WIRE_MIN * draft.countOf(step),
       pots: [],
       ...draft.whileFluid(step, WIRE_MOST),
     },
-    { step },
+    aboutStep(id, step),
   );
 };
 
-export const addLine = (draft: Draft, step: MicaLine): void => {
+export const addLine = (draft: Draft, { id, step }: ActOf<'line'>): void => {
   draft.add(
     {
-      key: `line ${step.id}`,
       does: 'line',
       minutes: LINE_MIN * draft.countOf(step),
       pots: [],
       ...draft.on(step, LINE_LEAST),
     },
-    { step },
+    aboutStep(id, step),
   );
 };
 
-export const addPull = (draft: Draft, step: Extract<Step, { kind: 'pull' }>): void => {
-  draft.add(
-    { key: `pull ${step.id}`, does: 'pull', minutes: PULL_MIN * draft.countOf(step), pots: [] },
-    { step },
-  );
+export const addPull = (draft: Draft, { id, step }: ActOf<'pull'>): void => {
+  draft.add({ does: 'pull', minutes: PULL_MIN * draft.countOf(step), pots: [] }, aboutStep(id, step));
 };

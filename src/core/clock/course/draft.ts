@@ -1,15 +1,18 @@
+import type { ActId } from '../../day/act.ts';
 import type { LaidMould, LaidPlan } from '../../fill/layPlan.ts';
 import type { PouredLayer } from '../../fill/layers.ts';
+import { habitsOf, type Habits } from '../../plan/habits.ts';
 import { isAbout } from '../../plan/moulds.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import type { Step } from '../../plan/stepSchema.ts';
 import type { CourseAct, CoursePot, Doubt } from '../../timing/course.ts';
 import type { Stage } from '../../units/quantity.ts';
-import type { PotId } from '../../validate/ids.ts';
-import { habitsOf, type Habits } from '../habits.ts';
+import type { MouldId, PotId } from '../../validate/ids.ts';
 
 /** What an act of a course is of in its plan. */
 export interface About {
+  /** the acts of the day that it is: the last of them that hands do by then */
+  readonly of: readonly ActId[];
   readonly step?: Step;
   readonly pot?: Pot;
   /** of the batch that is piped on top */
@@ -24,11 +27,23 @@ export interface PotAbout {
 
 export type Laid = Pick<LaidPlan, 'moulds' | 'recipes'>;
 
+/** Where layers lie one on another: a compartment of a kind of mould. */
+export interface Place {
+  readonly mould: MouldId;
+  readonly room: number;
+}
+
 /** A layer on its way into one kind of mould, and the compartment that it comes to lie in. */
 export interface Landed {
   readonly mould: LaidMould;
   readonly layer: PouredLayer;
-  readonly place: string;
+  readonly place: Place;
+}
+
+/** What lies in a place: the layer poured last, and those that are still fluid together. */
+interface Lying extends Place {
+  last: number;
+  fluid: readonly number[];
 }
 
 /** A course that is being written: its acts so far, and what lies where by then. */
@@ -44,13 +59,9 @@ export class Draft {
   layerCount = 0;
   /** the last act that was done to a mould, by its place; waits count from its end */
   lastOnMould = -1;
-  private readonly numbers = new Map<string, number>();
   /** layers of one pot alone, each in its own colour */
   private readonly plain = new Map<number, PotId>();
-  /** the layer poured last in each place */
-  private readonly last = new Map<string, number>();
-  /** the layers in each place that are still fluid together */
-  private readonly fluid = new Map<string, readonly number[]>();
+  private readonly lying: Lying[] = [];
 
   constructor(plan: Plan, laid: Laid) {
     this.plan = plan;
@@ -59,28 +70,22 @@ export class Draft {
   }
 
   /** An act more. What is done to jugs lets a wait go on. */
-  add(act: CourseAct, about: About, to: 'mould' | 'jugs' = 'mould'): void {
-    this.acts.push(act);
+  add(act: Omit<CourseAct, 'key'>, about: About, to: 'mould' | 'jugs' = 'mould'): void {
+    this.acts.push({ key: about.of[0] ?? `${act.does} ${this.acts.length}`, ...act });
     this.about.push(about);
     if (to === 'mould') this.lastOnMould = this.acts.length - 1;
   }
 
-  addPot(about: PotAbout, pot: Omit<CoursePot, 'key'>): void {
-    const key = about.ofSecond ? `piping ${about.pot.id}` : about.pot.id;
-    this.numbers.set(key, this.pots.length);
+  addPot(about: PotAbout, pot: CoursePot): void {
     this.pots.push(about);
-    this.coursePots.push({ key, ...pot });
+    this.coursePots.push(pot);
   }
 
   /** The place of a pot in the course. Throws for one that nothing is poured of: a fault of the program. */
   numberOf(id: PotId, ofSecond = false): number {
-    const number = this.numbers.get(ofSecond ? `piping ${id}` : id);
-    if (number === undefined) throw new Error(`pot ${id} has no place in the course`);
+    const number = this.pots.findIndex((p) => p.pot.id === id && p.ofSecond === ofSecond);
+    if (number < 0) throw new Error(`pot ${id} has no place in the course`);
     return number;
-  }
-
-  pot(id: PotId): Pot | undefined {
-    return this.plan.pots.find((p) => p.id === id);
   }
 
   mouldsOf(step: Step): readonly LaidMould[] {
@@ -96,50 +101,53 @@ export class Draft {
   landed(step: Step): readonly Landed[] {
     return this.mouldsOf(step).flatMap((mould) => {
       const layer = mould.stack.layers.find((l) => l.pour.id === step.id);
-      return layer
-        ? [{ mould, layer, place: `${mould.use.id} ${mould.geometry.rooms.indexOf(layer.room)}` }]
-        : [];
+      const place = layer && { mould: mould.use.id, room: mould.geometry.rooms.indexOf(layer.room) };
+      return layer && place ? [{ mould, layer, place }] : [];
     });
   }
 
-  private inPlaces<T>(step: Step, of: ReadonlyMap<string, T>): readonly T[] {
-    const starts = this.mouldsOf(step).map((m) => `${m.use.id} `);
-    return [...of].filter(([place]) => starts.some((s) => place.startsWith(s))).map(([, value]) => value);
+  private lyingIn(step: Step): readonly Lying[] {
+    const moulds = new Set(this.mouldsOf(step).map((m) => m.use.id));
+    return this.lying.filter((l) => moulds.has(l.mould));
   }
 
   /** What lies on top in the moulds that a step is about has to be so thick. */
   on(step: Step, stage: Stage): Pick<CourseAct, 'carried'> {
-    const by = this.inPlaces(step, this.last);
+    const by = this.lyingIn(step).map((l) => l.last);
     return by.length > 0 ? { carried: { by, stage } } : {};
   }
 
   /** What is fluid in them has to be no thicker than this. */
   whileFluid(step: Step, most: Stage): Pick<CourseAct, 'fluid'> {
-    const layers = this.inPlaces(step, this.fluid).flat();
+    const layers = this.lyingIn(step).flatMap((l) => l.fluid);
     return layers.length > 0 ? { fluid: { layers, most } } : {};
   }
 
   /** A layer is of this pot alone: what is poured of it on top cannot break through to anything else. */
   isOf = (layer: number, pot: PotId): boolean => this.plain.get(layer) === pot;
 
-  lastIn = (places: readonly string[]): readonly number[] => places.flatMap((p) => this.last.get(p) ?? []);
+  private at = ({ mould, room }: Place): Lying | undefined =>
+    this.lying.find((l) => l.mould === mould && l.room === room);
 
-  fluidIn = (places: readonly string[]): readonly number[] => places.flatMap((p) => this.fluid.get(p) ?? []);
+  lastIn = (places: readonly Place[]): readonly number[] => places.flatMap((p) => this.at(p)?.last ?? []);
+
+  fluidIn = (places: readonly Place[]): readonly number[] => places.flatMap((p) => this.at(p)?.fluid ?? []);
 
   /** A layer more in a place, on top of what lies there; fluid together with what is. `pot`: it is of that pot alone, in its own colour. */
-  layerIn(place: string, pot?: PotId): number {
+  layerIn(place: Place, pot?: PotId): number {
     const layer = this.layerCount;
     if (pot !== undefined) this.plain.set(layer, pot);
     this.layerCount += 1;
-    this.last.set(place, layer);
-    this.fluid.set(place, [...(this.fluid.get(place) ?? []), layer]);
+    const here = this.at(place);
+    if (here) {
+      here.last = layer;
+      here.fluid = [...here.fluid, layer];
+    } else this.lying.push({ ...place, last: layer, fluid: [layer] });
     return layer;
   }
 
   /** From here on what lies in a step's moulds is taken as set. */
   sets(step: Step): void {
-    for (const m of this.mouldsOf(step))
-      for (const place of [...this.fluid.keys()])
-        if (place.startsWith(`${m.use.id} `)) this.fluid.delete(place);
+    for (const l of this.lyingIn(step)) l.fluid = [];
   }
 }

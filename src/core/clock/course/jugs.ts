@@ -1,12 +1,12 @@
+import type { ActId, ActOf } from '../../day/act.ts';
 import type { Pot } from '../../plan/planSchema.ts';
 import { heldPots } from '../../plan/held.ts';
 import { batterIn } from '../../plan/recipes.ts';
-import { potsOf, pouredPots, poursFrom } from '../../plan/sources.ts';
+import { potNamed, pouredPots, poursFrom } from '../../plan/sources.ts';
 import type { Pour } from '../../plan/stepSchema.ts';
 import type { Prepares, Quickens } from '../../timing/course.ts';
-import type { Grams } from '../../units/quantity.ts';
 import type { PotId } from '../../validate/ids.ts';
-import { SCENT_STIRS, STIRS } from '../habits.ts';
+import { SCENT_STIRS, STIRS } from '../../plan/habits.ts';
 import { isFor, RATE_SD, RECIPE, scentsOf, sdAfter, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
 import { startStage } from '../start.ts';
@@ -17,7 +17,6 @@ import { preparing, scentAtOnce } from './stirredIn.ts';
 export class Jugs {
   private readonly draft: Draft;
   private readonly doses: readonly ScentDose[];
-  private readonly coloured = new Set<PotId>();
   private readonly made = new Set<PotId>();
   private readonly own: PotId[] = [];
   /** there is a recipe for every pot */
@@ -58,111 +57,89 @@ export class Jugs {
     return true;
   }
 
-  private quickens(pot: PotId, when: ScentDose['when']): readonly Quickens[] {
-    return this.doses.filter((d) => d.when === when && isFor(d, pot)).map((d) => d.quickens(pot));
+  private quickens(pot: PotId, ...when: readonly ScentDose['when'][]): readonly Quickens[] {
+    return this.doses.filter((d) => when.includes(d.when) && isFor(d, pot)).map((d) => d.quickens(pot));
   }
 
-  /** Minute 0: the batch is there, scented as a whole where it is, and shared out; or every portion gets its lye. */
+  /** What is in the oils of a portion as it gets its lye: what would be scented with its colour too. */
+  private inOils = (pot: PotId): readonly Quickens[] => this.quickens(pot, 'batch', 'colour');
+
+  /** Minute 0: a batch is there, scented as a whole where it is. */
   begin(): void {
-    const { plan, habits } = this.draft;
-    if (plan.divide.kind === 'before-lye') {
-      if (plan.divide.lye === 'together') for (const pot of this.largestFirst()) this.make(pot);
-    } else this.share();
-    if (habits.colouring === 'all-first') for (const pot of this.own) this.colour(pot);
+    if (this.draft.plan.divide.kind === 'after-emulsion')
+      scentAtOnce(this.draft, this.own, (pot) => this.quickens(pot, 'batch'));
   }
 
-  /** What is poured of most comes first; a pour of several pots counts for each alike. */
-  private largestFirst(): readonly PotId[] {
-    const { draft, own } = this;
-    const sums = new Map<PotId, Grams>();
-    for (const { use, stack } of draft.laid.moulds)
-      for (const { pour, massG } of stack.layers) {
-        const of = potsOf(pour);
-        for (const pot of of) sums.set(pot, (sums.get(pot) ?? 0) + (massG * use.copies) / of.length);
-      }
-    return own.toSorted((a, b) => (sums.get(b) ?? 0) - (sums.get(a) ?? 0));
-  }
-
-  private share(): void {
-    const { draft, own } = this;
-    scentAtOnce(draft, own, (pot) => this.quickens(pot, 'batch'));
-    if (own.length > 1)
-      draft.add(
-        { key: 'divide', does: 'divide', minutes: draft.habits.divideMin * own.length, pots: [] },
-        {},
+  /** Batter weighed out into its jugs, one after another; the only one stays where it is. */
+  share(of: readonly ActId[]): void {
+    if (this.own.length > 1)
+      this.draft.add(
+        { does: 'divide', minutes: this.draft.habits.divideMin * of.length, pots: [] },
+        { of },
         'jugs',
       );
   }
 
   /** A portion gets its lye and is blended, with all that was ready in its jug. */
-  private make(id: PotId): void {
+  make(of: ActId, pot: Pot): void {
     const { draft } = this;
-    const pot = draft.pot(id);
-    if (!pot) return;
-    this.made.add(id);
-    const quickens = this.quickens(id, 'batch');
-    const scented = quickens.length > 0 ? { quickens } : {};
+    this.made.add(pot.id);
+    const quickens = this.inOils(pot.id);
     draft.add(
       {
-        key: `make ${id}`,
         does: 'make',
         minutes: draft.habits.makeMin,
-        pots: [draft.numberOf(id)],
+        pots: [draft.numberOf(pot.id)],
         makes: true,
-        ...scented,
+        ...(quickens.length > 0 ? { quickens } : {}),
       },
-      { pot },
+      { of: [of], pot },
       'jugs',
     );
   }
 
-  /** Colour, and what is scented with it, is stirred into a pot; a portion has its colour in its oils already. */
-  colour(id: PotId): void {
-    const { draft, coloured } = this;
-    const pot = draft.pot(id);
-    if (!pot || coloured.has(id)) return;
-    coloured.add(id);
-    const scents = this.quickens(id, 'colour');
+  /** Colour, and what is scented with it, is stirred into a pot; a portion has its colour in its oils, and an ombre in one pot gets it pass by pass. */
+  colour(of: ActId, pot: Pot): void {
+    const { draft } = this;
+    const scents = this.quickens(pot.id, 'colour');
     const colours = draft.plan.divide.kind === 'after-emulsion' && this.hasColour(pot);
     if (!colours && scents.length === 0) return;
     const { colourMin, scentMin, stirrer } = draft.habits;
     draft.add(
       {
-        key: `colour ${id}`,
         does: 'colour',
         minutes: (colours ? colourMin : 0) + (scents.length > 0 ? scentMin : 0),
-        pots: [draft.numberOf(id)],
+        pots: [draft.numberOf(pot.id)],
         adds: (colours ? STIRS[stirrer] : 0) + (scents.length > 0 ? SCENT_STIRS : 0),
         ...(scents.length > 0 ? { quickens: scents } : {}),
       },
-      { pot },
+      { of: [of], pot },
+      'jugs',
+    );
+  }
+
+  /** An ombre in one pot gets its colour before its first pass, and a little more before each that comes after. */
+  darken({ id, pot, first }: ActOf<'stir-at-pass'>): void {
+    const { habits } = this.draft;
+    const part = first ? 1 : 0.5;
+    this.draft.add(
+      {
+        does: 'colour',
+        minutes: habits.colourMin * part,
+        pots: [this.draft.numberOf(pot.id)],
+        adds: STIRS[habits.stirrer] * part,
+      },
+      { of: [id], pot },
       'jugs',
     );
   }
 
   private hasColour({ id, colorants, colour }: Pot): boolean {
-    return (
-      colorants.length > 0 || colour !== undefined || poursFrom(this.draft.plan, id).some((p) => p.ombre)
+    const ombres = poursFrom(this.draft.plan, id).flatMap(
+      (p) => this.draft.plan.ombres.find((o) => o.id === p.ombre?.id) ?? [],
     );
-  }
-
-  /** An ombre in one pot gets a little more colour before each pass after its first. */
-  darken(step: Pour): void {
-    const { draft } = this;
-    const ombre = draft.plan.ombres.find((o) => o.id === step.ombre?.id);
-    const pot = draft.pot(step.pot);
-    if (!pot || ombre?.school !== 'one-pot' || !this.coloured.has(step.pot)) return;
-    draft.add(
-      {
-        key: `colour ${step.id}`,
-        does: 'colour',
-        minutes: draft.habits.colourMin / 2,
-        pots: [draft.numberOf(step.pot)],
-        adds: STIRS[draft.habits.stirrer] / 2,
-      },
-      { pot },
-      'jugs',
-    );
+    if (ombres.some((o) => o.school === 'one-pot')) return false;
+    return colorants.length > 0 || colour !== undefined || ombres.length > 0;
   }
 
   /** What is done to a pot right before it is drawn on, by a pour or something else. */
@@ -177,7 +154,7 @@ export class Jugs {
             pot: place,
             minutes: draft.habits.makeMin,
             adds: 0,
-            quickens: this.quickens(id, 'batch'),
+            quickens: this.inOils(id),
             makes: true,
           },
         ]
@@ -194,7 +171,7 @@ export class Jugs {
           )
           .map((d) => d.quickens(id))
       : [];
-    return [...making, ...preparing(draft, place, draft.pot(id), quickens)];
+    return [...making, ...preparing(draft, place, potNamed(draft.plan, id), quickens)];
   }
 
   /** Scents that go into a cup for one pour alone, of a pot that others are poured of too. */

@@ -1,7 +1,8 @@
-import type { Ridges, Top } from '../../plan/stepSchema.ts';
+import type { ActOf } from '../../day/act.ts';
 import { KEEPS_SHAPE, RUNS_IN, stageToCarry } from '../../setting/carries.ts';
 import type { Stage } from '../../units/quantity.ts';
-import { RIDGES_MIN, TOP_MIN } from '../habits.ts';
+import { RIDGES_MIN, TOP_MIN } from '../../plan/habits.ts';
+import { aboutStep } from './between.ts';
 import type { Draft } from './draft.ts';
 import type { Jugs } from './jugs.ts';
 import { WORKABLE } from './pour.ts';
@@ -13,41 +14,37 @@ const SALT_LEAST: Stage = 2;
 const DENSITY = 1;
 
 /** The hollows of a mat are filled, first of all. */
-export function addRidges(draft: Draft, jugs: Jugs, step: Ridges): void {
+export function addRidges(draft: Draft, jugs: Jugs, { id, step }: ActOf<'fill-ridges'>): void {
   const { pot } = step;
-  jugs.colour(pot);
   const prepares = jugs.prepares(pot);
   draft.add(
     {
-      key: `ridges ${step.id}`,
       does: 'ridges',
       minutes: RIDGES_MIN * draft.countOf(step),
       pots: [draft.numberOf(pot)],
       window: { least: 0, most: RUNS_IN },
-      lays: draft.mouldsOf(step).map((m) => draft.layerIn(`${m.use.id} 0`, pot)),
+      lays: draft.mouldsOf(step).map((m) => draft.layerIn({ mould: m.use.id, room: 0 }, pot)),
       ...(prepares.length > 0 ? { prepares } : {}),
     },
-    { step },
+    aboutStep(id, step),
   );
 }
 
 /** What is put on top, but for what is piped. */
-export function addTop(draft: Draft, jugs: Jugs, step: Top): void {
+export function addTop(draft: Draft, jugs: Jugs, { id, step }: ActOf<'put-on-top'>): void {
   const { way } = step;
   if (way.top === 'piping') return;
   const base = {
-    key: `top ${step.id}`,
     does: 'top',
     minutes: TOP_MIN[way.top] * draft.countOf(step),
   } as const;
   if (way.top !== 'mound') {
     draft.add(
       { ...base, pots: [], ...draft.on(step, way.top === 'salt' ? SALT_LEAST : KEEPS_SHAPE) },
-      { step },
+      aboutStep(id, step),
     );
     return;
   }
-  jugs.colour(way.pot);
   const prepares = jugs.prepares(way.pot);
   draft.add(
     {
@@ -57,6 +54,6 @@ export function addTop(draft: Draft, jugs: Jugs, step: Top): void {
       ...draft.on(step, stageToCarry(way.heightMm, DENSITY)),
       ...(prepares.length > 0 ? { prepares } : {}),
     },
-    { step },
+    aboutStep(id, step),
   );
 }

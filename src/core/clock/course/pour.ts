@@ -1,3 +1,4 @@
+import type { ActOf } from '../../day/act.ts';
 import { liesOn } from '../../edit/clock.ts';
 import { KNOW_HOW } from '../../pattern/knowHow.ts';
 import { isOneJug, potsOf, roundOf } from '../../plan/sources.ts';
@@ -5,7 +6,8 @@ import type { Pour } from '../../plan/stepSchema.ts';
 import { LIES_FLAT, stageToCarry } from '../../setting/carries.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
 import type { Stage } from '../../units/quantity.ts';
-import { CUP_MIN, pourMinutes, SCENT_STIRS } from '../habits.ts';
+import { CUP_MIN, pourMinutes, SCENT_STIRS } from '../../plan/habits.ts';
+import { aboutStep } from './between.ts';
 import type { Draft, Landed } from './draft.ts';
 import type { Jugs } from './jugs.ts';
 
@@ -31,19 +33,18 @@ const minutesOf = ({ habits }: Draft, step: Pour, landed: readonly Landed[]): nu
   const { pattern } = step;
   const jugs = pattern && !isOneJug(pattern.place) ? pattern.rounds.length * roundOf(step).length : 1;
   return landed.reduce(
-    (s, { mould, layer }) => s + pourMinutes(habits, step.landing.how, layer.massG, mould.use.copies, jugs),
+    (s, { mould, layer }) =>
+      s + pourMinutes(habits, step.landing.how, layer.plannedG, mould.use.copies, jugs),
     pattern ? 0 : habits.tapMin,
   );
 };
 
 /** A pour: its pots made ready, what has to carry it or be fluid still, and the layers it makes. */
-export function addPour(draft: Draft, jugs: Jugs, step: Pour): void {
+export function addPour(draft: Draft, jugs: Jugs, { id, step }: ActOf<'pour'>): void {
   const { plan, habits } = draft;
   const pots = potsOf(step);
   const landed = draft.landed(step);
   if (landed.length === 0) return;
-  jugs.darken(step);
-  for (const pot of pots) jugs.colour(pot);
   const places = landed.map((l) => l.place);
   const fluid = draft.fluidIn(places);
   const alone = !step.pattern && !step.ombre ? step.pot : undefined;
@@ -58,7 +59,6 @@ export function addPour(draft: Draft, jugs: Jugs, step: Pour): void {
   const lays = places.map((place) => draft.layerIn(place, alone));
   draft.add(
     {
-      key: `pour ${step.id}`,
       does: 'pour',
       // into the warm cupboard and out of it again
       minutes: minutesOf(draft, step, landed) + (plan.clock.warm ? habits.tiltMin : 0),
@@ -74,7 +74,7 @@ export function addPour(draft: Draft, jugs: Jugs, step: Pour): void {
         ? { cup: { quickens: cup, minutes: CUP_MIN + habits.scentMin, adds: SCENT_STIRS } }
         : {}),
     },
-    { step },
+    aboutStep(id, step),
   );
   // what is heaped by the spoon is thick enough to stay
   if (step.roughMm !== undefined) draft.sets(step);

@@ -2,7 +2,7 @@ import { grouped } from '../../ledger/grouped.ts';
 import type { Pot } from '../../plan/planSchema.ts';
 import type { Prepares, Quickens } from '../../timing/course.ts';
 import type { PotId } from '../../validate/ids.ts';
-import { LOOSEN_MIN, SCENT_STIRS } from '../habits.ts';
+import { LOOSEN_MIN, SCENT_STIRS } from '../../plan/habits.ts';
 import type { Draft } from './draft.ts';
 
 /** Pots are scented with all the batch, at no cost of its own: those that get the same in one act. */
@@ -19,13 +19,12 @@ export function scentAtOnce(
     if (quickens.length === 0) continue;
     draft.add(
       {
-        key: `scent ${ofSecond ? 'piping ' : ''}${pots.join(' ')}`,
         does: 'scent',
         minutes: 0,
         pots: pots.map((p) => draft.numberOf(p, ofSecond)),
         quickens,
       },
-      ofSecond ? { ofSecond } : {},
+      ofSecond ? { of: [], ofSecond } : { of: [] },
       'jugs',
     );
   }

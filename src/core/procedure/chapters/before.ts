@@ -1,84 +1,59 @@
-import type { MouldFacts } from '../../advice/facts.ts';
-import type { Computed } from '../../computed/compute.ts';
 import { columnsIn } from '../../mould/column.ts';
-import { FIRST, mouldNames } from '../../plan/moulds.ts';
-import type { Weights } from '../../weigh/weights.ts';
-import type { Draft } from '../act.ts';
+import { mouldFacts } from '../telling.ts';
+import type { TellFor } from './tells.ts';
 
-export const safety = ({ plan }: Computed, w: Weights): Draft[] => [
-  { id: 'safety', chapter: 'safety', deed: { does: 'protect' } },
-  {
-    id: 'data-sheets',
-    chapter: 'safety',
+export const tellBefore: TellFor<
+  | 'protect'
+  | 'read-data-sheets'
+  | 'lay-out-mould'
+  | 'lay-mat'
+  | 'set-divider'
+  | 'stand-columns'
+  | 'lay-out-jugs'
+  | 'lay-out-scales'
+  | 'lay-out-tools'
+  | 'lay-out-fragrance'
+> = {
+  protect: () => ({ deed: { does: 'protect' } }),
+  'read-data-sheets': ({ w, computed: { plan } }) => ({
     deed: { does: 'read-data-sheets', fragrance: w.fragranceG > 0, colorants: plan.colorants.length > 0 },
-  },
-];
-
-/** One mould to lay out, with what stands in it. */
-function mouldOut({ use, geometry }: MouldFacts, name: string): Draft[] {
-  const { mould, copies, id } = use;
-  const { divider, mat } = mould;
-  const columns = columnsIn(mould);
-  const suffix = id === FIRST ? '' : `:${id}`;
-  const drafts: Draft[] = [
-    {
-      id: `lay-out:mould${suffix}`,
-      chapter: 'lay-out',
+  }),
+  'lay-out-mould': (t, act) => {
+    const { use, geometry } = mouldFacts(t, act.mould);
+    return {
       deed: {
         does: 'lay-out-mould',
-        name,
-        copies,
-        lined: mould.linerMm > 0,
+        name: t.names.get(use.id) ?? '',
+        copies: use.copies,
+        lined: use.mould.linerMm > 0,
         wideMm: geometry.floor.width,
         highMm: geometry.heightMm,
       },
-    },
-  ];
-  if (mat)
-    drafts.push({
-      id: `lay-out:mat${suffix}`,
-      chapter: 'lay-out',
-      deed: { does: 'lay-mat', thicknessMm: mat.thicknessMm, reliefMm: mat.reliefMm },
-    });
-  if (divider)
-    drafts.push({
-      id: `lay-out:divider${suffix}`,
-      chapter: 'lay-out',
-      deed: { does: 'set-divider', walls: divider.atMm.length, runs: divider.runs },
-    });
-  if (columns.length > 0)
-    drafts.push({
-      id: `lay-out:columns${suffix}`,
-      chapter: 'lay-out',
-      deed: { does: 'stand-columns', columns },
-    });
-  return drafts;
-}
-
-export function layOut({ plan, moulds }: Computed, w: Weights): Draft[] {
-  const jugs = plan.pots.filter((p) => p.jugOf === undefined);
-  const names = mouldNames(plan);
-  return [
-    ...moulds.flatMap((m) => mouldOut(m, names.get(m.use.id) ?? '')),
-    {
-      id: 'lay-out:jugs',
-      chapter: 'lay-out',
+    };
+  },
+  'lay-mat': (t, act) => {
+    const { mat } = mouldFacts(t, act.mould).use.mould;
+    return mat && { deed: { does: 'lay-mat', thicknessMm: mat.thicknessMm, reliefMm: mat.reliefMm } };
+  },
+  'set-divider': (t, act) => {
+    const { divider } = mouldFacts(t, act.mould).use.mould;
+    return divider && { deed: { does: 'set-divider', walls: divider.atMm.length, runs: divider.runs } };
+  },
+  'stand-columns': (t, act) => ({
+    deed: { does: 'stand-columns', columns: columnsIn(mouldFacts(t, act.mould).use.mould) },
+  }),
+  'lay-out-jugs': ({ computed: { plan }, w }) => {
+    const jugs = plan.pots.filter((p) => p.jugOf === undefined);
+    return {
       deed: {
         does: 'lay-out-jugs',
         letters: jugs.map((p) => p.letter),
         stocks: w.ombres.some((o) => o.school === 'master-blends'),
         known: jugs.flatMap(({ letter, jug }) => (jug ? [{ letter, name: jug.name, tareG: jug.tareG }] : [])),
       },
-    },
-    { id: 'lay-out:scale', chapter: 'lay-out', deed: { does: 'lay-out-scales' } },
-    ...(w.fragranceG > 0
-      ? [
-          {
-            id: 'lay-out:fragrance',
-            chapter: 'lay-out' as const,
-            deed: { does: 'lay-out-fragrance' as const },
-          },
-        ]
-      : []),
-  ];
-}
+    };
+  },
+  'lay-out-scales': () => ({ deed: { does: 'lay-out-scales' } }),
+  'lay-out-tools': () => undefined,
+  'lay-out-fragrance': ({ w }) => (w.fragranceG > 0 ? { deed: { does: 'lay-out-fragrance' } } : undefined),
+};

@@ -1,18 +1,9 @@
 import type { MouldFacts } from '../../advice/facts.ts';
-import type { Computed } from '../../computed/compute.ts';
 import { afterwards } from '../../clock/afterwards.ts';
 import { isCavity } from '../../mould/schema.ts';
-import { FIRST, mouldNames } from '../../plan/moulds.ts';
-import type { Draft } from '../act.ts';
 import type { Deed } from '../deeds.ts';
-
-export function finishing({ plan }: Computed): Draft[] {
-  return plan.steps.flatMap((s): Draft[] =>
-    s.kind === 'finish'
-      ? [{ id: s.id, chapter: 'finish', step: s.id, deed: { does: 'finish', what: s.what } }]
-      : [],
-  );
-}
+import { inNamed, mouldFacts, named } from '../telling.ts';
+import type { TellFor } from './tells.ts';
 
 /** A cavity's bar is only taken out. */
 function cutDeed({ plan, cut, use }: MouldFacts, mould: { readonly mould?: string }): Deed {
@@ -34,19 +25,17 @@ function cutDeed({ plan, cut, use }: MouldFacts, mould: { readonly mould?: strin
   };
 }
 
-export const cutting = ({ plan, moulds, recipe }: Computed): Draft[] => [
-  {
-    id: 'unmould',
-    chapter: 'cut',
+export const tellEnding: TellFor<'finish' | 'unmould' | 'cut'> = {
+  finish: (_telling, { step }) => ({ deed: { does: 'finish', what: step.what } }),
+  unmould: ({ computed: { plan, moulds, recipe } }) => ({
     deed: {
       does: 'unmould',
       turnedOver: moulds.some((m) => m.use.mould.mat),
       ...(recipe ? { hours: afterwards(plan, recipe).unmouldH.from } : {}),
     },
-  },
-  ...moulds.flatMap((m): Draft[] => {
-    const mould = moulds.length > 1 ? { mould: mouldNames(plan).get(m.use.id) ?? '' } : {};
-    const id = m.use.id === FIRST ? 'cut' : `cut:${m.use.id}`;
-    return m.cut.count > 0 ? [{ id, chapter: 'cut', deed: cutDeed(m, mould) }] : [];
   }),
-];
+  cut: (telling, { mould }) => {
+    const facts = mouldFacts(telling, mould);
+    return facts.cut.count > 0 ? { deed: cutDeed(facts, named(inNamed(telling, mould))) } : undefined;
+  },
+};

@@ -1,25 +1,23 @@
-import type { MouldId, PotId } from '../../validate/ids.ts';
 import type { MouldFacts } from '../../advice/facts.ts';
+import { VESSEL } from '../../day/vessel.ts';
 import { jugOfScrapings } from '../../fill/scrapings.ts';
+import { signedArea } from '../../geometry/star.ts';
+import { heldBefore } from '../../ledger/ledger.ts';
+import { columnOutline } from '../../mould/column.ts';
 import { strokePaths } from '../../pattern/blocks.ts';
 import { depthAt } from '../../pattern/depthAt.ts';
 import { wireLong } from '../../pattern/moves.ts';
 import { toldOf } from '../../pattern/wireTold.ts';
 import { mouldOfStep } from '../../plan/moulds.ts';
 import { layerUnder } from '../../plan/scrapes.ts';
-import type { MicaLine, Ridges, Scrape, Step, Wire } from '../../plan/stepSchema.ts';
+import { potNamed } from '../../plan/sources.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
-import { signedArea } from '../../geometry/star.ts';
-import { columnOutline, columnsIn } from '../../mould/column.ts';
-import { ACT, VESSEL } from '../../weigh/acts.ts';
-import { clean } from '../../weigh/ingredients.ts';
 import type { Grams } from '../../units/quantity.ts';
-import type { Draft } from '../act.ts';
-import { linesOf, sumOfLines } from '../lines.ts';
-import { beforePour, thickened } from './stirring.ts';
-import { factsOf, inNamed, madeReady, mouldsOf, named, type Going } from './going.ts';
-
-type Pull = Extract<Step, { kind: 'pull' }>;
+import { clean } from '../../weigh/ingredients.ts';
+import { SUBSTANCE } from '../../weigh/substances.ts';
+import { linesInto, linesOf, sumOfLines } from '../lines.ts';
+import { factsOf, inNamed, mouldFacts, mouldsOf, named, runningIn } from '../telling.ts';
+import { ifWeighed, type TellFor } from './tells.ts';
 
 /** What of all that fills the holes goes into each column's in one mould, by their areas. */
 function holesOf({ geometry, use }: MouldFacts, holeG: Grams): readonly Grams[] {
@@ -28,130 +26,71 @@ function holesOf({ geometry, use }: MouldFacts, holeG: Grams): readonly Grams[] 
   return areas.map((a) => clean((holeG * a) / all));
 }
 
-/** The columns of one kind of mould out, and their holes filled with what is held back. */
-function pullingOf(going: Going, step: Pull, facts: MouldFacts): Draft {
-  const { computed, w } = going;
-  const { use } = facts;
-  const lines = linesOf(computed, w, ACT.pull(step.id))
-    .filter((l) => l.to === VESSEL.mould(use.id))
-    .map((l) => ({
+/** As much oil as makes a colorant run off a spoon, ml to a gram; common practice, no source. */
+const TRAILED_ML_PER_G = 3;
+
+export const tellTools: TellFor<'pull' | 'stroke' | 'wire' | 'scrape' | 'line' | 'fill-ridges'> = {
+  // the columns of one kind of mould out, and their holes filled with what is held back
+  pull: (telling, { id, mould }) => {
+    const { computed, w } = telling;
+    const facts = mouldFacts(telling, mould);
+    const lines = linesOf(computed, w, id).map((l) => ({
       ...l,
-      name: `Held back in pot ${computed.plan.pots.find((p) => p.id === l.pot)?.letter ?? ''}`,
+      name: `Held back in pot ${potNamed(computed.plan, l.pot)?.letter ?? ''}`,
     }));
-  const holeG = sumOfLines(lines);
-  return {
-    id: use.id === mouldOfStep(step) ? step.id : `${step.id}:${use.id}`,
-    chapter: 'pour',
-    step: step.id,
-    deed: {
-      does: 'pull-columns',
-      holeG,
-      copies: use.copies,
-      holesG: holesOf(facts, holeG),
-      ...named(inNamed(going, use.id)),
-    },
-    lines,
-  };
-}
-
-/** The columns out of every mould that the step is about. */
-export function pulling(going: Going, step: Pull): Draft[] {
-  const { computed, w } = going;
-  const pulled = mouldsOf(going, step)
-    .filter((m) => m.use.id === mouldOfStep(step) || columnsIn(m.use.mould).length > 0)
-    .map((m) => pullingOf(going, step, m));
-  const held = w.pots.filter((p) => pulled.some((d) => d.lines?.some((l) => l.pot === p.pot.id)));
-  return [
-    ...held.flatMap((p) => [
-      ...madeReady(going, p),
-      ...thickened(computed, w, p.pot, going.atTrace),
-      ...beforePour(
-        computed,
-        w,
-        { step: step.id, key: `${step.id}:${p.pot.id}`, pot: p.pot },
-        'the hole of the column',
-      ),
-    ]),
-    ...pulled,
-  ];
-}
-
-type StrokeStep = Extract<Step, { kind: 'stroke' }>;
-
-export const stroking = (going: Going, step: StrokeStep): Draft[] => [
-  {
-    id: step.id,
-    chapter: 'pour',
-    step: step.id,
+    const holeG = sumOfLines(lines);
+    return {
+      deed: {
+        does: 'pull-columns',
+        holeG,
+        copies: facts.use.copies,
+        holesG: holesOf(facts, holeG),
+        ...named(inNamed(telling, mould)),
+      },
+      lines,
+    };
+  },
+  stroke: (telling, { step }) => ({
     deed: {
       does: 'stroke',
       path: step.path,
       end: step.end,
       depthMm: step.depthMm,
-      pieces: strokePaths(factsOf(going, step), step).length,
-      ...named(inNamed(going, mouldOfStep(step))),
+      pieces: strokePaths(factsOf(telling, step), step).length,
+      ...named(inNamed(telling, mouldOfStep(step))),
     },
-  },
-];
-
-/** A wire through what is fluid, as its way is told. */
-export function wiring(going: Going, step: Wire): Draft[] {
-  const facts = factsOf(going, step);
-  const told = toldOf(step, depthAt(facts, step));
-  return [
-    {
-      id: step.id,
-      chapter: 'pour',
-      step: step.id,
+  }),
+  // a wire through what is fluid, as its way is told
+  wire: (telling, { step }) => {
+    const facts = factsOf(telling, step);
+    return {
       deed: {
         does: 'wire',
         lies: step.lies,
         girthMm: step.girthMm,
         longMm: wireLong(step, facts.geometry.floor),
-        told,
-        ...named(inNamed(going, mouldOfStep(step))),
+        told: toldOf(step, depthAt(facts, step)),
+        ...named(inNamed(telling, mouldOfStep(step))),
       },
-    },
-  ];
-}
-
-/** The layer poured last scraped to its profile, and its scrapings where they go. */
-export function scraping(going: Going, step: Scrape): Draft[] {
-  const { computed, w } = going;
-  const { plan } = computed;
-  const pour = layerUnder(plan, step);
-  const into = mouldsOf(going, step).flatMap((facts) => {
-    const layer = facts.stack.layers.find((l) => l.pour.id === pour?.id);
-    return layer?.scraping ? [{ facts, layer, scraping: layer.scraping }] : [];
-  });
-  const [own] = into;
-  if (!pour || !own) return [];
-  const offG = (mould: MouldId): Grams =>
-    w.pots
-      .flatMap((p) => p.pours.filter((q) => q.stepId === pour.id))
-      .reduce((s, q) => s + (q.into.find((i) => i.mould === mould)?.offG ?? 0), 0);
-  for (const { facts } of into) {
-    const { id } = facts.use;
-    going.inMouldG.set(id, clean((going.inMouldG.get(id) ?? 0) - offG(id)));
-  }
-  const jug = jugOfScrapings(plan, pour, step);
-  const made = w.pots.find((p) => p.pot.id === jug);
-  const jugByJug = plan.divide.kind === 'before-lye' && plan.divide.lye === 'jug-by-jug';
-  const { pulled, edge, to } = step;
-  // an edge drawn by hand need not come down as far as its tips may
-  const { pouredMm, lowestMm, highestMm } = own.scraping;
-  const letter = (id: PotId | undefined): string => plan.pots.find((p) => p.id === id)?.letter ?? '';
-  const lines = linesOf(computed, w, ACT.scrape(step.id))
-    .filter((l) => !computed.moulds.some((m) => l.to === VESSEL.mould(m.use.id)))
-    .map((l) => ({
-      ...l,
-      name: jug === undefined ? 'Scrapings into a spare mould' : `Scrapings into jug ${letter(jug)}`,
-    }));
-  return [
-    {
-      id: ACT.scrape(step.id),
-      chapter: 'pour',
-      step: step.id,
+    };
+  },
+  // the layer poured last scraped to its profile, and its scrapings where they go
+  scrape: (telling, act) => {
+    const { computed, w } = telling;
+    const { plan } = computed;
+    const { step, id } = act;
+    const pour = layerUnder(plan, step);
+    const into = mouldsOf(telling, step).flatMap((facts) => {
+      const layer = facts.stack.layers.find((l) => l.pour.id === pour?.id);
+      return layer?.scraping ? [{ facts, layer, scraping: layer.scraping }] : [];
+    });
+    const [own] = into;
+    if (!pour || !own) return undefined;
+    const jug = potNamed(plan, jugOfScrapings(plan, pour, step));
+    const { pulled, edge, to } = step;
+    // an edge drawn by hand need not come down as far as its tips may
+    const { pouredMm, lowestMm, highestMm } = own.scraping;
+    return {
       deed: {
         does: 'scrape',
         pulled,
@@ -161,84 +100,61 @@ export function scraping(going: Going, step: Scrape): Draft[] {
         to,
         underRimMm: own.layer.room.heightMm - lowestMm,
         stage: stageToKeepRidges(highestMm - lowestMm, own.layer.densityGMl),
-        ...(jug === undefined ? {} : { jug }),
-        beforeLye: jugByJug && made !== undefined && !going.combined.has(made.pot.id),
-        ...named(inNamed(going, mouldOfStep(step))),
+        ...(jug === undefined ? {} : { jug: jug.id }),
+        beforeLye:
+          plan.divide.kind === 'before-lye' &&
+          jug !== undefined &&
+          !heldBefore(w.ledger, id, VESSEL.pot(jug.id)).has(SUBSTANCE.lye),
+        ...named(inNamed(telling, mouldOfStep(step))),
       },
-      lines,
-      running: into.map(({ facts: { use } }) => {
-        const name = inNamed(going, use.id);
-        return {
-          inMouldG: going.inMouldG.get(use.id) ?? 0,
-          ofG: going.ofG.get(use.id) ?? 0,
-          moulds: use.copies,
-          ...(name === undefined ? {} : { name }),
-        };
-      }),
-    },
-  ];
-}
-
-/** As much oil as makes a colorant run off a spoon, ml to a gram; common practice, no source. */
-const TRAILED_ML_PER_G = 3;
-
-/** A line of colorant over the layer poured last. */
-export function lining(going: Going, step: MicaLine): Draft[] {
-  const { computed, w } = going;
-  const colorant = computed.plan.colorants.find((c) => c.id === step.colorant);
-  const copies = Math.max(1, ...mouldsOf(going, step).map((m) => m.use.copies));
-  return [
-    {
-      id: ACT.mica(step.id),
-      chapter: 'pour',
-      step: step.id,
+      lines: linesOf(computed, w, id)
+        .filter((l) => l.to.kind !== 'mould')
+        .map((l) => ({
+          ...l,
+          name: jug === undefined ? 'Scrapings into a spare mould' : `Scrapings into jug ${jug.letter}`,
+        })),
+      running: runningIn(
+        telling,
+        act,
+        into.map((i) => i.facts),
+      ),
+    };
+  },
+  // a line of colorant over the layer poured last
+  line: (telling, { id, step }) => {
+    const { computed, w } = telling;
+    const colorant = computed.plan.colorants.find((c) => c.id === step.colorant);
+    return {
       deed: {
         does: 'mica',
         colorant: colorant?.name ?? step.colorant,
         how: step.how,
         oilMl: step.massG * TRAILED_ML_PER_G,
-        ...named(inNamed(going, mouldOfStep(step))),
+        ...named(inNamed(telling, mouldOfStep(step))),
       },
-      lines: linesOf(computed, w, ACT.mica(step.id)).map((l) => ({
+      lines: linesInto(computed, w, id).map((l) => ({
         ...l,
-        massG: clean((l.massG * l.times) / copies),
-        times: copies,
-        name: copies > 1 ? `${l.name}, on each of ${copies} moulds` : l.name,
+        name: l.times > 1 ? `${l.name}, on each of ${l.times} moulds` : l.name,
       })),
-    },
-  ];
-}
-
-/** The hollows of a mat are filled first, out of a jug that is made ready for it. */
-export function fillingRidges(going: Going, step: Ridges): Draft[] {
-  const { computed, w } = going;
-  const pot = w.pots.find((p) => p.pot.id === step.pot);
-  const id = ACT.onTop(step.id);
-  const lines = linesOf(computed, w, id);
-  const matted = mouldsOf(going, step).filter((m) => m.use.mould.mat);
-  const [own] = matted;
-  if (!pot || !own?.use.mould.mat || lines.length === 0) return [];
-  return [
-    ...madeReady(going, pot),
-    ...thickened(computed, w, pot.pot, going.atTrace),
-    ...beforePour(computed, w, { step: step.id, key: step.id, pot: pot.pot }, 'the hollows of the mat'),
-    {
-      id,
-      chapter: 'pour',
-      step: step.id,
-      pot: step.pot,
-      deed: { does: 'fill-ridges', reliefMm: own.use.mould.mat.reliefMm },
-      lines: lines.map((l) => {
-        const into = matted.find((m) => VESSEL.mould(m.use.id) === l.to);
-        const name = into && inNamed(going, into.use.id);
+    };
+  },
+  // the hollows of a mat are filled first
+  'fill-ridges': (telling, act) => {
+    const matted = mouldsOf(telling, act.step).filter((m) => m.use.mould.mat);
+    const mat = matted[0]?.use.mould.mat;
+    const told = mat && ifWeighed(telling, act, () => ({ does: 'fill-ridges', reliefMm: mat.reliefMm }));
+    if (!told) return undefined;
+    return {
+      deed: told.deed,
+      lines: told.lines.map((l) => {
+        const to = l.to.kind === 'mould' ? l.to.mould : undefined;
+        const into = matted.find((m) => m.use.id === to);
+        const name = into && inNamed(telling, into.use.id);
         const copies = into?.use.copies ?? 1;
-        return name === undefined && copies === 1
-          ? l
-          : {
-              ...l,
-              name: `Batter into ${copies > 1 ? `all ${copies}` : name}${copies > 1 && name !== undefined ? `: ${name}` : ''}`,
-            };
+        if (name === undefined && copies === 1) return l;
+        const all = copies > 1 ? `all ${copies}${name === undefined ? '' : `: ${name}`}` : name;
+        return { ...l, name: `Batter into ${all}` };
       }),
-    },
-  ];
-}
+    };
+  },
+};

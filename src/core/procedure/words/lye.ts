@@ -1,4 +1,4 @@
-import type { Into } from '../deeds.ts';
+import type { Into } from '../../day/act.ts';
 import type { Words, WordsFor } from './says.ts';
 
 const INTO_WATER = 'Lye into water, never water into lye. It fumes: stand back and do not breathe over it.';

@@ -1,5 +1,5 @@
 import { stagePhrase } from '../../setting/stage.ts';
-import { STIRRER_WORDS } from '../../clock/habits.ts';
+import { STIRRER_WORDS } from '../../plan/habits.ts';
 import type { Deed } from '../deeds.ts';
 import type { Saying, WordsFor } from './says.ts';
 
@@ -33,7 +33,14 @@ function stirringIn(deed: StirringIn, { pot, mass }: Saying): string {
 }
 
 export const potWords: WordsFor<
-  'emulsify' | 'weigh-out' | 'colour-pot' | 'make-portion' | 'combine' | 'keep-spare' | 'stir-into-pot'
+  | 'emulsify'
+  | 'weigh-out'
+  | 'colour-pot'
+  | 'make-portion'
+  | 'combine'
+  | 'keep-plain'
+  | 'keep-spare'
+  | 'stir-into-pot'
 > = {
   emulsify: ({ meetsC }, { temperature }) => ({
     text: `Pour the cooled lye solution into the oils and blend in short bursts to a stable emulsion. They meet at about ${temperature(meetsC)} (estimate).`,
@@ -56,9 +63,12 @@ export const potWords: WordsFor<
       ? `Make ready ${pot}: into its own jug draw from the stocks of oils, stirred first.`
       : `Make ready ${pot}: into its own jug weigh ${ownOils ? 'its own oils, melted' : 'the mixed oils'}${coloured ? ', then stir in its dispersed colorant' : ''}.`,
   }),
-  combine: ({ plainG }, { pot, mass }) => ({
-    text: `Stir the lye solution, weigh its part into ${pot}, and blend to an emulsion.${plainG === undefined ? '' : ` Set ${mass(plainG)} of it aside, plain, before any colour goes in.`}`,
+  combine: (_deed, { pot }) => ({
+    text: `Stir the lye solution, weigh its part into ${pot}, and blend to an emulsion.`,
     caution: 'The lye solution is caustic: pour low and slowly, gloves and goggles on.',
+  }),
+  'keep-plain': ({ massG }, { pot, mass }) => ({
+    text: `Set ${mass(massG)} of ${pot} aside, plain, before any colour goes in.`,
   }),
   'keep-spare': () => ({ text: 'Batter that goes into no pour: keep a small mould ready for it.' }),
   'stir-into-pot': (deed, say) => ({ text: stirringIn(deed, say) }),

@@ -1,6 +1,7 @@
 import { dispersals } from '../../../../core/procedure/mixing.ts';
-import { transfersOf } from '../../../../core/ledger/ledger.ts';
-import { ACT } from '../../../../core/weigh/acts.ts';
+import { VESSEL } from '../../../../core/day/vessel.ts';
+import { massOfContents } from '../../../../core/ledger/contents.ts';
+import { everIn } from '../../../../core/ledger/ledger.ts';
 import { formatNumber } from '../../../../core/units/format.ts';
 import type { Weights } from '../../../../core/weigh/weights.ts';
 import { useColorants } from '../../../parts/colour/useLibrary.ts';
@@ -22,7 +23,7 @@ export function DispersalList({ weights }: { readonly weights: Weights }) {
       </Group>
     );
   // what is in jars that stand ready was never weighed out of the recipe's oils today
-  const oilG = transfersOf(weights.ledger, ACT.carrierOil).reduce((sum, t) => sum + t.massG, 0);
+  const oilG = massOfContents(everIn(weights.ledger, VESSEL.carrierOil));
   const from = weights.oils.filter((o) => o.asideG > 0).map((o) => o.name.toLowerCase());
   return (
     <Group title="Disperse, in this order">

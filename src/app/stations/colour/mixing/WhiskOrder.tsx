@@ -1,6 +1,7 @@
-import { coloursEach } from '../../../../core/clock/habits.ts';
+import { coloursEach } from '../../../../core/plan/habits.ts';
 import { SHOWS } from '../../../../core/colour/thresholds.ts';
-import { ON_WHISK_G, pottingOrder } from '../../../../core/procedure/mixing.ts';
+import { ON_WHISK_G } from '../../../../core/day/order/whisk.ts';
+import { pottingOrder } from '../../../../core/procedure/mixing.ts';
 import { formatShort } from '../../../../core/units/format.ts';
 import type { Weights } from '../../../../core/weigh/weights.ts';
 import { PotBadge } from '../../../parts/PotBadge.tsx';

@@ -1,5 +1,5 @@
 import { addMicaLine } from '../../../../core/edit/micaLine.ts';
-import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import type { StepId } from '../../../../core/validate/ids.ts';
 import { pourChosen } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
@@ -7,7 +7,7 @@ import { ColorantPicker } from '../../../parts/colour/ColorantPicker.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 
 /** Puts a thin line of a colorant over a layer. */
-export function PutLine({ layer }: { readonly layer: PouredLayer }) {
+export function PutLine({ layer }: { readonly layer: ScaledLayer }) {
   const { edit } = useBench();
   const dispatch = useAppDispatch();
   return (

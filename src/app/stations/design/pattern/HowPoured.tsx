@@ -1,7 +1,7 @@
 import { useId, useRef } from 'react';
 import { setPourStage } from '../../../../core/edit/pattern.ts';
 import { setLanding } from '../../../../core/edit/pours.ts';
-import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import type { KnowHow } from '../../../../core/pattern/knowHow.ts';
 import { plungeOf, sinksTo } from '../../../../core/setting/plunge.ts';
 import { sinkOf } from '../../../../core/setting/spike.ts';
@@ -77,7 +77,7 @@ function Slide({
 }
 
 /** From how high and at what thickness a pour goes in: by these it plunges or floats. */
-export function HowPoured({ layer, know }: { readonly layer: PouredLayer; readonly know: KnowHow }) {
+export function HowPoured({ layer, know }: { readonly layer: ScaledLayer; readonly know: KnowHow }) {
   const { edit, show } = useBench();
   const { pour, pots, densityGMl } = layer;
   const stages = pots.map((p) => p.stage);

@@ -1,6 +1,6 @@
 import { Copy, Trash2, X } from 'lucide-react';
 import { duplicatePour, mapPour, removeStep } from '../../../../core/edit/pours.ts';
-import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
 import { isOneJug } from '../../../../core/plan/sources.ts';
 import type { PatternPour } from '../../../../core/plan/patternSchema.ts';
@@ -21,7 +21,7 @@ import { RoundBars } from './RoundBars.tsx';
 import { RoundOrder } from './RoundOrder.tsx';
 
 interface PatternPanelProps {
-  readonly layer: PouredLayer;
+  readonly layer: ScaledLayer;
   readonly pattern: PatternPour;
 }
 

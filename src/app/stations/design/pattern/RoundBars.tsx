@@ -6,7 +6,7 @@ import {
   holdBackOfEach,
   setRoundPart,
 } from '../../../../core/edit/pattern.ts';
-import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import { MOST_ROUNDS } from '../../../../core/plan/patternSchema.ts';
 import { potsOf } from '../../../../core/plan/sources.ts';
 import { fail } from '../../../../core/result/result.ts';
@@ -26,7 +26,7 @@ const USUAL_HELD_ML = 30;
 const MOST_BARS = 16;
 
 /** What each round takes of a pot, as bars to drag; how many rounds, and the usual ways to share them out. */
-export function RoundBars({ layer }: { readonly layer: PouredLayer }) {
+export function RoundBars({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, edit, show } = useBench();
   const { pour } = layer;
   const parts = pour.pattern?.rounds ?? [];
@@ -37,7 +37,7 @@ export function RoundBars({ layer }: { readonly layer: PouredLayer }) {
     readonly high: number;
   } | null>(null);
   const [first] = layer.parts;
-  const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.massG] as const));
+  const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.pouredG] as const));
   const rounds = roundsOf(pour, (pot) => massOf.get(pot) ?? 0, plan.units.scaleStepG);
   const most = Math.max(...parts);
   const pots = potsOf(pour);
@@ -136,7 +136,7 @@ export function RoundBars({ layer }: { readonly layer: PouredLayer }) {
       <p className="quiet text-sm">
         {heldG > 0 && `${show.mass(heldG)} of them held back, see “Held back for the top”. `}
         {parts.length === 1
-          ? `All of it in one round: ${show.mass(first?.massG ?? 0)} of pot ${first?.pot.letter ?? ''}.`
+          ? `All of it in one round: ${show.mass(first?.pouredG ?? 0)} of pot ${first?.pot.letter ?? ''}.`
           : `Of pot ${first?.pot.letter ?? ''} in each round. Drag a bar, or use the arrow keys.`}
       </p>
     </div>

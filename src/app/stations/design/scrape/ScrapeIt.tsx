@@ -1,5 +1,5 @@
 import { addScrape } from '../../../../core/edit/scrape.ts';
-import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import { canBeScraped } from '../../../../core/pattern/blocks.ts';
 import { scrapesOf } from '../../../../core/plan/scrapes.ts';
 import type { StepId } from '../../../../core/validate/ids.ts';
@@ -8,7 +8,7 @@ import { useAppDispatch } from '../../../../store/store.ts';
 import { useBench } from '../../../parts/usePlan.ts';
 
 /** Scrapes a layer to a profile, or goes to its scraping where there is one. */
-export function ScrapeIt({ layer }: { readonly layer: PouredLayer }) {
+export function ScrapeIt({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, computed, edit } = useBench();
   const dispatch = useAppDispatch();
   const scrape = scrapesOf(plan).get(layer.pour.id);

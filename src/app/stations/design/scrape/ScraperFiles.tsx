@@ -6,7 +6,7 @@ import { readScraperSvg } from '../../../../core/exchange/scraper/readSvg.ts';
 import { scraperStl } from '../../../../core/exchange/scraper/writeStl.ts';
 import { scraperSvg } from '../../../../core/exchange/scraper/writeSvg.ts';
 import { planFileName } from '../../../../core/exchange/writePlan.ts';
-import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import type { Scrape } from '../../../../core/plan/stepSchema.ts';
 import { FilePicker } from '../../../parts/FilePicker.tsx';
 import { readText } from '../../../parts/readText.ts';
@@ -15,7 +15,7 @@ import { useBench } from '../../../parts/usePlan.ts';
 
 interface ScraperFilesProps {
   readonly scrape: Scrape;
-  readonly layer: PouredLayer;
+  readonly layer: ScaledLayer;
 }
 
 /** The scraper as a drawing to cut out and as a solid to print; and an edge drawn elsewhere taken in. */

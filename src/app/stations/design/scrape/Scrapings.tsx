@@ -1,5 +1,5 @@
 import { updateScrape } from '../../../../core/edit/scrape.ts';
-import type { PouredLayer } from '../../../../core/fill/layers.ts';
+import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import { nextPour } from '../../../../core/plan/scrapes.ts';
 import { leadPot, potNamed } from '../../../../core/plan/sources.ts';
 import type { Scrape } from '../../../../core/plan/stepSchema.ts';
@@ -10,7 +10,7 @@ import { usePotColour } from './usePotColour.ts';
 
 interface ScrapingsProps {
   readonly scrape: Scrape;
-  readonly layer: PouredLayer;
+  readonly layer: ScaledLayer;
 }
 
 /** A colour before and after, side by side. */
@@ -57,7 +57,7 @@ export function Scrapings({ scrape, layer }: ScrapingsProps) {
         <p role="status">
           <b>{show.mass(offG)} scraped off</b>
           <span className="quiet">
-            , {show.mass(layer.massG)} stay. Poured to {show.length(scraping.pouredMm)}; the profile stands
+            , {show.mass(layer.pouredG)} stay. Poured to {show.length(scraping.pouredMm)}; the profile stands
             from {show.length(scraping.lowestMm)} to {show.length(scraping.highestMm)} above the floor.{' '}
             {scrape.to === 'spare' && 'That much more is made of it.'}
             {scrape.to === 'pot' && 'They are poured again with what follows out of that jug.'}

@@ -1,6 +1,6 @@
-import type { Colouring, PlanClock, Stirrer } from '../plan/clockSchema.ts';
-import type { Plan } from '../plan/planSchema.ts';
-import type { Landing, Stroke } from '../plan/stepSchema.ts';
+import type { Colouring, PlanClock, Stirrer } from './clockSchema.ts';
+import type { Plan } from './planSchema.ts';
+import type { Landing, Stroke } from './stepSchema.ts';
 import type { Grams, Minutes, Stage } from '../units/quantity.ts';
 
 /** How long a maker takes, minutes. What a plan does not say is as usual; common practice, no source. */

@@ -1,0 +1,62 @@
+import { habitsOf } from '../../plan/habits.ts';
+import type { Drawing } from '../../day/act.ts';
+import { VESSEL } from '../../day/vessel.ts';
+import { foundIn } from '../lines.ts';
+import type { Telling } from '../telling.ts';
+import { ifWeighed, type TellFor } from './tells.ts';
+
+/** Seeds and the like sink in anything thinner than medium trace. Common practice, no source. */
+const CARRIES_STAGE = 2;
+
+/** What is taken of a jug, as it is called: "pour 3", "the hole of the column". */
+const takingName = ({ pours }: Telling, step: Drawing): string => {
+  switch (step.kind) {
+    case 'pour':
+      return pours.get(step.id) ?? 'the pour';
+    case 'pull':
+      return 'the hole of the column';
+    case 'ridges':
+      return 'the hollows of the mat';
+  }
+};
+
+/** What is stirred into one jug, or done to it. */
+export const tellJugs: TellFor<
+  'colour-pot' | 'stir-at-emulsion' | 'stir-at-trace' | 'stir-at-pass' | 'stir-before' | 'work-jug'
+> = {
+  'colour-pot': (t, act) =>
+    ifWeighed(t, act, (lines) => ({
+      does: 'colour-pot',
+      coloured: lines.some((l) => l.from.kind === 'jar'),
+      more: lines.some((l) => l.from.kind === 'supply' && l.to.kind === 'pot'),
+      stirrer: habitsOf(t.computed.plan.clock).stirrer,
+    })),
+  'stir-at-emulsion': (t, act) => ifWeighed(t, act, () => ({ does: 'stir-into-pot', at: 'emulsion' })),
+  'stir-at-trace': (t, act) =>
+    ifWeighed(t, act, () => ({
+      does: 'stir-into-pot',
+      at: 'stage',
+      stage: Math.max(act.pot.stage, CARRIES_STAGE),
+    })),
+  'stir-at-pass': (t, act) =>
+    ifWeighed(t, act, () => ({
+      does: 'stir-into-pot',
+      at: 'pass',
+      holdsG: foundIn(t.w, act.id, VESSEL.pot(act.pot.id)),
+    })),
+  'stir-before': (t, act) =>
+    ifWeighed(t, act, (lines) => ({
+      does: 'stir-into-pot',
+      at: 'pour',
+      pour: takingName(t, act.step),
+      holdsG: foundIn(t.w, act.id, VESSEL.pot(act.pot.id)),
+      cup: lines.some((l) => l.to.kind === 'cup'),
+    })),
+  'work-jug': (_telling, { pot: { blendTo, loosened } }) => ({
+    deed: {
+      does: 'work-jug',
+      ...(blendTo === undefined ? {} : { blendTo }),
+      loosens: loosened === true,
+    },
+  }),
+};

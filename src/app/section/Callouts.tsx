@@ -1,5 +1,6 @@
 import type { StepId } from '../../core/validate/ids.ts';
 import { memo } from 'react';
+import { potNamed } from '../../core/plan/sources.ts';
 import type { ScaledLayer } from '../../core/weigh/scaled.ts';
 import { roundsWord } from '../parts/roundsWord.ts';
 import { useBench } from '../parts/usePlan.ts';
@@ -125,7 +126,7 @@ const Callout = memo(function Callout(props: CalloutProps) {
 /** Each layer named beside the drawing, tied to it by a thread. */
 export function Callouts(props: CalloutsProps) {
   const { layers, startOf, left, right, height, chosen, onChoose } = props;
-  const { colours, show } = useBench();
+  const { plan, colours, show } = useBench();
   const upDown = layers.toReversed();
   const starts = upDown.map(startOf);
   const gap = Math.min(54, (height - 40) / Math.max(1, layers.length));
@@ -138,7 +139,7 @@ export function Callouts(props: CalloutsProps) {
   return (
     <g>
       {upDown.map((layer, i) => {
-        const [pot] = layer.pots;
+        const pot = potNamed(plan, layer.pots[0]?.id);
         const from = starts[i];
         if (!pot || !from) return null;
         return (

@@ -1,5 +1,6 @@
 import { useCallback } from 'react';
 import { lettersOf } from '../../core/fill/layers.ts';
+import { potNamed } from '../../core/plan/sources.ts';
 import type { ScaledLayer } from '../../core/weigh/scaled.ts';
 import { surfaceAcross, viewPolygon, type View } from '../../core/mould/sectionView.ts';
 import type { StepId } from '../../core/validate/ids.ts';
@@ -24,7 +25,7 @@ interface SurfaceLinesProps {
 
 /** The surfaces of the layers that can be moved, each a line to drag. */
 export function SurfaceLines({ layers, pushed, view, at, frame }: SurfaceLinesProps) {
-  const { computed, show } = useBench();
+  const { plan, computed, show } = useBench();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const moves = useLineMoves();
@@ -50,7 +51,7 @@ export function SurfaceLines({ layers, pushed, view, at, frame }: SurfaceLinesPr
   );
   return layers.map((layer, i) => {
     const ends = surfaceAcross(viewPolygon(layer.space, view, at), view, layer.up, layer.offset, at);
-    const [pot] = layer.pots;
+    const pot = potNamed(plan, layer.pots[0]?.id);
     if (!ends || !pot || !movable(i)) return null;
     const [a, b] = ends;
     return (

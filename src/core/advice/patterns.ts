@@ -147,7 +147,7 @@ function smallTurns({ plan }: Facts, layer: ScaledLayer): Warning[] {
 }
 
 /** Some pots at another thickness. */
-function atStage(pots: readonly Pot[], stage: Stage): Remedy {
+function atStage(pots: readonly Pick<Pot, 'id'>[], stage: Stage): Remedy {
   const ids = new Set(pots.map((p) => p.id));
   return {
     label: `Pour at ${stage} of 5`,

@@ -2,7 +2,7 @@ import { needOf, superfatIn, type Substances } from '../ledger/balance.ts';
 import { drawn, EMPTY, massOfContents, together, type Contents } from '../ledger/contents.ts';
 import type { ActId } from '../day/act.ts';
 import { isOutside, type Vessel, type VesselKey } from '../day/vessel.ts';
-import { heldAfter, type Ledger, type Transfer } from '../ledger/ledger.ts';
+import type { Ledger, Transfer } from '../ledger/ledger.ts';
 import type { Grams, Percent } from '../units/quantity.ts';
 
 /** A superfat below this is more lye than the oils can use; nearer to nothing is a double's dust, percent. */
@@ -95,15 +95,25 @@ const leavingOf = ({ transfers }: Ledger, known: Substances): readonly Leaving[]
  * Superfat of every vessel after every act, and of everything that leaves one, as the book has it: the one place where it is asked.
  */
 export function askSuperfat(ledger: Ledger, known: Substances): SuperfatAsked {
+  const { transfers, acts } = ledger;
   const lyeHeavy: LyeHeavy[] = [];
   const heavyNow = new Set<VesselKey>();
-  for (const [act, { from, to }] of ledger.acts) {
-    const touched = new Map(
-      ledger.transfers.slice(from, to).flatMap((t) => [t.from, t.to].map((v) => [v.key, v] as const)),
-    );
-    for (const [key, vessel] of touched) {
-      if (isOutside(vessel)) continue;
-      const holds = heldAfter(ledger, act, vessel);
+  // what each vessel held is gone through once, transfer by transfer
+  const times = new Map<VesselKey, number>();
+  const holdsNow = ({ key }: Vessel): Contents => {
+    const nth = times.get(key) ?? 0;
+    times.set(key, nth + 1);
+    return ledger.held.get(key)?.[nth]?.holds ?? EMPTY;
+  };
+  for (const [act, { from, to }] of acts) {
+    const touched = new Map<Vessel['key'], { readonly vessel: Vessel; readonly holds: Contents }>();
+    for (let i = from; i < to; i += 1) {
+      const t = transfers[i] as Transfer;
+      for (const vessel of [t.from, t.to])
+        if (vessel.kind !== 'supply' && !isOutside(vessel))
+          touched.set(vessel.key, { vessel, holds: holdsNow(vessel) });
+    }
+    for (const [key, { vessel, holds }] of touched) {
       const superfatPercent = superfatIn(holds, known);
       if (superfatPercent === undefined || !isLyeHeavy(superfatPercent)) {
         heavyNow.delete(key);

@@ -96,13 +96,17 @@ function addAll(writing: Writing, day: Day): void {
   }
 }
 
-/** The course of a plan as it is taken to be before anything is learned of its batter. Undefined while there is no recipe: nothing is known of its speed then. */
-export function priorCourse(plan: Plan, laid: Laid): PlanCourse | undefined {
+/** The course of a plan's day as it is taken to be before anything is learned of its batter. Undefined while there is no recipe: nothing is known of its speed then. */
+export function priorCourse(
+  plan: Plan,
+  laid: Laid,
+  day = runningOf(plan, laid.moulds),
+): PlanCourse | undefined {
   const draft = new Draft(plan, laid);
   const jugs = new Jugs(draft);
   if (!jugs.known) return undefined;
   jugs.begin();
-  addAll({ draft, jugs, piping: new Piping(draft) }, runningOf(plan, laid.moulds));
+  addAll({ draft, jugs, piping: new Piping(draft) }, day);
   return {
     course: {
       pots: draft.coursePots,

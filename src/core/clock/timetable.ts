@@ -1,4 +1,5 @@
 import type { LaidPlan } from '../fill/layPlan.ts';
+import type { Day } from '../day/act.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { FAILS, Run, type Turns } from '../timing/run.ts';
 import type { CourseAct } from '../timing/course.ts';
@@ -81,7 +82,11 @@ export function timetableOf(plan: PlanCourse, turns: Turns = {}): Timetable {
 }
 
 /** The timetable of a plan; undefined while nothing is known of its batter. */
-export function planTimetable(plan: Plan, laid: Pick<LaidPlan, 'moulds' | 'recipes'>): Timetable | undefined {
-  const course = courseOf(plan, laid);
+export function planTimetable(
+  plan: Plan,
+  laid: Pick<LaidPlan, 'moulds' | 'recipes'>,
+  day?: Day,
+): Timetable | undefined {
+  const course = courseOf(plan, laid, day);
   return course && timetableOf(course);
 }

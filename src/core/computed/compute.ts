@@ -111,7 +111,7 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
     graded,
     bodies,
     colours,
-    clock: planTimetable(plan, laid),
+    clock: planTimetable(plan, laid, day),
   };
   const piped = secondPlan(plan, pipedG(moulds));
   const second = piped && computePlan(piped);

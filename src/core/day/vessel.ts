@@ -67,8 +67,6 @@ export const VESSEL = {
 export const ofSecond = (vessel: Vessel): Vessel =>
   vessel.kind === 'supply' ? vessel : { ...vessel, key: `second:${vessel.key}`, ofSecond: true };
 
-export const isSame = (a: Vessel, b: Vessel): boolean => a.key === b.key;
-
 /** The pot whose jug, plain batter or cup a vessel is. */
 export const potOfVessel = (vessel: Vessel): PotId | undefined =>
   vessel.kind === 'pot' || vessel.kind === 'plain' || vessel.kind === 'cup' ? vessel.pot : undefined;

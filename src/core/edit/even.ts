@@ -1,6 +1,6 @@
 import type { StepId } from '../validate/ids.ts';
-import { openProfile } from '../geometry/openProfile.ts';
-import { MM3_PER_ML, UP } from '../mould/geometry.ts';
+import { levelProfile } from '../mould/levelProfile.ts';
+import { MM3_PER_ML } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import { isLevel } from '../mould/tilt.ts';
 import type { Millilitres, Millimetres } from '../units/quantity.ts';
@@ -50,7 +50,7 @@ function evenRoom(
   isFree: (layer: PouredLayer) => boolean,
   heightMm: Millimetres,
 ): (readonly [string, Millilitres])[] {
-  const profile = openProfile([room], UP);
+  const profile = levelProfile(room);
   const level = layers.every((l) => isLevel(l.tilt));
   const free = layers.filter(isFree);
   const size = (l: PouredLayer): number => (level ? l.riseMm : l.volumeMl);

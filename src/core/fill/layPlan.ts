@@ -17,6 +17,7 @@ import {
   type MeanBatter,
 } from './fillTarget.ts';
 import { batterIn } from './batterIn.ts';
+import { laidOnce } from './laidOnce.ts';
 import { followed } from './followed.ts';
 import { layPours, type PouredLayer, type PouredStack } from './layers.ts';
 import { makeupOf, makeupsOf, type Makeup } from './makeup.ts';
@@ -152,8 +153,11 @@ function laidDensity({ stack }: LaidMould, plain: MeanBatter): number {
 const laysAgain = (plan: Plan, mean: MeanBatter): boolean =>
   givenBatch(plan, mean) !== undefined || scrapesOf(plan).size > 0;
 
-/** Lay a plan's pours in all its moulds. `poured` are amounts that take the place of planned ones. */
-export function layPlan(plan: Plan, poured?: PouredAmounts): LaidPlan {
+/** A plan's pours laid in all its moulds. `poured` are amounts that take the place of planned ones. */
+export const layPlan = (plan: Plan, poured?: PouredAmounts): LaidPlan =>
+  poured ? laidAnew(plan, poured) : laidOnce(plan, laidAnew);
+
+function laidAnew(plan: Plan, poured?: PouredAmounts): LaidPlan {
   const recipes = recipesOf(plan);
   const recipe = recipes.batch;
   const shares = plan.others.length === 0 ? undefined : topShares(plan);

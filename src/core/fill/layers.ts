@@ -1,7 +1,7 @@
 import { depositKey, potsIn, sharesOf } from '../plan/sources.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
-import { openProfile } from '../geometry/openProfile.ts';
-import { MM3_PER_ML, UP, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
+import { MM3_PER_ML, volumeToHeight, type MouldGeometry } from '../mould/geometry.ts';
+import { levelProfile } from '../mould/levelProfile.ts';
 import type { Room } from '../mould/rooms.ts';
 import { onWalls, type OnWalls } from './onWalls.ts';
 import { pressedIn } from './pressed.ts';
@@ -16,9 +16,12 @@ import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams, Millilitres, Millimetres, Percent } from '../units/quantity.ts';
 
+/** What of a pot matters for where its batter lies. What it is called does not, so that a name is no work. */
+export type LaidPot = Pick<Pot, 'id' | 'letter' | 'stage'>;
+
 /** What a layer has of one pot. */
 export interface LayerPart {
-  readonly pot: Pot;
+  readonly pot: LaidPot;
   /** by which it has its colour and its weight */
   readonly key: string;
   /** of the layer's volume, 0..1 */
@@ -31,7 +34,7 @@ export interface LayerPart {
 export interface PouredLayer extends Layer, OnWalls {
   readonly pour: Pour;
   /** in the order they go in */
-  readonly pots: readonly Pot[];
+  readonly pots: readonly LaidPot[];
   readonly parts: readonly LayerPart[];
   /** place among all pours, 0 the first */
   readonly nth: number;
@@ -127,7 +130,7 @@ function layRoom(
   densityOf: DensityOf,
   pressed: Dents['hollows'],
 ): { readonly layers: readonly PouredLayer[]; readonly fault: StackFault | undefined } {
-  const roomFillMl = openProfile([room], UP).volumeBelow(heightMm) / MM3_PER_ML;
+  const roomFillMl = levelProfile(room).volumeBelow(heightMm) / MM3_PER_ML;
   const stack = stackPours(
     room,
     pours.map(({ pour, tilt, settledBy, pulled }) => ({
@@ -143,7 +146,7 @@ function layRoom(
     const { pour } = own;
     const densityGMl = meanDensity(pour, densityOf);
     const shares = sharesOf(pour);
-    const pots = potsIn(plan, pour);
+    const pots = potsIn(plan, pour).map(({ id, letter, stage }): LaidPot => ({ id, letter, stage }));
     return {
       ...layer,
       room,

@@ -5,7 +5,8 @@ import { MM3_PER_ML } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import type { Layer } from '../mould/stack.ts';
 import type { Millimetres } from '../units/quantity.ts';
-import { levelProfile, type Below } from './scraped.ts';
+import { levelProfile } from '../mould/levelProfile.ts';
+import type { Below } from './scraped.ts';
 
 /** A layer whose surface is no plane: spooned in and left rough, or with hollows pressed into it. Heights are above the floor. */
 export interface Roughness extends Uneven {

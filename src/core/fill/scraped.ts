@@ -1,8 +1,7 @@
 import { partAt } from '../flow/edge.ts';
 import { heightAt, openAt, type Ground } from '../flow/ground.ts';
-import type { FillProfile } from '../geometry/fillProfile.ts';
-import { openProfile } from '../geometry/openProfile.ts';
-import { MM3_PER_ML, UP } from '../mould/geometry.ts';
+import { MM3_PER_ML } from '../mould/geometry.ts';
+import { levelProfile } from '../mould/levelProfile.ts';
 import type { Room } from '../mould/rooms.ts';
 import type { Layer } from '../mould/stack.ts';
 import type { Scrape } from '../plan/stepSchema.ts';
@@ -60,17 +59,6 @@ export function reachAt({ outline }: Room, axis: 0 | 1, heightMm: Millimetres): 
   };
 }
 
-const levels = new WeakMap<Room, FillProfile>();
-
-/** The open volume of a compartment below a level surface. */
-export function levelProfile(room: Room): FillProfile {
-  const before = levels.get(room);
-  if (before) return before;
-  const profile = openProfile([room], UP);
-  levels.set(room, profile);
-  return profile;
-}
-
 /** An edge at even places across a compartment, as parts of its relief. */
 function edgeIn(room: Room, axis: 0 | 1, { edge }: Scrape): Ground {
   const hs = room.outline[axis === 0 ? 'section' : 'side'].map((p) => p.h);
@@ -98,6 +86,61 @@ function scrapedOff(
     sum += openAt(edge, low, high, above / reliefMm) * (far - near) * each;
   }
   return sum;
+}
+
+/** One edge in one compartment: its shape there, and what it takes off between straight walls. */
+interface Known {
+  readonly edge: Ground;
+  readonly off?: number;
+}
+
+/** Kept by the scrape and the compartment: an edit elsewhere changes nothing of them. */
+const known = new WeakMap<Scrape, WeakMap<Room, Known>>();
+
+function knownOf(scrape: Scrape, room: Room): Known {
+  const rooms = known.get(scrape) ?? new WeakMap<Room, Known>();
+  known.set(scrape, rooms);
+  const before = rooms.get(room);
+  if (before) return before;
+  const axis = axisOf(scrape);
+  const edge = edgeIn(room, axis, scrape);
+  const [foot, rim] = [0, room.heightMm].map((z) => reachAt(room, axis, z));
+  const upright =
+    foot && rim && (['low', 'high', 'near', 'far'] as const).every((k) => Math.abs(foot[k] - rim[k]) < 1e-9);
+  // between straight walls it takes the same wherever it stands
+  const off = upright ? { off: scrapedOff(room, axis, scrape, edge, 0) } : {};
+  const own: Known = { edge, ...off };
+  rooms.set(room, own);
+  return own;
+}
+
+const axisOf = ({ pulled }: Scrape): 0 | 1 => (pulled === 'lengthwise' ? 0 : 1);
+
+/** How high a layer is poured so that `underMm3` stay below the edge: the surface before it is scraped, and what is scraped off. */
+function poured(
+  room: Room,
+  layer: Layer,
+  scrape: Scrape,
+  underMm3: number,
+): { readonly pouredMm: Millimetres; readonly off: number } {
+  const own = knownOf(scrape, room);
+  const profile = levelProfile(room);
+  const takenAt = (pouredMm: Millimetres): number => {
+    const tip = pouredMm - scrape.depthMm;
+    return own.off !== undefined && tip >= 0 && pouredMm <= room.heightMm
+      ? own.off
+      : scrapedOff(room, axisOf(scrape), scrape, own.edge, tip);
+  };
+  let pouredMm = layer.offset;
+  let off = 0;
+  for (let i = 0; i < TRIES; i += 1) {
+    off = takenAt(pouredMm);
+    const next = profile.levelOf(Math.min(profile.total, underMm3 + off));
+    const moved = Math.abs(next - pouredMm);
+    pouredMm = next;
+    if (moved < STILL) break;
+  }
+  return { pouredMm, off };
 }
 
 /** How far a surface that is known in space stands over the ground, at the most, mm. */
@@ -154,23 +197,15 @@ export function scrapingOf(
   below: readonly Below[],
   scrape: Scrape,
 ): Scraping | NotScraped {
-  const axis = scrape.pulled === 'lengthwise' ? 0 : 1;
+  const axis = axisOf(scrape);
   if (room.blocked.length > 0) return 'column';
   if (layer.up[2] < 1 - 1e-12) return 'slanted';
   if (!straight(room, axis)) return 'standing-round';
   if (closesIn(room, axis, layer.offset)) return 'closed-above';
-  const edge = edgeIn(room, axis, scrape);
   const profile = levelProfile(room);
   const underMm3 = [...below.map((b) => b.layer), layer].reduce((s, l) => s + l.volumeMl, 0) * MM3_PER_ML;
-  let pouredMm = layer.offset;
-  let off = 0;
-  for (let i = 0; i < TRIES; i += 1) {
-    off = scrapedOff(room, axis, scrape, edge, pouredMm - scrape.depthMm);
-    const next = profile.levelOf(Math.min(profile.total, underMm3 + off));
-    const moved = Math.abs(next - pouredMm);
-    pouredMm = next;
-    if (moved < STILL) break;
-  }
+  const { pouredMm, off } = poured(room, layer, scrape, underMm3);
+  const { edge } = knownOf(scrape, room);
   const tip = pouredMm - scrape.depthMm;
   const { low, high } = reachAt(room, axis, layer.offset);
   const heights = edge.heights.map((part) => Math.min(pouredMm, tip + scrape.reliefMm * part));

@@ -1,7 +1,8 @@
 import type { PouredLayer } from '../fill/layers.ts';
 import { levelOnWalls } from '../fill/onWalls.ts';
 import { heapsOver, type Roughness } from '../fill/roughness.ts';
-import { levelProfile, reachAt, type Scraping } from '../fill/scraped.ts';
+import { reachAt, type Scraping } from '../fill/scraped.ts';
+import { levelProfile } from '../mould/levelProfile.ts';
 import { openAt } from '../flow/ground.ts';
 import type { Cut, Lying } from '../flow/spec.ts';
 import { clip } from '../geometry/clip.ts';

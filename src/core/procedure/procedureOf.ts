@@ -5,7 +5,6 @@ import { potOfAct, secondId, stepOfAct, type ActId, type DayAct } from '../day/a
 import { ofSecond } from '../day/vessel.ts';
 import { leadPot } from '../plan/sources.ts';
 import type { PotId } from '../validate/ids.ts';
-import type { Weights } from '../weigh/weights.ts';
 import type { Act, LyeHeavyNow, Timing, Told } from './act.ts';
 import { tellBefore } from './chapters/before.ts';
 import { tellEnding } from './chapters/ending.ts';

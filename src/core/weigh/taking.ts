@@ -2,7 +2,7 @@ import type { ActId, ActOf, Drawing } from '../day/act.ts';
 import { VESSEL, type Vessel } from '../day/vessel.ts';
 import { jugOfScrapings } from '../fill/scrapings.ts';
 import { massOfContents } from '../ledger/contents.ts';
-import { depositsOf, type Deposit } from '../plan/deposits.ts';
+import type { Deposit } from '../plan/deposits.ts';
 import { usesAbout } from '../plan/moulds.ts';
 import { layerUnder, scrapesOf } from '../plan/scrapes.ts';
 import type { MicaLine, Pour, Scrape } from '../plan/stepSchema.ts';
@@ -26,6 +26,7 @@ export interface PouredFrom {
 /** What is taken of the pots, while that is done. */
 export interface Taking extends Weighing {
   readonly targets: readonly PotTarget[];
+  readonly deposits: readonly Deposit[];
   /** what each deposit is to take */
   readonly amounts: ReadonlyMap<string, Grams>;
   /** cups that something was stirred into for one taking alone, by its key, with what they hold then */
@@ -81,9 +82,7 @@ function wantedOf({ targets, amounts }: Taking, { key, pot, moulds }: Deposit): 
 
 const wantedBy = (w: Taking, step: Drawing): readonly Wanted[] =>
   step.kind === 'pour'
-    ? depositsOf(w.plan)
-        .filter((d) => d.pour === step)
-        .map((d) => wantedOf(w, d))
+    ? w.deposits.filter((d) => d.pour === step).map((d) => wantedOf(w, d))
     : besidePours(w, step).filter((x) => x.massG > 0);
 
 /**
@@ -92,12 +91,12 @@ const wantedBy = (w: Taking, step: Drawing): readonly Wanted[] =>
  */
 export function stirBefore(w: Taking, { step, pot, key }: ActOf<'stir-before'>): void {
   const { book, stepG } = w;
-  const own = wantedBy(w, step).find((x) => x.key === key && x.pot === pot.id);
-  if (!own) return;
-  const jug = VESSEL.pot(pot.id);
   const here = (plannedPot(w, pot.id)?.stirs ?? []).filter(
     (s) => s.moment === 'pour' && s.before === step.id,
   );
+  const own = here.length > 0 && wantedBy(w, step).find((x) => x.key === key && x.pot === pot.id);
+  if (!own) return;
+  const jug = VESSEL.pot(pot.id);
   stirIn(
     book,
     jug,

@@ -7,6 +7,7 @@ import { topShares } from '../fill/topShares.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
 import { holeMassG } from '../pattern/hole.ts';
 import { depositsOf, type Deposit } from '../plan/deposits.ts';
+import { scrapesOf } from '../plan/scrapes.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
 import { downToStep, sumAtStep, toStep } from '../units/scaleStep.ts';
@@ -152,27 +153,30 @@ function targetsWith(
   const step = plan.units.scaleStepG;
   const overage = plan.fill.overagePercent / 100;
   const deposits = depositsOf(plan);
-  const inAllG = (d: Deposit, of: (i: PouredInto) => Grams): Grams =>
+  const intos = new Map(
+    deposits.map((d) => [d.key, intoMoulds(moulds, d, (massG) => round(massG, step))] as const),
+  );
+  const inAllG = ({ key }: Deposit, of: (i: PouredInto) => Grams): Grams =>
     sumAtStep(
-      intoMoulds(moulds, d, (massG) => round(massG, step)).map((i) => of(i) * i.copies),
+      (intos.get(key) ?? []).map((i) => of(i) * i.copies),
       step,
     );
-  const fresh = freshOf(
-    jugTurns(
-      plan,
-      (d) => inAllG(d, (i) => i.eachG),
-      (d) => inAllG(d, (i) => i.offG),
-    ),
-  );
+  const fresh =
+    scrapesOf(plan).size === 0
+      ? undefined
+      : freshOf(
+          jugTurns(
+            plan,
+            (d) => inAllG(d, (i) => i.eachG),
+            (d) => inAllG(d, (i) => i.offG),
+          ),
+        );
   const filled = plan.pots.map((pot): Omit<PotTarget, 'held'> => {
     const pours = deposits.flatMap((deposit): PourTarget[] => {
       if (deposit.pot !== pot) return [];
-      const into = intoMoulds(moulds, deposit, (massG) => round(massG, step));
-      const massG = sumAtStep(
-        into.map((i) => i.eachG * i.copies),
-        step,
-      );
-      const freshG = sumAtStep([fresh.get(deposit.key) ?? massG], step);
+      const into = intos.get(deposit.key) ?? [];
+      const massG = inAllG(deposit, (i) => i.eachG);
+      const freshG = sumAtStep([fresh?.get(deposit.key) ?? massG], step);
       return into.length > 0 ? [{ stepId: deposit.pour.id, key: deposit.key, into, massG, freshG }] : [];
     });
     const own = mounds

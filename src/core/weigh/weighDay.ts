@@ -1,6 +1,7 @@
 import type { Day, DayAct } from '../day/act.ts';
 import { VESSEL } from '../day/vessel.ts';
 import { openLedger, type Ledger } from '../ledger/ledger.ts';
+import { depositsOf } from '../plan/deposits.ts';
 import type { Grams } from '../units/quantity.ts';
 import { beforePass, drawDispersed, type WeighBench, type Weighing } from './bench.ts';
 import type { DispersionDraw } from './dispersions.ts';
@@ -212,6 +213,7 @@ export function weighDay({ day, bench, targets, amounts, draws, now }: ToWeigh, 
     draws,
     now,
     targets,
+    deposits: depositsOf(bench.plan),
     amounts,
     cups: new Map(),
     poured: new Map(),

@@ -1,3 +1,4 @@
+import { potNamed } from '../../../core/plan/sources.ts';
 import { formatPercent } from '../../../core/units/format.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
@@ -7,12 +8,13 @@ import { useBench } from '../../parts/usePlan.ts';
 
 /** The layers from the top down, as they lie. */
 export function LayerList() {
-  const { computed, show } = useBench();
+  const { plan, computed, show } = useBench();
   const dispatch = useAppDispatch();
   return (
     <ol aria-label="Layers, top first">
       {computed.stack.layers.toReversed().map((layer) => {
-        const [pot] = layer.pots;
+        const pots = layer.pots.flatMap((p) => potNamed(plan, p.id) ?? []);
+        const [pot] = pots;
         return (
           pot && (
             <li key={layer.pour.id} className="rule border-b">
@@ -21,15 +23,13 @@ export function LayerList() {
                 className="flex w-full cursor-pointer items-center gap-2 py-1.5 text-left hover:bg-base-200"
                 onClick={() => dispatch(pourChosen(layer.pour.id))}
               >
-                {layer.pots.length > 1 ? (
+                {pots.length > 1 ? (
                   <>
                     <span className="flex items-center -space-x-1.5">
-                      {layer.pots.slice(0, 3).map((p) => (
+                      {pots.slice(0, 3).map((p) => (
                         <PotBadge key={p.id} pot={p} size={22} />
                       ))}
-                      {layer.pots.length > 3 && (
-                        <span className="pl-2.5 text-sm">+{layer.pots.length - 3}</span>
-                      )}
+                      {pots.length > 3 && <span className="pl-2.5 text-sm">+{pots.length - 3}</span>}
                     </span>
                     <span className="flex-1 truncate">{roundsWord(layer.pour)}</span>
                   </>

@@ -13,6 +13,7 @@ import {
   setRough,
   shiftPour,
 } from '../../../core/edit/pours.ts';
+import { potNamed } from '../../../core/plan/sources.ts';
 import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
@@ -42,7 +43,7 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, computed, edit } = useBench();
   const dispatch = useAppDispatch();
   const { pour } = layer;
-  const [pot] = layer.pots;
+  const pot = potNamed(plan, layer.pots[0]?.id);
   const rooms = computed.geometry.rooms.length;
   const index = computed.stack.layers.findIndex((l) => l.pour.id === pour.id);
   const count = computed.stack.layers.length;

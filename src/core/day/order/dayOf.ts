@@ -12,14 +12,23 @@ import { pouring } from './steps.ts';
 const ALIKE = 3;
 
 /** What is poured of every pot as it is planned, g: a pour of several pots counts for each alike. */
-function plannedMasses(moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): (pot: PotId) => Grams {
+function plannedMasses(moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): ReadonlyMap<PotId, Grams> {
   const sums = new Map<PotId, Grams>();
   for (const { use, stack } of moulds)
     for (const { pour, plannedG } of stack.layers) {
       const of = potsOf(pour);
       for (const pot of of) sums.set(pot, (sums.get(pot) ?? 0) + (plannedG * use.copies) / of.length);
     }
-  return (pot) => Number((sums.get(pot) ?? 0).toFixed(ALIKE));
+  return sums;
+}
+
+/** The same, asked for only where an order depends on it. */
+function massOfPots(moulds: Parameters<typeof plannedMasses>[0]): (pot: PotId) => Grams {
+  let sums: ReadonlyMap<PotId, Grams> | undefined;
+  return (pot) => {
+    sums ??= plannedMasses(moulds);
+    return Number((sums.get(pot) ?? 0).toFixed(ALIKE));
+  };
 }
 
 /**
@@ -29,13 +38,13 @@ function plannedMasses(moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): (po
  */
 export const dayOf = (plan: Plan, moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): Day => [
   ...before(plan),
-  ...making(plan, plannedMasses(moulds)),
+  ...making(plan, massOfPots(moulds)),
   ...pouring(plan),
   ...after(plan),
 ];
 
 /** The same from minute 0 of the clock on. */
 export const runningOf = (plan: Plan, moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): Day => [
-  ...making(plan, plannedMasses(moulds)),
+  ...making(plan, massOfPots(moulds)),
   ...pouring(plan),
 ];

@@ -58,7 +58,7 @@ function usedColorants({ ombres }: Plan, pots: readonly Pot[]): ReadonlySet<Colo
 }
 
 const disperseAll = (plan: Plan): readonly DayAct[] =>
-  dispersingOrder(plan, usedColorants(plan, usedPots(plan))).map((colorant) => ({
+  dispersingOrder(plan, usedColorants(plan, plan.pots)).map((colorant) => ({
     id: `disperse:${colorant}`,
     does: 'disperse',
     chapter: 'colour',

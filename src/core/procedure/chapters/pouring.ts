@@ -76,8 +76,6 @@ interface Into {
   readonly name: string | undefined;
 }
 
-const eachIn = ({ parts }: Into): Grams => clean(parts.reduce((s, p) => s + p.eachG, 0));
-
 /** How many columns a pour goes over, and which of them where it is one. */
 function overColumns(
   { geometry, use }: MouldFacts,

@@ -1,8 +1,9 @@
 import { memo } from 'react';
 import { NavLink } from 'react-router';
-import type { Warning } from '../../core/advice/warning.ts';
+import type { Station, Warning } from '../../core/advice/warning.ts';
+import type { Computed } from '../../core/computed/compute.ts';
 import { Introduction } from '../help/Introduction.tsx';
-import { useOutlook } from '../clock/outlookContext.ts';
+import { DOUBTFUL, SURE, useOdds, type OddsShown } from '../clock/useOdds.ts';
 import { usePlan } from '../parts/usePlan.ts';
 import { StateMark, type StationState } from './StateMark.tsx';
 import { STATIONS } from './stations.ts';
@@ -13,13 +14,32 @@ const stateOf = (warnings: readonly Warning[]): StationState => {
   return warnings.length > 0 ? 'estimated' : 'settled';
 };
 
-/** Odds are an estimate: below this they are something to look at. */
-const SURE = 0.9;
+/** What the odds say of the clock, and of a sheet that rests on it. */
+function oddsState(odds: OddsShown): StationState {
+  if (odds.kind === 'void') return 'care';
+  if (odds.kind === 'unknown') return 'estimated';
+  const { whole } = odds.odds;
+  return whole >= SURE ? 'settled' : whole >= DOUBTFUL ? 'estimated' : 'care';
+}
 
-const clockState = (warnings: readonly Warning[], whole: number | undefined): StationState => {
-  const own = stateOf(warnings.filter((w) => w.station === 'clock'));
-  return own === 'settled' && (whole ?? 0) < SURE ? 'estimated' : own;
-};
+const GRAVITY: readonly StationState[] = ['settled', 'estimated', 'care', 'trouble'];
+
+const graver = (a: StationState, b: StationState): StationState =>
+  GRAVITY.indexOf(a) >= GRAVITY.indexOf(b) ? a : b;
+
+/** How a station stands: by what is said of it; the clock and the sheet by how often the plan holds too. */
+function stationState(
+  station: Station,
+  { warnings, weights, clock }: Computed,
+  odds: OddsShown,
+): StationState {
+  const own = stateOf(warnings.filter((w) => w.station === station));
+  if (station === 'clock') return clock ? graver(own, oddsState(odds)) : own;
+  if (station !== 'pour-day') return own;
+  if (!weights) return 'trouble';
+  const doubtful = oddsState(odds) === 'care' ? 'care' : 'settled';
+  return clock ? graver(own, doubtful) : own;
+}
 
 interface RailLinkProps {
   readonly to: string;
@@ -51,7 +71,7 @@ const RailLink = memo(function RailLink({ to, name, line, state }: RailLinkProps
 /** The stations, each showing at a glance how it stands. */
 export function Rail() {
   const { computed, show } = usePlan();
-  const outlook = useOutlook()?.outlook;
+  const odds = useOdds();
   return (
     <nav
       aria-label="Stations"
@@ -62,14 +82,8 @@ export function Rail() {
           key={s.station}
           to={s.station}
           name={s.name}
-          line={s.line(computed, show, outlook)}
-          state={
-            s.station === 'pour-day' && !computed.weights
-              ? 'trouble'
-              : s.station === 'clock'
-                ? clockState(computed.warnings, outlook?.odds.whole)
-                : stateOf(computed.warnings.filter((w) => w.station === s.station))
-          }
+          line={s.line(computed, show, odds)}
+          state={stationState(s.station, computed, odds)}
         />
       ))}
       <Introduction of="stations" className="mx-3 mt-3" />

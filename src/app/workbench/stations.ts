@@ -4,7 +4,7 @@ import { plural } from '../../core/units/words.ts';
 import { inAll } from '../../core/plan/moulds.ts';
 import type { Computed } from '../../core/computed/compute.ts';
 import { ofHundred } from '../clock/ofHundred.ts';
-import type { PlanOutlook } from '../clock/outlookContext.ts';
+import { DOUBTFUL, type OddsShown } from '../clock/useOdds.ts';
 import { formatMinutes, formatNumber, formatPercent } from '../../core/units/format.ts';
 import type { Show } from '../parts/useShow.ts';
 
@@ -12,7 +12,7 @@ export interface StationEntry {
   readonly station: Station;
   readonly name: string;
   /** one line of what is settled there */
-  readonly line: (computed: Computed, show: Show, outlook: PlanOutlook['outlook'] | undefined) => string;
+  readonly line: (computed: Computed, show: Show, odds: OddsShown) => string;
 }
 
 const SHAPES = {
@@ -67,22 +67,26 @@ export const STATIONS: readonly StationEntry[] = [
   {
     station: 'clock',
     name: 'Clock',
-    line: (c, _show, outlook) =>
-      !c.clock
-        ? 'no recipe yet'
-        : outlook
-          ? `holds ${ofHundred(outlook.odds.whole)}`
-          : `≈ ${formatMinutes(c.clock.totalMin)}`,
+    line: (c, _show, odds) => {
+      if (!c.clock) return 'no recipe yet';
+      if (odds.kind === 'void') return 'its odds are void';
+      return odds.kind === 'known'
+        ? `holds ${ofHundred(odds.odds.whole)}`
+        : `≈ ${formatMinutes(c.clock.totalMin)}`;
+    },
   },
   {
     station: 'pour-day',
     name: 'Pour day',
-    line: (c) =>
-      !c.weights
-        ? 'refused for now'
-        : c.warnings.some((w) => w.code === 'painted-only')
-          ? 'sheet without colour'
-          : 'sheet ready',
+    line: (c, _show, odds) => {
+      if (!c.weights) return 'refused for now';
+      if (c.warnings.some((w) => w.code === 'painted-only')) return 'sheet without colour';
+      if (!c.clock) return 'sheet ready';
+      if (odds.kind === 'void') return 'sheet; its timing is void';
+      return odds.kind === 'known' && odds.odds.whole < DOUBTFUL
+        ? `sheet; holds ${ofHundred(odds.odds.whole)}`
+        : 'sheet ready';
+    },
   },
   {
     station: 'cut',

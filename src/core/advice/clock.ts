@@ -2,14 +2,13 @@ import { keepAt, landAll, loosenPot, scentAt, setClock, blendPot } from '../edit
 import { planTimetable, type TimedAct, type Trouble } from '../clock/timetable.ts';
 import { actName } from '../clock/words.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { stagePhrase } from '../setting/stage.ts';
+import { stageFigure } from '../setting/stage.ts';
 import { formatClock, formatMinutes, formatShort } from '../units/format.ts';
 import type { WarningCode } from './codes.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
 
-const stage = (s: number | undefined): string =>
-  s === undefined ? '' : `${stagePhrase(s)} (${formatShort(s, 1)} of 5)`;
+const stage = (s: number | undefined): string => (s === undefined ? '' : `${stageFigure(s)}`);
 
 /** A pour kept at a minute at which hands are busy is late by more than this, or it is rounding. */
 const LATE_MIN = 0.05;

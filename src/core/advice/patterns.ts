@@ -12,7 +12,7 @@ import { columnsIn } from '../mould/column.ts';
 import { pouredOver } from '../pattern/moves.ts';
 import { KNOW_HOW } from '../pattern/knowHow.ts';
 import { sinkOf, stageToSink } from '../setting/spike.ts';
-import { stagePhrase } from '../setting/stage.ts';
+import { stageFigure } from '../setting/stage.ts';
 import type { Place } from '../plan/patternSchema.ts';
 import { isOneJug } from '../plan/sources.ts';
 import type { Pot } from '../plan/planSchema.ts';
@@ -223,7 +223,7 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
       level: 'warn',
       station: 'design',
       step: pour.id,
-      message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stagePhrase(most)} (${formatShort(most, 1)} of 5); this way of pouring spreads up to ${formatShort(know.thickest, 1)} (estimated). What is drawn is what thinner batter does.`,
+      message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stageFigure(most)}; this way of pouring spreads up to ${formatShort(know.thickest, 1)} (estimated). What is drawn is what thinner batter does.`,
       remedies: [atStage(thick, know.thickest)],
     },
   ];

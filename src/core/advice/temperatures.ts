@@ -1,5 +1,5 @@
 import { peakLyeTemperature } from '../batter/lyeHeat.ts';
-import { usedOils } from '../batter/usedOils.ts';
+import { oilsThatSet } from '../ask/timing.ts';
 import { setTemperatures } from '../edit/batter.ts';
 import type { Finish } from '../plan/stepSchema.ts';
 import type { Celsius } from '../units/quantity.ts';
@@ -8,34 +8,12 @@ import { lowerFirst } from '../units/words.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
 
-/** Where hard oils and butters are melted by themselves, C. From memory, good to some degrees. */
-const MELTS: Readonly<Record<string, Celsius>> = {
-  coconut: 25,
-  'palm-kernel': 27,
-  babassu: 25,
-  palm: 37,
-  'palm-stearin': 50,
-  lard: 40,
-  tallow: 45,
-  'cocoa-butter': 35,
-  shea: 35,
-  mango: 35,
-  kokum: 40,
-};
-
-/** Among liquid oils it stays melted lower down: by so much where there is hardly any of it. A judgement. */
-const LOWERED_C = 13;
-
 /** Oils so cool that one of them sets: that looks like trace, and is none. */
 function solid({ plan }: Facts): Warning[] {
   const { oilsC } = plan.batter.temperatures;
   const say = (c: Celsius): string => formatTemperature(c, plan.units.temperature);
-  const sets = usedOils(plan.batter).flatMap(({ oil, share }) => {
-    const melts = MELTS[oil.id];
-    return melts === undefined ? [] : [{ oil, share, atC: Math.round(melts - LOWERED_C * (1 - share)) }];
-  });
-  const worst = sets.toSorted((a, b) => b.atC - a.atC)[0];
-  if (!worst || oilsC >= worst.atC) return [];
+  const worst = oilsThatSet(plan);
+  if (!worst) return [];
   return [
     {
       code: 'oils-solid',

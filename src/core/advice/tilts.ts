@@ -7,7 +7,7 @@ import { bareWalls } from '../fill/bareWall.ts';
 import { steepestTilt, tiltHolds } from '../mould/spill.ts';
 import { isLevel } from '../mould/tilt.ts';
 import { MOST_STEPS, type Plan } from '../plan/planSchema.ts';
-import { stagePhrase } from '../setting/stage.ts';
+import { stageFigure, stagePhrase } from '../setting/stage.ts';
 import { formatLength, formatMass, formatShort } from '../units/format.ts';
 import { lowerFirst } from '../units/words.ts';
 import type { Facts } from './facts.ts';
@@ -123,7 +123,7 @@ function slumps(facts: Facts): Warning[] {
       level: 'warn',
       station: 'design',
       step,
-      message: `Turned by ${formatShort(turn.degrees, 1)}° after ${lowerFirst(name)}, its slope would slump: it holds from ${stagePhrase(turn.neededStage)} (${formatShort(turn.neededStage, 1)} of 5), and it is ${stagePhrase(turn.heldStage)} (${formatShort(turn.heldStage, 1)}) then. An estimate.`,
+      message: `Turned by ${formatShort(turn.degrees, 1)}° after ${lowerFirst(name)}, its slope would slump: it holds from ${stageFigure(turn.neededStage)}, and it is ${stageFigure(turn.heldStage)} then. An estimate.`,
       // not where a plan would have more steps than it may
       remedies: [wait, ...(early.length > 1 ? [all] : []), ...(turn.toLevel ? [fluid] : [])].filter(
         (r) => r.apply(plan).steps.length <= MOST_STEPS,

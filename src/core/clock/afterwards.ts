@@ -4,7 +4,7 @@ import { plannedHeat } from '../look/state.ts';
 import type { Plan } from '../plan/planSchema.ts';
 
 /** Hours and weeks after the pour, from one to another. */
-interface Span {
+export interface Span {
   readonly from: number;
   readonly to: number;
 }

@@ -8,7 +8,7 @@ import { listed } from '../units/words.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Option } from './option.ts';
 import type { PlanCourse } from './planCourse.ts';
-import { stageFigure } from './words.ts';
+import { stageFigure } from '../setting/stage.ts';
 
 /** What is done to fewer is less trouble, but some of it is there with the first. A judgement. */
 const FIRST_PART = 0.3;

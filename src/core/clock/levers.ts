@@ -1,5 +1,6 @@
 import { blendPiping, inPortions, lyeOf, lyingOn, mixAt, scentAt, setClock } from '../edit/clock.ts';
 import type { Moment } from '../batter/schema.ts';
+import { setsFirst } from '../batter/setsAt.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isPiped } from '../plan/second.ts';
 import { formatTemperature } from '../units/format.ts';
@@ -11,7 +12,7 @@ import type { PlanCourse } from './planCourse.ts';
 import { scentSpeed } from './scents.ts';
 import { rateAt, type Speed } from './speed.ts';
 import { startStage } from './start.ts';
-import { stageFigure } from './words.ts';
+import { stageFigure } from '../setting/stage.ts';
 
 const WHEN: readonly { readonly moment: Moment; readonly label: string; readonly why: string }[] = [
   {
@@ -95,6 +96,7 @@ export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
     isPiped(plan) ? pipingOptions(plan) : [],
   ];
   const from = startStage(plan);
+  const coolest = setsFirst(plan.batter)?.atC ?? -Infinity;
   const rates: (readonly Rate[])[] = [
     plan.divide.kind === 'after-emulsion' || many
       ? STARTS.filter((s) => Math.abs(s - from) > SAME.stage).map((start) => ({
@@ -107,7 +109,8 @@ export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
           apply: (p) => setClock(p, { start }),
         }))
       : [],
-    TEMPERATURES.filter((c) => Math.abs(c - speed.batterC) > SAME.celsius).map((celsius) => ({
+    // what sets in the oils looks like trace: a temperature at which it does is no way
+    TEMPERATURES.filter((c) => Math.abs(c - speed.batterC) > SAME.celsius && c >= coolest).map((celsius) => ({
       lever: 'temperature',
       label: `Mix oils and lye at ${formatTemperature(celsius, plan.units.temperature)}`,
       why: celsius < speed.batterC ? 'cooler batter stays thin for longer' : 'warmer batter sets sooner',

@@ -1,4 +1,5 @@
 import { KNOW_HOW } from '../pattern/knowHow.ts';
+import { isSecond } from '../plan/second.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Stage } from '../units/quantity.ts';
 
@@ -9,8 +10,13 @@ const SPREADS: Stage = 0.4;
 /** What is poured thinner than this has to spread. */
 const THIN: Stage = 1.5;
 
-/** The stage at which the batter is divided, minute 0: as the plan says, or as its thinnest way of pouring wants it. */
-export function startStage({ clock, steps }: Pick<Plan, 'clock' | 'steps'>): Stage {
+/** What is piped is blended to about here before it is coloured. A judgement, no source. */
+export const PIPED: Stage = 1.5;
+
+/** The stage at which the batter is divided, minute 0: as the plan says, or as its thinnest way of pouring wants it; that of a second batch, for piping. */
+export function startStage(plan: Pick<Plan, 'clock' | 'steps' | 'mould'>): Stage {
+  if (isSecond(plan)) return PIPED;
+  const { clock, steps } = plan;
   if (clock.start !== undefined) return clock.start;
   const thin = steps.some(
     (s) => s.kind === 'pour' && s.pattern && KNOW_HOW[s.pattern.place.at].thickest < THIN,

@@ -1,14 +1,8 @@
 import { pourNames } from '../plan/deposits.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { potsIn } from '../plan/sources.ts';
-import { stagePhrase } from '../setting/stage.ts';
-import { formatShort } from '../units/format.ts';
-import type { Stage } from '../units/quantity.ts';
 import { upperFirst } from '../units/words.ts';
 import type { TimedAct } from './timetable.ts';
-
-/** A stage as makers say it, and as the clock counts it. */
-export const stageFigure = (stage: Stage): string => `${stagePhrase(stage)} (${formatShort(stage, 1)})`;
 
 /** What each kind of act is called, where it is not a pour. */
 const DOES = {

@@ -1,5 +1,6 @@
 import type { Pot } from '../plan/planSchema.ts';
 import type { MicaLine, Pour, Ridges, Scrape, Step, Stroke, Top, Wait, Wire } from '../plan/stepSchema.ts';
+import type { Stage } from '../units/quantity.ts';
 import type { ColorantId, MouldId, OmbreId } from '../validate/ids.ts';
 
 /** What an act is known by: the same however the rest of the plan changes. It is compared and printed, and never taken apart. */
@@ -58,8 +59,9 @@ type Done =
   | { readonly does: 'stir-at-pass'; readonly step: Pour; readonly pot: Pot; readonly first: boolean }
   /** what goes into a pot just before something is taken of it, by the key of what is taken */
   | { readonly does: 'stir-before'; readonly step: Drawing; readonly pot: Pot; readonly key: string }
-  /** blended on, or stirred loose */
-  | { readonly does: 'work-jug'; readonly step: Pour; readonly pot: Pot }
+  /** blended on to a stage, or stirred loose, right before it is poured */
+  | { readonly does: 'blend-jug'; readonly step: Pour; readonly pot: Pot; readonly to: Stage }
+  | { readonly does: 'loosen-jug'; readonly step: Pour; readonly pot: Pot }
   // moulds
   | { readonly does: 'pour'; readonly step: Pour }
   | { readonly does: 'wait'; readonly step: Wait }

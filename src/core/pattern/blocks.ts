@@ -43,6 +43,9 @@ function freeOf(path: Stroke['path'], columns: readonly Column[], pulled: boolea
   return round ? Math.max(...round.map(([x, y]) => Math.hypot(x - xMm, y - yMm))) : 0;
 }
 
+/** A mould's floor as it is seen from above: that of its first compartment. */
+export const floorBox = ({ geometry }: Pick<LaidMould, 'geometry'>): Box => planBox(geometry.rooms[0].solid);
+
 /** The ways of the stick in a mould as it is seen from above, mm. */
 export function strokePaths(
   { plan, geometry }: Pick<LaidMould, 'plan' | 'geometry'>,

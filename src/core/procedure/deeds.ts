@@ -7,9 +7,49 @@ import type { Place } from '../plan/patternSchema.ts';
 import type { WireTold } from '../pattern/wireTold.ts';
 import type { Finish, Landing, MicaLine, Scrape, Stroke, Wait, Wall, Wire } from '../plan/stepSchema.ts';
 import type { PutUnder } from '../mould/propped.ts';
+import type { FromAbove } from '../pattern/fromAbove.ts';
+import type { Afterwards } from '../clock/afterwards.ts';
 import type { TopWay } from '../plan/topSchema.ts';
 import type { Celsius, Degrees, Grams, Millilitres, Millimetres, Percent, Stage } from '../units/quantity.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
+
+/** Things of which there is nothing more to say. */
+export type PlainTool =
+  | 'spoon'
+  | 'spatula'
+  | 'sieve'
+  | 'lye-sieve'
+  | 'squeeze-bottle'
+  | 'ice-bowl'
+  | 'spare-mould'
+  | 'flat-scraper'
+  | 'straws'
+  | 'scrap-bowl'
+  | 'cutter';
+
+/** Something to have at hand, with what there is to say of it. */
+export type Tool =
+  | { readonly tool: 'stick'; readonly ends: readonly Stroke['end'][] }
+  | { readonly tool: 'wire'; readonly girthMm: Millimetres; readonly longMm: Millimetres }
+  | {
+      readonly tool: 'scraper';
+      readonly edges: readonly { readonly edge: Scrape['edge']; readonly reliefMm: Millimetres }[];
+    }
+  | { readonly tool: 'prop'; readonly heightsMm: readonly Millimetres[] }
+  | { readonly tool: 'stirrer'; readonly stirrer: Stirrer; readonly count: number }
+  | { readonly tool: 'dispersing-cups'; readonly count: number }
+  | { readonly tool: 'cups'; readonly letters: readonly string[] }
+  | { readonly tool: 'bags'; readonly letters: readonly string[] }
+  /** the same pot poured down two walls at once, out of two jugs: what of it is in the first, g */
+  | {
+      readonly tool: 'second-jug';
+      readonly pour: string;
+      readonly letters: readonly string[];
+      readonly firstPercent: Percent;
+      readonly firstG: Grams;
+      readonly secondG: Grams;
+    }
+  | { readonly tool: PlainTool };
 
 /** A surface as it is poured up to: heights on the walls at their middles, and the walls it does not come to. */
 export interface Surface {
@@ -31,6 +71,8 @@ export interface PatternDeed {
   /** how many columns it goes over, and which it is, from 1, where it is one of several */
   readonly over?: { readonly count: number; readonly nth?: number };
   readonly fallMm: Millimetres;
+  /** lines and places that it goes in at */
+  readonly above?: FromAbove;
   /** into one mould; `inMouldG` is what is in it by the end of the round */
   readonly rounds: readonly { readonly turns: readonly TurnDeed[]; readonly inMouldG: Grams }[];
 }
@@ -67,6 +109,7 @@ export type Deed =
       readonly known: readonly { readonly letter: string; readonly name: string; readonly tareG: Grams }[];
     }
   | { readonly does: 'lay-out-scales' }
+  | { readonly does: 'lay-out-tools'; readonly tools: readonly Tool[] }
   | { readonly does: 'lay-out-fragrance' }
   // lye
   | {
@@ -79,7 +122,8 @@ export type Deed =
   | { readonly does: 'dissolve-lye'; readonly peakC: Celsius; readonly coolToC: Celsius }
   | { readonly does: 'dissolve-lye-on-ice'; readonly water: boolean; readonly belowC: Celsius }
   | { readonly does: 'strain-lye' }
-  | { readonly does: 'stir-in'; readonly into: Into }
+  /** `blendTo`: blended on to this stage once it is in */
+  | { readonly does: 'stir-in'; readonly into: Into; readonly blendTo?: Stage }
   // oils and colorants
   | { readonly does: 'set-oil-aside'; readonly massG: Grams }
   | { readonly does: 'weigh-oils'; readonly massG: Grams; readonly aside: boolean; readonly toC: Celsius }
@@ -96,7 +140,8 @@ export type Deed =
         | { readonly kind: 'carrier'; readonly name: string; readonly ml: Millilitres };
     }
   // emulsion and pots
-  | { readonly does: 'emulsify'; readonly meetsC: Celsius }
+  /** blended to this stage; absent: to an emulsion, for something goes in first */
+  | { readonly does: 'emulsify'; readonly meetsC: Celsius; readonly blendTo?: Stage }
   | {
       readonly does: 'make-stock';
       readonly ombre: string;
@@ -127,12 +172,13 @@ export type Deed =
       readonly ownOils: boolean;
       readonly coloured: boolean;
     }
-  | { readonly does: 'combine' }
+  | { readonly does: 'combine'; readonly blendTo?: Stage }
   /** plain batter set aside of a portion that goes paler */
   | { readonly does: 'keep-plain'; readonly massG: Grams }
   | { readonly does: 'keep-spare' }
-  | { readonly does: 'stir-into-pot'; readonly at: 'emulsion' }
-  | { readonly does: 'stir-into-pot'; readonly at: 'stage'; readonly stage: Stage }
+  | { readonly does: 'stir-into-pot'; readonly at: 'emulsion'; readonly blendTo: Stage }
+  /** `sinks`: in batter thinner than this stage; absent: it is scent */
+  | { readonly does: 'stir-into-pot'; readonly at: 'trace'; readonly sinks?: Stage }
   | { readonly does: 'stir-into-pot'; readonly at: 'pass'; readonly holdsG: Grams }
   | {
       readonly does: 'stir-into-pot';
@@ -157,6 +203,11 @@ export type Deed =
       readonly compartment?: number;
       readonly landing: Landing['how'];
       readonly surfaces: readonly Surface[];
+      /** how thick its pots are meant to be, and how thick they may be */
+      readonly thick: {
+        readonly meant: readonly { readonly letter: string; readonly stage: Stage }[];
+        readonly most?: Stage;
+      };
       /** left so rough, from hollow to peak */
       readonly roughMm?: Millimetres;
       /** it pushes earlier batter aside: where, from how high, and round by round */
@@ -164,11 +215,8 @@ export type Deed =
       /** what a jug of known weight then reads on the scale, and what is left in it */
       readonly jug?: { readonly name: string; readonly readsG: Grams; readonly leftG: Grams };
     }
-  | {
-      readonly does: 'work-jug';
-      readonly blendTo?: Stage;
-      readonly loosens: boolean;
-    }
+  | { readonly does: 'blend-jug'; readonly to: Stage }
+  | { readonly does: 'loosen-jug' }
   | ({
       readonly does: 'pull-columns';
       /** in all copies of the mould */
@@ -182,8 +230,8 @@ export type Deed =
       readonly path: Stroke['path'];
       readonly end: Stroke['end'];
       readonly depthMm: Millimetres;
-      /** how many pieces its way has in this mould: what of a fan falls outside is not drawn */
-      readonly pieces: number;
+      /** its ways in this mould: what of a fan falls outside is not drawn */
+      readonly above: FromAbove;
     } & InMould)
   | ({
       readonly does: 'wire';
@@ -272,8 +320,12 @@ export type Deed =
   | ({ readonly does: 'strew-salt'; readonly massG: Grams } & InMould)
   | { readonly does: 'finish'; readonly what: Finish['what'] }
   /** one that was poured on a mat stands on its top once it is out */
-  | { readonly does: 'unmould'; readonly turnedOver: boolean; readonly hours?: number }
-  | ({ readonly does: 'press-out'; readonly bars: number } & InMould)
+  | { readonly does: 'unmould'; readonly turnedOver: boolean; readonly after: Afterwards | undefined }
+  | ({
+      readonly does: 'press-out';
+      readonly bars: number;
+      readonly after: Afterwards | undefined;
+    } & InMould)
   | ({
       readonly does: 'cut';
       /** of one mould */
@@ -289,4 +341,7 @@ export type Deed =
       /** off the faces that lay against the mould; 0: nothing */
       readonly planeMm: Millimetres;
       readonly trimEndMm: Millimetres;
+      /** of each piece, beyond its bars and trims */
+      readonly leftMm: Millimetres;
+      readonly after: Afterwards | undefined;
     } & InMould);

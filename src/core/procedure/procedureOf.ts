@@ -110,7 +110,7 @@ export function procedureOf(computed: Computed): readonly Act[] {
   if (!w) return [];
   const telling = tellingOf(computed, w);
   const { day, clock } = computed;
-  const minutes = clock && minutesOf(day, clock);
+  const minutes = clock && minutesOf(computed, clock);
   return day.flatMap((act): readonly Act[] => {
     const told = actOf(telling, act);
     const minute = minutes?.get(act.id);

@@ -1,3 +1,4 @@
+import { formatShort } from '../units/format.ts';
 import type { Degrees, Millimetres, Pascals, Stage } from '../units/quantity.ts';
 
 /** Stages of thickness are continuous: 0 emulsion, 1 light, 2 medium, 3 thick, 4 spoonable, 5 firm. */
@@ -15,6 +16,9 @@ export function stagePhrase(stage: Stage): string {
   if (over > 0.9) return stageWord(below + 1);
   return `between ${stageWord(below)} and ${stageWord(below + 1)}`;
 }
+
+/** A stage as it is told everywhere: "between light and medium (1.6 of 5)". */
+export const stageFigure = (stage: Stage): string => `${stagePhrase(stage)} (${formatShort(stage, 1)} of 5)`;
 
 /** Yield stress in Pa at a stage: 0.5 x 10^(0.7 s), a starting estimate. */
 export const yieldStress = (stage: Stage): Pascals => 0.5 * 10 ** (0.7 * stage);

@@ -263,18 +263,21 @@ export class Run {
     turns: Turns,
   ): Minutes {
     const { doubts, blended, pace = 1 } = turns;
-    let ready = from + minutes * pace;
+    let ready = from;
     const pot = this.pots[p] as Batter;
     advance(pot, ready);
-    if (makes) pot.stage = this.startOf(p, turns);
-    pot.stage += adds;
-    for (const q of quickens) pot.perMinute *= quicker(q, doubts);
+    // blended on first: what is stirred in after that is not torn by the stick, and a scent goes in last
     if (blendTo !== undefined && pot.stage < blendTo) {
       ready += (blendTo - pot.stage) / BLENDS_PER_SECOND / 60;
       advance(pot, ready);
       pot.stage = Math.max(pot.stage, blendTo + (blended?.[i] ?? 0));
       pot.perMinute *= BLENDED_FACTOR;
     }
+    ready += minutes * pace;
+    advance(pot, ready);
+    if (makes) pot.stage = this.startOf(p, turns);
+    pot.stage += adds;
+    for (const q of quickens) pot.perMinute *= quicker(q, doubts);
     if (loosens) pot.loosened = ready;
     this.note(p);
     return ready;

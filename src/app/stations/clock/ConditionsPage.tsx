@@ -6,6 +6,9 @@ import { formatShort } from '../../../core/units/format.ts';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField, TemperatureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { RECIPE } from '../../../core/clock/scents.ts';
+import { plural } from '../../../core/units/words.ts';
+import { useTaught } from './useTaught.ts';
 import { Temperatures } from '../batter/Temperatures.tsx';
 import { Estimated } from './Estimated.tsx';
 import { HandPace } from './HandPace.tsx';
@@ -29,7 +32,9 @@ function BatterSpeed() {
   const { plan, computed, edit, show } = usePlan();
   const { clock } = plan;
   const speed = computed.recipe && speedOf(plan.batter, computed.recipe, clock);
+  const taught = useTaught().find((l) => l.name === RECIPE);
   if (!speed) return null;
+  const now = speed.perMinute * (taught?.factor ?? 1);
   return (
     <Group title="The batter">
       <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-3">
@@ -71,8 +76,14 @@ function BatterSpeed() {
         </Estimated>
       </div>
       <p className="text-sm">
-        So it thickens by <em>≈ {formatShort(speed.perMinute, 3)} stages a minute</em>: one stage in{' '}
-        <em>≈ {Math.round(1 / speed.perMinute)} min</em>{' '}
+        So it thickens by <em>≈ {formatShort(now, 3)} stages a minute</em>: one stage in{' '}
+        <em>≈ {Math.round(1 / now)} min</em>
+        {taught && (
+          <>
+            , as {plural(taught.readings, 'reading')} taught ({formatShort(speed.perMinute, 3)} was taken
+            before)
+          </>
+        )}{' '}
         <span className="quiet">
           at {show.temperature(speed.batterC)} with lye of {formatShort(speed.lyePercent, 0)} %. Slow recipes
           have 0.03, quick ones 0.10. It is taken to keep its temperature.

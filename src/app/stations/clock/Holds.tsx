@@ -1,6 +1,6 @@
 import { formatMinutes } from '../../../core/units/format.ts';
 import { ofHundred } from '../../clock/ofHundred.ts';
-import { useOutlook } from '../../clock/outlookContext.ts';
+import { useOdds } from '../../clock/useOdds.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { setClock } from '../../../core/edit/clock.ts';
@@ -13,19 +13,20 @@ const KEEPINGS = [
 /** Will it hold: how often of a hundred, how long it takes, and what the waits are kept by. */
 export function Holds() {
   const { plan, computed, edit } = usePlan();
-  const known = useOutlook();
-  const stale = known?.plan !== plan;
+  const shown = useOdds();
   const { clock } = computed;
-  const total = known?.outlook.odds.total;
+  const total = shown.kind === 'known' ? shown.odds.total : undefined;
   return (
     <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
       <div aria-live="polite">
         <p className="quiet text-sm">Will it hold?</p>
-        <p className={`font-heading text-3xl font-bold ${stale ? 'opacity-50' : ''}`}>
-          {known ? ofHundred(known.outlook.odds.whole) : '…'}
+        <p
+          className={`font-heading text-3xl font-bold ${shown.kind === 'known' && shown.stale ? 'opacity-50' : ''}`}
+        >
+          {shown.kind === 'known' ? ofHundred(shown.odds.whole) : shown.kind === 'void' ? 'no odds' : '…'}
         </p>
         <p className="quiet text-sm">
-          times, an estimate
+          {shown.kind === 'void' ? shown.why : 'times, an estimate'}
           {clock ? `; done in ≈ ${formatMinutes(clock.totalMin)}` : ''}
           {total && total.late - total.early > 1
             ? `, most often ${Math.round(total.early)} to ${Math.round(total.late)}`

@@ -1,5 +1,6 @@
 import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useOutlook } from '../../clock/outlookContext.ts';
+import { useOdds } from '../../clock/useOdds.ts';
 import { Group } from '../../parts/Station.tsx';
 
 const ROW = 44;
@@ -7,8 +8,9 @@ const ROW = 44;
 /** What matters most: each assumption wrong by as much as it may well be, and the odds of the whole then. */
 export function Matters() {
   const known = useOutlook();
+  const shown = useOdds();
   const { matters, odds } = known?.outlook ?? {};
-  if (!matters || !odds) return null;
+  if (!matters || !odds || shown.kind === 'void') return null;
   const now = Math.round(odds.whole * 100);
   const rows = matters.map(({ name, less, more }) => {
     const ends = [less.whole, more.whole].map((w) => Math.round(w * 100));

@@ -1,13 +1,17 @@
-import { FACTORS, scentSpeed } from '../../../core/clock/scents.ts';
+import type { LearnedRate } from '../../../core/clock/learned.ts';
+import { FACTORS, scentDoubt, scentSpeed } from '../../../core/clock/scents.ts';
 import type { Fragrance } from '../../../core/batter/schema.ts';
 import { formatShort } from '../../../core/units/format.ts';
 import { plural } from '../../../core/units/words.ts';
 import { SpeedPicker } from '../../stores/SpeedPicker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { useTaught } from './useTaught.ts';
 
 /** What the clock reckons with. */
-function reckoned(f: Fragrance): string {
+function reckoned(f: Fragrance, taught: LearnedRate | undefined): string {
+  if (taught)
+    return `Taught by ${plural(taught.readings, 'reading')}: × ${formatShort(scentSpeed(f).factor * taught.factor, 2)}, where × ${formatShort(scentSpeed(f).factor, 2)} was taken.`;
   if (f.known)
     return `Learned: × ${formatShort(f.known.value, 2)}, from ${plural(f.known.readings, 'reading')}. That comes before the guess; “Teach it” forgets it.`;
   return f.speed === undefined
@@ -18,13 +22,19 @@ function reckoned(f: Fragrance): string {
 /** What each fragrance does to the batter's speed. */
 export function ScentSpeeds() {
   const { plan } = usePlan();
+  const taught = useTaught();
   if (plan.batter.fragrances.length === 0) return null;
   return (
     <Group title="What the scent does">
       {plan.batter.fragrances.map((f) => (
         <div key={f.id} className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
           <SpeedPicker fragrance={f} label={f.name} />
-          <p className="quiet pb-2 text-sm sm:col-span-2">{reckoned(f)}</p>
+          <p className="quiet pb-2 text-sm sm:col-span-2">
+            {reckoned(
+              f,
+              taught.find((l) => l.name === scentDoubt(f.id)),
+            )}
+          </p>
         </div>
       ))}
     </Group>

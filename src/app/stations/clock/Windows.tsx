@@ -2,11 +2,13 @@ import { memo } from 'react';
 import { Unlock } from 'lucide-react';
 import { keepAt, keepNone } from '../../../core/edit/clock.ts';
 import { freeOf } from '../../../core/clock/hands.ts';
+import { earliestOf, type Earliest } from '../../../core/clock/earliest.ts';
+import { fail, type Result } from '../../../core/result/result.ts';
 import type { TimedAct, Timetable } from '../../../core/clock/timetable.ts';
 import { actName } from '../../../core/clock/words.ts';
 import { stagePhrase } from '../../../core/setting/stage.ts';
 import { formatClock, formatMinutes } from '../../../core/units/format.ts';
-import { useOutlook } from '../../clock/outlookContext.ts';
+import { useOdds } from '../../clock/useOdds.ts';
 import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
@@ -21,8 +23,8 @@ const told = ({ act }: TimedAct): boolean =>
 /** Each pour, and what else depends on how thick batter is: when, from when, until when, and how sure that is. */
 export const Windows = memo(function Windows({ clock }: { readonly clock: Timetable }) {
   const { plan, edit } = usePlan();
-  const known = useOutlook();
-  const odds = known?.plan === plan ? known.outlook.odds : undefined;
+  const shown = useOdds();
+  const odds = shown.kind === 'known' && !shown.stale ? shown.odds : undefined;
   const kept = plan.steps.some((s) => s.kind === 'pour' && s.atMin !== undefined);
   return (
     <Group
@@ -65,7 +67,7 @@ export const Windows = memo(function Windows({ clock }: { readonly clock: Timeta
                           hideLabel
                           className="w-20"
                           shown={formatClock(timed.startMin)}
-                          parse={parseClock}
+                          parse={(text) => parseFrom(text, earliestOf(plan, clock, timed))}
                           onValue={(minutes, g) => edit((p) => keepAt(p, pour.id, minutes), g)}
                         />
                         {pour.atMin !== undefined && (
@@ -103,7 +105,7 @@ export const Windows = memo(function Windows({ clock }: { readonly clock: Timeta
                     {windowWords(timed)}
                   </td>
                   <td className="text-right italic whitespace-nowrap">
-                    {share === undefined ? '…' : ofHundred(share)}
+                    {share === undefined ? (shown.kind === 'void' ? '–' : '…') : ofHundred(share)}
                   </td>
                 </tr>
               );
@@ -115,6 +117,17 @@ export const Windows = memo(function Windows({ clock }: { readonly clock: Timeta
     </Group>
   );
 });
+
+/** A second is no difference. */
+const SAME_MIN = 1 / 60;
+
+/** A minute that cannot be is said, with the earliest that can. */
+function parseFrom(text: string, { min, because }: Earliest): Result<number> {
+  const read = parseClock(text);
+  return read.ok && read.value < min - SAME_MIN
+    ? fail('too-early', `earliest ${formatClock(min)}, ${because}`)
+    : read;
+}
 
 /** Free for at least so long is worth telling, minutes. */
 const WORTH_MIN = 2;

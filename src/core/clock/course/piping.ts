@@ -5,17 +5,14 @@ import { pipedRows } from '../../plan/second.ts';
 import type { Top } from '../../plan/stepSchema.ts';
 import type { PipedRow } from '../../plan/topSchema.ts';
 import { KEEPS_SHAPE, stageToCarry } from '../../setting/carries.ts';
-import type { Stage } from '../../units/quantity.ts';
 import type { PotId } from '../../validate/ids.ts';
 import { ROW_MIN, STIRS } from '../../plan/habits.ts';
 import { isFor, RATE_SD, scentsOf, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
+import { PIPED } from '../start.ts';
 import type { Draft } from './draft.ts';
 import { WORKABLE } from './pour.ts';
 import { preparing, scentAtOnce } from './stirredIn.ts';
-
-/** What is piped is blended to about here before it is coloured. A judgement, no source. */
-const START: Stage = 1.5;
 
 /** A bag is pressed until nearly the end of its rows. */
 const LAST_AT = 0.9;
@@ -50,7 +47,7 @@ export class Piping {
       this.made.add(pot.id);
       draft.addPot(
         { pot, ofSecond: true },
-        { perMinute: speed.perMinute, doubt, there: false, start: START },
+        { perMinute: speed.perMinute, doubt, there: false, start: PIPED },
       );
     }
     draft.add(

@@ -32,8 +32,8 @@ export const combined = (pot: Pot, late: boolean, chapter: Chapter): readonly Da
 export class Readying {
   private readonly plan: Plan;
   private readonly made: Set<PotId>;
-  private readonly coloured = new Set<PotId>();
-  private readonly thickened = new Set<PotId>();
+  private readonly withColour = new Set<PotId>();
+  private readonly atTrace = new Set<PotId>();
 
   /** `made`: pots that are there already */
   constructor(plan: Plan, made: readonly Pot[]) {
@@ -42,11 +42,22 @@ export class Readying {
   }
 
   /** Everything that has to be done to it before something is taken of it. */
-  ready(pot: Pot, chapter: Chapter): readonly DayAct[] {
-    const acts = [...this.make(pot, chapter), ...this.colour(pot, chapter)];
-    if (this.thickened.has(pot.id)) return acts;
-    this.thickened.add(pot.id);
-    return [...acts, { id: `pot-trace:${pot.id}`, does: 'stir-at-trace', chapter, pot }];
+  ready = (pot: Pot, chapter: Chapter): readonly DayAct[] => [
+    ...this.coloured(pot, chapter),
+    ...this.stirred(pot, chapter),
+  ];
+
+  /** It is there, and has its colour. */
+  coloured = (pot: Pot, chapter: Chapter): readonly DayAct[] => [
+    ...this.make(pot, chapter),
+    ...this.colour(pot, chapter),
+  ];
+
+  /** It has what goes into it at trace: after it is blended on, where it is. */
+  stirred(pot: Pot, chapter: Chapter): readonly DayAct[] {
+    if (this.atTrace.has(pot.id)) return [];
+    this.atTrace.add(pot.id);
+    return [{ id: `pot-trace:${pot.id}`, does: 'stir-at-trace', chapter, pot }];
   }
 
   private make(pot: Pot, chapter: Chapter): readonly DayAct[] {
@@ -58,8 +69,8 @@ export class Readying {
   }
 
   private colour(pot: Pot, chapter: Chapter): readonly DayAct[] {
-    if (!coloursEach(this.plan) || this.coloured.has(pot.id)) return [];
-    this.coloured.add(pot.id);
+    if (!coloursEach(this.plan) || this.withColour.has(pot.id)) return [];
+    this.withColour.add(pot.id);
     return [{ id: `pot-colour:${pot.id}`, does: 'colour-pot', chapter, pot }];
   }
 }

@@ -32,17 +32,32 @@ function passOf(plan: Plan, step: Pour): readonly DayAct[] {
 function pourOf(plan: Plan, jugs: Readying, step: Pour): readonly DayAct[] {
   const pots = potsIn(plan, step);
   return [
-    ...pots.flatMap((p) => jugs.ready(p, 'pour')),
+    ...pots.flatMap((p) => jugs.coloured(p, 'pour')),
+    ...pots.flatMap((pot): readonly DayAct[] =>
+      pot.blendTo === undefined
+        ? []
+        : [
+            {
+              id: `work:${step.id}:${pot.id}`,
+              does: 'blend-jug',
+              chapter: 'pour',
+              step,
+              pot,
+              to: pot.blendTo,
+            },
+          ],
+    ),
+    ...pots.flatMap((p) => jugs.stirred(p, 'pour')),
     ...passOf(plan, step),
     ...pots.map((pot): DayAct => {
       const key = depositKey(step, pot.id);
       return { id: `stir:${key}`, does: 'stir-before', chapter: 'pour', step, pot, key };
     }),
     ...pots
-      .filter((p) => p.blendTo !== undefined || p.loosened)
+      .filter((p) => p.loosened)
       .map((pot): DayAct => ({
-        id: `work:${step.id}:${pot.id}`,
-        does: 'work-jug',
+        id: `loosen:${step.id}:${pot.id}`,
+        does: 'loosen-jug',
         chapter: 'pour',
         step,
         pot,

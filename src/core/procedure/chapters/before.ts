@@ -1,5 +1,6 @@
 import { columnsIn } from '../../mould/column.ts';
 import { mouldFacts } from '../telling.ts';
+import { toolsOf } from './laidOut.ts';
 import type { TellFor } from './tells.ts';
 
 export const tellBefore: TellFor<
@@ -54,6 +55,9 @@ export const tellBefore: TellFor<
     };
   },
   'lay-out-scales': () => ({ deed: { does: 'lay-out-scales' } }),
-  'lay-out-tools': () => undefined,
+  'lay-out-tools': (t) => {
+    const tools = toolsOf(t);
+    return tools.length > 0 ? { deed: { does: 'lay-out-tools', tools } } : undefined;
+  },
   'lay-out-fragrance': ({ w }) => (w.fragranceG > 0 ? { deed: { does: 'lay-out-fragrance' } } : undefined),
 };

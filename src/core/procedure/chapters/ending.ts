@@ -1,13 +1,17 @@
 import type { MouldFacts } from '../../advice/facts.ts';
-import { afterwards } from '../../clock/afterwards.ts';
+import { afterwards, type Afterwards } from '../../clock/afterwards.ts';
 import { isCavity } from '../../mould/schema.ts';
 import type { Deed } from '../deeds.ts';
 import { inNamed, mouldFacts, named } from '../telling.ts';
 import type { TellFor } from './tells.ts';
 
 /** A cavity's bar is only taken out. */
-function cutDeed({ plan, cut, use }: MouldFacts, mould: { readonly mould?: string }): Deed {
-  if (isCavity(use.mould)) return { does: 'press-out', bars: use.copies, ...mould };
+function cutDeed(
+  { plan, cut, use }: MouldFacts,
+  after: Afterwards | undefined,
+  mould: { readonly mould?: string },
+): Deed {
+  if (isCavity(use.mould)) return { does: 'press-out', bars: use.copies, after, ...mould };
   return {
     does: 'cut',
     bars: cut.count,
@@ -21,6 +25,8 @@ function cutDeed({ plan, cut, use }: MouldFacts, mould: { readonly mould?: strin
     trimStartMm: plan.cut.trimStartMm,
     trimEndMm: plan.cut.trimEndMm,
     planeMm: cut.planeMm ?? 0,
+    leftMm: cut.sliced && cut.sliced.blocks > 0 ? cut.sliced.offcutMm : cut.remainderMm,
+    after,
     ...mould,
   };
 }
@@ -31,11 +37,14 @@ export const tellEnding: TellFor<'finish' | 'unmould' | 'cut'> = {
     deed: {
       does: 'unmould',
       turnedOver: moulds.some((m) => m.use.mould.mat),
-      ...(recipe ? { hours: afterwards(plan, recipe).unmouldH.from } : {}),
+      after: recipe && afterwards(plan, recipe),
     },
   }),
   cut: (telling, { mould }) => {
+    const { plan, recipe } = telling.computed;
     const facts = mouldFacts(telling, mould);
-    return facts.cut.count > 0 ? { deed: cutDeed(facts, named(inNamed(telling, mould))) } : undefined;
+    return facts.cut.count > 0
+      ? { deed: cutDeed(facts, recipe && afterwards(plan, recipe), named(inNamed(telling, mould))) }
+      : undefined;
   },
 };

@@ -1,3 +1,4 @@
+import { startStage } from '../../clock/start.ts';
 import { habitsOf } from '../../plan/habits.ts';
 import type { Drawing } from '../../day/act.ts';
 import { VESSEL } from '../../day/vessel.ts';
@@ -22,7 +23,13 @@ const takingName = ({ pours }: Telling, step: Drawing): string => {
 
 /** What is stirred into one jug, or done to it. */
 export const tellJugs: TellFor<
-  'colour-pot' | 'stir-at-emulsion' | 'stir-at-trace' | 'stir-at-pass' | 'stir-before' | 'work-jug'
+  | 'colour-pot'
+  | 'stir-at-emulsion'
+  | 'stir-at-trace'
+  | 'stir-at-pass'
+  | 'stir-before'
+  | 'blend-jug'
+  | 'loosen-jug'
 > = {
   'colour-pot': (t, act) =>
     ifWeighed(t, act, (lines) => ({
@@ -31,13 +38,17 @@ export const tellJugs: TellFor<
       more: lines.some((l) => l.from.kind === 'supply' && l.to.kind === 'pot'),
       stirrer: habitsOf(t.computed.plan.clock).stirrer,
     })),
-  'stir-at-emulsion': (t, act) => ifWeighed(t, act, () => ({ does: 'stir-into-pot', at: 'emulsion' })),
-  'stir-at-trace': (t, act) =>
+  'stir-at-emulsion': (t, act) =>
     ifWeighed(t, act, () => ({
       does: 'stir-into-pot',
-      at: 'stage',
-      stage: Math.max(act.pot.stage, CARRIES_STAGE),
+      at: 'emulsion',
+      blendTo: startStage(t.computed.plan),
     })),
+  'stir-at-trace': (t, act) =>
+    ifWeighed(t, act, (lines) => {
+      const scent = lines.every((l) => t.w.substances.get(l.substance ?? '')?.kind === 'fragrance');
+      return { does: 'stir-into-pot', at: 'trace', ...(scent ? {} : { sinks: CARRIES_STAGE }) };
+    }),
   'stir-at-pass': (t, act) =>
     ifWeighed(t, act, () => ({
       does: 'stir-into-pot',
@@ -52,11 +63,6 @@ export const tellJugs: TellFor<
       holdsG: foundIn(t.w, act.id, VESSEL.pot(act.pot.id)),
       cup: lines.some((l) => l.to.kind === 'cup'),
     })),
-  'work-jug': (_telling, { pot: { blendTo, loosened } }) => ({
-    deed: {
-      does: 'work-jug',
-      ...(blendTo === undefined ? {} : { blendTo }),
-      loosens: loosened === true,
-    },
-  }),
+  'blend-jug': (_telling, { to }) => ({ deed: { does: 'blend-jug', to } }),
+  'loosen-jug': () => ({ deed: { does: 'loosen-jug' } }),
 };

@@ -1,7 +1,10 @@
 import { blendTemperature } from '../../batter/blendTemperature.ts';
 import { peakLyeTemperature } from '../../batter/lyeHeat.ts';
 import { VESSEL } from '../../day/vessel.ts';
-import { everIn } from '../../ledger/ledger.ts';
+import { startStage } from '../../clock/start.ts';
+import type { DayAct } from '../../day/act.ts';
+import { everIn, transfersOf } from '../../ledger/ledger.ts';
+import type { Telling } from '../telling.ts';
 import type { OmbreWeights } from '../../weigh/ombre/types.ts';
 import { SUBSTANCE } from '../../weigh/substances.ts';
 import type { Weights } from '../../weigh/weights.ts';
@@ -31,6 +34,10 @@ function howOf({ colorant: { jar, nature }, carrier }: Dispersal): How {
 /** The way an ombre colours a pot; undefined for a pot with colorants of its own. */
 const schoolOf = (w: Weights, potId: string): OmbreWeights['school'] | undefined =>
   w.ombres.find((o) => o.layers.some((l) => l.pot.id === potId))?.school;
+
+/** Something is put on the scale in an act like this. */
+const comesOf = ({ day, w }: Telling, is: (act: DayAct) => boolean): boolean =>
+  day.some((a) => is(a) && transfersOf(w.ledger, a.id).length > 0);
 
 const isColoured = (w: Weights, potId: string): boolean =>
   (w.pots.find((p) => p.pot.id === potId)?.colorants.length ?? 0) > 0;
@@ -79,7 +86,12 @@ export const tellMaking: TellFor<
     [...everIn(w.ledger, VESSEL.lye).keys()].some((id) => id !== SUBSTANCE.lye && id !== SUBSTANCE.water)
       ? { deed: { does: 'strain-lye' } }
       : undefined,
-  'stir-in': (t, act) => ifWeighed(t, act, () => ({ does: 'stir-in', into: act.into })),
+  'stir-in': (t, act) =>
+    ifWeighed(t, act, () => ({
+      does: 'stir-in',
+      into: act.into,
+      ...(act.into === 'emulsion' ? { blendTo: startStage(t.computed.plan) } : {}),
+    })),
   'set-oil-aside': (t, act) =>
     ifWeighed(t, act, (lines) => ({ does: 'set-oil-aside', massG: sumOfLines(lines) })),
   'weigh-oils': ({ computed, w }, { id }) => {
@@ -97,10 +109,19 @@ export const tellMaking: TellFor<
       lines: linesOf(computed, w, id),
     };
   },
-  emulsify: ({ computed, w }, { id }) => ({
-    deed: { does: 'emulsify', meetsC: blendTemperature(w, computed.plan.batter.temperatures) },
-    lines: linesOf(computed, w, id),
-  }),
+  // where blending ends is said where it ends: after what goes in as soon as it holds
+  emulsify: (t, { id }) => {
+    const { computed, w } = t;
+    const then = comesOf(t, (a) => a.does === 'stir-in' && a.into === 'emulsion');
+    return {
+      deed: {
+        does: 'emulsify',
+        meetsC: blendTemperature(w, computed.plan.batter.temperatures),
+        ...(then ? {} : { blendTo: startStage(computed.plan) }),
+      },
+      lines: linesOf(computed, w, id),
+    };
+  },
   'make-stock': ({ computed, w }, { id, ombre: wanted, which }) => {
     const own = w.ombres.find((o) => o.ombre.id === wanted);
     if (own?.school !== 'master-blends') return undefined;
@@ -139,6 +160,10 @@ export const tellMaking: TellFor<
         coloured: school !== 'one-pot' && isColoured(t.w, act.pot.id),
       };
     }),
-  combine: (t, act) => ifWeighed(t, act, () => ({ does: 'combine' })),
+  combine: (t, act) =>
+    ifWeighed(t, act, () => {
+      const then = comesOf(t, (a) => a.does === 'stir-at-emulsion' && a.pot.id === act.pot.id);
+      return { does: 'combine', ...(then ? {} : { blendTo: startStage(t.computed.plan) }) };
+    }),
   'keep-plain': (t, act) => ifWeighed(t, act, (lines) => ({ does: 'keep-plain', massG: sumOfLines(lines) })),
 };

@@ -5,6 +5,8 @@ import { bareWalls } from '../../fill/bareWall.ts';
 import type { PouredLayer } from '../../fill/layers.ts';
 import { pouredHeights } from '../../fill/onWalls.ts';
 import { columnsIn } from '../../mould/column.ts';
+import { floorBox } from '../../pattern/blocks.ts';
+import { placeFromAbove } from '../../pattern/fromAbove.ts';
 import type { PutUnder } from '../../mould/propped.ts';
 import { propsFor } from '../../mould/props.ts';
 import { isLevel } from '../../mould/tilt.ts';
@@ -113,7 +115,14 @@ function patternOf(telling: Telling, act: ActOf<'pour'>, into: Into): PatternDee
     },
   );
   const over = overColumns(into.facts, step, step.pattern.place);
-  return { place: step.pattern.place, ...(over ? { over } : {}), fallMm: step.landing.fallMm, rounds };
+  const above = placeFromAbove(step.pattern.place, floorBox(into.facts));
+  return {
+    place: step.pattern.place,
+    ...(over ? { over } : {}),
+    fallMm: step.landing.fallMm,
+    ...(above ? { above } : {}),
+    rounds,
+  };
 }
 
 /** The pots of a pour, with what it takes of each. */
@@ -145,6 +154,22 @@ function lineName(into: readonly Into[], pots: readonly PotWeight[], { to, pot, 
   return pots.length > 1 ? what : name;
 }
 
+/** Batter of any thickness can be put where this is the most. */
+const ANY_STAGE = 5;
+
+/** How thick the pots of a pour are meant to be, and up to where the clock takes them to pour. */
+function thickOf(
+  { computed: { clock } }: Telling,
+  { id }: ActOf<'pour'>,
+  pots: readonly PotWeight[],
+): Extract<Deed, { does: 'pour' }>['thick'] {
+  const most = clock?.acts.find((a) => a.about.of.includes(id))?.act.window?.most;
+  return {
+    meant: pots.map(({ pot }) => ({ letter: pot.letter, stage: pot.blendTo ?? pot.stage })),
+    ...(most === undefined || most >= ANY_STAGE ? {} : { most }),
+  };
+}
+
 export const tellPouring: TellFor<'pour' | 'wait' | 'tilt'> = {
   pour: (telling, act) => {
     const { computed, w } = telling;
@@ -165,6 +190,7 @@ export const tellPouring: TellFor<'pour' | 'wait' | 'tilt'> = {
         landing: step.landing.how,
         // a pour into one mould alone says so in its name
         surfaces: into.map(({ layer, name }) => surfaceOf(layer, into.length > 1 ? name : undefined)),
+        thick: thickOf(telling, act, pots),
         ...(step.roughMm === undefined ? {} : { roughMm: step.roughMm }),
         ...(pattern ? { pattern } : {}),
         ...(jug ? { jug } : {}),

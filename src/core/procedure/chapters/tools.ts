@@ -4,7 +4,7 @@ import { jugOfScrapings } from '../../fill/scrapings.ts';
 import { signedArea } from '../../geometry/star.ts';
 import { heldBefore } from '../../ledger/ledger.ts';
 import { columnOutline } from '../../mould/column.ts';
-import { strokePaths } from '../../pattern/blocks.ts';
+import { floorBox, strokePaths } from '../../pattern/blocks.ts';
 import { depthAt } from '../../pattern/depthAt.ts';
 import { wireLong } from '../../pattern/moves.ts';
 import { toldOf } from '../../pattern/wireTold.ts';
@@ -56,7 +56,11 @@ export const tellTools: TellFor<'pull' | 'stroke' | 'wire' | 'scrape' | 'line' |
       path: step.path,
       end: step.end,
       depthMm: step.depthMm,
-      pieces: strokePaths(factsOf(telling, step), step).length,
+      above: {
+        floor: floorBox(factsOf(telling, step)),
+        paths: strokePaths(factsOf(telling, step), step),
+        spots: [],
+      },
       ...named(inNamed(telling, mouldOfStep(step))),
     },
   }),

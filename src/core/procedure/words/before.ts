@@ -1,6 +1,10 @@
 import { boxAbout, long, wide } from '../../flow/box.ts';
 import { columnOutline } from '../../mould/column.ts';
 import type { Column } from '../../mould/schema.ts';
+import { listed, plural, upperFirst } from '../../units/words.ts';
+import { STIRRER_WORDS } from '../../plan/habits.ts';
+import type { PlainTool, Tool } from '../deeds.ts';
+import { edgeText } from './patterns.ts';
 import type { Saying, WordsFor } from './says.ts';
 
 type Length = Saying['length'];
@@ -22,6 +26,48 @@ const columnPlace = ({ xMm, yMm }: Column, length: Length): string => {
   return parts.length === 0 ? 'in the middle' : `${parts.join(' and ')} of the middle`;
 };
 
+const PLAIN: Readonly<Record<PlainTool, string>> = {
+  spoon: 'a spoon',
+  spatula: 'a spatula to pour over',
+  sieve: 'a fine sieve and a mask',
+  'lye-sieve': 'a sieve of steel or plastic for the lye, and a second heat-safe jug',
+  'squeeze-bottle': 'a bottle with a fine tip',
+  'ice-bowl': 'a bowl of ice for the lye jug',
+  'spare-mould': 'a small spare mould',
+  'flat-scraper': 'a flat scraper',
+  straws: 'straws',
+  'scrap-bowl': 'a bowl for what comes out covered in batter',
+  cutter: 'a cutter for later',
+};
+
+/** One thing to lay out. */
+function toolText(t: Tool, say: Saying): string {
+  switch (t.tool) {
+    case 'stick':
+      return t.ends.length > 1
+        ? 'a stick with a thick and a thin end'
+        : `a stick, its ${t.ends.join('')} end`;
+    case 'wire':
+      return `a wire ${say.length(t.girthMm)} thick and ${say.length(t.longMm)} long`;
+    case 'scraper':
+      return `a scraper with ${listed(t.edges.map((e) => edgeText(e.edge, e.reliefMm, say)))}`;
+    case 'prop':
+      return `something ${listed(t.heightsMm.map((h) => say.length(h)))} high to prop the mould, and wedges`;
+    case 'stirrer':
+      return `${plural(t.count, `clean ${STIRRER_WORDS[t.stirrer]}`)}, one a colour`;
+    case 'dispersing-cups':
+      return `${plural(t.count, 'small cup')} for the dispersed colorants, each with a spoon`;
+    case 'cups':
+      return `${plural(t.letters.length, 'clean cup')} for what is stirred into one pour alone (${[...new Set(t.letters)].join(', ')})`;
+    case 'bags':
+      return `piping bags with nozzles, ${t.letters.join(', ')}`;
+    case 'second-jug':
+      return `for ${t.pour} a second jug of ${t.letters.join(', ')}, as it is poured down two walls at once: ${say.mass(t.firstG)} in one and ${say.mass(t.secondG)} in the other`;
+    default:
+      return PLAIN[t.tool];
+  }
+}
+
 export const beforeWords: WordsFor<
   | 'protect'
   | 'read-data-sheets'
@@ -31,6 +77,7 @@ export const beforeWords: WordsFor<
   | 'stand-columns'
   | 'lay-out-jugs'
   | 'lay-out-scales'
+  | 'lay-out-tools'
   | 'lay-out-fragrance'
 > = {
   protect: () => ({
@@ -62,6 +109,9 @@ export const beforeWords: WordsFor<
   'lay-out-scales': (_deed, { units }) => ({
     text: `Scale to ${units.scaleStepG} g${units.fineStepG < units.scaleStepG ? `, fine scale to ${units.fineStepG} g` : ''}, two thermometers, stick blender, spatulas, paper towels.`,
     caution: 'No aluminium anywhere near lye or raw batter.',
+  }),
+  'lay-out-tools': ({ tools }, say) => ({
+    text: `${upperFirst(tools.map((t) => toolText(t, say)).join('; '))}.`,
   }),
   'lay-out-fragrance': () => ({ text: 'Fragrance, weighed last, lid on until then.' }),
 };

@@ -1,4 +1,5 @@
 import type { Finish } from '../../plan/stepSchema.ts';
+import type { Afterwards, Span } from '../../clock/afterwards.ts';
 import { plural } from '../../units/words.ts';
 import type { Deed } from '../deeds.ts';
 import { inMould, type Saying, type Words, type WordsFor } from './says.ts';
@@ -27,6 +28,20 @@ const FINISH: Readonly<Record<Finish['what'], Words>> = {
 
 type Cutting = Extract<Deed, { does: 'cut' }>;
 
+const hours = ({ from, to }: Span): string => `${from} to ${to} h`;
+
+/** When bars are cut best, and how long they cure. */
+const cure = (after: Afterwards | undefined, cut = true): string =>
+  after
+    ? `${cut ? ` It cuts best ${hours(after.cutH)} after the pour.` : ''} Cure ${after.cureWeeks.from} to ${after.cureWeeks.to} weeks (estimates).`
+    : '';
+
+/** What is no bar, beyond what is trimmed. */
+const leftOver = ({ leftMm, pieces, sliced }: Cutting, length: Saying['length']): string =>
+  leftMm < 0.05
+    ? ''
+    : ` ${length(leftMm)} of ${pieces > 1 ? 'the longest piece' : sliced ? 'the height' : 'the length'} is left over: no whole bar.`;
+
 /** What is cut out of a mould, in words: the loaf, its compartments, or a tube's discs. */
 function cutting(deed: Cutting, { length }: Saying): string {
   const { bars, discs, moulds, pieces } = deed;
@@ -41,23 +56,23 @@ function cutting(deed: Cutting, { length }: Saying): string {
     const { by, longMm, blocks, slices, across } = sliced;
     const how = by === 'floor' ? 'parallel to the floor' : 'upright along its length';
     const rest = across > 0 ? `; cut what is left of the length across, ${plural(across, 'bar')}` : '';
-    return `Cut across into ${plural(blocks, 'block')} of ${length(longMm)}${apart}, and slice each ${how} into ${slices} of ${length(deed.thickMm)}${rest}: ${plural(bars, 'bar')}${each}${inAll}. ${length(deed.trimStartMm)} trimmed at the ${start} and ${length(deed.trimEndMm)} at the ${end}.${planed} Cure 4 to 6 weeks.`;
+    return `Cut across into ${plural(blocks, 'block')} of ${length(longMm)}${apart}, and slice each ${how} into ${slices} of ${length(deed.thickMm)}${rest}: ${plural(bars, 'bar')}${each}${inAll}. ${length(deed.trimStartMm)} trimmed at the ${start} and ${length(deed.trimEndMm)} at the ${end}.${planed}${leftOver(deed, length)}${cure(deed.after)}`;
   }
   const lain = deed.onSide ? 'Lay the loaf on its side, so that nothing drags through the faces. ' : '';
   const strips = !discs && deed.strips > 1 ? `, in ${deed.strips} strips across` : '';
-  return `${lain}Cut ${bars} ${discs ? 'discs' : 'bars'} of ${length(deed.thickMm)}${each}${inAll}${apart}; ${length(deed.trimStartMm)} trimmed at the ${start} and ${length(deed.trimEndMm)} at the ${end}${strips}.${planed} Cure 4 to 6 weeks.`;
+  return `${lain}Cut ${bars} ${discs ? 'discs' : 'bars'} of ${length(deed.thickMm)}${each}${inAll}${apart}; ${length(deed.trimStartMm)} trimmed at the ${start} and ${length(deed.trimEndMm)} at the ${end}${strips}.${planed}${leftOver(deed, length)}${cure(deed.after)}`;
 }
 
 export const endingWords: WordsFor<'finish' | 'unmould' | 'press-out' | 'cut'> = {
   finish: ({ what }) => FINISH[what],
-  unmould: ({ turnedOver, hours }) => ({
-    text: `Unmould after ${hours === undefined ? '18 to 48 h' : `about ${hours} h (an estimate: 18 to 72)`}, when it is firm enough not to dent.${turnedOver ? ' Turn it over: what lay on the mat is its top. Peel the mat off slowly, along its hollows.' : ''}`,
+  unmould: ({ turnedOver, after }) => ({
+    text: `Unmould${after ? ` ${hours(after.unmouldH)} after the pour (an estimate)` : ''}, when it is firm enough not to dent.${turnedOver ? ' Turn it over: what lay on the mat is its top. Peel the mat off slowly, along its hollows.' : ''}`,
     caution: 'Gloves stay on: fresh soap is still caustic.',
   }),
-  'press-out': ({ bars, mould }) => ({
+  'press-out': ({ bars, after, mould }) => ({
     text: inMould(
       mould,
-      `Press ${bars === 1 ? 'the bar out of its cavity' : `${bars} bars out of their cavities`}. Cure 4 to 6 weeks.`,
+      `Press ${bars === 1 ? 'the bar out of its cavity' : `${bars} bars out of their cavities`}.${cure(after, false)}`,
     ),
   }),
   cut: (deed, say) => ({ text: inMould(deed.mould, cutting(deed, say)) }),

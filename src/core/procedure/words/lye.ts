@@ -1,5 +1,5 @@
 import type { Into } from '../../day/act.ts';
-import type { Words, WordsFor } from './says.ts';
+import { blendedTo, type Words, type WordsFor } from './says.ts';
 
 const INTO_WATER = 'Lye into water, never water into lye. It fumes: stand back and do not breathe over it.';
 
@@ -13,8 +13,8 @@ const STIR_IN: Readonly<Record<Into, Words>> = {
   },
   'cooled-lye': { text: 'Stir into the cooled lye.' },
   oils: { text: 'Stir into the oils.' },
-  emulsion: { text: 'Stir in as soon as it holds as an emulsion.' },
-  trace: { text: 'Stir in at light trace.' },
+  emulsion: { text: 'Stir in as soon as it holds as an emulsion' },
+  trace: { text: 'Stir in by hand.' },
   scent: { text: 'Stir in the fragrance.' },
 };
 
@@ -45,5 +45,8 @@ export const lyeWords: WordsFor<
     text: 'Strain the lye solution, through steel or plastic, into a second heat-safe jug: what has not dissolved must not reach the oils.',
     caution: 'Never an aluminium sieve. What stays in it is caustic: rinse it at once with plenty of water.',
   }),
-  'stir-in': ({ into }) => STIR_IN[into],
+  'stir-in': ({ into, blendTo }) =>
+    blendTo === undefined
+      ? STIR_IN[into]
+      : { text: `${STIR_IN[into].text}, then blend on ${blendedTo(blendTo)}.` },
 };

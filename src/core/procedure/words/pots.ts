@@ -1,7 +1,7 @@
-import { stagePhrase } from '../../setting/stage.ts';
+import { stageFigure } from '../../setting/stage.ts';
 import { STIRRER_WORDS } from '../../plan/habits.ts';
 import type { Deed } from '../deeds.ts';
-import type { Saying, WordsFor } from './says.ts';
+import { blendedTo, type Saying, type WordsFor } from './says.ts';
 
 type WeighingOut = Extract<Deed, { does: 'weigh-out' }>;
 
@@ -20,9 +20,11 @@ type StirringIn = Extract<Deed, { does: 'stir-into-pot' }>;
 function stirringIn(deed: StirringIn, { pot, mass }: Saying): string {
   switch (deed.at) {
     case 'emulsion':
-      return `Stir into ${pot} as soon as it holds as an emulsion.`;
-    case 'stage':
-      return `Stir into ${pot}, once it is ${stagePhrase(deed.stage)}: thinner, and it sinks.`;
+      return `Stir into ${pot} as soon as it holds as an emulsion, then blend it on ${blendedTo(deed.blendTo)}.`;
+    case 'trace':
+      return deed.sinks === undefined
+        ? `Stir the scent into ${pot}.`
+        : `Stir into ${pot}. What is heavy sinks in batter thinner than ${stageFigure(deed.sinks)}.`;
     case 'pass':
       return `Stir into ${pot}, which holds ${mass(deed.holdsG)}: all through, to the floor of the jug.`;
     case 'pour':
@@ -42,8 +44,8 @@ export const potWords: WordsFor<
   | 'keep-spare'
   | 'stir-into-pot'
 > = {
-  emulsify: ({ meetsC }, { temperature }) => ({
-    text: `Pour the cooled lye solution into the oils and blend in short bursts to a stable emulsion. They meet at about ${temperature(meetsC)} (estimate).`,
+  emulsify: ({ meetsC, blendTo }, { temperature }) => ({
+    text: `Pour the cooled lye solution into the oils and blend in short bursts ${blendedTo(blendTo)}. They meet at about ${temperature(meetsC)} (estimate).`,
     caution: 'Keep the blender head under the surface: spatters burn.',
   }),
   'weigh-out': (deed, say) => {
@@ -63,8 +65,8 @@ export const potWords: WordsFor<
       ? `Make ready ${pot}: into its own jug draw from the stocks of oils, stirred first.`
       : `Make ready ${pot}: into its own jug weigh ${ownOils ? 'its own oils, melted' : 'the mixed oils'}${coloured ? ', then stir in its dispersed colorant' : ''}.`,
   }),
-  combine: (_deed, { pot }) => ({
-    text: `Stir the lye solution, weigh its part into ${pot}, and blend to an emulsion.`,
+  combine: ({ blendTo }, { pot }) => ({
+    text: `Stir the lye solution, weigh its part into ${pot}, and blend ${blendedTo(blendTo)}.`,
     caution: 'The lye solution is caustic: pour low and slowly, gloves and goggles on.',
   }),
   'keep-plain': ({ massG }, { pot, mass }) => ({

@@ -1,10 +1,11 @@
 import { USUAL_FROM_CORNER_MM } from '../../mould/cornerProp.ts';
 import { isCorner } from '../../mould/propped.ts';
 import { UNDER_WORDS } from '../../mould/propWords.ts';
+import { grouped } from '../../ledger/grouped.ts';
 import type { Landing } from '../../plan/stepSchema.ts';
-import { stagePhrase } from '../../setting/stage.ts';
+import { stageFigure } from '../../setting/stage.ts';
 import { formatLength, formatShort } from '../../units/format.ts';
-import { upperFirst } from '../../units/words.ts';
+import { listed, upperFirst } from '../../units/words.ts';
 import type { Deed } from '../deeds.ts';
 import { roundsText } from './patterns.ts';
 import { inMould, type Saying, type WordsFor } from './says.ts';
@@ -34,8 +35,18 @@ function propping({ props, angles }: Propping): string {
 
 type Pouring = Extract<Deed, { does: 'pour' }>;
 
+/** How thick the pots should be, those that are alike together. */
+function thickness({ meant, most }: Pouring['thick']): string {
+  const alike = [...grouped(meant, (m) => m.stage)];
+  const each = alike.map(([stage, pots]) =>
+    alike.length === 1 ? stageFigure(stage) : `${listed(pots.map((p) => p.letter))} ${stageFigure(stage)}`,
+  );
+  const up = most === undefined ? '' : `; it pours up to ${formatShort(most, 1)}`;
+  return ` The batter should be ${each.join(', ')}${up}.`;
+}
+
 function pouring(
-  { pour, compartment, landing, surfaces, roughMm, pattern, jug }: Pouring,
+  { pour, compartment, landing, surfaces, roughMm, pattern, jug, thick }: Pouring,
   say: Saying,
 ): string {
   const rough =
@@ -49,17 +60,19 @@ function pouring(
     ? ` ${jug.name} then reads ${say.mass(jug.readsG)}: ${say.mass(jug.leftG)} left in it.`
     : '';
   if (pattern)
-    return `${upperFirst(pour)}${room}: ${roundsText(pattern, say)}, ${up.join('; ')}${rough}.${reads}`;
-  return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${up.join('; ')}${rough}.${reads}`;
+    return `${upperFirst(pour)}${room}: ${roundsText(pattern, say)}, ${up.join('; ')}${rough}.${thickness(thick)}${reads}`;
+  return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${up.join('; ')}${rough}.${thickness(thick)}${reads}`;
 }
 
-export const pouringWords: WordsFor<'wait' | 'set-level' | 'prop' | 'pour' | 'work-jug' | 'top'> = {
+export const pouringWords: WordsFor<
+  'wait' | 'set-level' | 'prop' | 'pour' | 'blend-jug' | 'loosen-jug' | 'top'
+> = {
   wait: ({ until, mould }) => ({
     text: inMould(
       mould,
       until.kind === 'minutes'
         ? `Wait ${formatShort(until.minutes, 1)} min.`
-        : `Wait until the last layer is ${stagePhrase(until.stage)} (${formatShort(until.stage, 1)} of 5): it must not wobble.`,
+        : `Wait until the last layer is ${stageFigure(until.stage)}: it must not wobble.`,
     ),
   }),
   'set-level': ({ fluid, mould }) => ({
@@ -74,17 +87,11 @@ export const pouringWords: WordsFor<'wait' | 'set-level' | 'prop' | 'pour' | 'wo
   pour: (deed, say) => ({
     text: pouring(deed, say),
   }),
-  'work-jug': ({ blendTo, loosens }, say) => ({
-    text: [
-      ...(blendTo === undefined
-        ? []
-        : [
-            `Blend ${say.pot} on until it is ${stagePhrase(blendTo)} (${formatShort(blendTo, 1)} of 5): the stick in bursts of a second, and look.`,
-          ]),
-      ...(loosens
-        ? [`Stir ${say.pot} loose right before it is poured: it stays so for a minute or two.`]
-        : []),
-    ].join(' '),
+  'blend-jug': ({ to }, { pot }) => ({
+    text: `Blend ${pot} on until it is ${stageFigure(to)}: the stick in bursts of a second, and look.`,
+  }),
+  'loosen-jug': (_deed, { pot }) => ({
+    text: `Stir ${pot} loose right before it is poured: it stays so for a minute or two.`,
   }),
   top: ({ columns }) => ({
     text:

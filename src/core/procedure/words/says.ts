@@ -1,6 +1,8 @@
 import type { PotId } from '../../validate/ids.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
-import { formatLength, formatMass, formatTemperature } from '../../units/format.ts';
+import { stageFigure } from '../../setting/stage.ts';
+import { formatLength, formatMass, formatShort, formatTemperature } from '../../units/format.ts';
+import type { Stage } from '../../units/quantity.ts';
 import { lowerFirst } from '../../units/words.ts';
 import type { Deed } from '../deeds.ts';
 
@@ -38,6 +40,14 @@ export function sayingOf({ units, pots: own, second }: Plan, potId: PotId | unde
     letterOf: (id) => pots.find((p) => p.id === id)?.letter,
   };
 }
+
+/** Where blending ends: one name for it, on the sheet as on the clock. */
+export const blendedTo = (stage: Stage | undefined): string =>
+  stage === undefined
+    ? 'until it just holds as an emulsion'
+    : stage < 0.1
+      ? `to an emulsion that holds (${formatShort(stage, 1)} of 5)`
+      : `until it is ${stageFigure(stage)}`;
 
 /** Words for each of some deeds. */
 export type WordsFor<D extends Deed['does']> = {

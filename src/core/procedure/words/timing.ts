@@ -34,4 +34,5 @@ function timingText({ deed }: Act, timing: Timing): string {
 }
 
 export const timingWords = (act: Act): { readonly timing?: string } =>
-  act.timed ? { timing: timingText(act, act.timed) } : {};
+  // hours after the pour are told in what is to be done
+  act.timed && act.chapter !== 'cut' ? { timing: timingText(act, act.timed) } : {};

@@ -1,0 +1,24 @@
+import { timingVoid } from '../../core/ask/timing.ts';
+import type { Odds } from '../../core/timing/odds.ts';
+import { usePlan } from '../parts/usePlan.ts';
+import { useOutlook } from './outlookContext.ts';
+
+/** So often of all times a plan has to hold to be settled; where it does not half the time, it wants care. */
+export const SURE = 0.9;
+export const DOUBTFUL = 0.5;
+
+/** The odds of the open plan: not known yet, known (those of the plan just before it are stale), or void, and why. */
+export type OddsShown =
+  | { readonly kind: 'unknown' }
+  | { readonly kind: 'void'; readonly why: string }
+  | { readonly kind: 'known'; readonly odds: Odds; readonly stale: boolean };
+
+export function useOdds(): OddsShown {
+  const { plan } = usePlan();
+  const known = useOutlook();
+  const why = timingVoid(plan);
+  if (why !== undefined) return { kind: 'void', why };
+  return known
+    ? { kind: 'known', odds: known.outlook.odds, stale: known.plan !== plan }
+    : { kind: 'unknown' };
+}

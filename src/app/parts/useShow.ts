@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { Units } from '../../core/plan/planSchema.ts';
 import {
+  formatFine,
   formatLength,
   formatMass,
   formatTemperature,
@@ -14,7 +15,7 @@ export interface Show {
   readonly massFigure: (g: number) => string;
   /** of lye or its solution: never shown as more than it is */
   readonly lye: (g: number) => string;
-  /** on the fine scale: always in g, as doses and that scale are */
+  /** on the fine scale: in g too, as doses and that scale are */
   readonly fine: (g: number) => string;
   readonly length: (mm: number) => string;
   readonly volume: (ml: number) => string;
@@ -28,7 +29,7 @@ export const useShow = (units: Units): Show =>
       mass: (g) => formatMass(g, units.mass, units.scaleStepG),
       massFigure: (g) => massFigure(g, units.mass, units.scaleStepG),
       lye: (g) => `${lyeFigure(g, units.mass, units.scaleStepG)} ${units.mass}`,
-      fine: (g) => formatMass(g, 'g', units.fineStepG),
+      fine: (g) => formatFine(g, units.mass, units.fineStepG),
       length: (mm) => formatLength(mm, units.length),
       volume: (ml) => formatVolume(ml, units.length),
       temperature: (c) => formatTemperature(c, units.temperature),

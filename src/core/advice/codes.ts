@@ -62,6 +62,7 @@ export type WarningCode =
   | 'ombre-steps-equal'
   | 'ombre-too-few'
   | 'ombre-uneven'
+  | 'ombre-weighed-uneven'
   | 'over-filled'
   | 'over-rim'
   | 'over-usual-dose'

@@ -4,6 +4,8 @@ import { mouldGeometry, type MouldGeometry } from '../mould/geometry.ts';
 import { FIRST, inAll, partOf, usesOf, type MouldUse } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
+import { poursOfOmbre } from '../ombre/runs.ts';
+import { potsOf } from '../plan/sources.ts';
 import { recipesOf, type Recipes } from '../plan/recipes.ts';
 import { scrapesOf } from '../plan/scrapes.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
@@ -97,7 +99,7 @@ const ownFill = ({ use, geometry, part }: ToLay): FillTarget | undefined => {
   return use.takesRest || to.kind === 'batter' || to.kind === 'oils' ? undefined : fillTo(geometry, to);
 };
 
-/** All moulds laid, of batter with this mean makeup. `besideG` of the batch is in none of their pours: scraped off, or heaped on top. */
+/** All moulds laid, of batter with this mean makeup. `besideG` of the batch is in none of their pours: scraped off, heaped on top, or left in the jugs of stocks. */
 function lay(
   { plan, toLay, makeup, poured }: Laying,
   mean: MeanBatter,
@@ -149,6 +151,23 @@ function laidDensity({ stack }: LaidMould, plain: MeanBatter): number {
   return massG > 0 ? massG / stack.filledMl : plain.densityGMl;
 }
 
+/** What stays in the jugs of the stocks of blends, of a batch of given size: before what is mixed beyond, g. */
+function leftInStocks(plan: Plan, moulds: Laid): Grams {
+  let leftG = 0;
+  for (const { id, school, stockLossPercent } of plan.ombres) {
+    if (school !== 'master-blends') continue;
+    const pots = new Set(poursOfOmbre(plan, id).flatMap(potsOf));
+    const drawnG = inAll(moulds, (m) =>
+      m.stack.layers.reduce(
+        (s, l) => s + l.parts.reduce((t, p) => t + (pots.has(p.pot.id) ? p.plannedG : 0), 0),
+        0,
+      ),
+    );
+    leftG += (drawnG * stockLossPercent) / 100;
+  }
+  return leftG;
+}
+
 /** A batch of given size, and jugs that scrapings go into, depend on what is laid. */
 const laysAgain = (plan: Plan, mean: MeanBatter): boolean =>
   givenBatch(plan, mean) !== undefined || scrapesOf(plan).size > 0;
@@ -175,7 +194,7 @@ function laidAnew(plan: Plan, poured?: PouredAmounts): LaidPlan {
   for (let i = 0; i < ROUNDS && laysAgain(plan, mean); i += 1) {
     const now = meanOf(moulds, laying.makeup, plain);
     const mounds = moundsOn(plan, recipes, moulds);
-    const off = madeBeyond(plan, moulds) + moundedG(mounds);
+    const off = madeBeyond(plan, moulds) + moundedG(mounds) + leftInStocks(plan, moulds);
     const apart =
       Math.abs(now.densityGMl / mean.densityGMl - 1) +
       Math.abs(now.oils / mean.oils - 1) +

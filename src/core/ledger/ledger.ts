@@ -96,7 +96,7 @@ export function openLedger(): OpenLedger {
     },
     move(from, to, massG, fine) {
       const went = Math.min(massG, massOfContents(holds(from)));
-      if (went <= 0) return 0;
+      if (went < DUST_G) return 0;
       const { out, left } = drawn(holds(from), went);
       now(from, left);
       now(to, together([holds(to), out]));
@@ -109,6 +109,9 @@ export function openLedger(): OpenLedger {
     },
   };
 }
+
+/** Less than this is a double's dust, and not put on any scale, g. */
+const DUST_G: Grams = 1e-6;
 
 const NOTHING: Span = { from: 0, to: 0 };
 

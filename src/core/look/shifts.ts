@@ -33,6 +33,9 @@ export function shiftedBase(plain: Body, state: SoapState, vanillinGPerKg: numbe
   };
 }
 
+/** Of one that fades altogether nothing could be told from its bar. */
+const LEAST_LEFT = 0.1;
+
 const bends = new WeakMap<Nature, Bend>();
 
 /** How a colorant's strength rises with its dose, from its two test bars; sought once for each description. */
@@ -45,7 +48,7 @@ export function bendOf(nature: Nature): Bend | undefined {
   return bend;
 }
 
-/** A colorant's pigment as it is in a state: morphed while fresh, paled by the oven, faded by the cure. */
+/** A colorant's pigment as it is in a state: morphed while fresh, paled by the oven, stronger until the cure has faded it to what its test bar shows. */
 export function shiftedPigment(nature: Nature, state: SoapState): Pigment {
   const fresh = state.age === 'pour';
   const morphed = nature.morph && (fresh || !nature.morph.returns);
@@ -56,8 +59,9 @@ export function shiftedPigment(nature: Nature, state: SoapState): Pigment {
   );
   const bend = bendOf(nature);
   const pigment = bend ? { ...plain, bend } : plain;
+  // its test bar has cured: before it fades it is so much stronger
+  const faded = Math.max(LEAST_LEFT, 1 - nature.fadesPercent / 100);
   const left =
-    (fresh ? 1 : 1 - (nature.palesPercent / 100) * state.heat) *
-    (state.age === 'cured' ? 1 - nature.fadesPercent / 100 : 1);
+    (fresh ? 1 : 1 - (nature.palesPercent / 100) * state.heat) * (state.age === 'cured' ? 1 : 1 / faded);
   return left === 1 ? pigment : { ...pigment, k: pigment.k.map((k) => k * left) };
 }

@@ -26,6 +26,8 @@ export interface Line {
   readonly massG: Grams;
   /** put on the scale so many times: a pour once for each mould */
   readonly times: number;
+  /** the last of several moulds takes what cannot be parted evenly */
+  readonly last?: true;
   /** weighed on the fine scale */
   readonly fine: boolean;
   /** lye or its solution: never shown as more than it is */

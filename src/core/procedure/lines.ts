@@ -7,11 +7,15 @@ import { heldAfter, heldBefore, transfersOf, type Transfer } from '../ledger/led
 import { formatMass, formatPercent } from '../units/format.ts';
 import type { Grams } from '../units/quantity.ts';
 import { lowerFirst } from '../units/words.ts';
+import { downToStep } from '../units/scaleStep.ts';
 import { clean } from '../weigh/ingredients.ts';
 import { SUBSTANCE } from '../weigh/substances.ts';
 import type { Weights } from '../weigh/weights.ts';
 import type { Computed } from '../computed/compute.ts';
 import type { Line } from './act.ts';
+
+/** Less than this is a double's dust, g. */
+const DUST_G = 1e-4;
 
 type Stock = Extract<Vessel, { kind: 'stock' }>;
 
@@ -117,12 +121,26 @@ export function linesOf(computed: Computed, w: Weights, act: ActId): readonly Li
   });
 }
 
+/** One amount for each of so many moulds alike: what cannot be parted evenly at the scale's step, the last one takes. */
+function eachOf(line: Line, wholeG: Grams, stepG: Grams): readonly Line[] {
+  const { times, massG } = line;
+  const downG = downToStep(massG, stepG);
+  if (times === 1 || massG - downG < DUST_G) return [line];
+  const lastG = clean(wholeG - downG * (times - 1));
+  return [
+    { ...line, massG: downG, times: times - 1 },
+    { ...line, massG: lastG, times: 1, last: true },
+  ];
+}
+
 /** The same of an act that fills moulds: once for each of those that are filled alike. */
 export const linesInto = (computed: Computed, w: Weights, act: ActId): readonly Line[] =>
-  transfersOf(w.ledger, act).map((t) => {
+  transfersOf(w.ledger, act).flatMap((t) => {
     const { to } = t;
     const into = to.kind === 'mould' || to.kind === 'layer' ? to.mould : undefined;
-    return lineOf(computed, w, t, computed.moulds.find((m) => m.use.id === into)?.use.copies ?? 1);
+    const { scaleStepG, fineStepG } = computed.plan.units;
+    const copies = computed.moulds.find((m) => m.use.id === into)?.use.copies ?? 1;
+    return eachOf(lineOf(computed, w, t, copies), t.massG, t.fine ? fineStepG : scaleStepG);
   });
 
 /** Several transfers seen as one amount. */

@@ -23,6 +23,7 @@ export type FaultCode =
   | 'mould-closed'
   | 'mould-follows'
   | 'negative'
+  | 'too-early'
   | 'newer-version'
   | 'no-amount'
   | 'no-oils'

@@ -41,7 +41,7 @@ export type LengthUnit = 'mm' | 'in';
 export type TemperatureUnit = 'C' | 'F';
 
 /** Decimals of an ounce that keep a step of the scale visible. */
-const ounceDecimals = (stepG: Grams): number => (stepG >= 1 ? 2 : 3);
+const ounceDecimals = (stepG: Grams): number => (stepG >= 1 ? 2 : stepG >= 0.1 ? 3 : 4);
 
 /** A mass at the scale's step. In ounces the step is turned into the decimals that keep it visible. */
 export function massFigure(massG: Grams, unit: MassUnit, stepG: Grams): string {
@@ -58,6 +58,12 @@ export function lyeFigure(massG: Grams, unit: MassUnit, stepG: Grams): string {
 
 export const formatMass = (massG: Grams, unit: MassUnit, stepG: Grams): string =>
   `${massFigure(massG, unit, stepG)} ${unit}`;
+
+/** A mass on the fine scale: ounces stay ounces, with the grams that such scales and doses are in beside them. */
+export const formatFine = (massG: Grams, unit: MassUnit, stepG: Grams): string =>
+  unit === 'g'
+    ? formatMass(massG, 'g', stepG)
+    : `${formatMass(massG, unit, stepG)} (${formatMass(massG, 'g', stepG)})`;
 
 /** A length in mm to 0.1, or in inches to 0.01. */
 export const lengthFigure = (lengthMm: Millimetres, unit: LengthUnit): string =>

@@ -5,6 +5,7 @@ import { massOfContents } from '../ledger/contents.ts';
 import type { OpenLedger } from '../ledger/ledger.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Grams } from '../units/quantity.ts';
+import { upToStep } from '../units/scaleStep.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import { carrierOils } from './carrierOil.ts';
 import type { DispersionDraw, Dispersions, DrawnFor } from './dispersions.ts';
@@ -83,19 +84,20 @@ export const drawsFor = (draws: readonly DispersionDraw[], what: DrawnFor): read
   draws.filter((d) => isFor(d.for, what));
 
 /** Draw what one thing takes of the dispersed colorants; what a jar has not, more having been added before, is dispersed anew. */
-export function drawDispersed({ book, recipe, draws, plan }: Weighing, what: DrawnFor): void {
+export function drawDispersed({ book, recipe, draws, plan, fineG }: Weighing, what: DrawnFor): void {
   for (const d of drawsFor(draws, what)) {
     const jar = VESSEL.jar(d.colorant);
     const shortG = d.massG - massOfContents(book.holds(jar));
     if (shortG > SHORT_G) {
       const { nature, jar: ready } = plan.colorants.find((c) => c.id === d.colorant) ?? {};
       const carrier = nature?.carrier;
-      const powderG = (shortG * d.powderG) / d.massG;
+      const powderG = upToStep((shortG * d.powderG) / d.massG, fineG);
+      const carrierG = upToStep(Math.max(0, (powderG * d.massG) / d.powderG - powderG), fineG);
       book.add(SUBSTANCE.colorant(d.colorant), jar, powderG, true);
       const [line] = carrierOils(recipe, Infinity, 1, 1).keys();
       const oil = ready === undefined ? line && SUBSTANCE.carrierOil(line) : SUBSTANCE.jarOil(d.colorant);
-      if (carrier === 'oil' && oil !== undefined) book.add(oil, jar, shortG - powderG, true);
-      else if (carrier) book.add(SUBSTANCE.carrier(carrier), jar, shortG - powderG, true);
+      if (carrier === 'oil' && oil !== undefined) book.add(oil, jar, carrierG, true);
+      else if (carrier && carrier !== 'none') book.add(SUBSTANCE.carrier(carrier), jar, carrierG, true);
     }
     book.move(jar, d.to, d.massG, true);
   }

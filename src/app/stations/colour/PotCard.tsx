@@ -79,7 +79,7 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           />
         )}
         <span className="grid w-24 text-right">
-          <span className="quiet text-sm">Batter</span>
+          <span className="quiet text-sm">In its jug</span>
           <span className="flex h-9 items-center justify-end text-lg font-bold">
             {weight ? show.mass(weight.batterG) : '–'}
           </span>

@@ -48,7 +48,7 @@ export function PotWeights({ weights }: { readonly weights: Weights }) {
                   <th className="pl-2.5 text-right font-normal">Overage</th>
                 </>
               )}
-              <th className="pl-2.5 text-right font-normal">Batter</th>
+              <th className="pl-2.5 text-right font-normal">In its jug</th>
               <th className="pl-2.5 text-right font-normal">Superfat</th>
             </tr>
           </thead>

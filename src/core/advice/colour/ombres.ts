@@ -141,6 +141,30 @@ function unevenSteps(plan: Plan, ombre: Ombre): Pick<Warning, 'code' | 'level' |
       ];
 }
 
+/** Steps as weighed differ by more than this part before it is told: a tenth of a step is on no bar. A judgement. */
+const WEIGHED_UNEVEN = 1.3;
+
+/** An ombre that is even as it is graded, and not as the scale weighs it. */
+function roundedUneven(
+  plan: Plan,
+  ombre: Ombre,
+  steps: readonly number[],
+  weights: Facts['weights'],
+): Pick<Warning, 'code' | 'level' | 'message' | 'remedies'>[] {
+  const [least, most] = [Math.min(...steps), Math.max(...steps)];
+  const layers = weights?.ombres.find((o) => o.ombre.id === ombre.id)?.layers ?? [];
+  if (ombre.spacing.kind !== 'even' || layers.length === 0 || most <= least * WEIGHED_UNEVEN) return [];
+  const by = ombre.measure === 'spoon' ? 'eighths of a teaspoon' : `${plan.units.fineStepG} g`;
+  return [
+    {
+      code: 'ombre-weighed-uneven',
+      level: 'note',
+      message: `${ombre.name} is graded evenly, and weighed to ${by} its steps go from ${stepWord(least)} (${formatShort(least, 1)}) to ${stepWord(most)} (${formatShort(most, 1)}).`,
+      remedies: rescaled(plan, ombre, layers),
+    },
+  ];
+}
+
 export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): Warning[] {
   return plan.ombres.flatMap((ombre): Warning[] => {
     const pours = poursOfOmbre(plan, ombre.id);
@@ -193,7 +217,11 @@ export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): War
     if (rounded) return [{ ...about, ...rounded }];
     const least = Math.min(...steps);
     const whole = steps.reduce((a, b) => a + b, 0);
-    if (least >= LEAST_STEP) return unevenSteps(plan, ombre).map((w) => ({ ...about, ...w }));
+    if (least >= LEAST_STEP) {
+      const graded = unevenSteps(plan, ombre);
+      const told = graded.length > 0 ? graded : roundedUneven(plan, ombre, steps, weights);
+      return told.map((w) => ({ ...about, ...w }));
+    }
     const fewer = Math.max(LEAST_LAYERS, Math.floor(whole / CLEAR_STEP) + 1);
     return [
       {

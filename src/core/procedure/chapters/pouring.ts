@@ -49,7 +49,13 @@ const putUnder = ({ use, geometry }: MouldFacts, tilt: TiltStep): readonly PutUn
 
 /** "each of 6 moulds", with its name where there are several kinds. */
 const eachOf = (copies: number, name: string | undefined): string =>
-  name === undefined ? `each of ${copies} moulds` : copies > 1 ? `each of ${copies}: ${name}` : name;
+  name === undefined && copies === 1
+    ? 'one mould'
+    : name === undefined
+      ? `each of ${copies} moulds`
+      : copies > 1
+        ? `each of ${copies}: ${name}`
+        : name;
 
 /** What a jug of known weight then reads on the scale: how much is left in it can be seen. */
 function scaleAfter(
@@ -144,13 +150,18 @@ const intoMoulds = (telling: Telling, step: Pour, pots: readonly PotWeight[]): r
   });
 
 /** What a line of a pour is called: its pot where there are several, its moulds where they are several or have names. */
-function lineName(into: readonly Into[], pots: readonly PotWeight[], { to, pot, name }: Line): string {
+function lineName(
+  into: readonly Into[],
+  pots: readonly PotWeight[],
+  { to, pot, name, times, last }: Line,
+): string {
   const mould = to.kind === 'mould' || to.kind === 'layer' ? to.mould : undefined;
   const found = into.find(({ facts: { use } }) => use.id === mould);
   const letter = pots.find((p) => p.pot.id === pot)?.pot.letter ?? '';
   const what = pots.length > 1 ? `Pot ${letter}` : 'Batter';
+  if (found && last) return `${what} into the last of them`;
   if (found && (found.name !== undefined || found.copies > 1))
-    return `${what} into ${eachOf(found.copies, found.name)}`;
+    return `${what} into ${eachOf(times, found.name)}`;
   return pots.length > 1 ? what : name;
 }
 

@@ -1,7 +1,7 @@
 import type { PotId } from '../../validate/ids.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { stageFigure } from '../../setting/stage.ts';
-import { formatLength, formatMass, formatShort, formatTemperature } from '../../units/format.ts';
+import { formatFine, formatLength, formatMass, formatShort, formatTemperature } from '../../units/format.ts';
 import type { Stage } from '../../units/quantity.ts';
 import { lowerFirst } from '../../units/words.ts';
 import type { Deed } from '../deeds.ts';
@@ -33,7 +33,7 @@ export function sayingOf({ units, pots: own, second }: Plan, potId: PotId | unde
   return {
     units,
     mass: (g) => formatMass(g, units.mass, units.scaleStepG),
-    fine: (g) => formatMass(g, 'g', units.fineStepG),
+    fine: (g) => formatFine(g, units.mass, units.fineStepG),
     length: (mm) => formatLength(mm, units.length),
     temperature: (c) => formatTemperature(c, units.temperature),
     pot: potName(pots.find((p) => p.id === potId)),

@@ -134,7 +134,7 @@ export function RoundBars({ layer }: { readonly layer: ScaledLayer }) {
         </ol>
       )}
       <p className="quiet text-sm">
-        {heldG > 0 && `${show.mass(heldG)} of them held back, see “Held back for the top”. `}
+        {heldG > 0 && `${show.mass(heldG)} more of these pots are held back, see “Held back for the top”. `}
         {parts.length === 1
           ? `All of it in one round: ${show.mass(first?.pouredG ?? 0)} of pot ${first?.pot.letter ?? ''}.`
           : `Of pot ${first?.pot.letter ?? ''} in each round. Drag a bar, or use the arrow keys.`}

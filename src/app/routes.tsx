@@ -67,7 +67,13 @@ const stations: RouteObject[] = [
       })),
     ],
   ),
-  part('pour-day', async () => ({ Component: (await import('./stations/pourday/PourSheet.tsx')).PourSheet })),
+  part('pour-day', async () => ({ Component: (await import('./stations/pourday/PourDay.tsx')).PourDay }), [
+    { index: true, element: <Navigate to="sheet" replace /> },
+    part('sheet', async () => ({ Component: (await import('./stations/pourday/PourSheet.tsx')).PourSheet })),
+    part('jugs', async () => ({
+      Component: (await import('./stations/pourday/JugLedger.tsx')).JugLedger,
+    })),
+  ]),
   part('cut', async () => ({ Component: (await import('./stations/cut/CutStation.tsx')).CutStation })),
 ];
 

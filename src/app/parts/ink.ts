@@ -26,3 +26,10 @@ export function inkOn(colour: string): string {
 
 /** Stands in where there is no colour to show. */
 export const NO_COLOUR = '#c9c0b2';
+
+/** What is simulated and not there yet: no pot's colour, so that nobody takes it for the result. */
+const NOT_YET = '#b4b9b6';
+
+/** What a band is filled with until its picture lies over it. */
+export const bandFill = (band: { readonly swirl?: unknown }, colour: string | undefined): string =>
+  band.swirl === undefined ? (colour ?? NO_COLOUR) : NOT_YET;

@@ -1,6 +1,6 @@
 import { scaleFor, type FramedFace } from '../../core/face/framed.ts';
 import { depositColours, type PlanColours } from '../../core/ombre/coloursOf.ts';
-import { NO_COLOUR } from '../parts/ink.ts';
+import { bandFill } from '../parts/ink.ts';
 import { fitFace } from './frame.ts';
 import { LayerShape } from './LayerShape.tsx';
 import { Swirls } from './Swirls.tsx';
@@ -29,7 +29,7 @@ export function FaceDrawing({ face, colours, top, width, height, scale }: FaceDr
         <LayerShape
           key={`${band.pourId} ${i}`}
           band={band}
-          colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
+          colour={bandFill(band, colours.pours.get(band.pourId))}
           frame={frame}
           chosen={false}
           bare={height < LETTERS_FROM || top || band.swirl !== undefined}

@@ -16,7 +16,7 @@ import { spillOffset } from '../../core/mould/spill.ts';
 import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { NO_COLOUR } from '../parts/ink.ts';
+import { bandFill } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { Bench } from './Bench.tsx';
@@ -170,7 +170,7 @@ export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
               <LayerShape
                 key={`${band.pourId}${band.swirl?.behind ? ' behind' : band.swirl ? ' inside' : ''}`}
                 band={band}
-                colour={colours.pours.get(band.pourId) ?? NO_COLOUR}
+                colour={bandFill(band, colours.pours.get(band.pourId))}
                 frame={frame}
                 chosen={band.pourId === chosen && !band.swirl}
                 bare={band.swirl !== undefined}

@@ -3,7 +3,7 @@ import { depositColours } from '../../core/ombre/coloursOf.ts';
 import { bodiesOf } from '../../core/pattern/blocks.ts';
 import { viewPolygon } from '../../core/mould/sectionView.ts';
 import type { MouldFacts } from '../../core/advice/facts.ts';
-import { inkOn, NO_COLOUR } from '../parts/ink.ts';
+import { bandFill, inkOn, NO_COLOUR } from '../parts/ink.ts';
 import { useBench } from '../parts/usePlan.ts';
 import { drawnWallMm, fitFrame, middle, pathOf } from './frame.ts';
 import { highestIn, isOpen } from '../../core/pattern/body.ts';
@@ -58,7 +58,12 @@ export function LoafDrawing({ letters, of }: LoafDrawingProps) {
         return (
           <g key={`${band.pourId} ${i}`}>
             {!(band.swirl && isOpen(band.swirl.content)) && (
-              <path d={pathOf(band.outline, frame)} fill={colour} stroke="#1c272788" strokeWidth="0.8" />
+              <path
+                d={pathOf(band.outline, frame)}
+                fill={bandFill(band, colour)}
+                stroke="#1c272788"
+                strokeWidth="0.8"
+              />
             )}
             {letters && !band.swirl && band.outline.length > 0 && (
               <text

@@ -32,6 +32,8 @@ const inPixels = (
 const cutOf = ({ swirl, outline }: Band): string =>
   JSON.stringify([
     swirl && keyOf(swirl.content),
+    // the same block out of other pots is another picture
+    swirl?.content.keys,
     swirl?.origin,
     swirl?.across,
     swirl?.up,
@@ -50,6 +52,9 @@ interface SwirlPictureProps {
   /** with a fine line round what lies on a loaf */
   readonly edged: boolean;
 }
+
+/** Where there is room for it, px, it is said that a picture is coming. */
+const SAID = { wide: 90, high: 14 } as const;
 
 const stateOf = (seen: boolean, drawn: boolean, done: number | undefined): string =>
   !seen ? 'unseen' : !drawn ? 'none' : done === undefined ? 'sharp' : 'coming';
@@ -81,13 +86,20 @@ export const SwirlPicture = memo(function SwirlPicture({
     );
   }, [raster, colours]);
   return (
-    <canvas
-      ref={canvas}
-      width={width}
-      height={height}
-      data-swirl={stateOf(seen, raster !== undefined, done)}
-      className={`block size-full ${edged && band.swirl?.content.kind === 'heaped' ? 'edged' : ''}`}
-    />
+    <div className="relative size-full">
+      <canvas
+        ref={canvas}
+        width={width}
+        height={height}
+        data-swirl={stateOf(seen, raster !== undefined, done)}
+        className={`block size-full ${edged && band.swirl?.content.kind === 'heaped' ? 'edged' : ''}`}
+      />
+      {!raster && width > SAID.wide && height > SAID.high && (
+        <span className="absolute inset-0 grid place-items-center text-[11px] italic text-[#1c2727]">
+          picture is coming
+        </span>
+      )}
+    </div>
   );
 });
 

@@ -2,6 +2,7 @@ import { isOpen } from '../../core/pattern/body.ts';
 import type { Mould } from '../../core/mould/schema.ts';
 import type { Picture } from '../../core/face/picture.ts';
 import { drawnWallMm, fitFrame, pathOf } from '../section/frame.ts';
+import { bandFill } from '../parts/ink.ts';
 import { Swirls } from '../section/Swirls.tsx';
 import { downToMat } from '../../core/mould/mat.ts';
 import { MatShape } from '../section/MatShape.tsx';
@@ -44,7 +45,7 @@ export function LoafThumb({ mould, picture, width, height }: LoafThumbProps) {
           <path
             key={`${band.pourId} ${i}`}
             d={pathOf(band.outline, frame)}
-            fill={picture.colours.get(band.pourId)}
+            fill={bandFill(band, picture.colours.get(band.pourId))}
             stroke="#1c272766"
             strokeWidth="0.7"
           />

@@ -4,21 +4,22 @@ import type { Plan } from '../plan/planSchema.ts';
 import { formatMass, formatPercent } from '../units/format.ts';
 import { listed } from '../units/words.ts';
 import { potOfVessel, type Vessel } from '../day/vessel.ts';
+import { vesselName } from '../day/vesselName.ts';
+import { potNamed } from '../plan/sources.ts';
 import type { Weights } from '../weigh/weights.ts';
 import { SUBSTANCE } from '../weigh/substances.ts';
 import type { Facts } from './facts.ts';
 import { portionsFirst } from './portionsFirst.ts';
 import type { Warning } from './warning.ts';
 
-/** A vessel as a maker calls it: "pot A", "the batch". */
-function vesselWords({ pots }: Pick<Plan, 'pots'>, vessel: Vessel): string {
-  const pot = pots.find((p) => p.id === potOfVessel(vessel));
-  if (pot) return `pot ${pot.letter}`;
-  return vessel.kind === 'stock' ? 'a stock of the blends' : 'the batch';
+/** A vessel as a warning calls it: a pot by its letter. */
+function vesselWords(plan: Plan, vessel: Vessel): string {
+  const pot = potNamed(plan, potOfVessel(vessel));
+  return pot ? `pot ${pot.letter}` : vesselName(plan, vessel);
 }
 
 /** What cures a lye-heavy vessel, or what is drawn of it: "the dispersed colours and shea butter are in pot A". */
-export function cureWords(plan: Pick<Plan, 'pots'>, { substances }: Weights, { cures }: LyeHeavy): string {
+export function cureWords(plan: Plan, { substances }: Weights, { cures }: LyeHeavy): string {
   const kinds = cures.flatMap((c) => c.with.flatMap((id) => substances.get(id) ?? []));
   const late = new Set(kinds.flatMap((s) => (s.kind === 'late-oil' ? [s.name.toLowerCase()] : [])));
   const carried = kinds.some((s) => s.kind === 'carrier');

@@ -34,7 +34,7 @@ function dispersedName({ plan }: Computed, w: Weights, { what }: Transfer, id: s
 }
 
 /** What a transfer puts on the scale, as a maker calls it. */
-function nameOf(computed: Computed, w: Weights, t: Transfer): string {
+export function nameOf(computed: Computed, w: Weights, t: Transfer): string {
   const { plan } = computed;
   const { from, to } = t;
   switch (from.kind) {

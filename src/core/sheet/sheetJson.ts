@@ -23,6 +23,7 @@ import { layerJson, mouldJson } from './mouldJson.ts';
 import { patternJson } from './patternJson.ts';
 import { topsJson } from './topsJson.ts';
 import { ombreJson } from './ombreJson.ts';
+import { jugLedger } from '../procedure/jugLedger.ts';
 import { procedureOf } from '../procedure/procedureOf.ts';
 
 /** Figures are printed to twelve significant digits: all that a double can promise after a few sums. */
@@ -79,6 +80,12 @@ function secondJson(second: Computed): object {
     colours,
   } = sheetOf(second) as Readonly<Record<string, object>>;
   return { batter, pots, dispersals: dispersed, colours };
+}
+
+/** Every act with what it leaves in the vessels that it touches. */
+function procedureJson(computed: Computed): object[] {
+  const after = new Map(jugLedger(computed).map((e) => [e.act, e.vessels] as const));
+  return procedureOf(computed).map((act) => actJson(act, computed.plan, after.get(act.id) ?? []));
 }
 
 function sheetOf(computed: Computed): object {
@@ -264,7 +271,7 @@ function sheetOf(computed: Computed): object {
     },
     ...(moulds.some((m) => m.tops.length > 0) ? { on_top: topsJson(computed) } : {}),
     ...(computed.second ? { second: secondJson(computed.second) } : {}),
-    procedure: procedureOf(computed).map((act) => actJson(act, plan)),
+    procedure: procedureJson(computed),
     warnings: computed.warnings.map((w) => ({
       code: w.code,
       level: w.level,

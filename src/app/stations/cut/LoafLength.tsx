@@ -1,3 +1,4 @@
+import { bandFill } from '../../parts/ink.ts';
 import { useMemo } from 'react';
 import type { Bar } from '../../../core/cut/bars.ts';
 import type { Piece } from '../../../core/mould/pieces.ts';
@@ -76,7 +77,7 @@ export function LoafLength() {
               <path
                 key={`${band.pourId} ${i}`}
                 d={`M${band.outline.map((p) => `${x(p.h)},${y(p.z)}`).join('L')}Z`}
-                fill={colours.pours.get(band.pourId)}
+                fill={bandFill(band, colours.pours.get(band.pourId))}
                 stroke="#1c272755"
                 strokeWidth="0.6"
               />

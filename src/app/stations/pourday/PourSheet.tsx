@@ -1,4 +1,3 @@
-import { Printer } from 'lucide-react';
 import { barsText } from '../../../core/cut/barsText.ts';
 import { formatPercent } from '../../../core/units/format.ts';
 import type { Chapter } from '../../../core/day/act.ts';
@@ -8,6 +7,8 @@ import { WarningCards } from '../../parts/WarningCards.tsx';
 import { usePlan, usePresent } from '../../parts/usePlan.ts';
 import { LoafDrawing } from '../../section/LoafDrawing.tsx';
 import { MouldRow } from './MouldRow.tsx';
+import { PrintButton } from './PrintButton.tsx';
+import { Refused } from './Refused.tsx';
 import { usePaper } from './usePaper.ts';
 import { SheetAct } from './SheetAct.tsx';
 import { WallMarks } from './WallMarks.tsx';
@@ -34,14 +35,7 @@ export function PourSheet() {
   const piping = computed.second?.weights;
   const several = computed.moulds.length > 1;
   usePaper(`${name}: pour sheet`);
-  if (!weights)
-    return (
-      <div className="grid gap-5 p-5">
-        <h2 className="text-xl">Pour sheet</h2>
-        <p>There is no sheet while something is refused: nobody should pour by these numbers.</p>
-        <WarningCards warnings={computed.warnings.filter((w) => w.level === 'refuse')} />
-      </div>
-    );
+  if (!weights) return <Refused title="Pour sheet" />;
   const cares = computed.warnings.filter((w) => w.level === 'warn');
   const number = new Map(acts.map((t, i) => [t.id, i + 1]));
   return (
@@ -61,16 +55,7 @@ export function PourSheet() {
             </p>
           )}
         </div>
-        <button
-          type="button"
-          className="btn no-print"
-          onClick={() => {
-            print();
-          }}
-        >
-          <Printer className="size-4.5" aria-hidden="true" />
-          Print
-        </button>
+        <PrintButton />
         {!several && (
           <figure className="hidden w-64 shrink-0 print:block" aria-hidden="true">
             <LoafDrawing letters of={computed.moulds[0]} />

@@ -1,12 +1,19 @@
 import { TriangleAlert } from 'lucide-react';
 import type { Act } from '../../../core/procedure/act.ts';
+import type { Deed } from '../../../core/procedure/deeds.ts';
+import type { FromAbove } from '../../../core/pattern/fromAbove.ts';
 import { wordsOf } from '../../../core/procedure/words/wordsOf.ts';
 import { potNamed } from '../../../core/plan/sources.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { FromAboveDrawing } from './FromAboveDrawing.tsx';
 import { RoundTable } from './RoundTable.tsx';
+
+/** What is to be seen from above: ways of a stick, lines and places. */
+const aboveOf = (deed: Deed): FromAbove | undefined =>
+  deed.does === 'stroke' ? deed.above : deed.does === 'pour' ? deed.pattern?.above : undefined;
 
 /** One numbered line of the sheet: what to do, what to weigh, what to beware of, and a box to tick. */
 export function SheetAct({ act, number }: { readonly act: Act; readonly number: number }) {
@@ -16,6 +23,7 @@ export function SheetAct({ act, number }: { readonly act: Act; readonly number: 
   const pot = potNamed(plan, act.pot) ?? plan.second?.pots.find((p) => p.id === act.pot);
   const step = act.chapter === 'pour' ? act.step : undefined;
   const words = wordsOf(act, plan);
+  const above = aboveOf(act.deed);
   const isChosen = step !== undefined && step === chosen;
   return (
     <li
@@ -45,6 +53,7 @@ export function SheetAct({ act, number }: { readonly act: Act; readonly number: 
             ))}
           <span>{words.text}</span>
         </p>
+        {above && <FromAboveDrawing above={above} />}
         {words.timing !== undefined && <p className="quiet text-sm italic">{words.timing}</p>}
         {words.caution && (
           <p className="flex gap-1.5 text-sm leading-snug font-semibold text-error print:text-black">

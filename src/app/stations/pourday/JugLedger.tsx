@@ -1,0 +1,141 @@
+import { isLyeHeavy } from '../../../core/ask/superfat.ts';
+import { procedureOf } from '../../../core/procedure/procedureOf.ts';
+import { jugLedger, type Moved, type VesselAfter } from '../../../core/procedure/jugLedger.ts';
+import type { Act } from '../../../core/procedure/act.ts';
+import { wordsOf } from '../../../core/procedure/words/wordsOf.ts';
+import { formatClock, formatPercent } from '../../../core/units/format.ts';
+import { upperFirst } from '../../../core/units/words.ts';
+import { PotBadge } from '../../parts/PotBadge.tsx';
+import { usePlan, usePresent } from '../../parts/usePlan.ts';
+import { WideTable } from '../../parts/WideTable.tsx';
+import { PrintButton } from './PrintButton.tsx';
+import { Refused } from './Refused.tsx';
+import { usePaper } from './usePaper.ts';
+
+const CELL = 'py-1 pl-3 text-right align-top whitespace-nowrap';
+
+const percent = (x: number | undefined): string =>
+  x === undefined || Math.abs(x) < 0.005 ? '–' : formatPercent(x, 1);
+
+/** The first sentence of what is done: the sheet has the rest. */
+const firstOf = (text: string): string =>
+  `${text.split(/(?<=[a-z)])[.:;] /, 1)[0]?.replace(/[.:]$/, '') ?? text}.`;
+
+/** What is in every vessel, act by act, to be read line by line and printed: numbered as the sheet is. */
+export function JugLedger() {
+  const { name } = usePresent();
+  const { computed } = usePlan();
+  usePaper(`${name}: what is in every jug`);
+  if (!computed.weights) return <Refused title="What is in every jug" />;
+  const acts = procedureOf(computed);
+  const entries = new Map(jugLedger(computed).map((e) => [e.act, e.vessels] as const));
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-4 p-6 print:p-0">
+      <header className="flex items-start justify-between gap-4">
+        <div>
+          <h2 className="text-2xl">{name}: what is in every jug</h2>
+          <p className="quiet text-sm print:text-black">
+            Act by act as on the pour sheet, with its numbers: what went in or out, and what each vessel holds
+            once that is done. Superfat below nothing is lye that its oils cannot use. The scale reads what a
+            jug holds with its weight empty, where that is known.
+          </p>
+        </div>
+        <PrintButton />
+      </header>
+      <WideTable label="What is in every vessel">
+        <table className="w-full text-sm tabular-nums">
+          <thead className="quiet print:text-black">
+            <tr className="rule border-b text-right">
+              <th className="py-1 pr-3 text-left font-normal">Vessel</th>
+              <th className="py-1 text-left font-normal">In or out</th>
+              <th className="pl-3 font-normal">Holds</th>
+              <th className="pl-3 font-normal">Superfat</th>
+              <th className="pl-3 font-normal">Water</th>
+              <th className="pl-3 font-normal">Scent</th>
+              <th className="pl-3 font-normal">Scale reads</th>
+            </tr>
+          </thead>
+          {acts.map((act, i) => {
+            const vessels = entries.get(act.id);
+            return vessels && <Entry key={act.id} act={act} nth={i + 1} vessels={vessels} />;
+          })}
+        </table>
+      </WideTable>
+    </div>
+  );
+}
+
+/** One act: what is done, and a row for every vessel that it touches. */
+function Entry({
+  act,
+  nth,
+  vessels,
+}: {
+  readonly act: Act;
+  readonly nth: number;
+  readonly vessels: readonly VesselAfter[];
+}) {
+  const { plan } = usePlan();
+  const min = act.timed?.atMin;
+  return (
+    <tbody className="rule border-b break-inside-avoid">
+      <tr>
+        <th colSpan={7} scope="rowgroup" className="pt-2 pb-0.5 text-left leading-snug font-bold">
+          <span className="quiet mr-2 inline-block min-w-6 text-right font-normal">{nth}</span>
+          {firstOf(wordsOf(act, plan).text)}
+          {min !== undefined && act.chapter !== 'cut' && (
+            <span className="quiet font-normal italic"> ≈ {formatClock(min)}</span>
+          )}
+        </th>
+      </tr>
+      {vessels.map((v) => (
+        <VesselRow key={v.vessel.key} after={v} />
+      ))}
+    </tbody>
+  );
+}
+
+function VesselRow({ after }: { readonly after: VesselAfter }) {
+  const { plan, show } = usePlan();
+  const { vessel, name, moved, holdsG, superfatPercent, waterPercent, scentPercent, readsG } = after;
+  const pot =
+    vessel.kind === 'pot' && !vessel.ofSecond ? plan.pots.find((p) => p.id === vessel.pot) : undefined;
+  const heavy = isLyeHeavy(superfatPercent);
+  return (
+    <tr className="align-top">
+      <th scope="row" className="max-w-44 py-1 pr-3 pl-8 text-left leading-tight font-normal">
+        <span className="flex items-start gap-1.5">
+          {pot && <PotBadge pot={pot} size={18} />}
+          {upperFirst(name)}
+        </span>
+      </th>
+      <td className="py-1 leading-tight">
+        {moved.map((m, i) => (
+          <MovedLine key={`${m.name}-${i}`} moved={m} />
+        ))}
+      </td>
+      <td className={`${CELL} font-bold`}>{show.mass(holdsG)}</td>
+      <td className={`${CELL} ${heavy ? 'font-bold text-error print:text-black' : ''}`}>
+        {superfatPercent === undefined ? '–' : formatPercent(superfatPercent, 1)}
+        {heavy && <span className="block text-xs">too much lye</span>}
+      </td>
+      <td className={CELL}>{percent(waterPercent)}</td>
+      <td className={CELL}>{percent(scentPercent)}</td>
+      <td className={CELL}>{readsG === undefined ? '–' : show.mass(readsG)}</td>
+    </tr>
+  );
+}
+
+function MovedLine({ moved: { name, massG, fine } }: { readonly moved: Moved }) {
+  const { show } = usePlan();
+  const figure = fine ? show.fine(Math.abs(massG)) : show.mass(Math.abs(massG));
+  return (
+    <span className="block">
+      <span className="font-semibold whitespace-nowrap">
+        {massG < 0 ? '− ' : '+ '}
+        {figure}
+      </span>{' '}
+      <span className="quiet print:text-black">{name}</span>
+    </span>
+  );
+}

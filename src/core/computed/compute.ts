@@ -3,10 +3,7 @@ import { pouredOtherwise } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
-import { planTimetable } from '../clock/timetable.ts';
 import { cutBars } from '../cut/bars.ts';
-import { dayOf } from '../day/order/dayOf.ts';
-import { dayOfBags } from '../day/order/second.ts';
 import { layPlan, type LaidPlan } from '../fill/layPlan.ts';
 import { topDensity, weighedTops } from '../fill/topMass.ts';
 import { plannedState } from '../look/state.ts';
@@ -14,13 +11,14 @@ import { bodiesOf, coloursOfBodies, gradedMixes } from '../ombre/coloursOf.ts';
 import { inAll } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { inSecond } from '../edit/second.ts';
-import { isSecond, pipedIn, secondPlan } from '../plan/second.ts';
+import { pipedIn, secondPlan } from '../plan/second.ts';
 import type { Amount } from '../plan/stepSchema.ts';
 import type { Result } from '../result/result.ts';
 import { finish, type Task } from '../task/task.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
 import { scaled, staysIn, type ScaledMould } from '../weigh/scaled.ts';
-import { weighPlan, type Weights } from '../weigh/weights.ts';
+import type { Weights } from '../weigh/weights.ts';
+import { timedDay, weighedDay } from './stages.ts';
 
 /** Everything derived from a plan. Nothing here is ever stored. */
 export interface Computed extends Facts {
@@ -76,15 +74,13 @@ const asPlan =
 
 /**
  * The whole plan computed: geometry, recipe, layers, cut, weights and what there is to warn of.
- * While something is refused there are no weights. In stages, each of which can be the last that is waited for: the layers
+ * While something is refused there are no weights. In stages, each kept by what it reads (laying, the day weighed, its minutes), and each of which can be the last that is waited for: the layers
  * first, which is enough to draw and to count bars.
  */
 export function* computing(plan: Plan): Task<LaidPlan, Computed> {
   const planned = layPlan(plan);
   yield { done: 0.2, partial: planned };
-  const { recipe } = planned;
-  const day = isSecond(plan) ? dayOfBags(plan) : dayOf(plan, planned.moulds);
-  const weights = recipe && weighPlan(planned, recipe, day);
+  const { day, weights } = weighedDay(planned);
   yield { done: 0.5 };
   const laid = scaled(asPoured(planned, weights), weights);
   const densityOf = topDensity(plan, planned.recipes);
@@ -111,7 +107,7 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
     graded,
     bodies,
     colours,
-    clock: planTimetable(plan, laid, day),
+    clock: timedDay(laid, day),
   };
   const piped = secondPlan(plan, pipedG(moulds));
   const second = piped && computePlan(piped);

@@ -1,6 +1,7 @@
 import { partOf } from '../plan/moulds.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { recipesOf } from '../plan/recipes.ts';
+import { keptByInputs } from '../task/kept.ts';
 import type { LaidMould, LaidPlan } from './layPlan.ts';
 
 /** What a pot is called and painted with, and its jug, are nothing to where its batter lies. */
@@ -14,22 +15,7 @@ function inputsOf(plan: Plan): object {
   return { ...laid, pots: pots.map(potInputs), ...(onBars ? { cut } : {}) };
 }
 
-/** The same inputs: what an edit leaves alone is the same object, so that hardly anything has to be looked into. */
-function isSame(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-  if (Array.isArray(a) !== Array.isArray(b)) return false;
-  const keys = Object.keys(a);
-  return (
-    keys.length === Object.keys(b).length &&
-    keys.every((k) => isSame((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]))
-  );
-}
-
-/** So many plans are kept as they were laid last: one that is edited, its second batch, and what it is compared with. */
-const KEPT = 6;
-
-let kept: readonly { readonly inputs: object; readonly laid: LaidPlan }[] = [];
+const kept = keptByInputs<LaidPlan>();
 
 /** What was laid, of a plan that differs from the one it was laid of in nothing that matters to it. */
 function asOf(plan: Plan, laid: LaidPlan): LaidPlan {
@@ -47,11 +33,8 @@ function asOf(plan: Plan, laid: LaidPlan): LaidPlan {
 }
 
 /** A plan laid, or as it was laid before where nothing has changed that it is laid by. */
-export function laidOnce(plan: Plan, lay: (plan: Plan) => LaidPlan): LaidPlan {
-  const inputs = inputsOf(plan);
-  const known = kept.find((k) => isSame(k.inputs, inputs));
-  const laid = known?.laid ?? lay(plan);
-  const now = { inputs: known?.inputs ?? inputs, laid };
-  kept = [now, ...kept.filter((k) => k !== known)].slice(0, KEPT);
-  return asOf(plan, laid);
-}
+export const laidOnce = (plan: Plan, lay: (plan: Plan) => LaidPlan): LaidPlan =>
+  asOf(
+    plan,
+    kept(inputsOf(plan), () => lay(plan)),
+  );

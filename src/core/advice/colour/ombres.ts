@@ -141,19 +141,32 @@ function unevenSteps(plan: Plan, ombre: Ombre): Pick<Warning, 'code' | 'level' |
       ];
 }
 
-/** Steps as weighed differ by more than this part before it is told: a tenth of a step is on no bar. A judgement. */
-const WEIGHED_UNEVEN = 1.3;
+/** A step as weighed that is so many times what it was graded to be, or so much less, is told. A judgement. */
+const OFF_BY = 1.3;
 
 /** An ombre that is even as it is graded, and not as the scale weighs it. */
 function roundedUneven(
   plan: Plan,
   ombre: Ombre,
-  steps: readonly number[],
   weights: Facts['weights'],
 ): Pick<Warning, 'code' | 'level' | 'message' | 'remedies'>[] {
-  const [least, most] = [Math.min(...steps), Math.max(...steps)];
   const layers = weights?.ombres.find((o) => o.ombre.id === ombre.id)?.layers ?? [];
-  if (ombre.spacing.kind !== 'even' || layers.length === 0 || most <= least * WEIGHED_UNEVEN) return [];
+  if (ombre.spacing.kind !== 'even' || layers.length === 0) return [];
+  const paints = paintsOfOmbre(plan, ombre);
+  const labOf = (mix: Mix): Lab => labOfBody(paints.bodyOf(mix));
+  const steps = layers.slice(1).flatMap((layer, i) => {
+    const before = layers[i];
+    if (!before || before.shade.run !== layer.shade.run) return [];
+    return [
+      {
+        graded: difference(labOf(before.shade.mix), labOf(layer.shade.mix)),
+        weighed: difference(labOf(before.mix), labOf(layer.mix)),
+      },
+    ];
+  });
+  const off = steps.some(({ graded, weighed }) => weighed > graded * OFF_BY || graded > weighed * OFF_BY);
+  const [least, most] = [Math.min(...steps.map((s) => s.weighed)), Math.max(...steps.map((s) => s.weighed))];
+  if (!off || most <= least * OFF_BY) return [];
   const by = ombre.measure === 'spoon' ? 'eighths of a teaspoon' : `${plan.units.fineStepG} g`;
   return [
     {
@@ -219,7 +232,7 @@ export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): War
     const whole = steps.reduce((a, b) => a + b, 0);
     if (least >= LEAST_STEP) {
       const graded = unevenSteps(plan, ombre);
-      const told = graded.length > 0 ? graded : roundedUneven(plan, ombre, steps, weights);
+      const told = graded.length > 0 ? graded : roundedUneven(plan, ombre, weights);
       return told.map((w) => ({ ...about, ...w }));
     }
     const fewer = Math.max(LEAST_LAYERS, Math.floor(whole / CLEAR_STEP) + 1);

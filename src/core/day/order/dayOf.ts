@@ -3,7 +3,7 @@ import type { Plan } from '../../plan/planSchema.ts';
 import { potsOf } from '../../plan/sources.ts';
 import type { Grams } from '../../units/quantity.ts';
 import type { PotId } from '../../validate/ids.ts';
-import type { Day } from '../act.ts';
+import type { ActId, Day } from '../act.ts';
 import { after, before } from './around.ts';
 import { making } from './making.ts';
 import { pouring } from './steps.ts';
@@ -36,15 +36,20 @@ function massOfPots(moulds: Parameters<typeof plannedMasses>[0]): (pot: PotId) =
  * pours come to as planned, never from what a scale makes of that. An act that nothing comes of, because a dose rounds to nothing or
  * a plan has none of it, is passed over wherever it is filled in.
  */
-export const dayOf = (plan: Plan, moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): Day => [
-  ...before(plan),
-  ...making(plan, massOfPots(moulds)),
-  ...pouring(plan),
-  ...after(plan),
-];
+export const dayOf = (plan: Plan, moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): Day =>
+  distinct([...before(plan), ...making(plan, massOfPots(moulds)), ...pouring(plan), ...after(plan)]);
 
-/** The same from minute 0 of the clock on. */
-export const runningOf = (plan: Plan, moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): Day => [
-  ...making(plan, massOfPots(moulds)),
-  ...pouring(plan),
-];
+/** Each act has a name of its own: a step that is called like something else that is done gets another. */
+function distinct(day: Day): Day {
+  const names = new Set<ActId>();
+  return day.map((act) => {
+    let { id } = act;
+    for (let n = 2; names.has(id); n += 1) id = `${act.id}~${n}`;
+    names.add(id);
+    return id === act.id ? act : { ...act, id };
+  });
+}
+
+/** The same without what comes before the first weighing and after the pour. */
+export const runningOf = (plan: Plan, moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): Day =>
+  distinct([...making(plan, massOfPots(moulds)), ...pouring(plan)]);

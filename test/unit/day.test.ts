@@ -1,0 +1,419 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { oilsThatSet } from '../../src/core/ask/timing.ts';
+import { earliestOf } from '../../src/core/clock/earliest.ts';
+import { startStage } from '../../src/core/clock/start.ts';
+import { searching } from '../../src/core/clock/ways.ts';
+import { computePlan, type Computed } from '../../src/core/computed/compute.ts';
+import { dayOf } from '../../src/core/day/order/dayOf.ts';
+import type { Day } from '../../src/core/day/act.ts';
+import { addPour, removeStep } from '../../src/core/edit/pours.ts';
+import { setClock } from '../../src/core/edit/clock.ts';
+import { setTemperatures } from '../../src/core/edit/batter.ts';
+import { layPlan } from '../../src/core/fill/layPlan.ts';
+import type { Plan } from '../../src/core/plan/planSchema.ts';
+import { toolsOf } from '../../src/core/procedure/chapters/laidOut.ts';
+import { procedureOf } from '../../src/core/procedure/procedureOf.ts';
+import { tellingOf } from '../../src/core/procedure/telling.ts';
+import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
+import { finish } from '../../src/core/task/task.ts';
+import { additive, fragrance } from '../support/additions.ts';
+import { anyDay } from '../support/anyDay.ts';
+import { ombrePlan, potMixed } from '../support/colours.ts';
+import { basePlan, boxPlan, demoPlans, rest } from '../support/plans.ts';
+import { follow, type PrintedTask } from '../support/recount.ts';
+import { told } from '../support/told.ts';
+
+const dayIn = (plan: Plan): Day => dayOf(plan, layPlan(plan).moulds);
+
+const demo = (name: string): Plan => demoPlans().find((p) => p.name === name)!;
+
+/** What an act of the sheet says of the vessels that it touches. */
+interface PrintedAct extends PrintedTask {
+  readonly start_min: number | null;
+  readonly holds: readonly {
+    readonly vessel: string;
+    readonly mass_g: number;
+    readonly superfat_percent: number | null;
+  }[];
+}
+
+const acts = (plan: Plan): readonly PrintedAct[] =>
+  (sheetJson(computePlan(plan), 4) as { readonly procedure: readonly PrintedAct[] }).procedure;
+
+describe('one list of acts', () => {
+  it('each act of any day is done once and has a name of its own', () => {
+    fc.assert(
+      fc.property(anyDay, (plan) => {
+        const ids = dayIn(plan).map((a) => a.id);
+        expect(new Set(ids).size).to.equal(ids.length);
+      }),
+      { seed: 23, numRuns: 60 },
+    );
+  });
+
+  it('a step that is called like something else that is done takes nothing from it', () => {
+    const plan = boxPlan([rest(), rest()]);
+    const named: Plan = {
+      ...plan,
+      steps: [
+        plan.steps[0]!,
+        { id: 'oils', kind: 'wait', until: { kind: 'minutes', minutes: 2 } },
+        plan.steps[1]!,
+        { id: 'cut', kind: 'finish', what: 'insulate' },
+      ],
+    };
+    const was = acts(plan);
+    const now = acts(named);
+    expect(now.filter((a) => !was.some((b) => b.id === a.id)).map((a) => a.id)).to.deep.equal(
+      ['oils~2', 'cut~2'].toSorted(
+        (a, b) => now.findIndex((x) => x.id === a) - now.findIndex((x) => x.id === b),
+      ),
+    );
+    for (const a of was) expect(now.find((b) => b.id === a.id)?.lines, a.id).to.deep.equal(a.lines);
+  });
+
+  it('amending a plan renames no other act', () => {
+    fc.assert(
+      fc.property(anyDay, fc.nat(), (plan, at) => {
+        const steps = plan.steps.filter((s) => s.kind === 'pour' || s.kind === 'top');
+        const gone = steps[at % Math.max(1, steps.length)];
+        if (!gone) return;
+        const was = dayIn(plan);
+        const now = new Set(dayIn(removeStep(plan, gone.id)).map((a) => a.id));
+        const left = removeStep(plan, gone.id);
+        // what is of a step and of a pot that are both still there has the name it had
+        for (const act of was) {
+          const step = 'step' in act ? act.step : undefined;
+          if (act.does !== 'pour' && act.does !== 'wait' && act.does !== 'tilt') continue;
+          if (step && left.steps.some((s) => s.id === step.id))
+            expect(now.has(act.id), act.id).to.equal(true);
+        }
+      }),
+      { seed: 5, numRuns: 60 },
+    );
+    const plan = demo('Slate Beds');
+    const added = dayIn(addPour(plan, 'p1').plan).map((a) => a.id);
+    for (const { id } of dayIn(plan)) expect(added, id).to.include(id);
+  });
+
+  it('sheet, book and clock of any day go through the same acts in the same order, and minutes never go back', () => {
+    let timed = 0;
+    fc.assert(
+      fc.property(anyDay, (plan) => {
+        const computed = computePlan(plan);
+        const { weights, day } = computed;
+        if (!weights) return;
+        const order = day.map((a) => a.id);
+        const told = procedureOf(computed).map((a) => a.id);
+        expect(told).to.deep.equal(order.filter((id) => told.includes(id)));
+        expect([...weights.ledger.acts.keys()]).to.deep.equal(order);
+        let before = 0;
+        for (const { id, start_min: min } of acts(plan)) {
+          if (min === null) continue;
+          expect(min, id).to.be.at.least(before - 1e-9);
+          before = min;
+          timed += 1;
+        }
+        // whatever the clock counts a job of is an act of the day, once
+        const jobs = (computed.clock?.acts ?? []).flatMap((a) => a.about.of);
+        for (const id of jobs) expect(order, id).to.include(id);
+      }),
+      { seed: 11, numRuns: 40 },
+    );
+    expect(timed).to.be.above(300);
+  });
+
+  it('what every vessel holds after each act is what its lines come to, one after another', () => {
+    for (const plan of [...demoPlans(), ombrePlan(5, 'one-pot'), ombrePlan(4, 'master-blends')]) {
+      const printed = acts(plan);
+      let told = 0;
+      for (const [i, act] of printed.entries()) {
+        if (act.holds.length === 0) continue;
+        const { vessels } = follow(printed.slice(0, i + 1), plan);
+        const heldIn = (is: (name: string) => boolean): number =>
+          [...vessels]
+            .filter(([name]) => is(name))
+            .reduce((sum, [, held]) => sum + [...held.values()].reduce((s, g) => s + g, 0), 0);
+        for (const { vessel, mass_g: massG } of act.holds) {
+          // what stays of a scraped layer is in its mould: nobody weighs it over
+          if (vessel.startsWith('layer:') || act.id.startsWith('scrape:')) continue;
+          const mould = vessel === 'mould' && plan.steps.some((s) => s.kind === 'scrape');
+          const held = heldIn((name) => name === vessel || (mould && name.startsWith('layer:')));
+          expect(massG, `${plan.name}, ${act.id}, ${vessel}`).to.be.closeTo(held, 0.02);
+          told += 1;
+        }
+      }
+      expect(told, plan.name).to.be.above(10);
+    }
+  });
+});
+
+describe('laying is kept by its inputs', () => {
+  const stackOf = (plan: Plan) => layPlan(plan).stack;
+  const renamed = (plan: Plan): Plan => ({
+    ...plan,
+    pots: plan.pots.map((p, i) => (i === 0 ? { ...p, name: 'Another name', colour: '#123456' } : p)),
+  });
+
+  it('a name, a painted colour, the thickness of bars and the clock lay nothing anew', () => {
+    const plan = demo('Peat Furrows');
+    const before = stackOf(plan);
+    expect(stackOf(renamed(plan))).to.equal(before);
+    expect(stackOf({ ...plan, cut: { ...plan.cut, thicknessMm: plan.cut.thicknessMm + 1 } })).to.equal(
+      before,
+    );
+    expect(stackOf(setClock(plan, { warm: true }))).to.equal(before);
+    expect(layPlan(renamed(plan)).plan.pots[0]!.name).to.equal('Another name');
+    expect(layPlan(renamed(plan)).moulds[0].plan.pots[0]!.name).to.equal('Another name');
+  });
+
+  it('weights are kept while only the bars or the clock change, and are new with a name that stands on a sheet', () => {
+    const plan = demo('Copper Weir');
+    const { weights, clock } = computePlan(plan);
+    const thicker = computePlan({ ...plan, cut: { ...plan.cut, thicknessMm: plan.cut.thicknessMm + 1 } });
+    expect(thicker.weights).to.equal(weights);
+    expect(thicker.clock).to.equal(clock);
+    const later = computePlan(setClock(plan, { start: 1.37 }));
+    expect(later.weights).to.equal(weights);
+    expect(later.clock).to.not.equal(clock);
+    expect(told(computePlan(renamed(plan))).some((a) => a.text.includes('Another name'))).to.equal(true);
+  });
+
+  it('what counts is laid anew: as it would be laid by itself', () => {
+    // amounts that take no planned one's place: laid without looking at what is kept
+    const byItself = (plan: Plan) => layPlan(plan, () => undefined);
+    fc.assert(
+      fc.property(anyDay, fc.constantFrom('thicker', 'fuller', 'dosed', 'fewer'), (plan, what) => {
+        layPlan(plan);
+        const [step] = plan.steps;
+        const changed: Plan =
+          what === 'thicker'
+            ? { ...plan, pots: plan.pots.map((p) => ({ ...p, stage: Math.min(5, p.stage + 0.5) })) }
+            : what === 'fuller'
+              ? { ...plan, fill: { ...plan.fill, overagePercent: plan.fill.overagePercent + 1 } }
+              : what === 'dosed'
+                ? potMixed(plan, { heather: 3 })
+                : step
+                  ? removeStep(plan, step.id)
+                  : plan;
+        const figures = ({ moulds, givenBatchG }: ReturnType<typeof layPlan>) => ({
+          givenBatchG,
+          layers: moulds.map((m) => m.stack.layers.map((l) => [l.pour.id, l.pots, l.plannedG, l.offset])),
+        });
+        expect(figures(layPlan(changed))).to.deep.equal(figures(byItself(changed)));
+      }),
+      { seed: 31, numRuns: 60 },
+    );
+  });
+});
+
+describe('told once', () => {
+  it('where blending ends is the stage that the clock starts from', () => {
+    for (const plan of [...demoPlans(), setClock(basePlan(), { start: 1.6 })]) {
+      const stage = startStage(plan);
+      for (const act of told(computePlan(plan))) {
+        if (act.ofSecond === true || (act.deed.does !== 'emulsify' && act.deed.does !== 'combine')) continue;
+        const figure = `${Number(stage.toFixed(1))} of 5)`;
+        expect(act.text, `${plan.name}, ${act.id}`).to.include(figure);
+      }
+    }
+    const early = {
+      ...basePlan(),
+      batter: { ...basePlan().batter, additives: [additive('a', 'emulsion')] },
+    } as Plan;
+    const texts = told(computePlan(early));
+    expect(texts.find((a) => a.id === 'emulsify')!.text).to.match(/until it just holds as an emulsion\./);
+    expect(texts.find((a) => a.id === 'in-emulsion')!.text).to.match(
+      /then blend on until it is light \(1 of 5\)/,
+    );
+  });
+
+  it('scent is stirred in as scent, and what is heavy as that; blending on comes before either', () => {
+    const plan = boxPlan([rest(), rest()]);
+    const with2 = (kind: 'additives' | 'fragrances'): Plan => ({
+      ...plan,
+      pots: plan.pots.map((p) => (p.id === 'p2' ? { ...p, blendTo: 1.9 } : p)),
+      batter: {
+        ...plan.batter,
+        [kind]:
+          kind === 'additives'
+            ? [additive('x', 'trace', 12, { pots: ['p2'] })]
+            : [fragrance(3)].map((f) => ({ ...f, doses: f.doses.map((d) => ({ ...d, pots: ['p2'] })) })),
+      },
+    });
+    for (const kind of ['additives', 'fragrances'] as const) {
+      const list = told(computePlan(with2(kind)));
+      const own = list.filter((a) => a.pot === 'p2' && a.chapter === 'pour');
+      const trace = own.findIndex((a) => a.id === 'pot-trace:p2');
+      const blend = own.findIndex((a) => a.id === 'work:s2:p2');
+      expect(trace, kind).to.be.at.least(0);
+      expect(blend, kind).to.be.within(0, trace - 1);
+      expect(own[trace]!.text, kind).to.match(
+        kind === 'fragrances' ? /^Stir the scent into pot B/ : /sinks in batter thinner/,
+      );
+      expect(own[trace]!.text).to.not.match(/once it is/);
+    }
+  });
+
+  it('every pour says how thick its batter should be', () => {
+    for (const plan of demoPlans())
+      for (const act of told(computePlan(plan)))
+        if (act.deed.does === 'pour')
+          expect(act.text, `${plan.name}, ${act.id}`).to.match(/The batter should be .*\([\d.]+ of 5\)/);
+  });
+
+  it('what is left over at the cut is what the bars leave', () => {
+    for (const plan of demoPlans()) {
+      const computed = computePlan(plan);
+      const cut = told(computed).find((a) => a.id === 'cut');
+      if (!cut || computed.cut.sliced) continue;
+      const [, mm] = /([\d.]+) mm of the (?:length|longest piece) is left over/.exec(cut.text) ?? [];
+      expect(Number(mm ?? 0), plan.name).to.be.closeTo(
+        computed.cut.remainderMm,
+        plan.units.length === 'mm' ? 0.06 : 99,
+      );
+    }
+  });
+
+  it('unmoulding and curing are the same on clock and sheet', () => {
+    const computed = computePlan(demo('Slate Beds'));
+    const texts = told(computed).map((a) => a.text);
+    expect(texts.find((t) => t.startsWith('Unmould'))).to.match(/^Unmould (\d+) to (\d+) h after the pour/);
+    expect(texts.join(' ')).to.match(/Cure \d+ to \d+ weeks/);
+    expect(texts.join(' ')).to.not.match(/18 to 72|Cure 4 to 6 weeks\./);
+  });
+});
+
+describe('what is laid out', () => {
+  const toolsIn = (plan: Plan) => {
+    const computed: Computed = computePlan(plan);
+    return toolsOf(tellingOf(computed, computed.weights!));
+  };
+  it('comes from the acts: sticks, props, scrapers, and a second jug for two walls at once', () => {
+    const kinds = (name: string) => toolsIn(demo(name)).map((t) => t.tool);
+    expect(kinds('Basalt Columns')).to.include.members([
+      'stick',
+      'stirrer',
+      'scrap-bowl',
+      'lye-sieve',
+      'cutter',
+    ]);
+    expect(kinds('Copper Weir')).to.include('prop');
+    expect(kinds('Peat Furrows')).to.include('scraper');
+    expect(kinds('Slate Beds')).to.not.include.members(['stick']);
+    const jug = toolsIn(demo('Ghyll Drop')).find((t) => t.tool === 'second-jug');
+    if (jug?.tool !== 'second-jug') throw new Error('a second jug is wanted');
+    const poured = computePlan(demo('Ghyll Drop')).weights!.pots.flatMap((p) => p.pours);
+    const allG = poured.filter((q) => q.stepId === 's3').reduce((s, q) => s + q.massG, 0);
+    expect(jug.firstG + jug.secondG).to.be.closeTo(allG, 1e-6);
+  });
+  it('strokes say how many, and lines how far the first is from its wall', () => {
+    const fan = told(computePlan(demo('Basalt Columns'))).find((a) => a.id === 'k1')!;
+    expect(fan.text).to.match(/16 strokes from the middle outward, 22\.5° apart/);
+    const lines = told(computePlan(demo('Larch Spires'))).find((a) => a.id === 'pour:s2')!;
+    const [, count, first] = /: (\d+) lines, the first ([\d.]+) mm from the left wall/.exec(lines.text) ?? [];
+    // 15 mm apart in 91 mm: six, as far from either wall
+    expect([Number(count), Number(first)]).to.deep.equal([6, 8]);
+  });
+});
+
+describe('one number', () => {
+  it('a batch of given size is that size, with what stays in the jugs of its stocks', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 600, max: 1300 }),
+        fc.integer({ min: 0, max: 12 }),
+        fc.integer({ min: 2, max: 6 }),
+        fc.boolean(),
+        (massG, stockLossPercent, layers, ahead) => {
+          const plan = ombrePlan(
+            layers,
+            'master-blends',
+            ahead ? { divide: { kind: 'before-lye', lye: 'together' } } : {},
+          );
+          const given: Plan = {
+            ...plan,
+            ombres: plan.ombres.map((o) => ({ ...o, stockLossPercent })),
+            fill: { ...plan.fill, to: { kind: 'batter', massG } },
+          };
+          const { batch, warnings } = computePlan(given);
+          if (warnings.some((w) => w.level === 'refuse')) return;
+          expect(batch!.batterG).to.be.closeTo(massG, 1e-6);
+          expect(batch!.spareG).to.be.below(2 * (layers + 3));
+        },
+      ),
+      { seed: 4, numRuns: 40 },
+    );
+  });
+
+  it('lines into moulds are at the scale’s step, and come to all that is poured', () => {
+    fc.assert(
+      fc.property(anyDay, (plan) => {
+        for (const act of acts(plan)) {
+          if (!act.id.startsWith('pour:')) continue;
+          for (const l of act.lines) {
+            const steps = l.mass_g / plan.units.scaleStepG;
+            if (l.to.startsWith('mould') && (l.times ?? 1) > 1)
+              expect(Math.abs(steps - Math.round(steps)), `${act.id} ${l.mass_g}`).to.be.below(1e-4);
+          }
+        }
+      }),
+      { seed: 8, numRuns: 60 },
+    );
+  });
+
+  it('ounces stay ounces, with the grams of the fine scale beside them', () => {
+    const plan = demo('Bracken Bank');
+    const aside = told(computePlan(plan)).find((a) => a.id === 'carrier-oil')!;
+    expect(plan.units.mass).to.equal('oz');
+    expect(aside.text).to.match(/: [\d.]+ oz \([\d.]+ g\) in all/);
+  });
+});
+
+describe('what is warned of is not advised', () => {
+  const lardy = (oilsC: number): Plan => {
+    const plan = boxPlan([rest(), rest(), rest()]);
+    return setTemperatures(
+      {
+        ...plan,
+        batter: {
+          ...plan.batter,
+          oils: [
+            { oil: 'lard', percent: 55 },
+            { oil: 'olive', percent: 45 },
+          ],
+        },
+      },
+      { oilsC, lyeC: oilsC },
+    );
+  };
+  it('lard that sets: no odds are told, and no way is so cold that it does', () => {
+    const cold = lardy(27);
+    expect(oilsThatSet(cold)?.oil.id).to.equal('lard');
+    const { clock, warnings } = sheetJson(computePlan(cold), 40) as {
+      readonly clock: { readonly odds: unknown; readonly void?: string };
+      readonly warnings: readonly { readonly code: string }[];
+    };
+    expect(warnings.map((w) => w.code)).to.include('oils-solid');
+    expect(clock.odds).to.equal(null);
+    expect(clock.void).to.match(/[Ll]ard/);
+    for (const plan of [cold, lardy(38)]) {
+      const found = finish(searching(plan, layPlan(plan), { seed: 3, samples: 60, accepts: () => true }))!;
+      for (const way of found.best)
+        expect(oilsThatSet(way.plan), way.options.map((o) => o.label).join('; ')).to.equal(undefined);
+    }
+    expect(sheetJson(computePlan(lardy(38)), 40)).to.have.nested.property('clock.odds.whole');
+  });
+  it('the earliest minute of a pour is when hands are free and its jug is ready, and says why', () => {
+    const computed = computePlan(demo('Scree Steps'));
+    const clock = computed.clock!;
+    const pours = clock.acts.filter((a) => a.act.does === 'pour');
+    for (const timed of pours) {
+      const { min, because } = earliestOf(computed.plan, clock, timed);
+      expect(min, because).to.be.at.most(timed.startMin + 1e-6);
+      expect(min).to.be.at.least((clock.acts[timed.place - 1]?.endMin ?? 0) - 1e-9);
+      expect(because).to.match(/^because hands are busy with/);
+    }
+  });
+});

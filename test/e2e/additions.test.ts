@@ -22,7 +22,7 @@ describe('what goes into some pots alone', () => {
     expect(Number.parseFloat(part)).to.be.below(Number.parseFloat(whole));
     await saved(page);
     await s.go('/plan/demo-slate-beds/pour-day');
-    await page.getByText(/once it is medium: thinner, and it sinks/).waitFor();
+    await page.getByText(/What is heavy sinks in batter thinner than medium/).waitFor();
     expect((await sheetOf(page)).match(/Poppy seed/g)).to.have.length(1);
   });
 

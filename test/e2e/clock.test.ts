@@ -66,8 +66,12 @@ describe('the clock in the browser', () => {
     expect(await minuteOf(page, 2)).to.be.below(was - 1);
     await page.keyboard.press('Shift+ArrowRight');
     // by the field: hands are free by then, and the layer does not carry it
-    await typeIn(page, 'Pour 2 (pot B): minute', '6:00');
+    await typeIn(page, 'Pour 2 (pot B): minute', '7:00');
     await page.getByText(/Pour 2 \(pot B\) .* breaks through/).waitFor();
+    // a minute that cannot be is said, not moved
+    await typeIn(page, 'Pour 2 (pot B): minute', '5:00');
+    await page.getByText(/earliest 6:24, because hands are busy with “colour, pot B” until 6:06/).waitFor();
+    await page.getByLabel('Pour 2 (pot B): minute').press('Escape');
     await page.locator('section[aria-label="Views of the loaf"]').getByText('breaks through').waitFor();
     await page.getByRole('link', { name: /take care Clock/ }).waitFor();
     await typeIn(page, 'Pour 2 (pot B): minute', '-3');

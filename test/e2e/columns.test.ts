@@ -124,3 +124,58 @@ describe('several columns in the browser', () => {
     await saved(page);
   });
 });
+
+describe('pictures that are true', () => {
+  const at = studio();
+  const picture = (page: Page): Promise<string> =>
+    pictureOf(page.locator('section[aria-label="Views of the loaf"] canvas[data-swirl]').first());
+
+  it('a round in another order is drawn in that order at once, and as before once it is put back', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-basalt-columns/design');
+    await page
+      .getByRole('button', { name: /^Pour 1:/ })
+      .first()
+      .click();
+    await sharp(page);
+    const was = await picture(page);
+    await page.getByRole('button', { name: /^Turn 1: pot A/ }).click();
+    await page.getByRole('button', { name: 'Later' }).click();
+    await page.getByRole('button', { name: /^Turn 1: pot B/ }).waitFor();
+    await sharp(page);
+    expect(await picture(page)).to.not.equal(was);
+    await page.getByRole('button', { name: 'Earlier' }).click();
+    await page.getByRole('button', { name: /^Turn 1: pot A/ }).waitFor();
+    await sharp(page);
+    expect(await picture(page)).to.equal(was);
+  });
+
+  it('until it is simulated a loaf is in no pot’s colour, and says that its picture is coming: on cards too', async () => {
+    const page = at.page();
+    let go = (): void => undefined;
+    const held = new Promise<void>((done) => {
+      go = done;
+    });
+    await page.route(/pattern\.worker/, async (route) => {
+      await held;
+      await route.continue();
+    });
+    for (const path of ['/', '/plan/demo-basalt-columns/design']) {
+      await page.goto(at.url() + path);
+      const coming = page.locator('foreignObject', { hasText: 'picture is coming' }).first();
+      await coming.waitFor();
+      // what is drawn under it has the grey of no pot
+      expect(
+        await coming.evaluate((f) =>
+          [...(f.parentElement?.querySelectorAll('path') ?? [])].some(
+            (p) => p.getAttribute('fill') === '#b4b9b6',
+          ),
+        ),
+        path,
+      ).to.equal(true);
+    }
+    go();
+    await sharp(page);
+    await page.getByText('picture is coming').first().waitFor({ state: 'detached' });
+  });
+});

@@ -105,6 +105,33 @@ describe('pots, pour sheet and cut', () => {
     expect(pages).to.be.within(1, 4);
   });
 
+  it('says what is in every jug, act by act, with the numbers of the sheet', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/pour-day');
+    const steps = page.locator('main ol > li');
+    const lye = steps.filter({ hasText: 'Weigh the sodium hydroxide' });
+    const number = (await lye.locator('span').first().innerText()).trim();
+    const weighed = (await lye.locator('td').innerText()).trim();
+    await page.getByRole('link', { name: 'What is in every jug' }).click();
+    const act = page.locator('tbody', { hasText: 'Weigh the sodium hydroxide' });
+    await act.waitFor();
+    expect((await act.locator('th').first().innerText()).trim()).to.match(new RegExp(`^${number}\\s*Weigh`));
+    expect(await act.innerText()).to.include(weighed);
+    // once lye and oils are together the batch has the superfat that was planned, or a little more
+    const batch = page
+      .locator('tbody', { hasText: 'blend in short bursts' })
+      .locator('tr', { hasText: 'The batch' });
+    const superfat = Number.parseFloat((await batch.locator('td').nth(2).innerText()).trim());
+    expect(superfat).to.be.within(4, 7);
+    // a jug that is poured out is empty
+    const last = page.locator('tbody', { hasText: 'Pour 5: pot' }).locator('tr', { hasText: 'Jug' });
+    expect(Number.parseFloat((await last.locator('td').nth(1).innerText()).trim())).to.be.below(60);
+    expect(await seriousFaults(page)).to.deep.equal([]);
+    await page.emulateMedia({ media: 'print' });
+    expect(await page.getByRole('link', { name: 'Pour sheet' }).isVisible()).to.equal(false);
+    await page.emulateMedia({ media: 'screen' });
+  });
+
   it('counts bars with kerf, trims and remainder, and offers thicknesses that leave nothing over', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/cut');

@@ -170,6 +170,8 @@ describe('a pour that ends short of a wall', () => {
     expect(strips.find((s) => s.wall === 'left')!.missed).to.deep.equal([]);
     const levelled = computePlan(setTilt(plan, 's2', { rollDeg: 0, pitchDeg: 0 }));
     const { text } = told(levelled).find((a) => a.id === 'pour:s1')!;
-    expect(text).to.match(/ to [\d.]+ mm on the left wall; it ends [\d.]+ mm short of the right wall\. The batter should be /);
+    expect(text).to.match(
+      / to [\d.]+ mm on the left wall; it ends [\d.]+ mm short of the right wall\. The batter should be /,
+    );
   });
 });

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { askBook } from '../../src/core/ask/book.ts';
 import { oilsThatSet } from '../../src/core/ask/timing.ts';
 import { earliestOf } from '../../src/core/clock/earliest.ts';
 import { startStage } from '../../src/core/clock/start.ts';
@@ -7,6 +8,8 @@ import { searching } from '../../src/core/clock/ways.ts';
 import { computePlan, type Computed } from '../../src/core/computed/compute.ts';
 import { dayOf } from '../../src/core/day/order/dayOf.ts';
 import type { Day } from '../../src/core/day/act.ts';
+import { VESSEL } from '../../src/core/day/vessel.ts';
+import { openLedger } from '../../src/core/ledger/ledger.ts';
 import { addPour, removeStep } from '../../src/core/edit/pours.ts';
 import { setClock } from '../../src/core/edit/clock.ts';
 import { setTemperatures } from '../../src/core/edit/batter.ts';
@@ -146,6 +149,37 @@ describe('one list of acts', () => {
       }
       expect(told, plan.name).to.be.above(10);
     }
+  });
+});
+
+describe('what must hold of a book', () => {
+  it('all that came in is somewhere, in any day', () => {
+    fc.assert(
+      fc.property(anyDay, (plan) => {
+        const { batch } = computePlan(plan);
+        if (batch) expect(askBook(batch.ledger)).to.equal(undefined);
+      }),
+      { seed: 17, numRuns: 60 },
+    );
+  });
+  it('what is lost, or less than nothing, or no number is found', () => {
+    const book = openLedger();
+    book.begin('oils');
+    book.add('oil:olive', VESSEL.oils, 100, false);
+    book.move(VESSEL.oils, VESSEL.pot('p1'), 40, false);
+    const ledger = book.close();
+    expect(askBook(ledger)).to.equal(undefined);
+    const withHeld = (g: number) => ({
+      ...ledger,
+      held: new Map([...ledger.held, ['pot:p1', [{ at: 1, holds: new Map([['oil:olive', g]]) }]]]),
+    });
+    for (const g of [39.99, 40.01, -40, Number.NaN])
+      expect(askBook(withHeld(g)), String(g)).to.not.equal(undefined);
+    expect(() => {
+      const twice = openLedger();
+      twice.begin('oils');
+      twice.begin('oils');
+    }).to.throw('done once');
   });
 });
 

@@ -36,6 +36,18 @@ interface OnBench extends OpenPlan {
 /** Inside it the open plan is the batch that is piped on top, where there is one. */
 export const OfSecond = createContext(false);
 
+/**
+ * One stage of what is computed from the open plan, or one figure of it: who takes only that is not drawn again while it is the same.
+ * Only inside the workbench.
+ */
+export function useStage<T>(pick: (computed: Computed) => T): T {
+  return useAppSelector((state) => {
+    const computed = selectComputed(state);
+    if (!computed) throw new Error('no plan is open');
+    return pick(computed);
+  });
+}
+
 /** The open plan as it is now, with its words. Only inside the workbench. */
 export function usePresent(): Plan {
   const present = useAppSelector((s) => s.plan.present);

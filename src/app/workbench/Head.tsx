@@ -4,7 +4,8 @@ import { Link } from 'react-router';
 import { redone, undone } from '../../store/planSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
-import { usePlan, usePresent } from '../parts/usePlan.ts';
+import { usePresent, useStage } from '../parts/usePlan.ts';
+import { useShow } from '../parts/useShow.ts';
 import { barsText } from '../../core/cut/barsText.ts';
 import { Help } from '../help/Help.tsx';
 import { PlanDetails } from './PlanDetails.tsx';
@@ -76,8 +77,9 @@ const Tools = memo(function Tools() {
 
 /** The plan's name, whether it is saved, its main figures. */
 export function Head() {
-  const { computed, show } = usePlan();
-  const { weights } = computed;
+  const weights = useStage((c) => c.weights);
+  const bars = useStage((c) => barsText(c.moulds));
+  const show = useShow(useStage((c) => c.plan.units));
   return (
     <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-1.5 border-b bench:gap-x-3 bg-base-100 px-2 py-1 sm:px-4">
       <ToShelf />
@@ -92,7 +94,7 @@ export function Head() {
             <Figure name="lye" value={show.lye(weights.lyeG)} />
           </>
         )}
-        <Figure name="" value={barsText(computed.moulds)} />
+        <Figure name="" value={bars} />
       </div>
       <Tools />
     </header>

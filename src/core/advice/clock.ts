@@ -8,7 +8,7 @@ import type { WarningCode } from './codes.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
 
-const stage = (s: number | undefined): string => (s === undefined ? '' : `${stageFigure(s)}`);
+const stage = (s: number | undefined): string => (s === undefined ? '' : stageFigure(s));
 
 /** A pour kept at a minute at which hands are busy is late by more than this, or it is rounding. */
 const LATE_MIN = 0.05;

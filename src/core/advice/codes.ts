@@ -5,6 +5,7 @@ export type WarningCode =
   | 'batch-short'
   | 'batter-spare'
   | 'bleeds'
+  | 'book-unbalanced'
   | 'carry-over'
   | 'clock-breaks'
   | 'clock-kept-late'

@@ -1,5 +1,6 @@
 import { batchWarnings } from './batch.ts';
 import { batterWarnings } from './batter.ts';
+import { bookWarnings } from './book.ts';
 import { clockWarnings } from './clock.ts';
 import { colourWarnings } from './colour/colourWarnings.ts';
 import { cutWarnings } from './cut.ts';
@@ -29,6 +30,7 @@ export const warningsOf = (facts: Facts): readonly Warning[] => [
   ...potWarnings(facts),
   ...jugWarnings(facts),
   ...colourWarnings(facts),
+  ...bookWarnings(facts),
   ...clockWarnings(facts),
   ...inEachMould(facts, cutWarnings, { ofDesign: false }),
   ...inEachMould(facts, cutterWarnings, { ofDesign: false }),

@@ -6,7 +6,7 @@ import { earliestOf, type Earliest } from '../../../core/clock/earliest.ts';
 import { fail, type Result } from '../../../core/result/result.ts';
 import type { TimedAct, Timetable } from '../../../core/clock/timetable.ts';
 import { actName } from '../../../core/clock/words.ts';
-import { stagePhrase } from '../../../core/setting/stage.ts';
+import { stageFigure } from '../../../core/setting/stage.ts';
 import { formatClock, formatMinutes } from '../../../core/units/format.ts';
 import { useOdds } from '../../clock/useOdds.ts';
 import { QuantityField } from '../../parts/QuantityField.tsx';
@@ -97,9 +97,7 @@ export const Windows = memo(function Windows({ clock }: { readonly clock: Timeta
                         : formatClock(Math.max(0, timed.pourableUntilMin))}
                   </td>
                   <td className="px-2 italic">
-                    {timed.stage === undefined
-                      ? '–'
-                      : `${stagePhrase(timed.stage)}, ${timed.stage.toFixed(1)}`}
+                    {timed.stage === undefined ? '–' : stageFigure(timed.stage)}
                   </td>
                   <td className={`px-2 ${timed.troubles.length > 0 ? 'font-bold text-error' : 'italic'}`}>
                     {windowWords(timed)}

@@ -1,4 +1,5 @@
 import { isLyeHeavy } from '../../../core/ask/superfat.ts';
+import type { Vessel } from '../../../core/day/vessel.ts';
 import { procedureOf } from '../../../core/procedure/procedureOf.ts';
 import { jugLedger, type Moved, type VesselAfter } from '../../../core/procedure/jugLedger.ts';
 import type { Act } from '../../../core/procedure/act.ts';
@@ -12,7 +13,10 @@ import { PrintButton } from './PrintButton.tsx';
 import { Refused } from './Refused.tsx';
 import { usePaper } from './usePaper.ts';
 
-const CELL = 'py-1 pl-3 text-right align-top whitespace-nowrap';
+const CELL = 'py-1 pl-3 text-right align-top leading-tight whitespace-nowrap';
+
+/** Only what the fine scale weighs is in one of these. */
+const FINE: readonly Vessel['kind'][] = ['jar', 'carrier-oil'];
 
 const percent = (x: number | undefined): string =>
   x === undefined || Math.abs(x) < 0.005 ? '–' : formatPercent(x, 1);
@@ -114,7 +118,9 @@ function VesselRow({ after }: { readonly after: VesselAfter }) {
           <MovedLine key={`${m.name}-${i}`} moved={m} />
         ))}
       </td>
-      <td className={`${CELL} font-bold`}>{show.mass(holdsG)}</td>
+      <td className={`${CELL} font-bold`}>
+        {FINE.includes(vessel.kind) ? show.fine(holdsG) : show.mass(holdsG)}
+      </td>
       <td className={`${CELL} ${heavy ? 'font-bold text-error print:text-black' : ''}`}>
         {superfatPercent === undefined ? '–' : formatPercent(superfatPercent, 1)}
         {heavy && <span className="block text-xs">too much lye</span>}

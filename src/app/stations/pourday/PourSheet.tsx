@@ -1,4 +1,6 @@
 import { barsText } from '../../../core/cut/barsText.ts';
+import { massOfContents } from '../../../core/ledger/contents.ts';
+import { supplied } from '../../../core/ledger/ledger.ts';
 import { formatPercent } from '../../../core/units/format.ts';
 import type { Chapter } from '../../../core/day/act.ts';
 import { CHAPTER_TITLES, type Act } from '../../../core/procedure/act.ts';
@@ -36,6 +38,7 @@ export function PourSheet() {
   const several = computed.moulds.length > 1;
   usePaper(`${name}: pour sheet`);
   if (!weights) return <Refused title="Pour sheet" />;
+  const weighedG = massOfContents(supplied(weights.ledger));
   const cares = computed.warnings.filter((w) => w.level === 'warn');
   const number = new Map(acts.map((t, i) => [t.id, i + 1]));
   return (
@@ -44,9 +47,10 @@ export function PourSheet() {
         <div>
           <h2 className="text-2xl">{name}: pour sheet</h2>
           <p className="quiet">
-            {show.mass(weights.batterG)} of batter · {show.lye(weights.lyeG)} lye ·{' '}
-            {show.mass(weights.waterG)} water · superfat {formatPercent(weights.superfatPercent)} as weighed ·{' '}
-            {plan.pots.length} pots · {barsText(computed.moulds)}
+            {show.mass(weights.batterG)} of batter, {show.mass(weighedG)} weighed in all with what stays in
+            jars and jugs · {show.lye(weights.lyeG)} lye · {show.mass(weights.waterG)} water · superfat{' '}
+            {formatPercent(weights.superfatPercent)} as weighed · {plan.pots.length} pots ·{' '}
+            {barsText(computed.moulds)}
           </p>
           {piping && (
             <p className="quiet">

@@ -214,6 +214,13 @@ describe('laying is kept by its inputs', () => {
     expect(told(computePlan(renamed(plan))).some((a) => a.text.includes('Another name'))).to.equal(true);
   });
 
+  it('a plan that was read once more has the sheet it had', () => {
+    for (const plan of demoPlans()) {
+      const was = sheetJson(computePlan(plan), 4);
+      expect(sheetJson(computePlan(structuredClone(plan)), 4), plan.name).to.deep.equal(was);
+    }
+  });
+
   it('what counts is laid anew: as it would be laid by itself', () => {
     // amounts that take no planned one's place: laid without looking at what is kept
     const byItself = (plan: Plan) => layPlan(plan, () => undefined);

@@ -34,7 +34,7 @@ describe('the source', () => {
       .filter((f) => /\.tsx?$/.test(f))
       .map((f) => join('src', f));
     expect(files.length).to.be.above(300);
-    expect(loads('src/core/computed/compute.ts')).to.include('src/core/weigh/weights.ts');
+    expect(loads('src/core/computed/stages.ts')).to.include('src/core/weigh/weights.ts');
     expect(rings(files).map((r) => r.join(' -> '))).to.deep.equal([]);
   });
 });

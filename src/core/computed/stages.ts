@@ -5,27 +5,25 @@ import { dayOfBags } from '../day/order/second.ts';
 import type { LaidPlan } from '../fill/layPlan.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isSecond } from '../plan/second.ts';
-import { keptByInputs } from '../task/kept.ts';
+import { fieldsOf, keptByInputs } from '../task/kept.ts';
 import { weighPlan, type Weights } from '../weigh/weights.ts';
 
 /** What a plan is called, and when it was written, is nothing to any stage; how it is cut only where something lies evenly on its bars. */
-function inputsOf(
-  plan: Plan,
-): Omit<Plan, 'id' | 'name' | 'notes' | 'created' | 'changed' | 'cut'> & { cut?: Plan['cut'] } {
+function worked(plan: Plan): Omit<Plan, 'id' | 'name' | 'notes' | 'created' | 'changed' | 'cut'> {
   const { id: _id, name: _name, notes: _notes, created: _created, changed: _changed, cut, ...rest } = plan;
-  return plan.steps.some((s) => s.kind === 'top') ? { ...rest, cut } : rest;
+  return plan.steps.some((s) => s.kind === 'top') ? { ...rest, ...{ cut } } : rest;
 }
 
 /** The day of a plan and all that is weighed on it; of its timing only the order that it makes. */
-function weighedBy(plan: Plan): object {
-  const { clock, ...rest } = inputsOf(plan);
-  return { ...rest, colouring: clock.colouring };
+function weighedBy(plan: Plan): readonly unknown[] {
+  const { clock, ...rest } = worked(plan);
+  return [clock.colouring, ...fieldsOf(rest)];
 }
 
 /** What was really done of a batch is nothing to how it was timed; nor are the colours of its colorants. */
-function timedBy(plan: Plan): object {
-  const { batch: _batch, colorants: _colorants, ...rest } = inputsOf(plan);
-  return rest;
+function timedBy(plan: Plan): readonly unknown[] {
+  const { batch: _batch, colorants: _colorants, ...rest } = worked(plan);
+  return fieldsOf(rest);
 }
 
 interface WeighedDay {

@@ -1,18 +1,19 @@
 import { partOf } from '../plan/moulds.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { recipesOf } from '../plan/recipes.ts';
-import { keptByInputs } from '../task/kept.ts';
+import { fieldsOf, keptByInputs } from '../task/kept.ts';
 import type { LaidMould, LaidPlan } from './layPlan.ts';
 
 /** What a pot is called and painted with, and its jug, are nothing to where its batter lies. */
-const potInputs = ({ name: _name, colour: _colour, jug: _jug, ...rest }: Pot): object => rest;
+const potInputs = ({ name: _name, colour: _colour, jug: _jug, ...rest }: Pot): readonly unknown[] =>
+  fieldsOf(rest);
 
 /** What a plan is laid by: what it is called, how it is timed and, where nothing lies evenly on its bars, how it is cut are not among it. */
-function inputsOf(plan: Plan): object {
+function inputsOf(plan: Plan): readonly unknown[] {
   const { id: _id, name: _name, notes: _notes, created: _created, changed: _changed, ...rest } = plan;
   const { clock: _clock, batch: _batch, cut, pots, ...laid } = rest;
   const onBars = plan.steps.some((s) => s.kind === 'top');
-  return { ...laid, pots: pots.map(potInputs), ...(onBars ? { cut } : {}) };
+  return [...fieldsOf(laid), ...(onBars ? [cut] : []), ...pots.flatMap(potInputs)];
 }
 
 const kept = keptByInputs<LaidPlan>();

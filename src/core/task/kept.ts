@@ -1,24 +1,16 @@
-/** The same inputs: what an edit leaves alone is the same object, so that hardly anything has to be looked into. */
-function isSame(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-  if (Array.isArray(a) !== Array.isArray(b)) return false;
-  const keys = Object.keys(a);
-  return (
-    keys.length === Object.keys(b).length &&
-    keys.every((k) => isSame((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]))
-  );
-}
-
 /** So many are kept: what is edited, its second batch, and what it is compared with. */
 const KEPT = 6;
 
+const isSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((x, i) => Object.is(x, b[i]));
+
 /**
- * What was made of some inputs, kept by what is in them: the same object comes back for inputs that are alike, the ones used last are
- * kept. Inputs are plain data, never changed.
+ * What was made of some inputs, kept by them: the same object comes back for the very same inputs, the ones used last are kept. An edit
+ * leaves what it does not change as the same object; what is only alike (read from a file once more) is made anew, so that whatever was made
+ * speaks of the objects of its own plan.
  */
-export function keptByInputs<R>(): (inputs: object, make: () => R) => R {
-  let kept: readonly { readonly inputs: object; readonly made: R }[] = [];
+export function keptByInputs<R>(): (inputs: readonly unknown[], make: () => R) => R {
+  let kept: readonly { readonly inputs: readonly unknown[]; readonly made: R }[] = [];
   return (inputs, make) => {
     const known = kept.find((k) => isSame(k.inputs, inputs));
     const now = known ?? { inputs, made: make() };
@@ -26,3 +18,6 @@ export function keptByInputs<R>(): (inputs: object, make: () => R) => R {
     return now.made;
   };
 }
+
+/** The fields of an object as inputs, with their names. */
+export const fieldsOf = (of: object): readonly unknown[] => Object.entries(of).flat();

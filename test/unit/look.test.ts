@@ -73,6 +73,17 @@ describe('how a pot will look', () => {
     expect(labOf(fading, CURED)[0]).to.be.above(labOf(fading, { ...CURED, age: 'cut' })[0]);
   });
 
+  it('a colorant that fades looks as its own test bar when it has cured: the bar had', () => {
+    const { nature } = starter('spirulina');
+    if (!nature) throw new Error('a described colorant is wanted');
+    for (const fadesPercent of [0, 40, 70]) {
+      const plan = withNature('spirulina', nature.doseGPerKg, { fadesPercent, palesPercent: 0 });
+      // on plain soap as pale as the bar's
+      const onBar = { ...plan, batter: { ...plan.batter, colour: nature.base } };
+      expect(difference(labOf(onBar, CURED), labOfHex(nature.colour)), `${fadesPercent} %`).to.be.below(0.7);
+    }
+  });
+
   it('a colour that morphs is another at the pour, and back at the cut if it comes back', () => {
     const back = withNature('pool-green', 6, { morph: { colour: '#a08a50', returns: true } });
     const gone = withNature('pool-green', 6, { morph: { colour: '#a08a50', returns: false } });

@@ -39,6 +39,9 @@ export interface LedgerEntry {
   readonly vessels: readonly VesselAfter[];
 }
 
+/** What a double leaves in a vessel that was emptied, g. */
+const DUST_G: Grams = 1e-6;
+
 /** Together in one vessel: out of another, or from the shelf. */
 function movedIn(
   computed: Computed,
@@ -67,14 +70,15 @@ function after(
 ): VesselAfter {
   const holds = heldAfter(w.ledger, act, vessel);
   const massG = massOfContents(holds);
-  const part = (g: Grams): Percent => (massG > 0 ? (g / massG) * 100 : 0);
+  const empty = massG < DUST_G;
+  const part = (g: Grams): Percent => (empty ? 0 : (g / massG) * 100);
   const pot = vessel.kind === 'pot' ? computed.plan.pots.find((p) => p.id === vessel.pot) : undefined;
   return {
     vessel,
     name: vesselName(computed.plan, vessel),
     moved: movedIn(computed, w, transfers, vessel),
     holdsG: clean(massG),
-    superfatPercent: superfatIn(holds, w.substances),
+    superfatPercent: empty ? undefined : superfatIn(holds, w.substances),
     waterPercent: part(waterIn(holds, w.substances)),
     scentPercent: part(massOfKinds(holds, w.substances, ['fragrance'])),
     readsG: pot?.jug && clean(massG + pot.jug.tareG),

@@ -98,7 +98,7 @@ describe('text of a maker’s', () => {
 
   it('cannot spoil the drawing of the wall marks', () => {
     const read = readPlanFile(file({ name: '<b>&"\u0008 \uD800' }));
-    const svg = wallMarksSvg(computePlan(read.ok ? read.plan : basePlan()));
+    const svg = wallMarksSvg(computePlan(basePlan()), read.ok ? read.plan.name : '');
     expect(svg).to.include('&lt;b&gt;&amp;');
     expect(svg).to.not.include('\u0008');
     expect(svg).to.not.include('\uD800');

@@ -386,7 +386,7 @@ describe('what goes with a mould', () => {
     const lean = Math.hypot(1, 15 / 70);
     expect(left!.wallMm).to.be.closeTo(70 * lean, 1e-9);
     expect(left!.marks[0]!.alongMm).to.be.closeTo(computed.stack.layers[0]!.leftMm * lean, 1e-9);
-    const svg = wallMarksSvg(computed);
+    const svg = wallMarksSvg(computed, computed.plan.name);
     expect(svg).to.match(/^<svg [^>]*width="\d+mm" height="[\d.]+mm"/);
     expect(svg.match(/lined floor/g)).to.have.length(4);
   });

@@ -1,6 +1,6 @@
 import { roundOf } from '../../core/plan/sources.ts';
 import type { Pour } from '../../core/plan/stepSchema.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useBench, useColours } from '../parts/usePlan.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
 /** px from one drop of a round to the next; closed, drops lie over one another */
@@ -27,7 +27,8 @@ export const braidWords = (braid: string): string => {
 
 /** Rounds are one thing: drops of one round on a thread, and how often; chosen, the braid opens and shows every round. */
 export function Braid({ braid, chosen }: { readonly braid: string; readonly chosen: boolean }) {
-  const { plan, colours } = useBench();
+  const { plan } = useBench();
+  const colours = useColours();
   const { rounds, pots } = read(braid);
   const shown = chosen ? Math.min(rounds, MOST_ROUNDS) : 1;
   const apart = chosen ? APART / 1.6 : pots.length > 8 ? CLOSED : APART;

@@ -219,7 +219,7 @@ const WORTH_MIN = 0.5;
 
 /** The order of work along the foot of the window: a drop for each pour, marks for what is between. */
 export function DripLine() {
-  const { plan, computed, show, edit } = useBench();
+  const { plan, computed, show, edit } = useBench('clock', 'stack');
   const chosen = useAppSelector((s) => s.desk.chosen);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const dropped = ({ active, over }: DragEndEvent): void => {

@@ -19,7 +19,7 @@ export function Station({
   readonly tells?: (warning: Warning) => boolean;
   readonly children: ReactNode;
 }) {
-  const { computed } = usePlan();
+  const { computed } = usePlan('warnings');
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 p-5">
       <h2 className="text-xl">{title}</h2>

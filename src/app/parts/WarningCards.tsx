@@ -1,5 +1,5 @@
 import type { Warning } from '../../core/advice/warning.ts';
-import { usePlan } from './usePlan.ts';
+import { useEdit } from './usePlan.ts';
 
 const TONES = {
   refuse: { edge: 'border-error', word: 'Refused' },
@@ -9,7 +9,7 @@ const TONES = {
 
 /** What to know at this place, worst first, each with its one-press remedies. */
 export function WarningCards({ warnings }: { readonly warnings: readonly Warning[] }) {
-  const { edit } = usePlan();
+  const edit = useEdit();
   const order = ['refuse', 'warn', 'note'];
   const sorted = warnings.toSorted((a, b) => order.indexOf(a.level) - order.indexOf(b.level));
   const alike = new Map<string, number>();

@@ -6,7 +6,7 @@ import { OfSecond, usePlan } from './usePlan.ts';
 
 /** Whether the loaf's batch is looked at or the one that is piped on it. Nothing where there is one batch. */
 export function WhichBatch() {
-  const { computed } = usePlan();
+  const { computed } = usePlan('second');
   const dispatch = useAppDispatch();
   const batch = useAppSelector((s) => s.desk.batch);
   if (!computed.second) return null;

@@ -1,6 +1,5 @@
 import { createContext, useContext, useMemo } from 'react';
-import { inSecond } from '../../core/edit/second.ts';
-import { pipedIn } from '../../core/plan/second.ts';
+import { shallowEqual } from 'react-redux';
 import type { PlanColours } from '../../core/ombre/coloursOf.ts';
 import type { MouldUse } from '../../core/plan/moulds.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
@@ -9,85 +8,109 @@ import type { Computed } from '../../core/computed/compute.ts';
 import { selectBench, selectColours, selectComputed, selectMouldUse } from '../../store/computed.ts';
 import { editHere } from '../../store/editHere.ts';
 import { editPlan } from '../../store/editPlan.ts';
+import { editSecond } from '../../store/editSecond.ts';
 import type { Gesture } from '../../store/gesture.ts';
-import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useAppDispatch, useAppSelector, type RootState } from '../../store/store.ts';
 import { useShow, type Show } from './useShow.ts';
 
 export type Edit = (edit: (plan: Plan) => Plan | Result<Plan>, gesture?: Gesture) => Fault | undefined;
 
-interface OpenPlan {
-  /** it is the batch that is piped on top, as a plan by itself */
-  readonly ofSecond: boolean;
+/** The open plan with those stages of what is computed from it that were asked for, and how its units are shown. */
+interface OpenPlan<C extends { readonly plan: Plan }, Stage extends keyof C> {
   readonly plan: Plan;
-  readonly computed: Computed;
-  /** as the maker looks at it: at the pour, at the cut or cured */
-  readonly colours: PlanColours;
+  readonly computed: Pick<C, Stage | 'plan'>;
   readonly show: Show;
   readonly edit: Edit;
 }
 
-interface OnBench extends OpenPlan {
-  readonly computed: Computed & { readonly hand?: number };
-  readonly use: MouldUse;
-  /** its pours are those of the first mould: they are changed there */
-  readonly follows: boolean;
-}
+type Bench = Computed & { readonly hand?: number };
 
 /** Inside it the open plan is the batch that is piped on top, where there is one. */
 export const OfSecond = createContext(false);
 
-/**
- * One stage of what is computed from the open plan, or one figure of it: who takes only that is not drawn again while it is the same.
- * Only inside the workbench.
- */
-export function useStage<T>(pick: (computed: Computed) => T): T {
-  return useAppSelector((state) => {
-    const computed = selectComputed(state);
-    if (!computed) throw new Error('no plan is open');
-    return pick(computed);
-  });
+/** The stages that a picture of the mould on the bench is drawn from. */
+export const SEEN = ['geometry', 'fill', 'stack', 'hand'] as const satisfies readonly (keyof Bench)[];
+
+const selectSecond = (state: RootState): Computed | undefined => selectComputed(state)?.second;
+
+function open<T>(found: T | undefined): T {
+  if (found === undefined) throw new Error('no plan is open');
+  return found;
 }
+
+const picked = <C extends object, Key extends keyof C>(of: C, keys: readonly Key[]): Pick<C, Key> =>
+  Object.fromEntries(keys.map((k) => [k, of[k]])) as Pick<C, Key>;
+
+/** Some stages of a plan, and the plan. Who takes them is drawn again when one of them is another object, and for nothing else. */
+function useStages<C extends { readonly plan: Plan }, Stage extends keyof C>(
+  of: (state: RootState) => C | undefined,
+  stages: readonly Stage[],
+): Pick<C, Stage | 'plan'> {
+  return useAppSelector((state) => picked(open(of(state)), ['plan', ...stages]), shallowEqual);
+}
+
+/** One figure of what is computed from the open plan. Only inside the workbench. */
+export const useFigure = <T>(pick: (computed: Computed) => T): T =>
+  useAppSelector((state) => pick(open(selectComputed(state))));
 
 /** The open plan as it is now, with its words. Only inside the workbench. */
-export function usePresent(): Plan {
-  const present = useAppSelector((s) => s.plan.present);
-  if (!present) throw new Error('no plan is open');
-  return present;
+export const usePresent = (): Plan => useAppSelector((s) => open(s.plan.present ?? undefined));
+
+/** All that is computed from the open plan, for a screen that tells all of it. Only inside the workbench. */
+export const useComputed = (): Computed => useFigure((computed) => computed);
+
+/** How every pot and pour looks as the maker looks at it: at the pour, at the cut or cured. Only inside the workbench. */
+export const useColours = (): PlanColours => useAppSelector((state) => open(selectColours(state)));
+
+/** An edit of the open plan, or of the batch that is piped on top where it is that. */
+export function useEdit(): Edit {
+  const dispatch = useAppDispatch();
+  const ofSecond = useContext(OfSecond);
+  return useMemo(
+    (): Edit => (change, gesture) => dispatch((ofSecond ? editSecond : editPlan)(change, gesture)),
+    [dispatch, ofSecond],
+  );
+}
+
+/** An edit of the part of the plan that the mould on the bench is. */
+export function useBenchEdit(): Edit {
+  const dispatch = useAppDispatch();
+  return useMemo((): Edit => (change, gesture) => dispatch(editHere(change, gesture)), [dispatch]);
+}
+
+/** What is seen as the open plan is the batch that is piped on top. */
+export function useOfSecond(): boolean {
+  const piped = useAppSelector((state) => selectComputed(state)?.second !== undefined);
+  return useContext(OfSecond) && piped;
 }
 
 /**
- * The open plan's work, what is computed from it, and how its units are shown; for its name and notes ask `usePresent`. Only inside
- * the workbench.
+ * The open plan's work, the named stages of what is computed from it, and how its units are shown; for its name and notes ask
+ * `usePresent`. Only inside the workbench.
  */
-export function usePlan(): OpenPlan {
-  const dispatch = useAppDispatch();
-  const computed = useAppSelector(selectComputed);
-  const colours = useAppSelector(selectColours);
-  if (!computed || !colours) throw new Error('no plan is open');
-  const { second } = computed;
-  const ofSecond = useContext(OfSecond) && second !== undefined;
-  const seen = ofSecond ? second : computed;
-  const show = useShow(seen.plan.units);
-  const edit = useMemo(
-    (): Edit => (change, gesture) =>
-      dispatch(editPlan(ofSecond ? inSecond(change, pipedIn(second.plan)) : change, gesture)),
-    [dispatch, ofSecond, second],
-  );
-  return { ofSecond, plan: seen.plan, computed: seen, colours, show, edit };
+export function usePlan<Stage extends keyof Computed = never>(
+  ...stages: readonly Stage[]
+): OpenPlan<Computed, Stage> {
+  const ofSecond = useOfSecond();
+  const computed = useStages(ofSecond ? selectSecond : selectComputed, stages);
+  const show = useShow(computed.plan.units);
+  return { plan: computed.plan, computed, show, edit: useEdit() };
 }
 
 /**
  * The mould on the bench as a plan by itself: its own sizes, fill, layers and cut. A plan with one mould is what `usePlan` gives.
  * Edits change that mould's part.
  */
-export function useBench(): OnBench {
-  const dispatch = useAppDispatch();
-  const computed = useAppSelector(selectBench);
-  const colours = useAppSelector(selectColours);
-  const use = useAppSelector(selectMouldUse);
-  if (!computed || !colours || !use) throw new Error('no plan is open');
-  const { plan } = computed;
-  const show = useShow(plan.units);
-  const edit = useMemo((): Edit => (change, gesture) => dispatch(editHere(change, gesture)), [dispatch]);
-  return { ofSecond: false, plan, computed, colours, show, edit, use, follows: use.design === 'as-first' };
+export function useBench<Stage extends keyof Bench = never>(
+  ...stages: readonly Stage[]
+): OpenPlan<Bench, Stage> {
+  const computed = useStages(selectBench, stages);
+  const show = useShow(computed.plan.units);
+  return { plan: computed.plan, computed, show, edit: useBenchEdit() };
+}
+
+/** How the mould on the bench stands in the plan; one that follows has the pours of the first, and they are changed there. */
+export function useMouldUse(): { readonly use: MouldUse; readonly follows: boolean } {
+  const use = useAppSelector((state) => open(selectMouldUse(state)));
+  return { use, follows: use.design === 'as-first' };
 }

@@ -1,5 +1,5 @@
 import type { FramedFace } from '../../core/face/framed.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useColours } from '../parts/usePlan.ts';
 import { FaceDrawing } from './FaceDrawing.tsx';
 
 interface BarFaceProps {
@@ -12,6 +12,6 @@ interface BarFaceProps {
 
 /** One side of a bar of the open plan as it will be cut. */
 export function BarFace(props: BarFaceProps) {
-  const { colours } = useBench();
+  const colours = useColours();
   return <FaceDrawing colours={colours} {...props} />;
 }

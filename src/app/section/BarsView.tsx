@@ -5,7 +5,7 @@ import { sideOfBar, sidesOf, type Side } from '../../core/face/barFaces.ts';
 import { fileStem } from '../../core/exchange/writePlan.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
 import { Choice } from '../parts/Choice.tsx';
-import { useBench, usePresent } from '../parts/usePlan.ts';
+import { SEEN, useBench, useColours, usePresent } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { BarFace } from './BarFace.tsx';
 import { sideWord, whereFrom } from './barWords.ts';
@@ -17,7 +17,8 @@ const NEIGHBOURS = 41;
 /** Walk the bars, piece by piece, from the near end or the foot: a slope along the loaf makes every bar another. */
 export function BarsView() {
   const { name } = usePresent();
-  const { computed, colours, show } = useBench();
+  const { computed, show } = useBench('cut', ...SEEN);
+  const colours = useColours();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [walked, setWalked] = useState(0);
   const [wanted, setWanted] = useState<Side>('near');

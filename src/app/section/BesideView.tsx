@@ -1,13 +1,14 @@
 import { useMemo } from 'react';
-import { computePlan, type Computed } from '../../core/computed/compute.ts';
-import { singleBars } from '../../core/cut/singleBars.ts';
+import { computePlan } from '../../core/computed/compute.ts';
+import { singleBars, type Cutting } from '../../core/cut/singleBars.ts';
 import { sideOfBar } from '../../core/face/barFaces.ts';
+import type { LaidFace } from '../../core/face/laid.ts';
 import { topFace } from '../../core/face/loafFaces.ts';
 import type { PlanColours } from '../../core/ombre/coloursOf.ts';
 import { differences } from '../../core/plan/differences.ts';
 import { besideKept, viewShown } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { useBench, usePlan } from '../parts/usePlan.ts';
+import { SEEN, useBench, useColours, useEdit } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { FaceDrawing } from './FaceDrawing.tsx';
 
@@ -16,7 +17,7 @@ const MOST = 5;
 
 interface OneProps {
   readonly title: string;
-  readonly computed: Computed;
+  readonly computed: Cutting & LaidFace;
   readonly colours: PlanColours;
   readonly width: number;
   readonly height: number;
@@ -44,8 +45,9 @@ function One({ title, computed, colours, width, height }: OneProps) {
 export function BesideView() {
   const dispatch = useAppDispatch();
   const beside = useAppSelector((s) => s.desk.beside);
-  const { edit } = usePlan();
-  const { plan, computed, colours } = useBench();
+  const edit = useEdit();
+  const { plan, computed } = useBench('cut', ...SEEN);
+  const colours = useColours();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const kept = useMemo(() => (beside ? computePlan(beside) : undefined), [beside]);
   const found = useMemo(() => (beside ? differences(beside, plan) : []), [beside, plan]);

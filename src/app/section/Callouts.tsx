@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { potNamed } from '../../core/plan/sources.ts';
 import type { ScaledLayer } from '../../core/weigh/scaled.ts';
 import { roundsWord } from '../parts/roundsWord.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useBench, useColours } from '../parts/usePlan.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
 interface CalloutsProps {
@@ -126,7 +126,8 @@ const Callout = memo(function Callout(props: CalloutProps) {
 /** Each layer named beside the drawing, tied to it by a thread. */
 export function Callouts(props: CalloutsProps) {
   const { layers, startOf, left, right, height, chosen, onChoose } = props;
-  const { plan, colours, show } = useBench();
+  const { plan, show } = useBench();
+  const colours = useColours();
   const upDown = layers.toReversed();
   const starts = upDown.map(startOf);
   const gap = Math.min(54, (height - 40) / Math.max(1, layers.length));

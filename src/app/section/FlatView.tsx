@@ -17,7 +17,7 @@ import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { bandFill } from '../parts/ink.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useBench, useColours, useMouldUse } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { Bench } from './Bench.tsx';
 import { Callouts } from './Callouts.tsx';
@@ -83,7 +83,9 @@ interface FlatViewProps {
  * pour's tilt, filled up to it, and its surface is level on screen.
  */
 export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
-  const { plan, computed, colours, show, follows } = useBench();
+  const { plan, computed, show } = useBench('geometry', 'stack', 'fill');
+  const colours = useColours();
+  const { follows } = useMouldUse();
   const editable = wanted && !follows;
   const dispatch = useAppDispatch();
   const { chosen, moment } = useAppSelector((s) => s.desk);

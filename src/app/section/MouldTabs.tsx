@@ -2,12 +2,12 @@ import { pouredIn } from '../../core/weigh/scaled.ts';
 import { mouldNames } from '../../core/plan/moulds.ts';
 import { mouldShown } from '../../store/deskSlice.ts';
 import { useAppDispatch } from '../../store/store.ts';
-import { useBench, usePlan } from '../parts/usePlan.ts';
+import { useMouldUse, usePlan } from '../parts/usePlan.ts';
 
 /** Which of a plan's moulds stands on the bench. Nothing where there is one. */
 export function MouldTabs({ className = '' }: { readonly className?: string }) {
-  const { plan, computed, show } = usePlan();
-  const { use } = useBench();
+  const { plan, computed, show } = usePlan('moulds');
+  const { use } = useMouldUse();
   const dispatch = useAppDispatch();
   if (computed.moulds.length === 1) return null;
   const names = mouldNames(plan);

@@ -2,14 +2,15 @@ import { cutLines } from '../../core/cut/cutLines.ts';
 import { setPlace } from '../../core/edit/pattern.ts';
 import { strokePaths } from '../../core/pattern/blocks.ts';
 import { useAppSelector } from '../../store/store.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useBench, useMouldUse } from '../parts/usePlan.ts';
 import { ColumnMarks } from './ColumnMarks.tsx';
 import { MoveHandle } from './MoveHandle.tsx';
 import { pointsText, type Spotted } from './plan.ts';
 
 /** Over the loaf from above: where it is cut, where the column stands, where drops fall, and the way of the stick that is chosen. */
 export function PlanMarks({ spot, scale }: Spotted) {
-  const { plan, computed, edit, follows } = useBench();
+  const { plan, computed, edit } = useBench('geometry', 'stack', 'cut');
+  const { follows } = useMouldUse();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const step = plan.steps.find((s) => s.id === chosen);
   const place = step?.kind === 'pour' ? step.pattern?.place : undefined;

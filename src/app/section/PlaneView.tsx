@@ -3,7 +3,7 @@ import { useId, useState } from 'react';
 import { fileStem } from '../../core/exchange/writePlan.ts';
 import { planeFace, type HandCut } from '../../core/face/planeFace.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
-import { useBench, usePresent } from '../parts/usePlan.ts';
+import { SEEN, useBench, useColours, usePresent } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { FaceDrawing } from './FaceDrawing.tsx';
 import { saveFacePicture } from './saveFacePicture.ts';
@@ -52,7 +52,8 @@ function Slide({ label, value, least, most, step, shown, onValue }: SlideProps) 
 /** The loaf cut by hand: the cut moved through it, turned and leant over, and its face looked at square on. */
 export function PlaneView() {
   const { name } = usePresent();
-  const { computed, colours } = useBench();
+  const { computed } = useBench(...SEEN);
+  const colours = useColours();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [cut, setCut] = useState<HandCut>({ turnDeg: 0, leanDeg: 0, at: 0.5 });
   const face = planeFace(computed, cut);

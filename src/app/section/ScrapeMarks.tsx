@@ -19,7 +19,7 @@ const bounded = (mm: number, low: number, high: number): number => Math.min(high
 
 /** A scraper's profile over the section that it is seen in, and handles for its depth, its relief, and the points of one drawn by hand. */
 export function ScrapeMarks({ scrape, frame, editable }: ScrapeMarksProps) {
-  const { plan, computed, edit, show } = useBench();
+  const { plan, computed, edit, show } = useBench('stack');
   const pour = layerUnder(plan, scrape);
   const layer = computed.stack.layers.find((l) => l.pour.id === pour?.id);
   const { scraping, room } = layer ?? {};

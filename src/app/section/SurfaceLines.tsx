@@ -25,7 +25,7 @@ interface SurfaceLinesProps {
 
 /** The surfaces of the layers that can be moved, each a line to drag. */
 export function SurfaceLines({ layers, pushed, view, at, frame }: SurfaceLinesProps) {
-  const { plan, computed, show } = useBench();
+  const { plan, computed, show } = useBench('geometry', 'fill', 'stack');
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const moves = useLineMoves();

@@ -3,7 +3,7 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { setTilt } from '../../core/edit/tilt.ts';
 import type { View, ViewPoint } from '../../core/mould/sectionView.ts';
 import { STEEPEST_DEG, type Tilt } from '../../core/mould/tilt.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useBenchEdit } from '../parts/usePlan.ts';
 import type { Frame } from './frame.ts';
 import { Gesture } from '../../store/gesture.ts';
 
@@ -21,7 +21,7 @@ const STEP_DEG = 0.5;
 
 /** The corner by which the mould is tilted: drag it round, or turn it with the arrow keys. */
 export function TiltHandle({ frame, view, pourId, nth, tilt, at }: TiltHandleProps) {
-  const { edit } = useBench();
+  const edit = useBenchEdit();
   const from = useRef<{ pointer: number; degrees: number; gesture: Gesture } | null>(null);
   const steps = useRef<Gesture | null>(null);
   const now = view === 'section' ? tilt.rollDeg : tilt.pitchDeg;

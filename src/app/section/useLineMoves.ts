@@ -9,7 +9,7 @@ import { selectBench } from '../../store/computed.ts';
 import type { Gesture } from '../../store/gesture.ts';
 import { startOf } from '../../store/planSlice.ts';
 import { store } from '../../store/store.ts';
-import { useBench, type Edit } from '../parts/usePlan.ts';
+import { type Edit, useBenchEdit } from '../parts/usePlan.ts';
 
 interface LineMoves {
   /** put the surface of pour `index` at this offset along its normal, mm */
@@ -20,14 +20,16 @@ interface LineMoves {
 
 const MM3_PER_ML = 1000;
 
-const isTop = (computed: Computed, index: number): boolean => isUppermost(computed.stack.layers, index);
+type Lines = Pick<Computed, 'stack' | 'fill'>;
+
+const isTop = (computed: Lines, index: number): boolean => isUppermost(computed.stack.layers, index);
 
 /** The top line moves the fill, unless the mould takes what a batch of given size leaves. */
-const fillMoves = (computed: Computed): boolean => computed.fill.givenBatchG === undefined;
+const fillMoves = (computed: Lines): boolean => computed.fill.givenBatchG === undefined;
 
 /** Which lines can be moved. */
 export const movableLines =
-  (computed: Computed) =>
+  (computed: Lines) =>
   (index: number): boolean =>
     isTop(computed, index)
       ? fillMoves(computed) && isLevel(computed.stack.layers[index]?.tilt ?? LEVEL)
@@ -107,7 +109,7 @@ function lineMoves(edit: Edit): LineMoves {
 
 /** Moving layer lines: what the pour below takes, the next unlocked pour above gives; the top line moves the fill. */
 export function useLineMoves(): LineMoves {
-  const { edit } = useBench();
+  const edit = useBenchEdit();
   return useMemo(() => lineMoves(edit), [edit]);
 }
 

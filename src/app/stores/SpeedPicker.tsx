@@ -2,14 +2,14 @@ import { SPEEDS, type Fragrance } from '../../core/batter/schema.ts';
 import { FACTORS } from '../../core/clock/scents.ts';
 import { updateFragrance } from '../../core/edit/additions.ts';
 import { Picker } from '../parts/Picker.tsx';
-import { usePlan } from '../parts/usePlan.ts';
+import { useEdit } from '../parts/usePlan.ts';
 import { SPEED_WORDS } from './behaviourWords.ts';
 
 const UNKNOWN = 'unknown';
 
 /** What a fragrance does to the batter's speed, as far as is known before it was tried. */
 export function SpeedPicker({ fragrance, label }: { readonly fragrance: Fragrance; readonly label: string }) {
-  const { edit } = usePlan();
+  const edit = useEdit();
   return (
     <Picker
       label={label}

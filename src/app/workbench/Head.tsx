@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { redone, undone } from '../../store/planSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
-import { usePresent, useStage } from '../parts/usePlan.ts';
+import { useFigure, usePresent } from '../parts/usePlan.ts';
 import { useShow } from '../parts/useShow.ts';
 import { barsText } from '../../core/cut/barsText.ts';
 import { Help } from '../help/Help.tsx';
@@ -77,9 +77,9 @@ const Tools = memo(function Tools() {
 
 /** The plan's name, whether it is saved, its main figures. */
 export function Head() {
-  const weights = useStage((c) => c.weights);
-  const bars = useStage((c) => barsText(c.moulds));
-  const show = useShow(useStage((c) => c.plan.units));
+  const weights = useFigure((c) => c.weights);
+  const bars = useFigure((c) => barsText(c.moulds));
+  const show = useShow(useFigure((c) => c.plan.units));
   return (
     <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-1.5 border-b bench:gap-x-3 bg-base-100 px-2 py-1 sm:px-4">
       <ToShelf />

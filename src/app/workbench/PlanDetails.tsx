@@ -6,14 +6,14 @@ import { DialogButton } from '../parts/DialogButton.tsx';
 import { Choice } from '../parts/Choice.tsx';
 import { Picker } from '../parts/Picker.tsx';
 import { TextField } from '../parts/TextField.tsx';
-import { usePlan, usePresent } from '../parts/usePlan.ts';
+import { useEdit, usePresent } from '../parts/usePlan.ts';
 
 const STEP_OPTIONS = SCALE_STEPS_G.map((g) => ({ value: String(g), label: `${g} g` }));
 
 /** The plan's name, notes, units and scales. */
 export function PlanDetails() {
   const plan = usePresent();
-  const { edit } = usePlan();
+  const edit = useEdit();
   const units = (change: Partial<Units>): void => {
     const fault = edit((p) => ({ ...p, units: { ...p.units, ...change } }));
     if (!fault) void keepUnits({ ...plan.units, ...change });

@@ -1,12 +1,12 @@
-import { memo } from 'react';
 import { NavLink } from 'react-router';
 import type { Station, Warning } from '../../core/advice/warning.ts';
 import type { Computed } from '../../core/computed/compute.ts';
 import { Introduction } from '../help/Introduction.tsx';
 import { DOUBTFUL, SURE, useOdds, type OddsShown } from '../clock/useOdds.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { useFigure } from '../parts/usePlan.ts';
+import { useShow } from '../parts/useShow.ts';
 import { StateMark, type StationState } from './StateMark.tsx';
-import { STATIONS } from './stations.ts';
+import { STATIONS, type StationEntry } from './stations.ts';
 
 const stateOf = (warnings: readonly Warning[]): StationState => {
   if (warnings.some((w) => w.level === 'refuse')) return 'trouble';
@@ -41,18 +41,15 @@ function stationState(
   return clock ? graver(own, doubtful) : own;
 }
 
-interface RailLinkProps {
-  readonly to: string;
-  readonly name: string;
-  readonly line: string;
-  readonly state: StationState;
-}
-
 /** One station. It is drawn again only when what it says changes. */
-const RailLink = memo(function RailLink({ to, name, line, state }: RailLinkProps) {
+function RailLink({ of: { station, name, line } }: { readonly of: StationEntry }) {
+  const odds = useOdds();
+  const show = useShow(useFigure((c) => c.plan.units));
+  const says = useFigure((c) => line(c, show, odds));
+  const state = useFigure((c) => stationState(station, c, odds));
   return (
     <NavLink
-      to={to}
+      to={station}
       className={({ isActive }) =>
         `flex min-w-0 items-start gap-1.5 border-b-4 px-2 py-1.5 sm:px-3 sm:py-2 bench:flex-none bench:gap-2.5 bench:border-b-0 bench:border-l-4 bench:px-4 bench:py-2.5 ${isActive ? 'border-accent bg-base-100' : 'border-transparent hover:bg-base-100/60'}`
       }
@@ -62,29 +59,21 @@ const RailLink = memo(function RailLink({ to, name, line, state }: RailLinkProps
       </span>
       <span className="grid min-w-0">
         <span className="font-bold">{name}</span>
-        <span className="quiet hidden text-sm leading-tight sm:block">{line}</span>
+        <span className="quiet hidden text-sm leading-tight sm:block">{says}</span>
       </span>
     </NavLink>
   );
-});
+}
 
 /** The stations, each showing at a glance how it stands. */
 export function Rail() {
-  const { computed, show } = usePlan();
-  const odds = useOdds();
   return (
     <nav
       aria-label="Stations"
       className="no-print rule grid grid-cols-4 border-b sm:grid-cols-7 bench:flex bench:min-h-0 bench:flex-col bench:overflow-y-auto bench:border-r bench:border-b-0 bench:py-3"
     >
       {STATIONS.map((s) => (
-        <RailLink
-          key={s.station}
-          to={s.station}
-          name={s.name}
-          line={s.line(computed, show, odds)}
-          state={stationState(s.station, computed, odds)}
-        />
+        <RailLink key={s.station} of={s} />
       ))}
       <Introduction of="stations" className="mx-3 mt-3" />
     </nav>

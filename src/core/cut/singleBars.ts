@@ -27,7 +27,8 @@ export interface SingleBar {
   readonly centre: boolean;
 }
 
-type Cutting = Pick<LaidMould, 'geometry' | 'stack'> & { readonly cut: BarCut };
+/** A laid mould and how it is cut. */
+export type Cutting = Pick<LaidMould, 'geometry' | 'stack'> & { readonly cut: BarCut };
 
 /** A layer's part of one place. */
 interface LayerSlice {

@@ -4,7 +4,7 @@ import type { PouredLayer } from '../fill/layers.ts';
 import { pouredHeights } from '../fill/onWalls.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Wall } from '../plan/stepSchema.ts';
-import type { Computed } from '../computed/compute.ts';
+import type { LaidMould } from '../fill/layPlan.ts';
 import { formatShort } from '../units/format.ts';
 
 /** One mark on a wall: the pour that comes up to it and its height above the lined floor. */
@@ -25,8 +25,10 @@ export interface WallStrip {
   readonly missed: readonly string[];
 }
 
+type Walled = Pick<LaidMould, 'plan' | 'stack' | 'geometry'>;
+
 /** How much longer a straight leaning wall is than it is high. 1 for upright walls. */
-function leanOf({ geometry }: Computed, wall: Wall): number {
+function leanOf({ geometry }: Walled, wall: Wall): number {
   const across = wall === 'left' || wall === 'right';
   const { most, floor, heightMm } = geometry;
   const out = across ? (most.width - floor.width) / 2 : (most.length - floor.length) / 2;
@@ -42,12 +44,12 @@ const heightOn = (layer: PouredLayer, wall: Wall): number => pouredHeights(layer
  * The heights each pour comes up to at the middle of each wall. Round walls have no straight strip: for a lying
  * half-round or tube only the ends are given, for a standing tube one strip serves all round while it is level.
  */
-export function wallStrips(computed: Computed): readonly WallStrip[] {
-  const { plan, stack, geometry } = computed;
+export function wallStrips(laid: Walled): readonly WallStrip[] {
+  const { plan, stack, geometry } = laid;
   const walls: readonly Wall[] = roundWalled(plan) ? ['near', 'far'] : ['left', 'right', 'near', 'far'];
   const bare = new Map(stack.layers.map((l) => [l, bareWalls(l.room, l).map((b) => b.wall)] as const));
   return walls.map((wall) => {
-    const lean = leanOf(computed, wall);
+    const lean = leanOf(laid, wall);
     const comes = (layer: (typeof stack.layers)[number]): boolean => !bare.get(layer)?.includes(wall);
     return {
       wall,
@@ -76,8 +78,8 @@ const escaped = (text: string): string =>
  * The strips as an SVG drawing in true millimetres, to print at 100 % and tape to the walls with the foot on the
  * lined floor. A bar of 50 mm at the top checks the printer's scale.
  */
-export function wallMarksSvg(computed: Computed, mould = ''): string {
-  const strips = wallStrips(computed);
+export function wallMarksSvg(laid: Walled, title: string): string {
+  const strips = wallStrips(laid);
   const tall = Math.max(...strips.map((s) => s.wallMm));
   const width = strips.length * (STRIP_MM + GAP_MM) + GAP_MM;
   const foot = 18 + HEAD_MM + tall;
@@ -109,7 +111,7 @@ export function wallMarksSvg(computed: Computed, mould = ''): string {
   const height = foot + 8 + 3.6 * Math.max(0, ...strips.map((s) => s.missed.length));
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height.toFixed(2)}mm" viewBox="0 0 ${width} ${height.toFixed(2)}" font-family="sans-serif" fill="black" stroke="none">` +
-    text(GAP_MM, 6, 4.5, `${computed.plan.name}${mould === '' ? '' : `, ${mould}`}: wall marks`) +
+    text(GAP_MM, 6, 4.5, `${title}: wall marks`) +
     `<g stroke="black"><path d="M${GAP_MM} 11h50m-50 -1.5v3m50 -3v3" fill="none" stroke-width="0.3"/></g>` +
     text(GAP_MM + 52, 12, 3, '50 mm: print at 100 %') +
     `<g stroke="black" stroke-width="0"> ${drawn.join('').replaceAll('<path ', '<path stroke="black" ').replaceAll('<rect ', '<rect stroke="black" ')}</g></svg>\n`

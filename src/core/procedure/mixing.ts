@@ -59,7 +59,10 @@ function needs(w: Weights): readonly { readonly id: string; readonly into: strin
 }
 
 /** Everything to disperse, in the order of the day: so that the whisk never needs washing. */
-export const dispersals = ({ plan, day }: Computed, w: Weights): readonly Dispersal[] => {
+export const dispersals = (
+  { plan, day }: Pick<Computed, 'plan' | 'day'>,
+  w: Weights,
+): readonly Dispersal[] => {
   const wanted = needs(w);
   return day.flatMap((act): readonly Dispersal[] => {
     const colorant = act.does === 'disperse' ? plan.colorants.find((c) => c.id === act.colorant) : undefined;
@@ -107,7 +110,10 @@ const coloured = (act: DayAct): Pot | undefined =>
     : undefined;
 
 /** The pots in the order in which they are coloured on the day. */
-export function pottingOrder({ plan, graded, day }: Computed, w: Weights): readonly WhiskStep[] {
+export function pottingOrder(
+  { plan, graded, day }: Pick<Computed, 'plan' | 'graded' | 'day'>,
+  w: Weights,
+): readonly WhiskStep[] {
   const { pots: bodies } = bodiesOf(plan, plannedState(plan, 'cured'), graded);
   const list = day.flatMap((act) => {
     const pot = coloured(act);

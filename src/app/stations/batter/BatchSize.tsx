@@ -9,7 +9,7 @@ import type { Gesture } from '../../../store/gesture.ts';
 
 /** The batch scaled to the mould, or a batch of given size and how high it fills. */
 export function BatchSize() {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('batch', 'fill', 'geometry', 'moulds');
   const { to } = plan.fill;
   const { batch, fill, geometry } = computed;
   const several = computed.moulds.length > 1;

@@ -1,5 +1,5 @@
 import { Caution } from '../../parts/Caution.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useOfSecond } from '../../parts/usePlan.ts';
 import { BatchSeen, WhichBatch } from '../../parts/WhichBatch.tsx';
 import { Station } from '../../parts/Station.tsx';
 import { Additives } from './Additives.tsx';
@@ -26,7 +26,7 @@ export function BatterStation() {
 
 /** The recipe of the loaf's batch, or of the one that is piped on it. */
 function Recipe() {
-  const { ofSecond } = usePlan();
+  const ofSecond = useOfSecond();
   return (
     <>
       {ofSecond ? <SecondSize /> : <BatchSize />}

@@ -14,7 +14,7 @@ import { doseKey } from '../../../core/weigh/substances.ts';
 import type { Addition } from '../../../core/batter/additions.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { FigureField, PercentField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useEdit, usePlan } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 import { momentOptions } from './momentOptions.ts';
 import { PotToggles } from './PotToggles.tsx';
@@ -37,7 +37,7 @@ const EACH = 'each';
 
 /** Everything of which so much goes into the batch or some pots at a moment: one line a dose. */
 export function Doses({ list, addition, name, amountIn }: DosesProps) {
-  const { edit } = usePlan();
+  const edit = useEdit();
   const { id, doses } = addition;
   return (
     <div className="grid gap-2">
@@ -68,7 +68,7 @@ interface DoseLineProps extends Omit<DosesProps, 'addition'> {
 }
 
 function DoseLine({ list, id, dose, name, amountIn, several }: DoseLineProps) {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('batch');
   const put = (change: Partial<Dose>, gesture?: Gesture) =>
     edit((p) => updateDose(p, list, id, dose.id, change), gesture);
   const massG = computed.batch?.doses.get(doseKey({ addition: { kind: KIND[list], id }, dose }));

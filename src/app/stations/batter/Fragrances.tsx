@@ -79,7 +79,7 @@ export function Fragrances() {
 }
 
 function FragranceBody({ fragrance }: { readonly fragrance: Fragrance }) {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('recipes', 'batch');
   const { recipes, batch } = computed;
   const { id, limitPercent, vanillinPercent } = fragrance;
   const put = (change: Partial<Fragrance>, gesture: Gesture) =>

@@ -9,7 +9,7 @@ import { WATER_SCHOOLS, WaterValue } from './WaterValue.tsx';
 import { WrittenRecipe } from './written/WrittenRecipe.tsx';
 
 export function LyeAndWater() {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('recipe', 'batch');
   const { batter } = plan;
   const { recipe, batch } = computed;
   const each = batch?.pots.flatMap((p) => p.leastSuperfatPercent ?? []) ?? [];

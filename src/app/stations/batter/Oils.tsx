@@ -2,12 +2,13 @@ import { setOilWeight } from '../../../core/edit/batter.ts';
 import { RANGES_NOTE } from '../../../core/batter/oilLibrary.ts';
 import { lineNames, percentSum } from '../../../core/batter/usedOils.ts';
 import { Group } from '../../parts/Station.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useOfSecond, usePlan } from '../../parts/usePlan.ts';
 import { OilTable } from './OilTable.tsx';
 
 /** The recipe's oils: by percent, and by weight where it is the oils that say how large the batch is. */
 export function Oils() {
-  const { ofSecond, plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('batch');
+  const ofSecond = useOfSecond();
   const { batch } = computed;
   const { oils } = plan.batter;
   const { to } = plan.fill;

@@ -11,7 +11,7 @@ import type { Gesture } from '../../../store/gesture.ts';
 
 /** Milk, aloe and the like in place of some of the water, each at its moment. */
 export function PartLiquids() {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('batch');
   const { partLiquids } = plan.batter;
   const put = (change: (list: readonly PartLiquid[]) => PartLiquid[], gesture?: Gesture) =>
     edit((p) => ({ ...p, batter: { ...p.batter, partLiquids: change(p.batter.partLiquids) } }), gesture);

@@ -5,7 +5,7 @@ import { usePlan } from '../../parts/usePlan.ts';
 
 /** How large the batch for piping is: what is piped says it. */
 export function SecondSize() {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('batch');
   const pipedG = plan.steps.reduce(
     (s, p) => s + (p.kind === 'pour' && p.amount.kind === 'mass' ? p.amount.massG : 0),
     0,

@@ -6,12 +6,13 @@ import { OilsMeet } from './OilsMeet.tsx';
 import { LyeCooling } from './LyeCooling.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { TemperatureField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useOfSecond, usePlan } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 
 /** Temperatures at mixing, and how hot the lye solution will get. */
 export function Temperatures() {
-  const { plan, computed, edit, show, ofSecond } = usePlan();
+  const { plan, computed, edit, show } = usePlan('batch');
+  const ofSecond = useOfSecond();
   const { temperatures } = plan.batter;
   const { batch } = computed;
   const frozen = batch?.partLiquids.some((l) => l.moment === 'frozen' && l.massG > 0) ?? false;

@@ -33,7 +33,7 @@ const read = (written: string): LocalTime | undefined => {
 
 /** After the pour: how it is kept, when it can be unmoulded, cut and used; saved as a calendar. */
 export function AfterPage() {
-  const { plan, computed } = usePlan();
+  const { plan, computed } = usePlan('recipe', 'clock');
   const { name } = usePresent();
   const [written, setWritten] = useState(nextHour);
   const [fault, setFault] = useState<string>();

@@ -29,7 +29,7 @@ export function ConditionsPage() {
 }
 
 function BatterSpeed() {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('recipe');
   const { clock } = plan;
   const speed = computed.recipe && speedOf(plan.batter, computed.recipe, clock);
   const taught = useTaught().find((l) => l.name === RECIPE);

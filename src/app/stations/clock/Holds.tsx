@@ -12,7 +12,7 @@ const KEEPINGS = [
 
 /** Will it hold: how often of a hundred, how long it takes, and what the waits are kept by. */
 export function Holds() {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('clock');
   const shown = useOdds();
   const { clock } = computed;
   const total = shown.kind === 'known' ? shown.odds.total : undefined;

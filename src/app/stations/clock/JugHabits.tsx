@@ -93,7 +93,7 @@ export function JugHabits() {
 
 /** When the batch that is piped on top is begun. */
 function PipingStart() {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('clock');
   const made = computed.clock?.acts.find((a) => a.act.does === 'make' && a.about.ofSecond);
   return (
     <Estimated

@@ -6,7 +6,7 @@ import type { Haze } from '../../../core/timing/haze.ts';
 import { formatClock, formatMinutes } from '../../../core/units/format.ts';
 import { NO_COLOUR } from '../../parts/ink.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useColours, usePlan } from '../../parts/usePlan.ts';
 import { hazeShape, lineOf, xOf, yOf, type LaneScale } from './lane.ts';
 import { PourHandle } from './PourHandle.tsx';
 import type { Lanes, PotLane } from './useLanes.ts';
@@ -43,7 +43,8 @@ export function windowWords({ startMin, carriedFromMin, pourableUntilMin, troubl
 /** One pot's lane: dark in the jug, coloured once it is poured, the band where it can be poured, and when that is. */
 export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
   const { lane, lanes, scale, haze, hazes, hazeTimes, carries, chosen, onChoose } = props;
-  const { plan, computed, colours, show } = usePlan();
+  const { plan, computed, show } = usePlan('clock', 'weights');
+  const colours = useColours();
   const { clock } = computed;
   const of = clock?.plan.pots[lane.place];
   if (!of) return null;

@@ -4,7 +4,7 @@ import type { TimedAct } from '../../../core/clock/timetable.ts';
 import { formatClock } from '../../../core/units/format.ts';
 import { Gesture } from '../../../store/gesture.ts';
 import { inkOn } from '../../parts/ink.ts';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useEdit } from '../../parts/usePlan.ts';
 
 /** What one arrow press moves, minutes. */
 const NUDGE = 0.25;
@@ -25,7 +25,7 @@ const rounded = (minutes: number): number => Math.max(0, Math.round(minutes * 20
 
 /** A pour's drop on its lane: dragged to another minute, where it is kept; let go with Delete. */
 export function PourHandle({ use, letter, name, colour, x, scale, chosen, onChoose }: PourHandleProps) {
-  const { edit } = usePlan();
+  const edit = useEdit();
   const drag = useRef<{ gesture: Gesture; x: number; from: number } | null>(null);
   const { step } = use.about;
   if (step?.kind !== 'pour') return null;

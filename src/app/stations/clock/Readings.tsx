@@ -27,7 +27,7 @@ const UNREAD: Readonly<Record<NonNullable<ReadingSeen['unread']>, string>> = {
 
 /** Entering how thick a pot was, and what was entered. */
 export function Readings() {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('moulds', 'recipes');
   const readings = useMemo(() => readingsSeen(plan, computed), [plan, computed]);
   const [pot, setPot] = useState(plan.pots[0]?.id ?? '');
   const [stage, setStage] = useState('1');

@@ -19,7 +19,7 @@ function words({ batter, units }: Plan, { batterC, lyePercent, spells }: PotHist
 
 /** Readings are of the batter that they were taken of: what that was, and what to do where the plan is another by now. */
 export function TakenAt({ readings }: { readonly readings: readonly ReadingSeen[] }) {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('moulds', 'recipes');
   const others = readings.filter((r) => !r.asPlanned && r.history);
   const last = others.at(-1) ?? readings.findLast((r) => r.history);
   if (!last?.history) return null;

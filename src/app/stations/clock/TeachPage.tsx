@@ -18,7 +18,7 @@ const BeforeAndAfter = lazy(async () => ({
 
 /** How thick pots really were, and what that teaches of the recipe and its fragrances. */
 export function TeachPage() {
-  const { plan, computed } = usePlan();
+  const { plan, computed } = usePlan('moulds', 'recipes');
   const known = useMemo(() => {
     const prior = priorCourse(plan, computed);
     if (!prior) return undefined;

@@ -11,7 +11,7 @@ const Matters = lazy(async () => ({ default: (await import('./Matters.tsx')).Mat
 
 /** When to pour what: will it hold, every pot through time, the windows of each pour, and what matters most. */
 export function TimetablePage() {
-  const { clock } = usePlan().computed;
+  const { clock } = usePlan('clock').computed;
   // while a pour is dragged the lanes come first
   const settled = useDeferredValue(clock);
   if (!clock || !settled)

@@ -7,7 +7,7 @@ import { formatMinutes } from '../../../core/units/format.ts';
 import { lowerFirst } from '../../../core/units/words.ts';
 import type { Job } from '../../../workers/jobs/client.ts';
 import { clockClient } from '../../clock/clockClient.ts';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useEdit, usePlan } from '../../parts/usePlan.ts';
 import { ofHundred } from '../../clock/ofHundred.ts';
 
 type Sought =
@@ -148,7 +148,7 @@ function WayCard({
   readonly now: OfferedWay;
   readonly nth: number;
 }) {
-  const { edit } = usePlan();
+  const edit = useEdit();
   const better = Math.round((way.odds.whole - (now.void === undefined ? now.odds.whole : 0)) * 100);
   const minutes = Math.round(way.totalMin - now.totalMin);
   return (

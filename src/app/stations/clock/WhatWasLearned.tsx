@@ -24,7 +24,7 @@ interface Row {
 
 /** What each rate was taken to be, and what the readings make of it; each can be left as it was, kept, or forgotten. */
 export function WhatWasLearned({ learned }: { readonly learned: readonly LearnedRate[] }) {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('recipe');
   const stock = useStores('fragrance');
   const { recipe } = computed;
   const speed = recipe && speedOf(plan.batter, recipe, plan.clock);

@@ -14,7 +14,7 @@ import { ColorantPicker } from '../../parts/colour/ColorantPicker.tsx';
 import { useColorants } from '../../parts/colour/useLibrary.ts';
 import { TextField } from '../../parts/TextField.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useEdit, usePlan } from '../../parts/usePlan.ts';
 import { DoseSlider } from './DoseSlider.tsx';
 
 /** A pot's colorants with their doses, and what that weighs. */
@@ -68,7 +68,7 @@ export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly we
 
 /** A colorant's name; one known by name alone can be renamed or described, one the library knows better brought up to date. */
 function ColorantName({ known }: { readonly known: PlanColorant }) {
-  const { edit } = usePlan();
+  const edit = useEdit();
   const inLibrary = useColorants().find((c) => c.id === known.id);
   if (!known.nature)
     return (

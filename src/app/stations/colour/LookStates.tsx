@@ -12,7 +12,7 @@ export interface NamedState {
 }
 
 /** The plan's colours in every state worth comparing: over time, gelled or not, with its fragrance or without. */
-export function useStates({ plan, graded }: Computed): readonly NamedState[] {
+export function useStates({ plan, graded }: Pick<Computed, 'plan' | 'graded'>): readonly NamedState[] {
   return useMemo(() => {
     const heat = plannedHeat(plan);
     const cured: SoapState = { age: 'cured', heat, scented: true };

@@ -16,7 +16,7 @@ const WHOSE = [
 
 /** In portions made ready before the lye: oils and water of this pot's own, in place of the recipe's. */
 export function OwnRecipe({ pot }: { readonly pot: Pot }) {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('weights');
   const { oils, water } = pot.own ?? {};
   const all = computed.weights ? supplied(computed.weights.ledger) : undefined;
   const weightOf = (line: string): number | undefined => all?.get(SUBSTANCE.ownOil(pot.id, line));

@@ -10,7 +10,7 @@ import { inkOn, NO_COLOUR } from '../../parts/ink.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { PercentField } from '../../parts/quantities.tsx';
 import { TextField } from '../../parts/TextField.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useColours, useOfSecond, usePlan } from '../../parts/usePlan.ts';
 import { ColorantLines } from './ColorantLines.tsx';
 import { PotJug } from './PotJug.tsx';
 import { PotMatch } from './PotMatch.tsx';
@@ -23,7 +23,9 @@ const OWN_JUG = 'own';
 
 /** One pot: letter, name, its share of what is poured, its colorants, how it will look. */
 export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: readonly NamedState[] }) {
-  const { ofSecond, plan, computed, colours, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('stack', 'weights');
+  const colours = useColours();
+  const ofSecond = useOfSecond();
   const { layers } = computed.stack;
   const weight = computed.weights?.pots.find((w) => w.pot.id === pot.id);
   const poured = isPoured(plan, pot.id);

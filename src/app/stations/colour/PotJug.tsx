@@ -9,7 +9,7 @@ const UNKNOWN = 'unknown';
 
 /** Which of the maker's jugs a pot is mixed in: does it fit, and what does the scale read. */
 export function PotJug({ pot }: { readonly pot: Pot }) {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('weights');
   const jugs = useStores('jug');
   const { jug } = pot;
   if (jugs.length === 0 && !jug)

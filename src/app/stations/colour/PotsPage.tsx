@@ -5,7 +5,7 @@ import { addPot } from '../../../core/edit/pots.ts';
 import { plainSoap } from '../../../core/look/soapColour.ts';
 import { ColourPicker } from '../../parts/colour/ColourPicker.tsx';
 import { Group } from '../../parts/Station.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useOfSecond, usePlan } from '../../parts/usePlan.ts';
 import { BatchSeen, WhichBatch } from '../../parts/WhichBatch.tsx';
 import { DivideFields } from './DivideFields.tsx';
 import { LookFields } from './LookFields.tsx';
@@ -26,7 +26,8 @@ export function PotsPage() {
 }
 
 function Pots() {
-  const { ofSecond, plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('weights', 'graded');
+  const ofSecond = useOfSecond();
   const states = useStates(computed);
   return (
     <>

@@ -4,7 +4,7 @@ import { usePlan } from '../../parts/usePlan.ts';
 
 /** What a pot gets by itself besides its colour, as weighed. */
 export function StirredIn({ pot }: { readonly pot: Pot }) {
-  const { computed, show } = usePlan();
+  const { computed, show } = usePlan('weights');
   const portion = computed.weights?.pots.find((w) => w.pot.id === pot.id)?.portion;
   const list = portion ? [...portion.additives, ...portion.fragrances].filter((w) => w.massG > 0) : [];
   if (list.length === 0) return null;

@@ -8,7 +8,7 @@ import { formatNumber } from '../../../core/units/format.ts';
 import { Fact } from '../../parts/Fact.tsx';
 import { Group, Station } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
-import { useBench } from '../../parts/usePlan.ts';
+import { useBench, useMouldUse } from '../../parts/usePlan.ts';
 import { CutterFields } from './CutterFields.tsx';
 import { CutWays } from './CutWays.tsx';
 import { Gallery } from './Gallery.tsx';
@@ -16,7 +16,8 @@ import { LoafLength } from './LoafLength.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
 
 export function CutStation() {
-  const { plan, computed, edit, show, use } = useBench();
+  const { plan, computed, edit, show } = useBench('cut', 'recipe', 'fill');
+  const { use } = useMouldUse();
   const { cut, recipe } = computed;
   const cavity = isCavity(plan.mould);
   const stands = cut.pieces[0]?.axis === 'z';

@@ -5,7 +5,7 @@ import { depositColours } from '../../../core/ombre/coloursOf.ts';
 import type { CutWay } from '../../../core/plan/planSchema.ts';
 import { plural } from '../../../core/units/words.ts';
 import { Group } from '../../parts/Station.tsx';
-import { useBench } from '../../parts/usePlan.ts';
+import { SEEN, useBench, useColours } from '../../parts/usePlan.ts';
 import { BarFace } from '../../section/BarFace.tsx';
 import { patternClient } from '../../section/patternClient.ts';
 
@@ -37,7 +37,8 @@ function useBest(ways: readonly CutShown[], colours: ReadonlyMap<string, string>
 
 /** The ways that the loaf can be cut, each by its middle bar: one press cuts it so. */
 export function CutWays() {
-  const { computed, colours, plan, edit } = useBench();
+  const { computed, plan, edit } = useBench(...SEEN);
+  const colours = useColours();
   const ways = useMemo(() => cutWays(computed), [computed]);
   const deposits = useMemo(() => depositColours(colours), [colours]);
   const best = useBest(ways, deposits);

@@ -5,7 +5,7 @@ import { fileStem } from '../../../core/exchange/writePlan.ts';
 import { sideOfBar, sidesOf } from '../../../core/face/barFaces.ts';
 import { scaleFor } from '../../../core/face/framed.ts';
 import { depositColours } from '../../../core/ombre/coloursOf.ts';
-import { useBench, usePresent } from '../../parts/usePlan.ts';
+import { SEEN, useBench, useColours, usePresent } from '../../parts/usePlan.ts';
 import { Group } from '../../parts/Station.tsx';
 import { BarFace } from '../../section/BarFace.tsx';
 import { sideWord, whereFrom } from '../../section/barWords.ts';
@@ -21,7 +21,8 @@ const HIGH = 62;
 /** Every bar with all its sides: those from the ends and the walls, and the one from the middle, are named. */
 export function Gallery() {
   const { name } = usePresent();
-  const { computed, colours, show } = useBench();
+  const { computed, show } = useBench('cut', ...SEEN);
+  const colours = useColours();
   const all = useMemo(() => singleBars(computed), [computed]);
   const bars = all.slice(0, MOST);
   const [first] = bars;

@@ -7,7 +7,7 @@ import { depositColours } from '../../../core/ombre/coloursOf.ts';
 import { bodiesOf } from '../../../core/pattern/blocks.ts';
 import { highestIn, isOpen, roomOf } from '../../../core/pattern/body.ts';
 import { Swirls } from '../../section/Swirls.tsx';
-import { useBench } from '../../parts/usePlan.ts';
+import { SEEN, useBench, useColours } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 
 const HEIGHT = 168;
@@ -32,7 +32,8 @@ function offcutsOf(piece: Piece, last: number, trimStart: number): readonly Band
  * each other and are cut alike: the first is drawn. A tube that stands is cut across its height.
  */
 export function LoafLength() {
-  const { plan, computed, colours, show } = useBench();
+  const { plan, computed, show } = useBench('cut', ...SEEN);
+  const colours = useColours();
   const [ref, { width }] = useSize<HTMLDivElement>();
   const { cut, geometry } = computed;
   const bodies = useMemo(() => bodiesOf(computed), [computed]);

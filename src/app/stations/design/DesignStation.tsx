@@ -10,7 +10,7 @@ import type { Step } from '../../../core/plan/stepSchema.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { Group, Station } from '../../parts/Station.tsx';
-import { useBench } from '../../parts/usePlan.ts';
+import { useBench, useMouldUse } from '../../parts/usePlan.ts';
 import { BetweenAndAfter } from './BetweenAndAfter.tsx';
 import { Follows } from './Follows.tsx';
 import { HeldBack } from './HeldBack.tsx';
@@ -64,7 +64,8 @@ function Chosen({ step, layer }: ChosenProps) {
 }
 
 export function DesignStation() {
-  const { plan, computed, edit, follows } = useBench();
+  const { plan, computed, edit } = useBench('stack');
+  const { follows } = useMouldUse();
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const laid = computed.stack.layers.find((l) => l.pour.id === chosen);

@@ -1,11 +1,11 @@
 import { asFirst, ownDesign } from '../../../core/edit/moulds.ts';
 import { FIRST, mouldNames } from '../../../core/plan/moulds.ts';
-import { useBench, usePlan } from '../../parts/usePlan.ts';
+import { useMouldUse, usePlan } from '../../parts/usePlan.ts';
 
 /** Whether the mould on the bench is poured as the first one is, or by steps of its own. Nothing where there is one mould. */
 export function Follows() {
   const { plan, edit } = usePlan();
-  const { use, follows } = useBench();
+  const { use, follows } = useMouldUse();
   if (use.id === FIRST) return null;
   const first = mouldNames(plan).get(FIRST) ?? '';
   return follows ? (

@@ -8,7 +8,7 @@ import { useBench } from '../../parts/usePlan.ts';
 
 /** The layers from the top down, as they lie. */
 export function LayerList() {
-  const { plan, computed, show } = useBench();
+  const { plan, computed, show } = useBench('stack');
   const dispatch = useAppDispatch();
   return (
     <ol aria-label="Layers, top first">

@@ -40,7 +40,7 @@ const OWNER: Readonly<Record<ScaledLayer['pour']['amount']['kind'], string>> = {
 
 /** Everything about the chosen pour: what it takes, where it comes from, how it lands. */
 export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
-  const { plan, computed, edit } = useBench();
+  const { plan, computed, edit } = useBench('geometry', 'stack');
   const dispatch = useAppDispatch();
   const { pour } = layer;
   const pot = potNamed(plan, layer.pots[0]?.id);

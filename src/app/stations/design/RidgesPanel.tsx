@@ -12,7 +12,7 @@ const NEW = 'a pot of its own';
 
 /** The hollows of the mat: out of which pot they are filled, and what they take. */
 export function RidgesPanel({ step }: { readonly step: Ridges }) {
-  const { plan, computed, edit, show } = useBench();
+  const { plan, computed, edit, show } = useBench('tops');
   const ridges = computed.tops.find((t) => t.step.kind === 'ridges');
   return (
     <section aria-label="The mat" className="grid grid-cols-[minmax(0,1fr)] gap-3">

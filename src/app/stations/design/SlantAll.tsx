@@ -15,7 +15,7 @@ const tooSteep = (d: number): Fault | undefined =>
 
 /** One command for a whole loaf of slants. */
 export function SlantAll() {
-  const { computed, edit } = useBench();
+  const { computed, edit } = useBench('stack');
   const [degrees, setDegrees] = useTyped<number>(12, tooSteep);
   const [along, setAlong] = useState<Along>('edge');
   const { layers } = computed.stack;

@@ -28,7 +28,7 @@ const WALLS: readonly { readonly wall: Wall; readonly label: string }[] = [
 
 /** How the mould stands at this pour: by angle, by prop, or by the marks it is poured to. */
 export function TiltFields({ layer }: { readonly layer: ScaledLayer }) {
-  const { plan, computed, edit, show } = useBench();
+  const { plan, computed, edit, show } = useBench('geometry');
   const dispatch = useAppDispatch();
   const { geometry } = computed;
   const { tilt, pour } = layer;
@@ -120,7 +120,7 @@ export function TiltFields({ layer }: { readonly layer: ScaledLayer }) {
 
 /** "From this line on this wall to that line on the other": both heights make the tilt and the amount. */
 function SlopeBetween({ layer }: { readonly layer: ScaledLayer }) {
-  const { computed, edit } = useBench();
+  const { computed, edit } = useBench('geometry');
   const dispatch = useAppDispatch();
   const [said, setSaid] = useState<string | null>(null);
   const top = computed.geometry.heightMm;

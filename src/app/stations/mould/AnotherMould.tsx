@@ -8,7 +8,7 @@ import { bringPlans } from '../../../store/keeping/newPlans.ts';
 import { newPlanId } from '../../../store/page.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { Group } from '../../parts/Station.tsx';
-import { usePlan, usePresent } from '../../parts/usePlan.ts';
+import { useComputed, usePresent } from '../../parts/usePlan.ts';
 import { useMouldChoice } from './useMouldChoice.ts';
 
 const NONE = 'none';
@@ -16,7 +16,7 @@ const NONE = 'none';
 /** The same design in another mould, as a new plan: what would be otherwise is listed before it is made. */
 export function AnotherMould() {
   const plan = usePresent();
-  const { computed } = usePlan();
+  const computed = useComputed();
   const { moulds, options } = useMouldChoice();
   const navigate = useNavigate();
   const [chosen, setChosen] = useState(NONE);

@@ -7,15 +7,15 @@ import { mouldShown } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { Group } from '../../parts/Station.tsx';
-import { useBench, usePlan } from '../../parts/usePlan.ts';
+import { useMouldUse, usePlan } from '../../parts/usePlan.ts';
 import { useMouldChoice } from './useMouldChoice.ts';
 
 const NONE = 'none';
 
 /** What each mould takes of the batch and how many bars it gives, and another mould beside them. */
 export function BatchMoulds() {
-  const { plan, computed, edit, show } = usePlan();
-  const { use } = useBench();
+  const { plan, computed, edit, show } = usePlan('moulds');
+  const { use } = useMouldUse();
   const { moulds, options } = useMouldChoice();
   const dispatch = useAppDispatch();
   const names = mouldNames(plan);

@@ -8,7 +8,7 @@ import type { Gesture } from '../../../store/gesture.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
-import { useBench } from '../../parts/usePlan.ts';
+import { useBench, useBenchEdit } from '../../parts/usePlan.ts';
 
 type Own = Extract<Column, { form: 'own' }>;
 
@@ -76,7 +76,7 @@ function OneColumn({
   readonly nth: number;
   readonly of: number;
 }) {
-  const { edit } = useBench();
+  const edit = useBenchEdit();
   const put = (next: Column, gesture?: Gesture) => edit((p) => putColumn(p, next), gesture);
   return (
     <div className="grid gap-3" role="group" aria-label={of > 1 ? `Column ${nth}` : 'Column'}>
@@ -138,7 +138,7 @@ function OneColumn({
 
 /** What stands in the mould while it is poured, and is pulled out after. */
 export function ColumnFields() {
-  const { plan, computed, edit, show } = useBench();
+  const { plan, computed, edit, show } = useBench('geometry', 'fill');
   const columns = columnsIn(plan.mould);
   return (
     <Group

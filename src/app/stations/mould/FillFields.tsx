@@ -6,15 +6,16 @@ import type { FillTo } from '../../../core/plan/planSchema.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField, LengthField, MassField } from '../../parts/quantities.tsx';
-import { useBench, usePlan } from '../../parts/usePlan.ts';
+import { useBench, useMouldUse, usePlan } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 
 const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 
 /** How high the mould is filled, and what is held back for a mounded or piped top. */
 export function FillFields() {
-  const whole = usePlan();
-  const { plan, computed, edit, show, use } = useBench();
+  const whole = usePlan('moulds', 'batch');
+  const { plan, computed, edit, show } = useBench('fill', 'geometry');
+  const { use } = useMouldUse();
   const several = whole.computed.moulds.length > 1;
   // of a mould that takes what is left the batch's size is what is given
   const to = use.takesRest ? whole.plan.fill.to : plan.fill.to;

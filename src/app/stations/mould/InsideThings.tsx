@@ -11,7 +11,7 @@ const evenly = (compartments: number, whole: number): number[] =>
   Array.from({ length: compartments - 1 }, (_, i) => Math.round((whole * (i + 1) * 10) / compartments) / 10);
 
 function DividerFields() {
-  const { plan, computed, edit } = useBench();
+  const { plan, computed, edit } = useBench('geometry');
   const { divider } = plan.mould;
   const { floor } = computed.geometry;
   const whole = (runs: Divider['runs']): number => (runs === 'lengthwise' ? floor.width : floor.length);

@@ -20,7 +20,7 @@ const SHAPES: Readonly<Record<Mat['shape'], string>> = {
 
 /** A texture mat on the floor: the loaf is made upside down. */
 export function MatFields() {
-  const { plan, computed, edit, show } = useBench();
+  const { plan, computed, edit, show } = useBench('tops');
   const { mat, shape } = plan.mould;
   const round = shape.kind === 'half-round' || (shape.kind === 'tube' && shape.stands === 'lying');
   const put = (change: Partial<Mat>, gesture?: Gesture) =>

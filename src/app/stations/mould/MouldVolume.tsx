@@ -5,7 +5,7 @@ import { useBench } from '../../parts/usePlan.ts';
 
 /** What the mould holds, with the makers' rule beside it as a cross-check. */
 export function MouldVolume() {
-  const { computed, show } = useBench();
+  const { computed, show } = useBench('geometry', 'fill', 'weights', 'densityGMl');
   const { geometry, fill, weights, densityGMl } = computed;
   const rule = ruleOfThumbOilsG(fill.volumeMl);
   return (

@@ -62,7 +62,7 @@ function asForm(form: Form, { most, heightMm, rimVolumeMl }: MouldGeometry, line
 
 /** Every inside size of the shape, by name. */
 export function ShapeFields() {
-  const { plan, computed, edit, show } = useBench();
+  const { plan, computed, edit, show } = useBench('geometry');
   const { shape } = plan.mould;
   const put = (next: Shape, gesture?: Gesture) =>
     edit((p) => ({ ...p, mould: { ...p.mould, shape: next } }), gesture);

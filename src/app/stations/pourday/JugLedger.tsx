@@ -7,7 +7,7 @@ import { wordsOf } from '../../../core/procedure/words/wordsOf.ts';
 import { formatClock, formatPercent } from '../../../core/units/format.ts';
 import { upperFirst } from '../../../core/units/words.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
-import { usePlan, usePresent } from '../../parts/usePlan.ts';
+import { useComputed, usePlan, usePresent } from '../../parts/usePlan.ts';
 import { WideTable } from '../../parts/WideTable.tsx';
 import { PrintButton } from './PrintButton.tsx';
 import { Refused } from './Refused.tsx';
@@ -28,7 +28,7 @@ const firstOf = (text: string): string =>
 /** What is in every vessel, act by act, to be read line by line and printed: numbered as the sheet is. */
 export function JugLedger() {
   const { name } = usePresent();
-  const { computed } = usePlan();
+  const computed = useComputed();
   usePaper(`${name}: what is in every jug`);
   if (!computed.weights) return <Refused title="What is in every jug" />;
   const acts = procedureOf(computed);

@@ -6,7 +6,7 @@ import { LoafDrawing } from '../../section/LoafDrawing.tsx';
 
 /** Every mould of the batch drawn, with how full it gets, what it takes and the bars it gives. */
 export function MouldRow() {
-  const { plan, computed, show } = usePlan();
+  const { plan, computed, show } = usePlan('moulds');
   const names = mouldNames(plan);
   return (
     <ul aria-label="Moulds" className="flex flex-wrap gap-6">

@@ -6,7 +6,8 @@ import type { Chapter } from '../../../core/day/act.ts';
 import { CHAPTER_TITLES, type Act } from '../../../core/procedure/act.ts';
 import { procedureOf } from '../../../core/procedure/procedureOf.ts';
 import { WarningCards } from '../../parts/WarningCards.tsx';
-import { usePlan, usePresent } from '../../parts/usePlan.ts';
+import { useComputed, usePresent } from '../../parts/usePlan.ts';
+import { useShow } from '../../parts/useShow.ts';
 import { LoafDrawing } from '../../section/LoafDrawing.tsx';
 import { MouldRow } from './MouldRow.tsx';
 import { PrintButton } from './PrintButton.tsx';
@@ -31,9 +32,10 @@ function chapters(
 /** The whole job as an ordered list to print and to tick off. */
 export function PourSheet() {
   const { name } = usePresent();
-  const { plan, computed, show } = usePlan();
+  const computed = useComputed();
+  const { plan, weights } = computed;
+  const show = useShow(plan.units);
   const acts = procedureOf(computed);
-  const { weights } = computed;
   const piping = computed.second?.weights;
   const several = computed.moulds.length > 1;
   usePaper(`${name}: pour sheet`);

@@ -3,7 +3,7 @@ import { usePlan } from '../../parts/usePlan.ts';
 
 /** Said in the place of figures that nobody should pour by. */
 export function Refused({ title }: { readonly title: string }) {
-  const { computed } = usePlan();
+  const { computed } = usePlan('warnings');
   return (
     <div className="grid gap-5 p-5">
       <h2 className="text-xl">{title}</h2>

@@ -1,17 +1,17 @@
 import { Download } from 'lucide-react';
-import { factsIn, type MouldFacts } from '../../../core/advice/facts.ts';
+import type { MouldFacts } from '../../../core/advice/facts.ts';
 import { mouldNames } from '../../../core/plan/moulds.ts';
 import { wallMarksSvg } from '../../../core/exchange/wallMarks.ts';
 import { fileStem, planFileName } from '../../../core/exchange/writePlan.ts';
-import { usePlan } from '../../parts/usePlan.ts';
+import { usePresent } from '../../parts/usePlan.ts';
 import { saveFile } from '../../parts/saveFile.ts';
 
 /** Strips to tape to the walls, in true size on paper, with the mark that each pour comes up to. */
 export function WallMarks({ of }: { readonly of: MouldFacts }) {
-  const { plan, computed } = usePlan();
-  const name = computed.moulds.length > 1 ? (mouldNames(plan).get(of.use.id) ?? '') : '';
+  const plan = usePresent();
+  const name = plan.others.length > 0 ? (mouldNames(plan).get(of.use.id) ?? '') : '';
   const title = name === '' ? 'Wall marks' : `Wall marks: ${name}`;
-  const svg = wallMarksSvg(factsIn(computed, of), name);
+  const svg = wallMarksSvg(of, name === '' ? plan.name : `${plan.name}, ${name}`);
   const file = `${name === '' ? '' : `-${fileStem(name, 'mould')}`}-wall-marks.svg`;
   return (
     <section aria-label={title} className="grid gap-2 break-inside-avoid">

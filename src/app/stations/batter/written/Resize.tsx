@@ -28,7 +28,7 @@ const CELL = 'py-1 pl-3 text-right';
 
 /** A written recipe at another size: to fill the mould, for so many bars, for given oils; in one jug or several alike. */
 export function Resize({ recipe }: { readonly recipe: KnownRecipe }) {
-  const { plan, computed, show } = usePlan();
+  const { plan, computed, show } = usePlan('cut');
   const [to, setTo] = useState<To>('mould');
   const bars = computed.cut.bars;
   const meanBarG = bars.length > 0 ? bars.reduce((s, b) => s + b.massG, 0) / bars.length : 120;

@@ -46,7 +46,7 @@ function writtenDown(plan: Plan, batch: ReturnType<typeof usePlan>['computed']['
 
 /** One place to check a recipe that is written somewhere, to take it over, and to make it another size. */
 export function WrittenRecipe() {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('batch');
   const [text, setText] = useTyped('');
   const [answers, setAnswers] = useState<Readonly<Record<string, string>>>({});
   const [said, setSaid] = useState('');

@@ -15,7 +15,7 @@ import { usePlan } from '../../../parts/usePlan.ts';
 
 /** How the layers, in the order they are poured, read to eyes that do not tell all colours apart. */
 export function ColourSight() {
-  const { plan, computed } = usePlan();
+  const { plan, computed } = usePlan('graded', 'stack');
   const dispatch = useAppDispatch();
   const look = useAppSelector((s) => s.desk.look);
   const { eyes } = look;

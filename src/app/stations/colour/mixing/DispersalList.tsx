@@ -13,7 +13,7 @@ const CELL = 'py-1.5 pl-3 text-right align-top';
 
 /** What to disperse in what, in the order in which the whisk never needs washing. */
 export function DispersalList({ weights }: { readonly weights: Weights }) {
-  const { computed, show } = usePlan();
+  const { computed, show } = usePlan('day');
   const library = useColorants();
   const list = dispersals(computed, weights);
   if (list.length === 0)

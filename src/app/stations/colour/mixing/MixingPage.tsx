@@ -7,7 +7,7 @@ import { WhiskOrder } from './WhiskOrder.tsx';
 
 /** How the colours are mixed, in what order, and how the design reads. */
 export function MixingPage() {
-  const { computed } = usePlan();
+  const { computed } = usePlan('weights');
   const { weights } = computed;
   return (
     <>

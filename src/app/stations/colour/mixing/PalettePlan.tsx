@@ -6,12 +6,13 @@ import { NO_COLOUR } from '../../../parts/ink.ts';
 import { PaletteImport } from '../../../parts/colour/PaletteImport.tsx';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { Group } from '../../../parts/Station.tsx';
-import { usePlan, usePresent } from '../../../parts/usePlan.ts';
+import { useColours, usePlan, usePresent } from '../../../parts/usePlan.ts';
 
 /** The colours of this plan as a palette for other programs, and palettes taken in. */
 export function PalettePlan() {
   const { name } = usePresent();
-  const { plan, colours } = usePlan();
+  const { plan } = usePlan();
+  const colours = useColours();
   const graded = plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s] : []));
   const ofOmbres = graded.map((s) => {
     const ombre = plan.ombres.find((o) => o.id === s.ombre?.id);

@@ -9,7 +9,7 @@ const WORTH_IT = 0.5;
 
 /** The order of pours whose neighbours stand out most from each other. */
 export function PourContrast() {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('colours');
   const { pours } = computed.colours;
   const choice = useMemo(() => contrastChoice(plan, pours), [plan, pours]);
   return (

@@ -10,7 +10,7 @@ import { usePlan } from '../../../parts/usePlan.ts';
 
 /** The pots in the order to colour them with one whisk, with the shift that each brings to the next. */
 export function WhiskOrder({ weights }: { readonly weights: Weights }) {
-  const { plan, computed } = usePlan();
+  const { plan, computed } = usePlan('graded', 'day');
   const each = coloursEach(plan);
   const steps = pottingOrder(computed, weights);
   if (steps.length < 2) return null;

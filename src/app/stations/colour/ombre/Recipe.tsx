@@ -12,7 +12,7 @@ import { SeparateRecipe } from './SeparateRecipe.tsx';
 
 /** What to weigh, layer by layer, by the ombre's school; and what becomes of it when something went otherwise. */
 export function Recipe({ ombre }: { readonly ombre: Ombre }) {
-  const { plan, computed, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('weights', 'entered', 'warnings');
   const [asked, setAsked] = useState(false);
   const happened = happenedIn(plan);
   const own = poursOfOmbre(plan, ombre.id).map((p) => p.id);

@@ -19,7 +19,7 @@ const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap align-top';
 
 /** What each pot takes. */
 export function SeparateRecipe({ weights, happened }: SeparateRecipeProps) {
-  const { plan, computed, edit, show } = usePlan();
+  const { plan, computed, edit, show } = usePlan('weights');
   const { ombre } = weights;
   return (
     <WideTable label="What to weigh, layer by layer">

@@ -8,7 +8,7 @@ import { differencesOf, placesOn, stripOf, type Strip } from '../../../../core/o
 import type { Ombre, Spacing } from '../../../../core/plan/ombreSchema.ts';
 import { NO_COLOUR } from '../../../parts/ink.ts';
 import { Group } from '../../../parts/Station.tsx';
-import { usePlan } from '../../../parts/usePlan.ts';
+import { useColours, usePlan } from '../../../parts/usePlan.ts';
 import { StripBender } from './StripBender.tsx';
 import { spread, StripBar } from './StripBar.tsx';
 
@@ -56,7 +56,8 @@ function useStrips(
 
 /** The same ends spaced in every way, one under the other; the chosen one is in the loaf at once. */
 export function SpacingStrips({ ombre }: { readonly ombre: Ombre }) {
-  const { plan, computed, colours, edit } = usePlan();
+  const { plan, computed, edit } = usePlan('weights');
+  const colours = useColours();
   const name = useId();
   const runs = runsOf(plan, ombre.id);
   const count = runs[0]?.pours.length ?? 0;

@@ -6,14 +6,15 @@ import { Choice } from '../../../parts/Choice.tsx';
 import { ColorantPicker } from '../../../parts/colour/ColorantPicker.tsx';
 import { NO_COLOUR } from '../../../parts/ink.ts';
 import { MassField } from '../../../parts/quantities.tsx';
-import { useBench } from '../../../parts/usePlan.ts';
+import { useBench, useColours } from '../../../parts/usePlan.ts';
 import { NeedsAndFails } from '../pattern/NeedsAndFails.tsx';
 import { StepButtons } from '../pattern/StepButtons.tsx';
 import { ToolHead } from '../pattern/ToolHead.tsx';
 
 /** A thin line of colorant over a layer: of what, how much, and how it is put there. */
 export function LinePanel({ line }: { readonly line: MicaLine }) {
-  const { plan, computed, colours, edit } = useBench();
+  const { plan, computed, edit } = useBench('stack');
+  const colours = useColours();
   const pour = layerUnder(plan, line);
   const layer = computed.stack.layers.find((l) => l.pour.id === pour?.id);
   const colorant = plan.colorants.find((c) => c.id === line.colorant);

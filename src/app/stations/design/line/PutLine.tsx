@@ -4,11 +4,11 @@ import type { StepId } from '../../../../core/validate/ids.ts';
 import { pourChosen } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
 import { ColorantPicker } from '../../../parts/colour/ColorantPicker.tsx';
-import { useBench } from '../../../parts/usePlan.ts';
+import { useBenchEdit } from '../../../parts/usePlan.ts';
 
 /** Puts a thin line of a colorant over a layer. */
 export function PutLine({ layer }: { readonly layer: ScaledLayer }) {
-  const { edit } = useBench();
+  const edit = useBenchEdit();
   const dispatch = useAppDispatch();
   return (
     <ColorantPicker

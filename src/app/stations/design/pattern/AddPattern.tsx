@@ -20,7 +20,7 @@ const NONE = '';
 
 /** What pushes batter aside: pours in rounds, the stick, and the column that is pulled. */
 export function AddPattern() {
-  const { plan, computed, edit } = useBench();
+  const { plan, computed, edit } = useBench('fill');
   const chosen = useAppSelector((s) => s.desk.chosen);
   const columns = columnsIn(plan.mould).length;
   const pull = plan.steps.find((s) => s.kind === 'pull');

@@ -27,7 +27,7 @@ interface PatternPanelProps {
 
 /** Everything about a pour that pushes others aside: its round, its rounds, where it goes in and how deep. */
 export function PatternPanel({ layer, pattern }: PatternPanelProps) {
-  const { computed, edit } = useBench();
+  const { computed, edit } = useBench('stack', 'geometry');
   const dispatch = useAppDispatch();
   const { pour } = layer;
   const { layers } = computed.stack;

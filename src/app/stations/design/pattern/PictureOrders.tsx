@@ -6,11 +6,12 @@ import type { Pour } from '../../../../core/plan/stepSchema.ts';
 import { formatShort } from '../../../../core/units/format.ts';
 import { patternClient } from '../../../section/patternClient.ts';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
-import { useBench } from '../../../parts/usePlan.ts';
+import { useBench, useColours } from '../../../parts/usePlan.ts';
 
 /** Orders of the round whose neighbours in the picture differ most: looked for when asked, apart from the page. */
 export function PictureOrders({ pour }: { readonly pour: Pour }) {
-  const { plan, colours, edit } = useBench();
+  const { plan, edit } = useBench();
+  const colours = useColours();
   const [found, setFound] = useState<OrdersFound | 'looking' | 'failed'>();
   const stop = useRef<(() => void) | null>(null);
   useEffect(() => () => stop.current?.(), []);

@@ -11,7 +11,7 @@ import { Choice } from '../../../parts/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField, PercentField } from '../../../parts/quantities.tsx';
 import { SplitJugFields } from './SplitJugFields.tsx';
-import { useBench } from '../../../parts/usePlan.ts';
+import { useBench, useBenchEdit } from '../../../parts/usePlan.ts';
 
 const CORNER_WORDS: Readonly<Record<Corner, string>> = {
   'left-near': 'near, left',
@@ -24,7 +24,7 @@ type Drops = Extract<Place, { at: 'drops' }>;
 
 /** Each place by its figures; they are dragged in the plan too. */
 function DropFields({ pour, place }: { readonly pour: Pour; readonly place: Drops }) {
-  const { edit } = useBench();
+  const edit = useBenchEdit();
   const put = (spots: Drops['spots'], gesture?: Gesture) =>
     edit((p) => setPlace(p, pour.id, { ...place, spots }), gesture);
   return (

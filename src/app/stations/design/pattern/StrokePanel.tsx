@@ -38,7 +38,7 @@ const WayChoice = ({ way, onChoose }: { readonly way: Way; readonly onChoose: (w
 
 /** A stick drawn through the batter: which way, how thick and how deep. */
 export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
-  const { computed, edit, show } = useBench();
+  const { computed, edit, show } = useBench('geometry', 'stack');
   const { path } = stroke;
   const put = (next: StickPath, gesture?: Gesture) =>
     edit((p) => updateStroke(p, stroke.id, { path: next }), gesture);

@@ -6,14 +6,15 @@ import { layPlan } from '../../../../core/fill/layPlan.ts';
 import { FaceDrawing } from '../../../section/FaceDrawing.tsx';
 import { Choice } from '../../../parts/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
-import { useBench } from '../../../parts/usePlan.ts';
+import { useBench, useColours } from '../../../parts/usePlan.ts';
 
 /** px */
 const SIZE = 88;
 
 /** Nine small pictures round the present design by two of its settings: pressing one takes it. */
 export function Vary() {
-  const { plan, colours, edit } = useBench();
+  const { plan, edit } = useBench();
+  const colours = useColours();
   const settings = useMemo(() => settingsOf(plan), [plan]);
   const [ids, setIds] = useState<readonly [string | undefined, string | undefined]>([undefined, undefined]);
   const [from, setFrom] = useState<'top' | 'cut'>(hasPatterns(plan) ? 'top' : 'cut');

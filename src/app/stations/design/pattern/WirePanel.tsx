@@ -26,7 +26,7 @@ const OWN = '';
 
 /** A wire through the section: how thick, how long, and its way. */
 export function WirePanel({ wire }: { readonly wire: Wire }) {
-  const { computed, edit, show } = useBench();
+  const { computed, edit, show } = useBench('geometry', 'stack');
   const dispatch = useAppDispatch();
   const deep = depthAt(computed, wire);
   const told = toldOf(wire, deep);

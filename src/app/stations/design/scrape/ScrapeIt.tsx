@@ -9,7 +9,7 @@ import { useBench } from '../../../parts/usePlan.ts';
 
 /** Scrapes a layer to a profile, or goes to its scraping where there is one. */
 export function ScrapeIt({ layer }: { readonly layer: ScaledLayer }) {
-  const { plan, computed, edit } = useBench();
+  const { plan, computed, edit } = useBench('stack');
   const dispatch = useAppDispatch();
   const scrape = scrapesOf(plan).get(layer.pour.id);
   if (!scrape && !canBeScraped(computed, layer)) return null;

@@ -17,7 +17,7 @@ import { Scrapings } from './Scrapings.tsx';
 
 /** A layer scraped to a profile: its edge, how deep, which way, and where what is scraped off goes. */
 export function ScrapePanel({ scrape }: { readonly scrape: Scrape }) {
-  const { plan, computed, edit } = useBench();
+  const { plan, computed, edit } = useBench('stack');
   const dispatch = useAppDispatch();
   const { edge } = scrape;
   const pour = layerUnder(plan, scrape);

@@ -11,7 +11,7 @@ import type { Scrape } from '../../../../core/plan/stepSchema.ts';
 import { FilePicker } from '../../../parts/FilePicker.tsx';
 import { readText } from '../../../parts/readText.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
-import { useBench } from '../../../parts/usePlan.ts';
+import { useBench, usePresent } from '../../../parts/usePlan.ts';
 
 interface ScraperFilesProps {
   readonly scrape: Scrape;
@@ -20,7 +20,8 @@ interface ScraperFilesProps {
 
 /** The scraper as a drawing to cut out and as a solid to print; and an edge drawn elsewhere taken in. */
 export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: ScraperFilesProps) {
-  const { plan, edit, show } = useBench();
+  const { edit, show } = useBench();
+  const plan = usePresent();
   const [said, setSaid] = useState<{ readonly text: string; readonly wrong: boolean } | null>(null);
   const plate = scraping && plateOf(room, scraping);
   const fileName = (ending: string): string =>

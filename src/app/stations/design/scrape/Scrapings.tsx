@@ -5,7 +5,7 @@ import { leadPot, potNamed } from '../../../../core/plan/sources.ts';
 import type { Scrape } from '../../../../core/plan/stepSchema.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { NO_COLOUR } from '../../../parts/ink.ts';
-import { useBench } from '../../../parts/usePlan.ts';
+import { useBench, useColours } from '../../../parts/usePlan.ts';
 import { usePotColour } from './usePotColour.ts';
 
 interface ScrapingsProps {
@@ -34,7 +34,8 @@ const Becomes = ({
 
 /** Where the scrapings go, how much they are, and what they do to the jug that takes them. */
 export function Scrapings({ scrape, layer }: ScrapingsProps) {
-  const { plan, computed, colours, edit, show } = useBench();
+  const { plan, computed, edit, show } = useBench('weights');
+  const colours = useColours();
   const next = nextPour(plan, scrape);
   const own = potNamed(plan, leadPot(layer.pour));
   const taker = next && potNamed(plan, leadPot(next));

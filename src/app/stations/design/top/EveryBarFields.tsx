@@ -5,13 +5,13 @@ import type { Gesture } from '../../../../store/gesture.ts';
 import { ColourPicker } from '../../../parts/colour/ColourPicker.tsx';
 import { FigureField, LengthField, MassField } from '../../../parts/quantities.tsx';
 import { TextField } from '../../../parts/TextField.tsx';
-import { useBench } from '../../../parts/usePlan.ts';
+import { type Edit, useBenchEdit } from '../../../parts/usePlan.ts';
 
 type EveryBar = Extract<TopWay, { rows: number }>;
 
 interface FieldsProps<W extends EveryBar> {
   readonly way: W;
-  readonly put: (way: EveryBar, gesture?: Gesture) => ReturnType<ReturnType<typeof useBench>['edit']>;
+  readonly put: (way: EveryBar, gesture?: Gesture) => ReturnType<Edit>;
 }
 
 function Dents({ way, put }: FieldsProps<Extract<EveryBar, { top: 'dents' }>>) {
@@ -102,7 +102,7 @@ function Straws({ way, put }: FieldsProps<Extract<EveryBar, { top: 'straws' }>>)
 
 /** What is repeated on every bar: how many, and what each is like. */
 export function EveryBarFields({ step, way }: { readonly step: Top; readonly way: EveryBar }) {
-  const { edit } = useBench();
+  const edit = useBenchEdit();
   const put = (next: EveryBar, gesture?: Gesture) => edit((p) => setTop(p, step.id, next), gesture);
   return (
     <>

@@ -4,7 +4,7 @@ import { useBench } from '../../../parts/usePlan.ts';
 
 /** What a top comes to on one mould, and on one bar. */
 export function OnTopFacts({ step }: { readonly step: Top }) {
-  const { computed, show } = useBench();
+  const { computed, show } = useBench('tops', 'cut');
   const parts = computed.tops.filter((t) => t.step.id === step.id);
   const { top } = step.way;
   if (parts.length === 0 || top === 'straws') return null;

@@ -10,7 +10,7 @@ import { Choice } from '../../../parts/Choice.tsx';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField } from '../../../parts/quantities.tsx';
-import { useBench } from '../../../parts/usePlan.ts';
+import { useBench, useBenchEdit } from '../../../parts/usePlan.ts';
 
 interface RowProps {
   readonly step: Top;
@@ -96,7 +96,7 @@ export function PipingRows({
   readonly step: Top;
   readonly way: Extract<TopWay, { top: 'piping' }>;
 }) {
-  const { edit } = useBench();
+  const edit = useBenchEdit();
   const dispatch = useAppDispatch();
   const toSecond = (): void => {
     dispatch(batchShown('second'));

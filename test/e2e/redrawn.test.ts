@@ -1,26 +1,37 @@
 import { expect } from 'chai';
 import { countDrawing, redrawn } from './support/redrawn.ts';
-import { studio } from './support/studio.ts';
+import { studio, type } from './support/studio.ts';
+
+/** Longer than odds wait before they are asked for, and take. */
+const ODDS_MS = 2000;
 
 describe('what is drawn again', () => {
   const s = studio();
+  const at = (station: string): string => `/plan/demo-ghyll-drop/${station}`;
 
-  it('is what shows a stage that changed: no station when only the odds come in, or a hand wavers', async () => {
+  it('shows a stage that changed: when only the odds come in, or a hand wavers, no station is', async () => {
     await countDrawing(s.context());
     const page = s.page();
-    const clock = page.getByRole('link', { name: /Clock holds/ });
-    for (const station of ['mould', 'batter', 'colour', 'pour-day', 'cut', 'design']) {
-      await s.go(`/plan/demo-peat-furrows/${station}`);
-      await clock.waitFor();
-      const hand = page.getByRole('slider', { name: 'Hand' });
-      await page.waitForTimeout(600);
+    await s.go(at('design'));
+    const hand = page.getByRole('slider', { name: 'Hand' });
+    for (const station of ['mould', 'batter', 'design']) {
+      await s.walk(at(station));
+      await page.waitForTimeout(ODDS_MS);
       await redrawn(page);
       await hand.fill('0.5');
-      await page.waitForTimeout(600);
-      const wavered = await redrawn(page);
-      console.log(station, wavered);
-      await page.getByRole('button', { name: 'Undo' }).isDisabled();
+      await page.waitForTimeout(300);
+      const { section = 0, main, nav, header } = await redrawn(page);
+      expect(section, station).to.be.above(0);
+      expect([main, nav, header], station).to.deep.equal([undefined, undefined, undefined]);
+      await hand.fill('0');
     }
-    // an edit draws the station once; the odds that follow it draw the rail
+    await s.walk(at('batter'));
+    await type(page, 'Superfat', '6');
+    const edited = await redrawn(page);
+    expect(edited.main).to.be.above(0);
+    await page.waitForTimeout(ODDS_MS);
+    const later = await redrawn(page);
+    expect(later.nav).to.be.above(0);
+    expect([later.main, later.section]).to.deep.equal([undefined, undefined]);
   });
 });

@@ -11,7 +11,7 @@ import type { Day } from '../../src/core/day/act.ts';
 import { VESSEL } from '../../src/core/day/vessel.ts';
 import { openLedger } from '../../src/core/ledger/ledger.ts';
 import { addPour, removeStep } from '../../src/core/edit/pours.ts';
-import { setClock } from '../../src/core/edit/clock.ts';
+import { keepAt, setClock } from '../../src/core/edit/clock.ts';
 import { setTemperatures } from '../../src/core/edit/batter.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
@@ -456,5 +456,19 @@ describe('what is warned of is not advised', () => {
       expect(min).to.be.at.least((clock.acts[timed.place - 1]?.endMin ?? 0) - 1e-9);
       expect(because).to.match(/^because hands are busy with/);
     }
+  });
+  it('a pour is at the minute that is typed, to the second, also where its jug is blended on right before', () => {
+    for (const name of ['Slate Beds', 'Scree Steps', 'Scree Slump'])
+      for (const later of [0, 0.37, 5]) {
+        const computed = computePlan(demo(name));
+        for (const timed of computed.clock!.acts) {
+          const { step } = timed.about;
+          if (step?.kind !== 'pour') continue;
+          const min = earliestOf(computed.plan, computed.clock!, timed).min + later;
+          const kept = computePlan(keepAt(computed.plan, step.id, min)).clock!.acts[timed.place]!;
+          expect(kept.startMin, `${name}, ${step.id}`).to.be.closeTo(min, 1e-9);
+          expect(kept.preparedMin).to.be.at.most(min + 1e-9);
+        }
+      }
   });
 });

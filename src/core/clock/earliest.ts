@@ -15,21 +15,17 @@ export interface Earliest {
 /** Making ready for less than this is not worth telling. */
 const TOLD_MIN: Minutes = 0.05;
 
-export function earliestOf(
-  plan: Plan,
-  { acts }: Timetable,
-  { place, startMin, preparedMin }: TimedAct,
-): Earliest {
+export function earliestOf(plan: Plan, { acts }: Timetable, { place, soonestMin }: TimedAct): Earliest {
   const before = acts[place - 1];
-  const makingReady = Math.max(0, startMin - preparedMin);
   const free = before?.endMin ?? 0;
+  const makingReady = soonestMin - free;
   const busy = before
     ? `hands are busy with “${lowerFirst(actName(plan, before))}” until ${formatClock(free)}`
     : '';
   const ready = makingReady < TOLD_MIN ? '' : `its jug takes ${formatMinutes(makingReady)} to make ready`;
   const reasons = [busy, ready].filter((r) => r !== '');
   return {
-    min: free + makingReady,
+    min: soonestMin,
     because: `because ${reasons.length > 0 ? reasons.join(', and ') : 'the clock begins then'}`,
   };
 }

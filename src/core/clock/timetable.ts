@@ -18,6 +18,8 @@ export interface TimedAct {
   readonly about: About;
   readonly startMin: Minutes;
   readonly endMin: Minutes;
+  /** when it could begin at the soonest, whatever it lies on: hands free and its pots made ready */
+  readonly soonestMin: Minutes;
   /** when its pots begin to be made ready for it */
   readonly preparedMin: Minutes;
   /** hands are free for so long before it */
@@ -67,6 +69,7 @@ export function timetableOf(plan: PlanCourse, turns: Turns = {}): Timetable {
       about: plan.acts[i] ?? { of: [] },
       startMin: run.starts[i] ?? 0,
       endMin: run.ends[i] ?? 0,
+      soonestMin: run.soonest[i] ?? 0,
       preparedMin: run.prepared[i] ?? 0,
       waitMin: run.waited[i] ?? 0,
       ...(carried === undefined ? {} : { carriedFromMin: Math.max(0, carried) }),

@@ -94,6 +94,8 @@ export class Run {
   /** when an act begins, without what prepares it */
   readonly starts: Float64Array;
   readonly ends: Float64Array;
+  /** when its pots could be ready, made so from the moment that hands are free */
+  readonly soonest: Float64Array;
   /** when what prepares it begins; the start where nothing does */
   readonly prepared: Float64Array;
   /** hands had nothing to do for so long before it */
@@ -112,8 +114,6 @@ export class Run {
   readonly below: Float64Array;
   /** what fails, bits of FAILS */
   readonly fails: Uint8Array;
-  /** what prepares each act takes, but for blending */
-  private readonly prepMin: Float64Array;
   /** every state that each pot and each layer was in, one after another, where they are kept */
   readonly kept: { readonly pots: Batter[][]; readonly layers: Batter[][] } | undefined;
   private readonly pots: readonly Batter[];
@@ -127,6 +127,7 @@ export class Run {
     const list = (): Float64Array => new Float64Array(n);
     this.starts = list();
     this.ends = list();
+    this.soonest = list();
     this.prepared = list();
     this.waited = list();
     this.carriedFrom = list();
@@ -135,9 +136,6 @@ export class Run {
     this.thickest = list();
     this.thinnest = list();
     this.below = list();
-    this.prepMin = Float64Array.from(course.acts, (a) =>
-      (a.prepares ?? []).reduce((s, p) => s + p.minutes, a.cup?.minutes ?? 0),
-    );
     this.fails = new Uint8Array(n);
     this.kept = keeps
       ? { pots: course.pots.map(() => []), layers: Array.from({ length: course.layers }, () => []) }
@@ -188,18 +186,47 @@ export class Run {
     this.pourableUntil[i] = this.latest(act, pace);
     this.fluidUntil[i] = this.setsAt(act);
     const wanted = this.wanted(i, act, free, turns);
-    const first = Math.max(free, wanted - (this.prepMin[i] as number) * pace);
+    const soonest = this.readyFrom(act, free, pace);
+    const first = wanted > soonest ? Math.max(free, this.begunFor(act, wanted, pace)) : free;
     let ready = first;
     if (act.prepares) for (const p of act.prepares) ready = this.prepare(i, p, ready, turns);
     const start = Math.max(ready + (act.cup?.minutes ?? 0) * pace, wanted);
+    this.soonest[i] = soonest;
     this.prepared[i] = first;
     this.starts[i] = start;
-    this.waited[i] = first - free + (start - ready - (act.cup?.minutes ?? 0) * pace);
+    this.waited[i] = first - free;
     const end = start + act.minutes * pace;
     this.ends[i] = end;
     this.judge(i, act, start, end, turns);
     this.change(act, start, end, turns);
     return end;
+  }
+
+  /** How long a pot is blended on, from a minute on or up to it: as it goes, it thickens by itself along its straight line too. */
+  private blendMin({ pot: p, blendTo }: Prepares, at: Minutes, side: 'from' | 'to'): Minutes {
+    if (blendTo === undefined) return 0;
+    const { stage, since, perMinute } = this.pots[p] as Batter;
+    const blends = BLENDS_PER_SECOND * 60;
+    // what seizes as fast as it is blended is not reckoned back from its end
+    const aMinute = side === 'from' ? blends : Math.max(blends - perMinute, blends / 10);
+    return Math.max(0, (blendTo - stage - perMinute * (at - since)) / aMinute);
+  }
+
+  /** When what prepares an act is done, begun at a minute. */
+  private readyFrom({ prepares = [], cup }: CourseAct, at: Minutes, pace: number): Minutes {
+    let ready = at;
+    for (const p of prepares) ready += this.blendMin(p, ready, 'from') + p.minutes * pace;
+    return ready + (cup?.minutes ?? 0) * pace;
+  }
+
+  /** When what prepares an act is begun, to be done at a minute. */
+  private begunFor({ prepares = [], cup }: CourseAct, at: Minutes, pace: number): Minutes {
+    let begun = at - (cup?.minutes ?? 0) * pace;
+    for (const p of prepares.toReversed()) {
+      begun -= p.minutes * pace;
+      begun -= this.blendMin(p, begun, 'to');
+    }
+    return begun;
   }
 
   /** When an act is to begin: kept by the clock, or once what it waits for is as it should be. */
@@ -256,19 +283,14 @@ export class Run {
   }
 
   /** What is done to one of its pots right before it; when that is done. */
-  private prepare(
-    i: number,
-    { pot: p, minutes, adds, quickens, blendTo, loosens, makes }: Prepares,
-    from: Minutes,
-    turns: Turns,
-  ): Minutes {
+  private prepare(i: number, prepares: Prepares, from: Minutes, turns: Turns): Minutes {
+    const { pot: p, minutes, adds, quickens, blendTo = 0, loosens, makes } = prepares;
     const { doubts, blended, pace = 1 } = turns;
-    let ready = from;
+    const blends = this.blendMin(prepares, from, 'from');
+    let ready = from + blends;
     const pot = this.pots[p] as Batter;
-    advance(pot, ready);
     // blended on first: what is stirred in after that is not torn by the stick, and a scent goes in last
-    if (blendTo !== undefined && pot.stage < blendTo) {
-      ready += (blendTo - pot.stage) / BLENDS_PER_SECOND / 60;
+    if (blends > 0) {
       advance(pot, ready);
       pot.stage = Math.max(pot.stage, blendTo + (blended?.[i] ?? 0));
       pot.perMinute *= BLENDED_FACTOR;

@@ -5,7 +5,7 @@ import { habitsOf } from '../plan/habits.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Minutes } from '../units/quantity.ts';
 import { afterwards } from './afterwards.ts';
-import type { TimedAct, Timetable } from './timetable.ts';
+import { beginMin, type TimedAct, type Timetable } from './timetable.ts';
 
 /** When an act of the day is done, on the clock of the pour; and what of the clock it is, where it is timed by itself. */
 export interface ActMinute {
@@ -18,8 +18,9 @@ function jobs({ acts }: Timetable): ReadonlyMap<ActId, Required<ActMinute>> {
   const of = new Map<ActId, Required<ActMinute>>();
   for (const timed of acts)
     timed.about.of.forEach((id, i, all) => {
-      const part = (i / all.length) * (timed.endMin - timed.startMin);
-      if (!of.has(id)) of.set(id, { startMin: timed.startMin + part, timed });
+      const startMin = beginMin(timed);
+      const part = (i / all.length) * (timed.endMin - startMin);
+      if (!of.has(id)) of.set(id, { startMin: startMin + part, timed });
     });
   return of;
 }

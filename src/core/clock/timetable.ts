@@ -38,6 +38,10 @@ export interface TimedAct {
   readonly troubles: readonly Trouble[];
 }
 
+/** When something is begun: a wait once hands are free, and it is over at its start and end. */
+export const beginMin = ({ act, startMin, waitMin }: TimedAct): Minutes =>
+  act.does === 'wait' ? startMin - waitMin : startMin;
+
 /** When everything is done, if it all goes as it is taken to go. */
 export interface Timetable {
   readonly plan: PlanCourse;

@@ -53,6 +53,8 @@ export interface Running {
 /** When something is done, as far as is estimated; minutes on the clock of the pour. */
 export interface Timing {
   readonly atMin: Minutes;
+  /** a wait is over then */
+  readonly untilMin?: Minutes;
   /** what lies below carries it from then on */
   readonly carriedFromMin?: Minutes;
   /** its pots are right for it until then */

@@ -97,6 +97,7 @@ function timingOf({ computed: { plan } }: Telling, act: DayAct, { startMin, time
   const warm = plan.clock.warm === true && act.does === 'pour' && !last;
   return {
     atMin,
+    ...(act.does === 'wait' ? { untilMin: timed.endMin } : {}),
     ...(carriedFromMin === undefined ? {} : { carriedFromMin }),
     ...(pourableUntilMin === undefined ? {} : { pourableUntilMin }),
     ...(fluidUntilMin === undefined ? {} : { fluidUntilMin }),

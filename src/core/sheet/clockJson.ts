@@ -1,5 +1,6 @@
 import { timingVoid } from '../ask/timing.ts';
 import { SEED } from '../clock/outlook.ts';
+import { beginMin } from '../clock/timetable.ts';
 import type { Computed } from '../computed/compute.ts';
 import { finish } from '../task/task.ts';
 import { Normals } from '../timing/normals.ts';
@@ -11,7 +12,7 @@ export function minutesJson({ clock }: Computed, step: StepId): object {
   const timed = clock?.acts.find((a) => a.about.step?.id === step);
   if (!timed) return {};
   return {
-    start_min: timed.startMin,
+    start_min: beginMin(timed),
     end_min: timed.endMin,
     carried_from_min: timed.carriedFromMin ?? null,
     pourable_until_min: timed.pourableUntilMin ?? null,

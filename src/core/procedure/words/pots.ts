@@ -29,7 +29,7 @@ function stirringIn(deed: StirringIn, { pot, mass }: Saying): string {
       return `Stir into ${pot}, which holds ${mass(deed.holdsG)}: all through, to the floor of the jug.`;
     case 'pour':
       return deed.cup
-        ? `For ${deed.pour} alone: weigh batter of ${pot} into a clean cup and stir in, just before it is poured:`
+        ? `Weigh batter of ${pot} into a clean cup for ${deed.pour} alone, just before it is poured, and stir in:`
         : `Just before ${deed.pour}, stir into ${pot}, which holds ${mass(deed.holdsG)}:`;
   }
 }

@@ -17,9 +17,9 @@ const CARRIED: Readonly<Partial<Record<Act['deed']['does'], string>>> = {
 
 /** When something is done: estimates, told as those. */
 function timingText({ deed }: Act, timing: Timing): string {
-  const { atMin, carriedFromMin, pourableUntilMin, fluidUntilMin, warm } = timing;
-  if (deed.does === 'wait')
-    return `Until about minute ${formatClock(atMin)}: an estimate, what you see comes first.`;
+  const { atMin, untilMin, carriedFromMin, pourableUntilMin, fluidUntilMin, warm } = timing;
+  if (untilMin !== undefined)
+    return `Until about minute ${formatClock(untilMin)}: an estimate, what you see comes first.`;
   const from =
     carriedFromMin === undefined || carriedFromMin <= 0
       ? ''

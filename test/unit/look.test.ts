@@ -75,7 +75,6 @@ describe('how a pot will look', () => {
 
   it('a colorant that fades looks as its own test bar when it has cured: the bar had', () => {
     const { nature } = starter('spirulina');
-    if (!nature) throw new Error('a described colorant is wanted');
     for (const fadesPercent of [0, 40, 70]) {
       const plan = withNature('spirulina', nature.doseGPerKg, { fadesPercent, palesPercent: 0 });
       // on plain soap as pale as the bar's

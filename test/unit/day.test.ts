@@ -76,6 +76,15 @@ describe('one list of acts', () => {
     for (const a of was) expect(now.find((b) => b.id === a.id)?.lines, a.id).to.deep.equal(a.lines);
   });
 
+  it('portions that get their lye all at first get it the largest first', () => {
+    const plan: Plan = { ...demo('Slate Beds'), divide: { kind: 'before-lye', lye: 'together' } };
+    const computed = computePlan(plan);
+    const made = computed.day.flatMap((a) => (a.does === 'combine' ? [a.pot.id] : []));
+    const poured = new Map(computed.weights!.pots.map((p) => [p.pot.id, p.batterG]));
+    expect(made.map((id) => poured.get(id)!)).to.deep.equal([...poured.values()].toSorted((a, b) => b - a));
+    expect(new Set(poured.values()).size).to.equal(4);
+  });
+
   it('amending a plan renames no other act', () => {
     fc.assert(
       fc.property(anyDay, fc.nat(), (plan, at) => {

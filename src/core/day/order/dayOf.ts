@@ -1,6 +1,5 @@
 import type { LaidMould } from '../../fill/layPlan.ts';
 import type { Plan } from '../../plan/planSchema.ts';
-import { potsOf } from '../../plan/sources.ts';
 import type { Grams } from '../../units/quantity.ts';
 import type { PotId } from '../../validate/ids.ts';
 import type { ActId, Day } from '../act.ts';
@@ -11,22 +10,24 @@ import { pouring } from './steps.ts';
 /** Masses that differ by less are alike: a double's dust decides no order. Decimals of a gram. */
 const ALIKE = 3;
 
-/** What is poured of every pot as it is planned, g: a pour of several pots counts for each alike. */
-function plannedMasses(moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): ReadonlyMap<PotId, Grams> {
+type Laid = readonly Pick<LaidMould, 'use' | 'stack'>[];
+
+/** What is poured of every pot as it is planned, and what is held back of it, g. */
+function plannedMasses({ fill }: Plan, moulds: Laid): ReadonlyMap<PotId, Grams> {
   const sums = new Map<PotId, Grams>();
+  const add = (pot: PotId, massG: Grams) => sums.set(pot, (sums.get(pot) ?? 0) + massG);
   for (const { use, stack } of moulds)
-    for (const { pour, plannedG } of stack.layers) {
-      const of = potsOf(pour);
-      for (const pot of of) sums.set(pot, (sums.get(pot) ?? 0) + (plannedG * use.copies) / of.length);
-    }
+    for (const { parts } of stack.layers)
+      for (const { pot, plannedG } of parts) add(pot.id, plannedG * use.copies);
+  for (const { pot, massG } of fill.top) add(pot, massG);
   return sums;
 }
 
 /** The same, asked for only where an order depends on it. */
-function massOfPots(moulds: Parameters<typeof plannedMasses>[0]): (pot: PotId) => Grams {
+function massOfPots(plan: Plan, moulds: Laid): (pot: PotId) => Grams {
   let sums: ReadonlyMap<PotId, Grams> | undefined;
   return (pot) => {
-    sums ??= plannedMasses(moulds);
+    sums ??= plannedMasses(plan, moulds);
     return Number((sums.get(pot) ?? 0).toFixed(ALIKE));
   };
 }
@@ -36,8 +37,8 @@ function massOfPots(moulds: Parameters<typeof plannedMasses>[0]): (pot: PotId) =
  * pours come to as planned, never from what a scale makes of that. An act that nothing comes of, because a dose rounds to nothing or
  * a plan has none of it, is passed over wherever it is filled in.
  */
-export const dayOf = (plan: Plan, moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): Day =>
-  distinct([...before(plan), ...making(plan, massOfPots(moulds)), ...pouring(plan), ...after(plan)]);
+export const dayOf = (plan: Plan, moulds: Laid): Day =>
+  distinct([...before(plan), ...making(plan, massOfPots(plan, moulds)), ...pouring(plan), ...after(plan)]);
 
 /** Each act has a name of its own: a step that is called like something else that is done gets another. */
 function distinct(day: Day): Day {
@@ -51,5 +52,5 @@ function distinct(day: Day): Day {
 }
 
 /** The same without what comes before the first weighing and after the pour. */
-export const runningOf = (plan: Plan, moulds: readonly Pick<LaidMould, 'use' | 'stack'>[]): Day =>
-  distinct([...making(plan, massOfPots(moulds)), ...pouring(plan)]);
+export const runningOf = (plan: Plan, moulds: Laid): Day =>
+  distinct([...making(plan, massOfPots(plan, moulds)), ...pouring(plan)]);

@@ -14,6 +14,10 @@ import { Refused } from './Refused.tsx';
 import { usePaper } from './usePaper.ts';
 
 const CELL = 'py-1 pl-3 text-right align-top leading-tight whitespace-nowrap';
+/** A column of its own where there is room; on a phone it is told under what went in or out. */
+const WIDE = 'hidden sm:table-cell print:table-cell';
+
+const TOO_MUCH = 'too much lye';
 
 /** Only what the fine scale weighs is in one of these. */
 const FINE: readonly Vessel['kind'][] = ['jar', 'carrier-oil'];
@@ -53,10 +57,10 @@ export function JugLedger() {
               <th className="py-1 pr-3 text-left font-normal">Vessel</th>
               <th className="py-1 text-left font-normal">In or out</th>
               <th className="pl-3 font-normal">Holds</th>
-              <th className="pl-3 font-normal">Superfat</th>
-              <th className="pl-3 font-normal">Water</th>
-              <th className="pl-3 font-normal">Scent</th>
-              <th className="pl-3 font-normal">Scale reads</th>
+              <th className={`pl-3 font-normal ${WIDE}`}>Superfat</th>
+              <th className={`pl-3 font-normal ${WIDE}`}>Water</th>
+              <th className={`pl-3 font-normal ${WIDE}`}>Scent</th>
+              <th className={`pl-3 font-normal ${WIDE}`}>Scale reads</th>
             </tr>
           </thead>
           {acts.map((act, i) => {
@@ -105,6 +109,16 @@ function VesselRow({ after }: { readonly after: VesselAfter }) {
   const pot =
     vessel.kind === 'pot' && !vessel.ofSecond ? plan.pots.find((p) => p.id === vessel.pot) : undefined;
   const heavy = isLyeHeavy(superfatPercent);
+  const superfat = superfatPercent === undefined ? '–' : formatPercent(superfatPercent, 1);
+  const water = percent(waterPercent);
+  const scent = percent(scentPercent);
+  const reads = readsG === undefined ? '–' : show.mass(readsG);
+  const told = [
+    ['superfat', superfat],
+    ['water', water],
+    ['scent', scent],
+    ['the scale reads', reads],
+  ].flatMap(([what, figure]) => (figure === '–' ? [] : `${what} ${figure}`));
   return (
     <tr className="align-top">
       <th scope="row" className="max-w-44 py-1 pr-3 pl-8 text-left leading-tight font-normal">
@@ -117,17 +131,20 @@ function VesselRow({ after }: { readonly after: VesselAfter }) {
         {moved.map((m, i) => (
           <MovedLine key={`${m.name}-${i}`} moved={m} />
         ))}
+        <span className={`block text-xs sm:hidden print:hidden ${heavy ? 'font-bold text-error' : 'quiet'}`}>
+          {[...told, ...(heavy ? [TOO_MUCH] : [])].join(', ')}
+        </span>
       </td>
       <td className={`${CELL} font-bold`}>
         {FINE.includes(vessel.kind) ? show.fine(holdsG) : show.mass(holdsG)}
       </td>
-      <td className={`${CELL} ${heavy ? 'font-bold text-error print:text-black' : ''}`}>
-        {superfatPercent === undefined ? '–' : formatPercent(superfatPercent, 1)}
-        {heavy && <span className="block text-xs">too much lye</span>}
+      <td className={`${CELL} ${WIDE} ${heavy ? 'font-bold text-error print:text-black' : ''}`}>
+        {superfat}
+        {heavy && <span className="block text-xs">{TOO_MUCH}</span>}
       </td>
-      <td className={CELL}>{percent(waterPercent)}</td>
-      <td className={CELL}>{percent(scentPercent)}</td>
-      <td className={CELL}>{readsG === undefined ? '–' : show.mass(readsG)}</td>
+      <td className={`${CELL} ${WIDE}`}>{water}</td>
+      <td className={`${CELL} ${WIDE}`}>{scent}</td>
+      <td className={`${CELL} ${WIDE}`}>{reads}</td>
     </tr>
   );
 }

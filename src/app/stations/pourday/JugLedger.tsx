@@ -88,8 +88,12 @@ function Entry({
   return (
     <tbody className="rule border-b break-inside-avoid">
       <tr>
-        <th colSpan={7} scope="rowgroup" className="pt-2 pb-0.5 text-left leading-snug font-bold">
-          <span className="quiet mr-2 inline-block min-w-6 text-right font-normal">{nth}</span>
+        <th
+          colSpan={7}
+          scope="rowgroup"
+          className="-indent-8 pt-2 pb-0.5 pl-8 text-left leading-snug font-bold"
+        >
+          <span className="quiet mr-2 inline-block min-w-6 indent-0 text-right font-normal">{nth}</span>
           {firstOf(wordsOf(act, plan).text)}
           {min !== undefined && act.chapter !== 'cut' && (
             <span className="quiet font-normal italic"> ≈ {formatClock(min)}</span>

@@ -20,9 +20,9 @@ function weighedBy(plan: Plan): readonly unknown[] {
   return [clock.colouring, ...fieldsOf(rest)];
 }
 
-/** What was really done of a batch is nothing to how it was timed; nor are the colours of its colorants. */
+/** What was really done of a batch is nothing to how it was timed. */
 function timedBy(plan: Plan): readonly unknown[] {
-  const { batch: _batch, colorants: _colorants, ...rest } = worked(plan);
+  const { batch: _batch, ...rest } = worked(plan);
   return fieldsOf(rest);
 }
 

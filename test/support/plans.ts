@@ -61,3 +61,10 @@ export const demoPlans = (): readonly Plan[] =>
     if (!read.ok) throw new Error(`${file}: ${read.faults[0].at ?? ''} ${read.faults[0].message}`);
     return read.plan;
   });
+
+/** One of the demo's plans, by its name. */
+export function demo(name: string): Plan {
+  const found = demoPlans().find((p) => p.name === name);
+  if (!found) throw new Error(`the demo has no ${name}`);
+  return found;
+}

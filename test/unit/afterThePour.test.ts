@@ -16,7 +16,7 @@ import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Finish } from '../../src/core/plan/stepSchema.ts';
 import { fallFor, plungeOf } from '../../src/core/setting/plunge.ts';
 import { additive } from '../support/additions.ts';
-import { boxPlan, demoPlans, rest } from '../support/plans.ts';
+import { boxPlan, demo, demoPlans, rest } from '../support/plans.ts';
 
 const PLAN = boxPlan([rest(), rest()]);
 
@@ -35,8 +35,6 @@ const lyeOf = (value: number): Plan => ({
   ...PLAN,
   batter: { ...PLAN.batter, water: { school: 'lye-concentration', value } },
 });
-
-const demo = (name: string): Plan => demoPlans().find((p) => p.name === name) ?? PLAN;
 
 describe('after the pour', () => {
   it('unmould in 18 to 72 h (common practice, no source): sooner gelled, with strong lye or sodium lactate, later wet or kept cool', () => {

@@ -31,7 +31,7 @@ import { Normals } from '../../src/core/timing/normals.ts';
 import { sampling } from '../../src/core/timing/odds.ts';
 import { anyPlan } from '../support/anyPlan.ts';
 import { fragrance } from '../support/additions.ts';
-import { boxPlan, demoPlans, rest } from '../support/plans.ts';
+import { boxPlan, demo, demoPlans, rest } from '../support/plans.ts';
 
 const timed = (plan: Plan): Timetable => {
   const timetable = planTimetable(plan, layPlan(plan));
@@ -43,12 +43,6 @@ const whole = (plan: Plan, keeping: 'feel' | 'clock' = 'feel'): number => {
   const of = courseOf(plan, layPlan(plan));
   if (!of) throw new Error('no recipe');
   return finish(sampling(of.course, new Normals(20, 1000), keeping)).whole;
-};
-
-const demo = (name: string): Plan => {
-  const found = demoPlans().find((p) => p.name === name);
-  if (!found) throw new Error(name);
-  return found;
 };
 
 const at = (t: Timetable, key: string) => {

@@ -10,11 +10,10 @@ import { dayOf } from '../../src/core/day/order/dayOf.ts';
 import type { Day } from '../../src/core/day/act.ts';
 import { VESSEL } from '../../src/core/day/vessel.ts';
 import { openLedger } from '../../src/core/ledger/ledger.ts';
-import { addPour, removeStep, setLanding } from '../../src/core/edit/pours.ts';
+import { addPour, removeStep } from '../../src/core/edit/pours.ts';
 import { keepAt, setClock } from '../../src/core/edit/clock.ts';
 import { setTemperatures } from '../../src/core/edit/batter.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
-import type { Pour } from '../../src/core/plan/stepSchema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { toolsOf } from '../../src/core/procedure/chapters/laidOut.ts';
 import { procedureOf } from '../../src/core/procedure/procedureOf.ts';
@@ -23,14 +22,12 @@ import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { finish } from '../../src/core/task/task.ts';
 import { additive, fragrance } from '../support/additions.ts';
 import { anyDay } from '../support/anyDay.ts';
-import { ombrePlan, potMixed } from '../support/colours.ts';
-import { basePlan, boxPlan, demoPlans, rest } from '../support/plans.ts';
+import { ombrePlan } from '../support/colours.ts';
+import { basePlan, boxPlan, demo, demoPlans, rest } from '../support/plans.ts';
 import { follow, type PrintedTask } from '../support/recount.ts';
 import { told } from '../support/told.ts';
 
 const dayIn = (plan: Plan): Day => dayOf(plan, layPlan(plan).moulds);
-
-const demo = (name: string): Plan => demoPlans().find((p) => p.name === name)!;
 
 /** What an act of the sheet says of the vessels that it touches. */
 interface PrintedAct extends PrintedTask {
@@ -191,136 +188,6 @@ describe('what must hold of a book', () => {
       twice.begin('oils');
     }).to.throw('done once');
   });
-});
-
-describe('laying is kept by its inputs', () => {
-  const stackOf = (plan: Plan) => layPlan(plan).stack;
-  const renamed = (plan: Plan): Plan => ({
-    ...plan,
-    pots: plan.pots.map((p, i) => (i === 0 ? { ...p, name: 'Another name', colour: '#123456' } : p)),
-  });
-
-  it('a name, a painted colour, the thickness of bars and the clock lay nothing anew', () => {
-    const plan = demo('Peat Furrows');
-    const before = stackOf(plan);
-    expect(stackOf(renamed(plan))).to.equal(before);
-    expect(stackOf({ ...plan, cut: { ...plan.cut, thicknessMm: plan.cut.thicknessMm + 1 } })).to.equal(
-      before,
-    );
-    expect(stackOf(setClock(plan, { warm: true }))).to.equal(before);
-    expect(layPlan(renamed(plan)).plan.pots[0]!.name).to.equal('Another name');
-    expect(layPlan(renamed(plan)).moulds[0].plan.pots[0]!.name).to.equal('Another name');
-  });
-
-  it('weights are kept while only the bars or the clock change, and are new with a name that stands on a sheet', () => {
-    const plan = demo('Copper Weir');
-    const { weights, clock } = computePlan(plan);
-    const thicker = computePlan({ ...plan, cut: { ...plan.cut, thicknessMm: plan.cut.thicknessMm + 1 } });
-    expect(thicker.weights).to.equal(weights);
-    expect(thicker.clock).to.equal(clock);
-    const later = computePlan(setClock(plan, { start: 1.37 }));
-    expect(later.weights).to.equal(weights);
-    expect(later.clock).to.not.equal(clock);
-    expect(told(computePlan(renamed(plan))).some((a) => a.text.includes('Another name'))).to.equal(true);
-  });
-
-  it('a plan that was read once more has the sheet it had', () => {
-    for (const plan of demoPlans()) {
-      const was = sheetJson(computePlan(plan), 4);
-      expect(sheetJson(computePlan(structuredClone(plan)), 4), plan.name).to.deep.equal(was);
-    }
-  });
-
-  it('what counts is laid anew: as it would be laid by itself', () => {
-    // amounts that take no planned one's place: laid without looking at what is kept
-    const byItself = (plan: Plan) => layPlan(plan, () => undefined);
-    fc.assert(
-      fc.property(anyDay, fc.constantFrom('thicker', 'fuller', 'dosed', 'fewer'), (plan, what) => {
-        layPlan(plan);
-        const [step] = plan.steps;
-        const changed: Plan =
-          what === 'thicker'
-            ? { ...plan, pots: plan.pots.map((p) => ({ ...p, stage: Math.min(5, p.stage + 0.5) })) }
-            : what === 'fuller'
-              ? { ...plan, fill: { ...plan.fill, overagePercent: plan.fill.overagePercent + 1 } }
-              : what === 'dosed'
-                ? potMixed(plan, { heather: 3 })
-                : step
-                  ? removeStep(plan, step.id)
-                  : plan;
-        const figures = ({ moulds, givenBatchG }: ReturnType<typeof layPlan>) => ({
-          givenBatchG,
-          layers: moulds.map((m) => m.stack.layers.map((l) => [l.pour.id, l.pots, l.plannedG, l.offset])),
-        });
-        expect(figures(layPlan(changed))).to.deep.equal(figures(byItself(changed)));
-      }),
-      { seed: 31, numRuns: 60 },
-    );
-  });
-});
-
-describe('what is kept by its inputs', () => {
-  const firstPour = (plan: Plan): Pour => plan.steps.find((x): x is Pour => x.kind === 'pour')!;
-  /** Every kind of thing that an edit may change. */
-  const EDITS: Readonly<Record<string, (plan: Plan) => Plan>> = {
-    'the order of colouring': (p) =>
-      setClock(p, { colouring: p.clock.colouring === 'all-first' ? 'each' : 'all-first' }),
-    'where blending stops': (p) => setClock(p, { start: 1.2 }),
-    'a warm cupboard': (p) => setClock(p, { warm: p.clock.warm === true ? undefined : true }),
-    temperatures: (p) => setTemperatures(p, { oilsC: p.batter.temperatures.oilsC + 4 }),
-    superfat: (p) => ({ ...p, batter: { ...p.batter, superfatPercent: p.batter.superfatPercent + 1 } }),
-    'the scale’s step': (p) => ({ ...p, units: { ...p.units, scaleStepG: 5 } }),
-    ounces: (p) => ({ ...p, units: { ...p.units, mass: 'oz' } }),
-    'a pot’s thickness': (p) => ({ ...p, pots: p.pots.map((x) => ({ ...x, stage: x.stage + 0.4 })) }),
-    'a jug that is blended on': (p) => ({ ...p, pots: p.pots.map((x) => ({ ...x, blendTo: 2.3 })) }),
-    'a name on the sheet': (p) => ({ ...p, pots: p.pots.map((x) => ({ ...x, name: `${x.name} too` })) }),
-    'a jug’s weight': (p) => ({
-      ...p,
-      pots: p.pots.map((x) => ({ ...x, jug: { name: 'Blue', tareG: 321, capacityMl: 5000 } })),
-    }),
-    'thickness of bars': (p) => ({ ...p, cut: { ...p.cut, thicknessMm: p.cut.thicknessMm + 2 } }),
-    'fall of the first pour': (p) => setLanding(p, firstPour(p).id, { how: 'spoon', fallMm: 3 }),
-    'the minute of the first pour': (p) => keepAt(p, firstPour(p).id, 33),
-    'made beyond': (p) => ({ ...p, fill: { ...p.fill, overagePercent: p.fill.overagePercent + 2 } }),
-    'a colorant’s power': (p) => ({
-      ...p,
-      colorants: p.colorants.map((c) =>
-        c.nature ? { ...c, nature: { ...c.nature, fadesPercent: 50, carrier: 'water' } } : c,
-      ),
-    }),
-    'what was really poured': (p) => ({
-      ...p,
-      batch: {
-        started: '2026-01-02T03:04:05.000Z',
-        events: [
-          { id: 'e1', at: '2026-01-02T03:14:05.000Z', pour: firstPour(p).id, does: 'poured', massG: 111 },
-        ],
-      },
-    }),
-  };
-  const figures = (plan: Plan) => {
-    const computed = computePlan(plan);
-    return {
-      sheet: sheetJson(computed, 1),
-      acts: computed.clock?.acts.map((a) => [a.startMin, a.endMin, a.stage, a.about.of]),
-      bars: computed.cut,
-      looks: computed.colours,
-    };
-  };
-
-  for (const [what, edit] of Object.entries(EDITS))
-    it(`after an edit of ${what} comes what would come by itself`, () => {
-      for (const name of ['Copper Weir', 'Peat Furrows', 'Thrift Ledge', 'Heather on Peat']) {
-        const plan = demo(name);
-        const before = figures(plan);
-        const edited = edit(plan);
-        const now = figures(edited);
-        // a plan of other objects is computed anew
-        expect(now, name).to.deep.equal(figures(structuredClone(edited)));
-        expect(figures(plan), `${name}, taken back`).to.deep.equal(before);
-        expect(structuredClone(edited), `${name}: nothing was edited`).to.not.deep.equal(plan);
-      }
-    });
 });
 
 describe('told once', () => {

@@ -264,6 +264,17 @@ describe('told once', () => {
     expect(texts.find((t) => t.startsWith('Unmould'))).to.match(/^Unmould (\d+) to (\d+) h after the pour/);
     expect(texts.join(' ')).to.match(/Cure \d+ to \d+ weeks/);
     expect(texts.join(' ')).to.not.match(/18 to 72|Cure 4 to 6 weeks\./);
+    const [, hours] = /^Unmould (\d+) to/.exec(texts.find((t) => t.startsWith('Unmould'))!)!;
+    const unmould = acts(demo('Slate Beds')).find((a) => a.id === 'unmould')!;
+    // told to the hour
+    expect(unmould.start_min! - computed.clock!.totalMin).to.be.closeTo(60 * Number(hours), 30);
+  });
+
+  it('jugs are weighed out one after another, each in its part of the time', () => {
+    const out = acts(demo('Slate Beds')).filter((a) => a.id.startsWith('pot:p'));
+    const between = out.slice(1).map((a, i) => a.start_min! - out[i]!.start_min!);
+    expect(between.length).to.be.above(1);
+    for (const min of between) expect(min).to.be.closeTo(between[0]!, 1e-9).and.above(0);
   });
 });
 

@@ -19,7 +19,7 @@ const CARRIED: Readonly<Partial<Record<Act['deed']['does'], string>>> = {
 function timingText({ deed }: Act, timing: Timing): string {
   const { atMin, untilMin, carriedFromMin, pourableUntilMin, fluidUntilMin, warm } = timing;
   if (untilMin !== undefined)
-    return `Until about minute ${formatClock(untilMin)}: an estimate, what you see comes first.`;
+    return `About minute ${formatClock(atMin)}, until ${formatClock(untilMin)}: an estimate, what you see comes first.`;
   const from =
     carriedFromMin === undefined || carriedFromMin <= 0
       ? ''

@@ -49,7 +49,9 @@ describe('what goes into some pots alone', () => {
     await page.getByText(/Pour 1:/).waitFor();
     const sheet = await sheetOf(page);
     const pours = sheet.match(/Pour \d+:/g)!.length;
-    expect(sheet.match(/Just before pour \d+, stir into|For pour \d+ alone/g)).to.have.length(pours);
+    expect(sheet.match(/Just before pour \d+, stir into|clean cup for pour \d+ alone/g)).to.have.length(
+      pours,
+    );
   });
 
   it('an oil after the lye raises the superfat of its pot, and says so when it is much', async () => {

@@ -9,7 +9,7 @@ import { computePlan, type Computed } from '../../src/core/computed/compute.ts';
 import { dayOf } from '../../src/core/day/order/dayOf.ts';
 import type { Day } from '../../src/core/day/act.ts';
 import { VESSEL } from '../../src/core/day/vessel.ts';
-import { openLedger } from '../../src/core/ledger/ledger.ts';
+import { openLedger, transfersOf } from '../../src/core/ledger/ledger.ts';
 import { addPour, removeStep } from '../../src/core/edit/pours.ts';
 import { keepAt, setClock } from '../../src/core/edit/clock.ts';
 import { setTemperatures } from '../../src/core/edit/batter.ts';
@@ -81,6 +81,35 @@ describe('one list of acts', () => {
     const poured = new Map(computed.weights!.pots.map((p) => [p.pot.id, p.batterG]));
     expect(made.map((id) => poured.get(id)!)).to.deep.equal([...poured.values()].toSorted((a, b) => b - a));
     expect(new Set(poured.values()).size).to.equal(4);
+  });
+
+  it('nothing is taken of a jug before all that goes into it is in: for a pour, a hole or the top', () => {
+    // held back for the hole of a column that is pulled, and poured of nowhere else
+    const columns = demo('Basalt Columns');
+    const pulled: Plan = {
+      ...columns,
+      pots: [...columns.pots, { ...columns.pots[0]!, id: 'held', letter: 'H' }],
+      fill: { ...columns.fill, top: [{ pot: 'held', massG: 60 }] },
+    };
+    expect(dayIn(pulled).some((a) => a.does === 'pull')).to.equal(true);
+    const readied = (plan: Plan): void => {
+      const day = dayIn(plan);
+      const { ledger } = computePlan(plan).weights ?? {};
+      const order = day.map((a) => a.id);
+      for (const { id } of ledger ? plan.pots : []) {
+        const taken = ledger!.transfers.find(
+          (t) => t.from.key === VESSEL.pot(id).key && t.to.key !== VESSEL.plain(id).key,
+        );
+        const last = day.findLastIndex(
+          (a) =>
+            (a.does === 'colour-pot' || a.does === 'stir-at-trace' || a.does === 'combine') &&
+            a.pot.id === id,
+        );
+        if (taken) expect(order.indexOf(taken.act), `${taken.act}, pot ${id}`).to.be.above(last);
+      }
+    };
+    for (const plan of [...demoPlans(), pulled]) readied(plan);
+    fc.assert(fc.property(anyDay, readied), { seed: 8, numRuns: 60 });
   });
 
   it('amending a plan renames no other act', () => {
@@ -160,6 +189,24 @@ describe('one list of acts', () => {
 });
 
 describe('what must hold of a book', () => {
+  it('what is done to one kind of mould puts things into that alone', () => {
+    let into = 0;
+    fc.assert(
+      fc.property(anyDay, (plan) => {
+        const { day, weights } = computePlan(plan);
+        for (const act of weights && plan.others.length > 0 ? day : []) {
+          if (act.does !== 'put-on-top' && act.does !== 'pull') continue;
+          for (const { to } of transfersOf(weights!.ledger, act.id)) {
+            expect(to.key, act.id).to.equal(VESSEL.mould(act.mould).key);
+            into += 1;
+          }
+        }
+      }),
+      { seed: 2, numRuns: 80 },
+    );
+    expect(into).to.be.above(20);
+  });
+
   it('all that came in is somewhere, in any day', () => {
     fc.assert(
       fc.property(anyDay, (plan) => {

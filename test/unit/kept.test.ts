@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { removeStep, setLanding } from '../../src/core/edit/pours.ts';
 import { keepAt, setClock } from '../../src/core/edit/clock.ts';
+import { addTop } from '../../src/core/edit/tops.ts';
 import { setTemperatures } from '../../src/core/edit/batter.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { Pour } from '../../src/core/plan/stepSchema.ts';
@@ -10,7 +11,7 @@ import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { anyDay } from '../support/anyDay.ts';
 import { potMixed } from '../support/colours.ts';
-import { demo, demoPlans } from '../support/plans.ts';
+import { boxPlan, demo, demoPlans, rest } from '../support/plans.ts';
 import { told } from '../support/told.ts';
 
 describe('laying is kept by its inputs', () => {
@@ -76,6 +77,15 @@ describe('laying is kept by its inputs', () => {
       }),
       { seed: 31, numRuns: 60 },
     );
+  });
+
+  it('dents on every bar raise the rest: cut in thinner bars, they are more, and it is laid anew', () => {
+    const { plan } = addTop(boxPlan([rest(), rest()]), 'dents');
+    const raised = (p: Plan) => stackOf(p).layers.at(-1)!.rough!.dents!.raisedMm;
+    const before = raised(plan);
+    const thinner: Plan = { ...plan, cut: { ...plan.cut, thicknessMm: plan.cut.thicknessMm / 2 } };
+    expect(raised(thinner)).to.be.above(1.5 * before);
+    expect(raised(plan)).to.equal(before);
   });
 });
 

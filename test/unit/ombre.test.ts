@@ -5,6 +5,9 @@ import { readPlanValue } from '../../src/core/exchange/planFile.ts';
 import { setEnd, setLayers, setTurn, startOmbre, takeApart, updateOmbre } from '../../src/core/edit/ombre.ts';
 import { duplicatePour, moveStep, removeStep, setPourPot } from '../../src/core/edit/pours.ts';
 import { zigzag } from '../../src/core/edit/tilt.ts';
+import { VESSEL } from '../../src/core/day/vessel.ts';
+import { massOfContents } from '../../src/core/ledger/contents.ts';
+import { heldAfter } from '../../src/core/ledger/ledger.ts';
 import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
 import { labOfBody } from '../../src/core/colour/body.ts';
 import { paintsOfOmbre, shadesOf } from '../../src/core/ombre/shades.ts';
@@ -14,6 +17,7 @@ import { computePlan, type Computed } from '../../src/core/computed/compute.ts';
 import { procedureOf } from '../../src/core/procedure/procedureOf.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import type { OmbreWeights } from '../../src/core/weigh/ombre/types.ts';
+import { SUBSTANCE } from '../../src/core/weigh/substances.ts';
 import { ombrePlan, starter } from '../support/colours.ts';
 import { basePlan, boxPlan, demoPlans, rest, WHEN as AT } from '../support/plans.ts';
 
@@ -209,6 +213,41 @@ describe('an ombre in the plan', () => {
     expect(weights!.stockLossG).to.be.closeTo(inPots * 0.02, 1.1);
     expect(ombre.first.totalG + ombre.last.totalG).to.be.closeTo(inPots + weights!.stockLossG, 1e-6);
     expect(inPots + weights!.stockLossG).to.be.closeTo(weights!.batterG, 2.5);
+  });
+
+  it('a pot that goes paler gets its plain batter back pass by pass, to the last gram: each layer is as strong as planned', () => {
+    for (const divide of [
+      { kind: 'after-emulsion' },
+      { kind: 'before-lye', lye: 'together' },
+      { kind: 'before-lye', lye: 'jug-by-jug' },
+    ] as const) {
+      const plan = ombrePlan(5, 'one-pot', { divide });
+      const paler: Plan = {
+        ...plan,
+        ombres: plan.ombres.map(({ to, ...o }) => ({
+          ...o,
+          from: to,
+          to: to.map((dose) => ({ ...dose, doseGPerKg: dose.doseGPerKg * 0.4 })),
+        })),
+      };
+      const { ledger } = computePlan(paler).weights!;
+      const { pot, plainG, passes } = ofSchool(paler, 'one-pot').pots[0]!;
+      const plain = VESSEL.plain(pot.id).key;
+      const back = ledger.transfers.filter((t) => t.from.key === plain);
+      expect(back.map((t) => t.massG)).to.deep.equal(passes.slice(1).map((p) => p.plainG));
+      expect(back.reduce((sum, t) => sum + t.massG, 0)).to.equal(plainG);
+      for (const [i, { act }] of back.entries()) {
+        const jug = heldAfter(ledger, act, VESSEL.pot(pot.id));
+        expect((1000 * (jug.get(SUBSTANCE.colorant('heather')) ?? 0)) / massOfContents(jug)).to.be.closeTo(
+          passes[i + 1]!.concentrations[0]!,
+          1e-6,
+        );
+      }
+      expect(massOfContents(heldAfter(ledger, back.at(-1)!.act, VESSEL.plain(pot.id)))).to.be.closeTo(
+        0,
+        1e-9,
+      );
+    }
   });
 
   it('what if: 310 g were poured, not what was planned; the rest is solved again', () => {

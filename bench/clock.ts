@@ -103,7 +103,7 @@ export async function benchClockPage(page: Page, url: string, id: string, say: S
   say('clock: dragging a pour of 8, scripting per move, 95th percentile', ms(percentile(times, 95)));
   await page.goto(`${url}/plan/${id}/clock/ways`);
   const opened = performance.now();
-  await page.getByText(/holds \d+ of 100/).waitFor();
+  await page.getByRole('link', { name: /Clock holds \d+ of 100/ }).waitFor();
   say('clock: opening the plan, until its odds are told', ms(performance.now() - opened));
   const press = async (name: string): Promise<number> => {
     const from = performance.now();

@@ -1,6 +1,7 @@
+import { useMemo } from 'react';
 import { timingVoid } from '../../core/ask/timing.ts';
 import type { Odds } from '../../core/timing/odds.ts';
-import { usePlan } from '../parts/usePlan.ts';
+import { useFigure } from '../parts/usePlan.ts';
 import { useOutlook } from './outlookContext.ts';
 
 /** So often of all times a plan has to hold to be settled; where it does not half the time, it wants care. */
@@ -14,11 +15,12 @@ export type OddsShown =
   | { readonly kind: 'known'; readonly odds: Odds; readonly stale: boolean };
 
 export function useOdds(): OddsShown {
-  const { plan } = usePlan();
   const known = useOutlook();
-  const why = timingVoid(plan);
-  if (why !== undefined) return { kind: 'void', why };
-  return known
-    ? { kind: 'known', odds: known.outlook.odds, stale: known.plan !== plan }
-    : { kind: 'unknown' };
+  const batter = useFigure((c) => c.plan.batter);
+  const stale = useFigure((c) => known !== undefined && known.plan !== c.plan);
+  return useMemo(() => {
+    const why = timingVoid({ batter });
+    if (why !== undefined) return { kind: 'void', why };
+    return known ? { kind: 'known', odds: known.outlook.odds, stale } : { kind: 'unknown' };
+  }, [known, batter, stale]);
 }

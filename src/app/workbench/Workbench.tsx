@@ -1,4 +1,3 @@
-import { selectWork } from '../../store/computed.ts';
 import { useEffect, useState } from 'react';
 import { Outlet, useLocation, useParams } from 'react-router';
 import { keeper } from '../../store/keeping/keep.ts';
@@ -17,6 +16,7 @@ import { useMedia } from '../parts/useMedia.ts';
 import { ConflictBanner } from './ConflictBanner.tsx';
 import { Head } from './Head.tsx';
 import { NotOpen } from './NotOpen.tsx';
+import { PartOfPlan } from './PartOfPlan.tsx';
 import { Rail } from './Rail.tsx';
 import { usePanelScroll } from './usePanelScroll.ts';
 import { useShortcuts } from './useShortcuts.ts';
@@ -47,7 +47,6 @@ function OpenPlan() {
   useShortcuts();
   const panel = usePanelScroll();
   const folded = useAppSelector((s) => s.desk.folded);
-  const work = useAppSelector(selectWork);
   const small = useMedia(SMALL);
   const station = useLocation().pathname.split('/')[3] ?? 'design';
   return (
@@ -62,31 +61,31 @@ function OpenPlan() {
         {small && <MouldTabs className="flex" />}
         {small && (
           <div className={`no-print rule shrink-0 border-b ${STRIP[String(folded)] ?? ''}`}>
-            <Boundary what="The loaf" of={[work]}>
+            <PartOfPlan what="The loaf">
               <FoldedSection />
-            </Boundary>
+            </PartOfPlan>
           </div>
         )}
         <section
           aria-label="Views of the loaf"
           className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[String(folded)] ?? ''}`}
         >
-          <Boundary what="The loaf" of={[work]}>
+          <PartOfPlan what="The loaf">
             <Views editable={station === 'design'} timed={station === 'clock'} />
-          </Boundary>
+          </PartOfPlan>
         </section>
         <main
           ref={panel}
           className="rule relative min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0"
         >
-          <Boundary what="This station" of={[work, station]}>
+          <PartOfPlan what="This station" station={station}>
             <Outlet />
-          </Boundary>
+          </PartOfPlan>
         </main>
       </div>
-      <Boundary what="The drip line" of={[work]}>
+      <PartOfPlan what="The drip line">
         <DripLine />
-      </Boundary>
+      </PartOfPlan>
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import type { BrowserContext, Page } from 'playwright-core';
 
-/** Regions of the workbench by the element that holds them. */
+/** Regions of the workbench by the element that holds them; nav: that of the stations. */
 export type Region = 'main' | 'section' | 'nav' | 'header';
 
 /**
@@ -17,7 +17,8 @@ const COUNTING = `{
     for (let f = fiber.alternate?.child ?? null; f; f = f.sibling) before.add(f);
     for (let child = fiber.child; child; child = child.sibling) {
       if (before.has(child)) continue;
-      const within = region ?? (REGIONS.has(child.type) ? child.type : undefined);
+      const other = child.type === 'nav' && child.memoizedProps['aria-label'] !== 'Stations';
+      const within = region ?? (REGIONS.has(child.type) && !other ? child.type : undefined);
       if (within && child.alternate !== null && COMPONENTS.has(child.tag) && (child.flags & 1) === 1)
         counts[within] = (counts[within] ?? 0) + 1;
       walk(child, within);

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useOutlook } from '../../clock/outlookContext.ts';
 import { useOdds } from '../../clock/useOdds.ts';
@@ -5,8 +6,8 @@ import { Group } from '../../parts/Station.tsx';
 
 const ROW = 44;
 
-/** What matters most: each assumption wrong by as much as it may well be, and the odds of the whole then. */
-export function Matters() {
+/** What matters most: each assumption wrong by as much as it may well be, and the odds of the whole then. Drawn anew with the odds alone. */
+export const Matters = memo(function Matters() {
   const known = useOutlook();
   const shown = useOdds();
   const { matters, odds } = known?.outlook ?? {};
@@ -65,4 +66,4 @@ export function Matters() {
       </ul>
     </Group>
   );
-}
+});

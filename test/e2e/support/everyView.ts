@@ -16,7 +16,8 @@ const STATIONS = [
   'clock/teach',
   'clock/stages',
   'clock/after',
-  'pour-day',
+  'pour-day/sheet',
+  'pour-day/jugs',
   'cut',
 ];
 
@@ -87,7 +88,7 @@ export function everyView(
       for (const station of STATIONS) {
         await s.walk(`/plan/demo-slate-beds/${station}`);
         // the other theme has other colours in the same places: where most kinds of place are
-        const both = ['design', 'colour/pots', 'pour-day'].includes(station);
+        const both = ['design', 'colour/pots', 'pour-day/sheet'].includes(station);
         // the workbench round it is the same in all of them
         const within = station === 'mould' ? {} : { within: 'main' };
         await audit(page, station, { themes, ...within, ...(both ? {} : { onlyThis: true }) });

@@ -62,6 +62,16 @@ describe('lye and its water', () => {
     expect(lye[0]!.lines[0]!.massG).to.be.closeTo(computed.weights!.partLiquids[0]!.massG, 1e-9);
     expect(lye.some((t) => /bowl of ice/.test(t.text) && /foams over/.test(t.caution ?? ''))).to.equal(true);
     expect(lye.every((t) => !/heats to about/.test(t.text))).to.equal(true);
+    // ice is laid out for it, and for no milk that goes in late
+    const ice = (plan: Plan) =>
+      told(computePlan(plan)).some((x) => x.chapter === 'lay-out' && /bowl of ice/.test(x.text));
+    const { batter } = milk();
+    const late = {
+      ...milk(),
+      batter: { ...batter, partLiquids: [{ ...batter.partLiquids[0]!, percentOfWater: 40 }] },
+    };
+    expect(computePlan(late).weights!.partLiquids[0]!.massG).to.be.above(1);
+    expect([ice(frozen), ice(late)]).to.deep.equal([true, false]);
     expect(computed.weights!.waterG).to.equal(0);
     const sheet = sheetJson(computed) as { procedure: Parameters<typeof follow>[0] };
     expect(follow(sheet.procedure, frozen).lowest).to.be.at.least(-1e-6);

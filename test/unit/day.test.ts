@@ -10,6 +10,7 @@ import { dayOf } from '../../src/core/day/order/dayOf.ts';
 import type { Day } from '../../src/core/day/act.ts';
 import { VESSEL } from '../../src/core/day/vessel.ts';
 import { openLedger, transfersOf } from '../../src/core/ledger/ledger.ts';
+import { addPot } from '../../src/core/edit/pots.ts';
 import { addPour, removeStep } from '../../src/core/edit/pours.ts';
 import { keepAt, setClock } from '../../src/core/edit/clock.ts';
 import { setTemperatures } from '../../src/core/edit/batter.ts';
@@ -357,6 +358,59 @@ describe('what is laid out', () => {
     expect(jug.firstG + jug.secondG).to.be.closeTo(allG, 1e-6);
     expect(jug.firstG).to.be.closeTo(0.3 * allG, parted.units.scaleStepG);
   });
+  it('a stirrer for every jug and stock that is coloured by hand, cups for what is dispersed, of both batches', () => {
+    const count = (name: string, tool: 'stirrer' | 'dispersing-cups') =>
+      toolsIn(demo(name)).reduce((s, t) => (t.tool === tool ? s + t.count : s), 0);
+    const stirrers = ['Ripple Sill', 'Beck Pool', 'Heather on Peat', 'Cotton Grass', 'Bracken Bank'].map(
+      (name) => count(name, 'stirrer'),
+    );
+    // all coloured first; two stocks and a pot; one pot for each of two ombres and a third; three and two that are piped; by the blender
+    expect(stirrers).to.deep.equal([4, 3, 3, 5, 0]);
+    expect(count('Cotton Grass', 'dispersing-cups')).to.equal(5);
+    for (const plan of demoPlans()) {
+      const all = told(computePlan(plan));
+      const jugs = new Set(
+        all.flatMap((a) =>
+          a.text.includes(', with a clean ')
+            ? a.lines.flatMap((l) => (l.from.kind === 'jar' ? [`${a.chapter} ${l.to.key}`] : []))
+            : [],
+        ),
+      );
+      expect(count(plan.name, 'stirrer'), plan.name).to.be.at.least(jugs.size);
+    }
+  });
+
+  it('nothing that no act wants, and a jug for every pot that batter is made in', () => {
+    for (const plan of demoPlans()) {
+      const all = told(computePlan(plan));
+      const spoon = all.some(
+        (a) => a.chapter !== 'lay-out' && (/spoonful|heap|dents/i.test(a.text) || a.deed.does === 'top'),
+      );
+      expect(
+        toolsIn(plan).some((t) => t.tool === 'spoon'),
+        plan.name,
+      ).to.equal(spoon);
+      const [, letters] = /^Jugs labelled ([A-Z, ]+), /.exec(
+        all.find((a) => a.text.startsWith('Jugs'))!.text,
+      )!;
+      const made = all.flatMap((a) =>
+        (a.deed.does === 'weigh-out' && a.deed.jugOf === undefined) || a.deed.does === 'make-portion'
+          ? a.lines.flatMap((l) =>
+              l.to.ofSecond ? [] : (plan.pots.find((x) => x.id === l.pot)?.letter ?? []),
+            )
+          : [],
+      );
+      expect(letters!.split(', ').toSorted(), plan.name).to.deep.equal([...new Set(made)].toSorted());
+    }
+    const piped = told(computePlan(demo('Cotton Grass'))).find((a) => a.text.startsWith('Jugs'))!.text;
+    expect(piped).to.match(/for the batch that is piped D, E, and one more for its lye/);
+    const idle = demo('Slate Beds');
+    const more = addPot(idle).plan;
+    expect(told(computePlan(more)).find((a) => a.text.startsWith('Jugs'))!.text).to.equal(
+      told(computePlan(idle)).find((a) => a.text.startsWith('Jugs'))!.text,
+    );
+  });
+
   it('strokes say how many, and lines how far the first is from its wall', () => {
     const fan = told(computePlan(demo('Basalt Columns'))).find((a) => a.id === 'k1')!;
     expect(fan.text).to.match(/16 strokes from the middle outward, 22\.5° apart/);

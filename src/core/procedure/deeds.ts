@@ -107,6 +107,8 @@ export type Deed =
       readonly letters: readonly string[];
       readonly stocks: boolean;
       readonly known: readonly { readonly letter: string; readonly name: string; readonly tareG: Grams }[];
+      /** of the batch that is piped on top */
+      readonly piped?: readonly string[];
     }
   | { readonly does: 'lay-out-scales' }
   | { readonly does: 'lay-out-tools'; readonly tools: readonly Tool[] }
@@ -147,12 +149,14 @@ export type Deed =
       readonly ombre: string;
       readonly stock: string;
       readonly coloured: boolean;
+      readonly stirrer: Stirrer;
       readonly ofOils: boolean;
     }
   | {
       readonly does: 'weigh-out';
       readonly school: OmbreWeights['school'] | undefined;
-      readonly coloured: boolean;
+      /** what its colour is stirred in with */
+      readonly coloured?: Stirrer;
       /** something else is stirred into this pot alone */
       readonly more: boolean;
       /** the pot whose jug it takes */
@@ -161,10 +165,10 @@ export type Deed =
   /** right before a pot is wanted, where each is coloured then */
   | {
       readonly does: 'colour-pot';
-      readonly coloured: boolean;
+      /** what its colour is stirred in with */
+      readonly coloured?: Stirrer;
       /** something else is stirred into this pot alone */
       readonly more: boolean;
-      readonly stirrer: Stirrer;
     }
   | {
       readonly does: 'make-portion';

@@ -1,7 +1,13 @@
 import { columnsIn } from '../../mould/column.ts';
 import { mouldFacts } from '../telling.ts';
-import { toolsOf } from './laidOut.ts';
+import { batchesIn, toolsOf, type Batch } from './laidOut.ts';
+import type { Pot } from '../../plan/planSchema.ts';
+import { waitsForJug } from '../../day/order/ready.ts';
 import type { TellFor } from './tells.ts';
+
+/** Pots of a batch that want a jug of their own. */
+const jugsOf = ({ plan, w }: Batch): readonly Pot[] =>
+  w.pots.flatMap(({ pot, batterG }) => (batterG > 0 && !waitsForJug(plan, pot) ? [pot] : []));
 
 export const tellBefore: TellFor<
   | 'protect'
@@ -43,14 +49,19 @@ export const tellBefore: TellFor<
   'stand-columns': (t, act) => ({
     deed: { does: 'stand-columns', columns: columnsIn(mouldFacts(t, act.mould).use.mould) },
   }),
-  'lay-out-jugs': ({ computed: { plan }, w }) => {
-    const jugs = plan.pots.filter((p) => p.jugOf === undefined);
+  'lay-out-jugs': (t) => {
+    const jugs = batchesIn(t).map(jugsOf);
+    const [letters = [], piped] = jugs.map((pots) => pots.map((p) => p.letter));
+    const known = jugs
+      .flat()
+      .flatMap(({ letter, jug }) => (jug ? [{ letter, name: jug.name, tareG: jug.tareG }] : []));
     return {
       deed: {
         does: 'lay-out-jugs',
-        letters: jugs.map((p) => p.letter),
-        stocks: w.ombres.some((o) => o.school === 'master-blends'),
-        known: jugs.flatMap(({ letter, jug }) => (jug ? [{ letter, name: jug.name, tareG: jug.tareG }] : [])),
+        letters,
+        stocks: t.w.ombres.some((o) => o.school === 'master-blends'),
+        known,
+        ...(piped ? { piped } : {}),
       },
     };
   },
@@ -59,5 +70,6 @@ export const tellBefore: TellFor<
     const tools = toolsOf(t);
     return tools.length > 0 ? { deed: { does: 'lay-out-tools', tools } } : undefined;
   },
-  'lay-out-fragrance': ({ w }) => (w.fragranceG > 0 ? { deed: { does: 'lay-out-fragrance' } } : undefined),
+  'lay-out-fragrance': (t) =>
+    batchesIn(t).some(({ w }) => w.fragranceG > 0) ? { deed: { does: 'lay-out-fragrance' } } : undefined,
 };

@@ -1,10 +1,9 @@
 import { startStage } from '../../clock/start.ts';
-import { habitsOf } from '../../plan/habits.ts';
 import type { Drawing } from '../../day/act.ts';
 import { VESSEL } from '../../day/vessel.ts';
 import { foundIn } from '../lines.ts';
 import type { Telling } from '../telling.ts';
-import { ifWeighed, type TellFor } from './tells.ts';
+import { colouredBy, ifWeighed, type TellFor } from './tells.ts';
 
 /** Seeds and the like sink in anything thinner than medium trace. Common practice, no source. */
 const CARRIES_STAGE = 2;
@@ -34,9 +33,8 @@ export const tellJugs: TellFor<
   'colour-pot': (t, act) =>
     ifWeighed(t, act, (lines) => ({
       does: 'colour-pot',
-      coloured: lines.some((l) => l.from.kind === 'jar'),
+      ...colouredBy(t, lines),
       more: lines.some((l) => l.from.kind === 'supply' && l.to.kind === 'pot'),
-      stirrer: habitsOf(t.computed.plan.clock).stirrer,
     })),
   'stir-at-emulsion': (t, act) =>
     ifWeighed(t, act, () => ({

@@ -1,22 +1,89 @@
-import { everIn, transfersOf } from '../../ledger/ledger.ts';
+import { everIn, transfersOf, type Transfer } from '../../ledger/ledger.ts';
 import { VESSEL } from '../../day/vessel.ts';
 import type { DayAct } from '../../day/act.ts';
 import { propsFor } from '../../mould/props.ts';
 import { isLevel } from '../../mould/tilt.ts';
 import { wireLong } from '../../pattern/moves.ts';
 import { habitsOf } from '../../plan/habits.ts';
+import type { Stirrer } from '../../plan/clockSchema.ts';
+import type { Plan } from '../../plan/planSchema.ts';
 import { potsIn } from '../../plan/sources.ts';
+import type { Weights } from '../../weigh/weights.ts';
 import type { Millimetres } from '../../units/quantity.ts';
 import { clean } from '../../weigh/ingredients.ts';
 import { SUBSTANCE } from '../../weigh/substances.ts';
 import { toStep } from '../../units/scaleStep.ts';
 import type { PlainTool, Tool } from '../deeds.ts';
-import { linesOf } from '../lines.ts';
 import { factsOf, mouldFacts, weightOf, type Telling } from '../telling.ts';
 
-/** Acts that something comes of, those of the second batch among them as they are by themselves. */
-const actsIn = ({ day }: Telling): readonly DayAct[] =>
-  day.map((act) => (act.does === 'of-second' ? act.act : act));
+/** One batch of the day, with what is weighed for it: the loaf's, or that which is piped on top. */
+export interface Batch {
+  readonly plan: Plan;
+  readonly w: Weights;
+  readonly acts: readonly DayAct[];
+}
+
+export function batchesIn({ computed: { plan, second }, w, day }: Telling): readonly Batch[] {
+  const own: Batch = { plan, w, acts: day.filter((a) => a.does !== 'of-second') };
+  if (!second?.weights) return [own];
+  const acts = day.flatMap((a) => (a.does === 'of-second' ? [a.act] : []));
+  return [own, { plan: second.plan, w: second.weights, acts }];
+}
+
+const transfersIn = ({ w }: Batch, { id }: DayAct): readonly Transfer[] => transfersOf(w.ledger, id);
+
+/** Something is weighed at an act of this kind. */
+const weighs = (batch: Batch, does: DayAct['does']): readonly DayAct[] =>
+  batch.acts.filter((a) => a.does === does && transfersIn(batch, a).length > 0);
+
+/** Batter that colour is stirred into by hand: each jug, and each stock, with a stirrer of its own. */
+function colouredByHand(batch: Batch): number {
+  const coloured = batch.acts.flatMap((a) =>
+    a.does === 'colour-pot' ||
+    a.does === 'weigh-out' ||
+    a.does === 'stir-at-pass' ||
+    (a.does === 'make-stock' && batch.plan.divide.kind === 'after-emulsion')
+      ? transfersIn(batch, a).filter((t) => t.from.kind === 'jar')
+      : [],
+  );
+  return new Set(coloured.map((t) => t.to.key)).size;
+}
+
+/** Stirrers by their kind; cups for what is dispersed, and for what is stirred into one pour alone; what the lye wants. */
+function forBatches(batches: readonly Batch[]): readonly Tool[] {
+  const stirrers = new Map<Stirrer, number>();
+  for (const b of batches) {
+    const { stirrer } = habitsOf(b.plan.clock);
+    stirrers.set(stirrer, (stirrers.get(stirrer) ?? 0) + colouredByHand(b));
+  }
+  const dispersed = batches.reduce((s, b) => s + weighs(b, 'disperse').length, 0);
+  const cups = batches.flatMap((b) =>
+    b.acts.flatMap((a) =>
+      a.does === 'stir-before' && transfersIn(b, a).some((t) => t.to.kind === 'cup') ? [a.pot.letter] : [],
+    ),
+  );
+  return [
+    ...[...stirrers].flatMap(([stirrer, count]) =>
+      count > 0 ? [{ tool: 'stirrer', stirrer, count } as const] : [],
+    ),
+    ...(dispersed > 0 ? [{ tool: 'dispersing-cups', count: dispersed } as const] : []),
+    ...(cups.length > 0 ? [{ tool: 'cups', letters: cups } as const] : []),
+  ];
+}
+
+/** A colorant that is sifted in dry. */
+const sifts = (batch: Batch): boolean =>
+  batch.plan.colorants.some(
+    (c) =>
+      c.nature?.carrier === 'none' &&
+      weighs(batch, 'disperse').some((a) => a.does === 'disperse' && a.colorant === c.id),
+  );
+
+/** There is more in the lye than lye and water. */
+const strained = ({ w }: Batch): boolean =>
+  [...everIn(w.ledger, VESSEL.lye).keys()].some((id) => id !== SUBSTANCE.lye && id !== SUBSTANCE.water);
+
+const onIce = ({ w }: Batch): boolean => w.partLiquids.some((l) => l.massG > 0 && l.moment === 'frozen');
 
 /** One pot poured down two walls at once is poured out of two jugs: what of it is to be in the first. */
 function secondJugs(telling: Telling): readonly Tool[] {
@@ -87,60 +154,34 @@ function drawnThrough(telling: Telling): readonly Tool[] {
 
 /** Everything that is wanted at one act or another, beside jugs, scales and what is worn: made from the acts. */
 export function toolsOf(telling: Telling): readonly Tool[] {
-  const { computed, w } = telling;
-  const { plan } = computed;
-  const acts = actsIn(telling);
-  const some = (is: (act: DayAct) => boolean): boolean => acts.some(is);
-  const linesFor = (act: DayAct): number => transfersOf(w.ledger, act.id).length;
-  const dispersed = acts.filter((a) => a.does === 'disperse' && linesFor(a) > 0);
-  const stirred = acts.filter((a) => a.does === 'colour-pot' && linesFor(a) > 0).length;
-  const { stirrer } = habitsOf(plan.clock);
+  const { computed, day } = telling;
+  const batches = batchesIn(telling);
+  const [loaf] = batches as readonly [Batch];
+  const some = (is: (act: DayAct) => boolean): boolean => day.some(is);
   const landed = (how: string): boolean => some((a) => a.does === 'pour' && a.step.landing.how === how);
   const onTop = (top: string): boolean => some((a) => a.does === 'put-on-top' && a.step.way.top === top);
-  const cups = telling.day.flatMap((a) =>
-    a.does === 'stir-before' && linesOf(computed, w, a.id).some((l) => l.to.kind === 'cup')
-      ? [a.pot.letter]
-      : [],
-  );
-  const strained = [...everIn(w.ledger, VESSEL.lye).keys()].some(
-    (id) => id !== SUBSTANCE.lye && id !== SUBSTANCE.water,
-  );
   const plain = (tool: PlainTool, wanted: boolean): readonly Tool[] => (wanted ? [{ tool }] : []);
   return [
-    ...(stirred > 0 ? [{ tool: 'stirrer', stirrer, count: stirred } as const] : []),
-    ...(dispersed.length > 0 ? [{ tool: 'dispersing-cups', count: dispersed.length } as const] : []),
-    ...(cups.length > 0 ? [{ tool: 'cups', letters: cups } as const] : []),
+    ...forBatches(batches),
     ...secondJugs(telling),
     ...propsIn(telling),
     ...drawnThrough(telling),
     ...plain('spatula', landed('spatula')),
     ...plain(
       'spoon',
-      landed('spoon') || onTop('mound') || onTop('dents') || some((a) => a.does === 'spread-top'),
+      landed('spoon') || onTop('mound') || onTop('dents') || weighs(loaf, 'spread-top').length > 0,
     ),
-    ...plain(
-      'sieve',
-      some((a) => a.does === 'line' && a.step.how === 'dry') ||
-        plan.colorants.some(
-          (c) =>
-            c.nature?.carrier === 'none' &&
-            dispersed.some((a) => a.does === 'disperse' && a.colorant === c.id),
-        ),
-    ),
+    ...plain('sieve', some((a) => a.does === 'line' && a.step.how === 'dry') || batches.some(sifts)),
     ...plain(
       'squeeze-bottle',
       some((a) => a.does === 'line' && a.step.how !== 'dry'),
     ),
-    ...plain('lye-sieve', strained),
-    ...plain(
-      'ice-bowl',
-      w.partLiquids.some((l) => l.massG > 0 && l.moment === 'frozen'),
-    ),
+    ...plain('lye-sieve', batches.some(strained)),
+    ...plain('ice-bowl', batches.some(onIce)),
     ...plain(
       'spare-mould',
-      some(
-        (a) => (a.does === 'keep-spare' && linesFor(a) > 0) || (a.does === 'scrape' && a.step.to === 'spare'),
-      ),
+      batches.some((b) => weighs(b, 'keep-spare').length > 0) ||
+        some((a) => a.does === 'scrape' && a.step.to === 'spare'),
     ),
     ...plain(
       'scrap-bowl',

@@ -11,7 +11,7 @@ import type { Weights } from '../../weigh/weights.ts';
 import type { Deed } from '../deeds.ts';
 import { linesOf, sumOfLines } from '../lines.ts';
 import { dispersalOf, type Dispersal } from '../mixing.ts';
-import { ifWeighed, type TellFor } from './tells.ts';
+import { colouredBy, ifWeighed, stirrerOf, type TellFor } from './tells.ts';
 
 /** Frozen liquids scorch and foam in hot lye: it goes in over a long while and never gets hot. Common practice, no source. */
 const FROZEN_AT_MOST_C = 25;
@@ -132,6 +132,7 @@ export const tellMaking: TellFor<
         ombre: own.ombre.name,
         stock: name,
         coloured: colorants.length > 0,
+        stirrer: stirrerOf(computed),
         ofOils: own.of === 'oils',
       },
       lines: linesOf(computed, w, id),
@@ -139,12 +140,11 @@ export const tellMaking: TellFor<
   },
   'weigh-out': (t, act) =>
     ifWeighed(t, act, (lines) => {
-      const { pot, coloured } = act;
-      const school = schoolOf(t.w, pot.id);
+      const { pot } = act;
       return {
         does: 'weigh-out',
-        school,
-        coloured: coloured && school !== 'one-pot' && isColoured(t.w, pot.id),
+        school: schoolOf(t.w, pot.id),
+        ...colouredBy(t, lines),
         more: lines.some((l) => l.from.kind === 'supply' && l.to.kind === 'pot'),
         ...(pot.jugOf === undefined ? {} : { jugOf: pot.jugOf }),
       };

@@ -1,5 +1,7 @@
 import type { ActOf, DayAct } from '../../day/act.ts';
 import type { Told } from '../act.ts';
+import type { Stirrer } from '../../plan/clockSchema.ts';
+import { habitsOf } from '../../plan/habits.ts';
 import { linesOf } from '../lines.ts';
 import type { Telling } from '../telling.ts';
 
@@ -17,3 +19,12 @@ export function ifWeighed(
   const lines = linesOf(computed, w, id);
   return lines.length > 0 ? { deed: told(lines), lines } : undefined;
 }
+
+export const stirrerOf = ({ plan }: Telling['computed']): Stirrer => habitsOf(plan.clock).stirrer;
+
+/** What a jug's colour is stirred in with, where it gets any. */
+export const colouredBy = (
+  { computed }: Telling,
+  lines: NonNullable<Told['lines']>,
+): { readonly coloured?: Stirrer } =>
+  lines.some((l) => l.from.kind === 'jar') ? { coloured: stirrerOf(computed) } : {};

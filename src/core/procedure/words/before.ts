@@ -103,8 +103,8 @@ export const beforeWords: WordsFor<
         ? `Column: ${columns.map((c) => columnText(c, length)).join('')}, weighted so that it stands while batter is poured round it.`
         : `${columns.length} columns: ${columns.map((c, i) => `${i + 1} ${columnText(c, length)}, ${columnPlace(c, length)}`).join('; ')}. Weighted so that they stand while batter is poured round them.`,
   }),
-  'lay-out-jugs': ({ letters, stocks, known }, { mass }) => ({
-    text: `Jugs labelled ${letters.join(', ')}${stocks ? ', one for each stock' : ''}, and one for the lye.${known.map(({ letter, name, tareG }) => ` ${letter} is ${name}, ${mass(tareG)} empty.`).join('')}`,
+  'lay-out-jugs': ({ letters, stocks, known, piped }, { mass }) => ({
+    text: `Jugs labelled ${letters.join(', ')}${stocks ? ', one for each stock' : ''}, and one for the lye${piped ? `; for the batch that is piped ${piped.join(', ')}, and one more for its lye` : ''}.${known.map(({ letter, name, tareG }) => ` ${letter} is ${name}, ${mass(tareG)} empty.`).join('')}`,
   }),
   'lay-out-scales': (_deed, { units }) => ({
     text: `Scale to ${units.scaleStepG} g${units.fineStepG < units.scaleStepG ? `, fine scale to ${units.fineStepG} g` : ''}, two thermometers, stick blender, spatulas, paper towels.`,

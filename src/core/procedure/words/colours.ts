@@ -1,4 +1,5 @@
 import { formatNumber } from '../../units/format.ts';
+import { STIRRER_WORDS } from '../../plan/habits.ts';
 import { lowerFirst } from '../../units/words.ts';
 import type { Deed } from '../deeds.ts';
 import type { WordsFor } from './says.ts';
@@ -30,7 +31,7 @@ export const colourWords: WordsFor<'set-oil-aside' | 'weigh-oils' | 'disperse' |
   disperse: (deed) => ({
     text: `${dispersing(deed)} For ${deed.into.map((n) => (n.endsWith('stock') ? `the ${n}` : `pot ${n}`)).join(', ')}.`,
   }),
-  'make-stock': ({ ombre, stock, coloured, ofOils }) => ({
-    text: `${ombre}: weigh out the ${lowerFirst(stock)}${coloured ? ' and stir in its dispersed colorant' : ''}. Label it.${ofOils ? ' Stir it again before every draw: colorant settles.' : ''}`,
+  'make-stock': ({ ombre, stock, coloured, stirrer, ofOils }) => ({
+    text: `${ombre}: weigh out the ${lowerFirst(stock)}${coloured ? ` and stir in its dispersed colorant${ofOils ? '' : `, with a clean ${STIRRER_WORDS[stirrer]}`}` : ''}. Label it.${ofOils ? ' Stir it again before every draw: colorant settles.' : ''}`,
   }),
 };

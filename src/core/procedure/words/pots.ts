@@ -9,7 +9,7 @@ function weighingOut({ school, coloured, more }: WeighingOut, { pot }: Saying): 
   if (school === 'master-blends')
     return `Blend ${pot} from the stocks${more ? ', and stir in what is its own' : ''}.`;
   const stirred = [
-    ...(coloured ? ['its dispersed colorant'] : []),
+    ...(coloured ? [`its dispersed colorant, with a clean ${STIRRER_WORDS[coloured]}`] : []),
     ...(more ? ['what else is its own'] : []),
   ];
   return `Weigh out ${pot}${stirred.length > 0 ? `, and stir in ${stirred.join(' and ')}` : ''}.`;
@@ -55,9 +55,9 @@ export const potWords: WordsFor<
       text: weighingOut(deed, say) + jug,
     };
   },
-  'colour-pot': ({ coloured, more, stirrer }, { pot }) => ({
+  'colour-pot': ({ coloured, more }, { pot }) => ({
     text: coloured
-      ? `Colour ${pot}, with a clean ${STIRRER_WORDS[stirrer]}: stir in its dispersed colorant${more ? ' and what else is its own' : ''}.`
+      ? `Colour ${pot}, with a clean ${STIRRER_WORDS[coloured]}: stir in its dispersed colorant${more ? ' and what else is its own' : ''}.`
       : `Stir into ${pot} what is its own.`,
   }),
   'make-portion': ({ fromStocks, ownOils, coloured }, { pot }) => ({

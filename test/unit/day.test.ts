@@ -15,6 +15,7 @@ import { addPour, removeStep } from '../../src/core/edit/pours.ts';
 import { keepAt, setClock } from '../../src/core/edit/clock.ts';
 import { setTemperatures } from '../../src/core/edit/batter.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
+import { USUAL } from '../../src/core/plan/habits.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { toolsOf } from '../../src/core/procedure/chapters/laidOut.ts';
 import { procedureOf } from '../../src/core/procedure/procedureOf.ts';
@@ -323,6 +324,31 @@ describe('told once', () => {
     const between = out.slice(1).map((a, i) => a.start_min! - out[i]!.start_min!);
     expect(between.length).to.be.above(1);
     for (const min of between) expect(min).to.be.closeTo(between[0]!, 1e-9).and.above(0);
+  });
+
+  it('a jug is stirred loose before what is poured of it is weighed into its cup: as the clock has it', () => {
+    const ids = acts(demo('Heather on Peat')).map((a) => a.id);
+    for (const pour of ['s7', 's8', 's9'])
+      expect(ids.indexOf(`stir:${pour}`), pour).to.equal(ids.indexOf(`loosen:${pour}:p3`) + 1);
+  });
+
+  it('the batch for piping is made within the minutes that the clock counts for it', () => {
+    const all = acts(demo('Cotton Grass')).filter((a) => a.id.startsWith('second:'));
+    const coloured = all.findIndex((a) => a.id.startsWith('second:pot-colour:'));
+    const minutes = all.slice(0, coloured + 1).map((a) => a.start_min!);
+    expect(all[0]!.id).to.equal('second:begin');
+    expect(minutes.at(-1)! - minutes[0]!).to.be.closeTo(USUAL.makeMin, 1e-9);
+    for (const [i, min] of minutes.slice(1).entries()) expect(min).to.be.above(minutes[i]!);
+  });
+
+  it('kinds of moulds are tilted one after another too, and the next act follows the last of them', () => {
+    const all = acts(demo('Thrift Ledge'));
+    const at = all.findIndex((a) => a.id === 't4:m1');
+    const [loaf, cavities, next] = all.slice(at - 1, at + 2).map((a) => a.start_min!);
+    expect(all[at - 1]!.id).to.equal('t4');
+    expect(cavities! - loaf!)
+      .to.be.closeTo(next! - cavities!, 1e-9)
+      .and.above(0.5);
   });
 });
 

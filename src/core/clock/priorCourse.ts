@@ -37,6 +37,7 @@ function addToJugs({ jugs, piping }: Writing, act: DayAct): boolean {
     case 'of-second':
       if (act.act.does === 'begin-second') piping.begin(act.id);
       else if (act.act.does === 'colour-pot') piping.colour(act.id, act.act.pot);
+      else piping.makes(act.id);
       return true;
     default:
       return false;
@@ -69,14 +70,16 @@ function addToMoulds({ draft, jugs, piping }: Writing, act: DayAct): void {
       return;
     case 'tilt':
       if (act.mould === mouldOfStep(act.step)) addTilt(draft, act);
+      else draft.alsoDone(act.step, act.id);
       return;
     case 'pull':
       if (act.mould === mouldOfStep(act.step)) addPull(draft, act);
+      else draft.alsoDone(act.step, act.id);
       return;
     case 'put-on-top': {
       const { step, id, mould } = act;
-      if (mould !== mouldOfStep(step)) return;
-      if (step.way.top === 'piping') piping.pipe(id, step, step.way.rows);
+      if (mould !== mouldOfStep(step)) draft.alsoDone(step, id);
+      else if (step.way.top === 'piping') piping.pipe(id, step, step.way.rows);
       else addTop(draft, jugs, act);
     }
   }

@@ -76,6 +76,17 @@ export class Draft {
     if (to === 'mould') this.lastOnMould = this.acts.length - 1;
   }
 
+  /** An act of the day is a part of what was added as one: the last, or at a place; each has its part of the minutes. */
+  also(id: ActId, place = this.about.length - 1): void {
+    const about = this.about[place];
+    if (about) this.about[place] = { ...about, of: [...about.of, id] };
+  }
+
+  /** The same step is done to another kind of mould. */
+  alsoDone(step: Step, id: ActId): void {
+    if (this.about.at(-1)?.step === step) this.also(id);
+  }
+
   addPot(about: PotAbout, pot: CoursePot): void {
     this.pots.push(about);
     this.coursePots.push(pot);

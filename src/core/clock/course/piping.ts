@@ -22,6 +22,8 @@ export class Piping {
   private readonly draft: Draft;
   private doses: readonly ScentDose[] = [];
   private readonly made = new Set<PotId>();
+  /** where its making stands, until anything is done to its jugs */
+  private making: number | undefined;
 
   constructor(draft: Draft) {
     this.draft = draft;
@@ -61,6 +63,7 @@ export class Piping {
       { of: [of], ofSecond: true },
       'jugs',
     );
+    this.making = draft.acts.length - 1;
     scentAtOnce(
       draft,
       used.map((p) => p.id),
@@ -69,8 +72,14 @@ export class Piping {
     );
   }
 
+  /** A part of its making, from its water to what is shared out. */
+  makes(id: ActId): void {
+    if (this.making !== undefined) this.draft.also(id, this.making);
+  }
+
   /** One bag's batter gets its colour. */
   colour(of: ActId, pot: Pot): void {
+    this.making = undefined;
     if (!this.made.has(pot.id)) return;
     const { draft } = this;
     const quickens = this.doses
@@ -91,6 +100,7 @@ export class Piping {
 
   /** Rows, bag by bag. */
   pipe(of: ActId, step: Top, rows: readonly PipedRow[]): void {
+    this.making = undefined;
     const { draft } = this;
     const heights = new Map<PotId, number>();
     for (const row of rows) heights.set(row.pot, Math.max(heights.get(row.pot) ?? 0, row.heightMm));

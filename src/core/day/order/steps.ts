@@ -49,10 +49,6 @@ function pourOf(plan: Plan, jugs: Readying, step: Pour): readonly DayAct[] {
     ),
     ...pots.flatMap((p) => jugs.stirred(p, 'pour')),
     ...passOf(plan, step),
-    ...pots.map((pot): DayAct => {
-      const key = depositKey(step, pot.id);
-      return { id: `stir:${key}`, does: 'stir-before', chapter: 'pour', step, pot, key };
-    }),
     ...pots
       .filter((p) => p.loosened)
       .map((pot): DayAct => ({
@@ -62,6 +58,10 @@ function pourOf(plan: Plan, jugs: Readying, step: Pour): readonly DayAct[] {
         step,
         pot,
       })),
+    ...pots.map((pot): DayAct => {
+      const key = depositKey(step, pot.id);
+      return { id: `stir:${key}`, does: 'stir-before', chapter: 'pour', step, pot, key };
+    }),
     { id: `pour:${step.id}`, does: 'pour', chapter: 'pour', step },
   ];
 }

@@ -294,6 +294,27 @@ describe('told once', () => {
           expect(act.text, `${plan.name}, ${act.id}`).to.match(/The batter should be .*\([\d.]+ of 5\)/);
   });
 
+  it('where the clock has it clearly otherwise the sheet says so, by the clock’s own figure', () => {
+    let said = 0;
+    for (const plan of demoPlans()) {
+      const computed = computePlan(plan);
+      for (const act of told(computed)) {
+        if (act.deed.does !== 'pour') continue;
+        const { meant } = act.deed.thick;
+        const timed = computed.clock!.acts.find((a) => a.about.of.includes(act.id))!;
+        const far = Math.max(
+          ...meant.map(({ stage }) => Math.max(timed.firstStage! - stage, stage - timed.stage!)),
+        );
+        const [, figure] = /By the clock it will be (?:from )?[a-z ]+\(([\d.]+) of 5\)/.exec(act.text) ?? [];
+        expect(figure !== undefined, `${plan.name}, ${act.id}`).to.equal(far > 0.5);
+        if (figure === undefined) continue;
+        expect(Number(figure)).to.be.closeTo(timed.firstStage!, 0.051);
+        said += 1;
+      }
+    }
+    expect(said).to.be.above(10);
+  });
+
   it('what is left over at the cut is what the bars leave', () => {
     for (const plan of demoPlans()) {
       const computed = computePlan(plan);

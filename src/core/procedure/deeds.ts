@@ -211,6 +211,8 @@ export type Deed =
       readonly thick: {
         readonly meant: readonly { readonly letter: string; readonly stage: Stage }[];
         readonly most?: Stage;
+        /** where the clock has it otherwise: of its thinnest pot as it begins, to its thickest at the end */
+        readonly byClock?: { readonly from: Stage; readonly to: Stage };
       };
       /** left so rough, from hollow to peak */
       readonly roughMm?: Millimetres;

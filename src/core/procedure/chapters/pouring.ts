@@ -14,7 +14,7 @@ import { mouldOfStep } from '../../plan/moulds.ts';
 import type { Place } from '../../plan/patternSchema.ts';
 import { potsOf } from '../../plan/sources.ts';
 import type { Pour } from '../../plan/stepSchema.ts';
-import type { Grams } from '../../units/quantity.ts';
+import type { Grams, Stage } from '../../units/quantity.ts';
 import { clean } from '../../weigh/ingredients.ts';
 import { roundsOf } from '../../weigh/rounds.ts';
 import type { PotWeight } from '../../weigh/weights.ts';
@@ -168,16 +168,26 @@ function lineName(
 /** Batter of any thickness can be put where this is the most. */
 const ANY_STAGE = 5;
 
+/** Stages are told by eye to about so much: a clock that differs by more is another plan. A judgement, no source. */
+const CLEARLY: Stage = 0.5;
+
 /** How thick the pots of a pour are meant to be, and up to where the clock takes them to pour. */
 function thickOf(
   { computed: { clock } }: Telling,
   { id }: ActOf<'pour'>,
   pots: readonly PotWeight[],
 ): Extract<Deed, { does: 'pour' }>['thick'] {
-  const most = clock?.acts.find((a) => a.about.of.includes(id))?.act.window?.most;
+  const timed = clock?.acts.find((a) => a.about.of.includes(id));
+  const most = timed?.act.window?.most;
+  const meant = pots.map(({ pot }) => ({ letter: pot.letter, stage: pot.blendTo ?? pot.stage }));
+  const [from, to] = [timed?.firstStage, timed?.stage];
+  const other = meant.some(
+    ({ stage }) => from !== undefined && to !== undefined && (stage < from - CLEARLY || stage > to + CLEARLY),
+  );
   return {
-    meant: pots.map(({ pot }) => ({ letter: pot.letter, stage: pot.blendTo ?? pot.stage })),
+    meant,
     ...(most === undefined || most >= ANY_STAGE ? {} : { most }),
+    ...(other && from !== undefined && to !== undefined ? { byClock: { from, to } } : {}),
   };
 }
 

@@ -36,13 +36,15 @@ function propping({ props, angles }: Propping): string {
 type Pouring = Extract<Deed, { does: 'pour' }>;
 
 /** How thick the pots should be, those that are alike together. */
-function thickness({ meant, most }: Pouring['thick']): string {
+function thickness({ meant, most, byClock }: Pouring['thick']): string {
   const alike = [...grouped(meant, (m) => m.stage)];
   const each = alike.map(([stage, pots]) =>
     alike.length === 1 ? stageFigure(stage) : `${listed(pots.map((p) => p.letter))} ${stageFigure(stage)}`,
   );
   const up = most === undefined ? '' : `; it pours up to ${formatShort(most, 1)}`;
-  return ` The batter should be ${each.join(', ')}${up}.`;
+  const [from, to] = [byClock?.from ?? 0, byClock?.to ?? 0];
+  const then = to - from < 0.1 ? stageFigure(from) : `from ${stageFigure(from)} to ${stageFigure(to)}`;
+  return ` The batter should be ${each.join(', ')}${up}.${byClock ? ` By the clock it will be ${then}.` : ''}`;
 }
 
 function pouring(

@@ -289,6 +289,8 @@ describe('several columns', () => {
     expect(second).to.be.closeTo((holeG * b) / (a + b), 1);
     expect(sheet.procedure.find((a) => a.does === 'stand-columns')!.text).to.match(/2 columns.*own outline/);
     expect(sheet.procedure.find((a) => a.does === 'pour')!.text).to.contain('over the 2 columns');
+    const overOne = sheetJson(computePlan(over([round(-25, -40), star(24, 38)], BOX, 'c2'))) as typeof sheet;
+    expect(overOne.procedure.find((a) => a.does === 'pour')!.text).to.contain('over column 2');
   });
 });
 

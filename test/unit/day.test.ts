@@ -522,6 +522,22 @@ describe('one number', () => {
     );
   });
 
+  it('a line that names a pot is out of the jug of that pot', () => {
+    let named = 0;
+    const rightly = (plan: Plan): void => {
+      for (const { id, lines } of acts(plan))
+        for (const { name, from } of lines) {
+          const [, letter] = /^(?:Pot|Held back in pot) ([A-Z])\b/.exec(name) ?? [];
+          if (letter === undefined) continue;
+          const pot = plan.pots.find((x) => x.letter === letter)!;
+          expect([VESSEL.pot(pot.id).key, `cup:${pot.id}:${id.replace('pour:', '')}`], id).to.include(from);
+          named += 1;
+        }
+    };
+    demoPlans().forEach(rightly);
+    expect(named).to.be.above(20);
+  });
+
   it('lines into moulds are at the scale’s step, and come to all that is poured', () => {
     fc.assert(
       fc.property(anyDay, (plan) => {

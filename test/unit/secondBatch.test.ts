@@ -11,6 +11,7 @@ import { checkPlan } from '../../src/core/plan/checkPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { pipedIn } from '../../src/core/plan/second.ts';
 import type { Result } from '../../src/core/result/result.ts';
+import { fragrance } from '../support/additions.ts';
 import { starter } from '../support/colours.ts';
 import { boxPlan, demoPlans, rest } from '../support/plans.ts';
 import { printed } from '../support/printed.ts';
@@ -116,6 +117,21 @@ describe('the batch that is piped on top', () => {
     expect(acts.filter((a) => a.id === 'second:stir-lye')[0]!.caution).to.include('never water into lye');
     expect(acts[pipe]!.text).to.match(/row 1, bag [A-Z]: 1 dollop to a bar/);
     expect(acts[pipe]!.text).to.include('one continuous row');
+  });
+
+  it('sets in its bags the sooner the quicker its own scent is, whenever that goes in', () => {
+    const scented = (moment: 'trace' | 'colour', speed: 'none' | 'quickens-much'): number => {
+      const plan = second(piped(), (p) => ({
+        ...p,
+        batter: { ...p.batter, fragrances: [fragrance(3, { moment, speed })] },
+      }));
+      const { acts } = computePlan(plan).clock!;
+      const made = acts.find((a) => a.act.does === 'make' && a.about.ofSecond)!;
+      return acts.find((a) => a.act.does === 'pipe')!.startMin - made.endMin;
+    };
+    for (const moment of ['trace', 'colour'] as const)
+      // four times as fast, but for the minutes that hands take
+      expect(scented(moment, 'quickens-much'), moment).to.be.below(0.5 * scented(moment, 'none'));
   });
 
   it('has pots of its own: none is called as one of the loaf’s, whichever side it is added on', () => {

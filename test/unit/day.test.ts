@@ -10,6 +10,7 @@ import { dayOf } from '../../src/core/day/order/dayOf.ts';
 import type { Day } from '../../src/core/day/act.ts';
 import { VESSEL } from '../../src/core/day/vessel.ts';
 import { openLedger, transfersOf } from '../../src/core/ledger/ledger.ts';
+import { updateMicaLine } from '../../src/core/edit/micaLine.ts';
 import { addPot } from '../../src/core/edit/pots.ts';
 import { addPour, removeStep } from '../../src/core/edit/pours.ts';
 import { keepAt, setClock } from '../../src/core/edit/clock.ts';
@@ -437,6 +438,10 @@ describe('what is laid out', () => {
         toolsIn(plan).some((t) => t.tool === 'spoon'),
         plan.name,
       ).to.equal(spoon);
+      expect(
+        toolsIn(plan).some((t) => t.tool === 'lye-sieve'),
+        plan.name,
+      ).to.equal(all.some((t) => t.id === 'strain'));
       const [, letters] = /^Jugs labelled ([A-Z, ]+), /.exec(
         all.find((a) => a.text.startsWith('Jugs'))!.text,
       )!;
@@ -449,6 +454,12 @@ describe('what is laid out', () => {
       );
       expect(letters!.split(', ').toSorted(), plan.name).to.deep.equal([...new Set(made)].toSorted());
     }
+    const furrows = demo('Peat Furrows');
+    const line = furrows.steps.find((x) => x.kind === 'mica')!.id;
+    const forLines = (plan: Plan) =>
+      toolsIn(plan).flatMap((t) => (t.tool === 'sieve' || t.tool === 'squeeze-bottle' ? [t.tool] : []));
+    expect(forLines(furrows)).to.deep.equal(['sieve']);
+    expect(forLines(updateMicaLine(furrows, line, { how: 'oil' }))).to.deep.equal(['squeeze-bottle']);
     const piped = told(computePlan(demo('Cotton Grass'))).find((a) => a.text.startsWith('Jugs'))!.text;
     expect(piped).to.match(/for the batch that is piped D, E, and one more for its lye/);
     const idle = demo('Slate Beds');

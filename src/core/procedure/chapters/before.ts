@@ -1,6 +1,7 @@
 import { columnsIn } from '../../mould/column.ts';
 import { mouldFacts } from '../telling.ts';
-import { batchesIn, toolsOf, type Batch } from './laidOut.ts';
+import { batchesIn, type Batch } from '../batches.ts';
+import { toolsOf } from './laidOut.ts';
 import type { Pot } from '../../plan/planSchema.ts';
 import { waitsForJug } from '../../day/order/ready.ts';
 import type { TellFor } from './tells.ts';

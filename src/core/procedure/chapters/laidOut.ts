@@ -1,40 +1,16 @@
-import { everIn, transfersOf, type Transfer } from '../../ledger/ledger.ts';
-import { VESSEL } from '../../day/vessel.ts';
 import type { DayAct } from '../../day/act.ts';
 import { propsFor } from '../../mould/props.ts';
 import { isLevel } from '../../mould/tilt.ts';
 import { wireLong } from '../../pattern/moves.ts';
 import { habitsOf } from '../../plan/habits.ts';
 import type { Stirrer } from '../../plan/clockSchema.ts';
-import type { Plan } from '../../plan/planSchema.ts';
 import { potsIn } from '../../plan/sources.ts';
-import type { Weights } from '../../weigh/weights.ts';
 import type { Millimetres } from '../../units/quantity.ts';
 import { clean } from '../../weigh/ingredients.ts';
-import { SUBSTANCE } from '../../weigh/substances.ts';
 import { toStep } from '../../units/scaleStep.ts';
+import { batchesIn, strains, transfersIn, weighs, type Batch } from '../batches.ts';
 import type { PlainTool, Tool } from '../deeds.ts';
 import { factsOf, mouldFacts, weightOf, type Telling } from '../telling.ts';
-
-/** One batch of the day, with what is weighed for it: the loaf's, or that which is piped on top. */
-export interface Batch {
-  readonly plan: Plan;
-  readonly w: Weights;
-  readonly acts: readonly DayAct[];
-}
-
-export function batchesIn({ computed: { plan, second }, w, day }: Telling): readonly Batch[] {
-  const own: Batch = { plan, w, acts: day.filter((a) => a.does !== 'of-second') };
-  if (!second?.weights) return [own];
-  const acts = day.flatMap((a) => (a.does === 'of-second' ? [a.act] : []));
-  return [own, { plan: second.plan, w: second.weights, acts }];
-}
-
-const transfersIn = ({ w }: Batch, { id }: DayAct): readonly Transfer[] => transfersOf(w.ledger, id);
-
-/** Something is weighed at an act of this kind. */
-const weighs = (batch: Batch, does: DayAct['does']): readonly DayAct[] =>
-  batch.acts.filter((a) => a.does === does && transfersIn(batch, a).length > 0);
 
 /** Batter that colour is stirred into by hand: each jug, and each stock, with a stirrer of its own. */
 function colouredByHand(batch: Batch): number {
@@ -49,7 +25,7 @@ function colouredByHand(batch: Batch): number {
   return new Set(coloured.map((t) => t.to.key)).size;
 }
 
-/** Stirrers by their kind; cups for what is dispersed, and for what is stirred into one pour alone; what the lye wants. */
+/** Stirrers by their kind; cups for what is dispersed, and for what is stirred into one pour alone. */
 function forBatches(batches: readonly Batch[]): readonly Tool[] {
   const stirrers = new Map<Stirrer, number>();
   for (const b of batches) {
@@ -58,8 +34,8 @@ function forBatches(batches: readonly Batch[]): readonly Tool[] {
   }
   const dispersed = batches.reduce((s, b) => s + weighs(b, 'disperse').length, 0);
   const cups = batches.flatMap((b) =>
-    b.acts.flatMap((a) =>
-      a.does === 'stir-before' && transfersIn(b, a).some((t) => t.to.kind === 'cup') ? [a.pot.letter] : [],
+    weighs(b, 'stir-before').flatMap((a) =>
+      transfersIn(b, a).some((t) => t.to.kind === 'cup') ? [a.pot.letter] : [],
     ),
   );
   return [
@@ -71,17 +47,11 @@ function forBatches(batches: readonly Batch[]): readonly Tool[] {
   ];
 }
 
-/** A colorant that is sifted in dry. */
-const sifts = (batch: Batch): boolean =>
-  batch.plan.colorants.some(
-    (c) =>
-      c.nature?.carrier === 'none' &&
-      weighs(batch, 'disperse').some((a) => a.does === 'disperse' && a.colorant === c.id),
-  );
-
-/** There is more in the lye than lye and water. */
-const strained = ({ w }: Batch): boolean =>
-  [...everIn(w.ledger, VESSEL.lye).keys()].some((id) => id !== SUBSTANCE.lye && id !== SUBSTANCE.water);
+/** A colorant is sifted in dry. */
+function sifts(batch: Batch): boolean {
+  const dispersed = new Set(weighs(batch, 'disperse').map((a) => a.colorant));
+  return batch.plan.colorants.some((c) => c.nature?.carrier === 'none' && dispersed.has(c.id));
+}
 
 const onIce = ({ w }: Batch): boolean => w.partLiquids.some((l) => l.massG > 0 && l.moment === 'frozen');
 
@@ -156,7 +126,7 @@ function drawnThrough(telling: Telling): readonly Tool[] {
 export function toolsOf(telling: Telling): readonly Tool[] {
   const { computed, day } = telling;
   const batches = batchesIn(telling);
-  const [loaf] = batches as readonly [Batch];
+  const [loaf] = batches;
   const some = (is: (act: DayAct) => boolean): boolean => day.some(is);
   const landed = (how: string): boolean => some((a) => a.does === 'pour' && a.step.landing.how === how);
   const onTop = (top: string): boolean => some((a) => a.does === 'put-on-top' && a.step.way.top === top);
@@ -176,7 +146,10 @@ export function toolsOf(telling: Telling): readonly Tool[] {
       'squeeze-bottle',
       some((a) => a.does === 'line' && a.step.how !== 'dry'),
     ),
-    ...plain('lye-sieve', batches.some(strained)),
+    ...plain(
+      'lye-sieve',
+      batches.some(({ w }) => strains(w)),
+    ),
     ...plain('ice-bowl', batches.some(onIce)),
     ...plain(
       'spare-mould',

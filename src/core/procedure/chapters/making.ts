@@ -6,9 +6,9 @@ import type { DayAct } from '../../day/act.ts';
 import { everIn, transfersOf } from '../../ledger/ledger.ts';
 import type { Telling } from '../telling.ts';
 import type { OmbreWeights } from '../../weigh/ombre/types.ts';
-import { SUBSTANCE } from '../../weigh/substances.ts';
 import type { Weights } from '../../weigh/weights.ts';
 import type { Deed } from '../deeds.ts';
+import { strains } from '../batches.ts';
 import { linesOf, sumOfLines } from '../lines.ts';
 import { dispersalOf, type Dispersal } from '../mixing.ts';
 import { colouredBy, ifWeighed, stirrerOf, type TellFor } from './tells.ts';
@@ -82,10 +82,7 @@ export const tellMaking: TellFor<
     };
   },
   // what is not lye and water may not have dissolved
-  'strain-lye': ({ w }) =>
-    [...everIn(w.ledger, VESSEL.lye).keys()].some((id) => id !== SUBSTANCE.lye && id !== SUBSTANCE.water)
-      ? { deed: { does: 'strain-lye' } }
-      : undefined,
+  'strain-lye': ({ w }) => (strains(w) ? { deed: { does: 'strain-lye' } } : undefined),
   'stir-in': (t, act) =>
     ifWeighed(t, act, () => ({
       does: 'stir-in',

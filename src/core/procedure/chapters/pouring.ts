@@ -180,14 +180,12 @@ function thickOf(
   const timed = clock?.acts.find((a) => a.about.of.includes(id));
   const most = timed?.act.window?.most;
   const meant = pots.map(({ pot }) => ({ letter: pot.letter, stage: pot.blendTo ?? pot.stage }));
-  const [from, to] = [timed?.firstStage, timed?.stage];
-  const other = meant.some(
-    ({ stage }) => from !== undefined && to !== undefined && (stage < from - CLEARLY || stage > to + CLEARLY),
-  );
+  const { firstStage: from = NaN, stage: to = NaN } = timed ?? {};
+  const other = meant.some(({ stage }) => stage < from - CLEARLY || stage > to + CLEARLY);
   return {
     meant,
     ...(most === undefined || most >= ANY_STAGE ? {} : { most }),
-    ...(other && from !== undefined && to !== undefined ? { byClock: { from, to } } : {}),
+    ...(other ? { byClock: { from, to } } : {}),
   };
 }
 

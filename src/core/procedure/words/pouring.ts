@@ -35,6 +35,10 @@ function propping({ props, angles }: Propping): string {
 
 type Pouring = Extract<Deed, { does: 'pour' }>;
 
+/** How thick the clock has them. */
+const forecast = ({ from, to }: NonNullable<Pouring['thick']['byClock']>): string =>
+  ` By the clock it will be ${to - from < 0.1 ? stageFigure(from) : `from ${stageFigure(from)} to ${stageFigure(to)}`}.`;
+
 /** How thick the pots should be, those that are alike together. */
 function thickness({ meant, most, byClock }: Pouring['thick']): string {
   const alike = [...grouped(meant, (m) => m.stage)];
@@ -42,9 +46,7 @@ function thickness({ meant, most, byClock }: Pouring['thick']): string {
     alike.length === 1 ? stageFigure(stage) : `${listed(pots.map((p) => p.letter))} ${stageFigure(stage)}`,
   );
   const up = most === undefined ? '' : `; it pours up to ${formatShort(most, 1)}`;
-  const [from, to] = [byClock?.from ?? 0, byClock?.to ?? 0];
-  const then = to - from < 0.1 ? stageFigure(from) : `from ${stageFigure(from)} to ${stageFigure(to)}`;
-  return ` The batter should be ${each.join(', ')}${up}.${byClock ? ` By the clock it will be ${then}.` : ''}`;
+  return ` The batter should be ${each.join(', ')}${up}.${byClock ? forecast(byClock) : ''}`;
 }
 
 function pouring(

@@ -561,7 +561,7 @@ describe('one number', () => {
           }
         }
       }),
-      { seed: 8, numRuns: 40 },
+      { seed: 8, numRuns: 60 },
     );
   });
 

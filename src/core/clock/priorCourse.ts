@@ -2,7 +2,7 @@ import type { Day, DayAct } from '../day/act.ts';
 import { runningOf } from '../day/order/dayOf.ts';
 import { mouldOfStep } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { WARM_FACTOR } from '../timing/estimates.ts';
+import { REST, REST_DOUBLES_MIN, REST_SD, WARM_FACTOR } from '../timing/estimates.ts';
 import { addLine, addPull, addScrape, addStroke, addTilt, addWait, addWire } from './course/between.ts';
 import { Draft, type Laid } from './course/draft.ts';
 import { Jugs } from './course/jugs.ts';
@@ -114,9 +114,10 @@ export function priorCourse(
     course: {
       pots: draft.coursePots,
       acts: draft.acts,
-      doubts: draft.doubts,
+      doubts: [...draft.doubts, { name: REST, sd: REST_SD }],
       layers: draft.layerCount,
       inMould: plan.clock.warm ? WARM_FACTOR : 1,
+      rest: { tcMin: REST_DOUBLES_MIN, doubt: draft.doubts.length },
     },
     acts: draft.about,
     pots: draft.pots,

@@ -101,6 +101,8 @@ export interface CourseAct {
   readonly cup?: Cup;
   /** the layers that it makes */
   readonly lays?: readonly number[];
+  /** the layers that it moves: they flow again, and rest from its end on */
+  readonly moves?: readonly number[];
 }
 
 export interface Course {
@@ -110,4 +112,6 @@ export interface Course {
   readonly layers: number;
   /** poured layers thicken so much faster: in a warm cupboard; 1 on the bench */
   readonly inMould: number;
+  /** what lies still doubles its strength in so long, and the doubt of that by its place; absent: it bears as it flows */
+  readonly rest?: { readonly tcMin: Minutes; readonly doubt: number };
 }

@@ -30,3 +30,10 @@ export const WASHES_BELOW: Stage = 0.3;
 
 /** What a technique takes is "about" so thick: a pot over it by no more than this is still taken. Fitted to the odds that makers find common; no source. */
 export const ABOUT: Stage = 0.1;
+
+/** Batter that lies still doubles its strength in so long, and how far that is out: standard deviation of its logarithm. Estimates: 1 to 4 min. */
+export const REST_DOUBLES_MIN: Minutes = 2;
+export const REST_SD = 0.5;
+
+/** The doubt of it. */
+export const REST = 'rest';

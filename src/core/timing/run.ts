@@ -1,3 +1,4 @@
+import { restUntil, stiffening } from '../setting/rest.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Course, CourseAct, Cup, Prepares, Quickens } from './course.ts';
 import {
@@ -37,6 +38,8 @@ export interface Batter {
   perMinute: number;
   /** stirred loose at this minute; long ago where it was not */
   loosened: Minutes;
+  /** it lies still from this minute on; never, in a jug */
+  rested: Minutes;
 }
 
 /** How many times as fast something makes batter. */
@@ -51,7 +54,7 @@ function inCup(cup: Cup | undefined, { perMinute }: Batter, pace: number, doubts
   return cup.adds + cup.minutes * pace * perMinute * (times - 1);
 }
 
-const batter = (): Batter => ({ stage: 0, since: 0, perMinute: 0, loosened: -Infinity });
+const batter = (): Batter => ({ stage: 0, since: 0, perMinute: 0, loosened: -Infinity, rested: Infinity });
 
 /** By how much it is thinner for having been stirred loose. */
 export const looseness = (b: Batter, at: Minutes): Stage => {
@@ -82,6 +85,7 @@ const copy = (from: Batter, to: Batter): void => {
   to.since = from.since;
   to.perMinute = from.perMinute;
   to.loosened = from.loosened;
+  to.rested = from.rested;
 };
 
 /**
@@ -120,6 +124,8 @@ export class Run {
   /** of each layer its slowest and its quickest batter */
   private readonly thin: readonly Batter[];
   private readonly thick: readonly Batter[];
+  /** in which what lies still doubles its strength, this time */
+  private tcMin: Minutes = Infinity;
 
   constructor(course: Course, { keeps = false } = {}) {
     this.course = course;
@@ -150,6 +156,8 @@ export class Run {
     const { course, pots } = this;
     for (const states of this.kept?.pots ?? []) states.length = 0;
     for (const states of this.kept?.layers ?? []) states.length = 0;
+    const { rest } = course;
+    this.tcMin = rest ? rest.tcMin * Math.exp(turns.doubts?.[rest.doubt] ?? 0) : Infinity;
     for (let p = 0; p < pots.length; p += 1) {
       const own = course.pots[p] as (typeof course.pots)[number];
       const pot = pots[p] as Batter;
@@ -157,6 +165,7 @@ export class Run {
       pot.stage = this.startOf(p, turns);
       pot.since = 0;
       pot.loosened = -Infinity;
+      pot.rested = Infinity;
       pot.perMinute =
         own.perMinute * Math.exp(turns.doubts?.[own.doubt] ?? 0) * (main ? (turns.faster ?? 1) : 1);
       if (own.there) this.note(p);
@@ -254,7 +263,7 @@ export class Run {
     let from = -Infinity;
     if (carried)
       for (const l of carried.by)
-        from = Math.max(from, reaches(this.thin[l] as Batter, carried.stage + misjudged));
+        from = Math.max(from, this.bearsFrom(this.thin[l] as Batter, carried.stage + misjudged));
     return from;
   }
 
@@ -311,7 +320,7 @@ export class Run {
     let below = Infinity;
     const { carried, fluid, window } = act;
     if (carried) {
-      for (const l of carried.by) below = Math.min(below, stageAt(this.thin[l] as Batter, start));
+      for (const l of carried.by) below = Math.min(below, this.bears(this.thin[l] as Batter, start));
       if (below < carried.stage - BREAKS_BELOW) fails |= FAILS.breaks;
     }
     if (fluid)
@@ -353,10 +362,44 @@ export class Run {
       if (act.quickens) for (const q of act.quickens) pot.perMinute *= quicker(q, doubts);
       this.note(p);
     }
-    if (act.lays) for (const l of act.lays) this.lay(act, l, start, turns);
+    if (act.lays) for (const l of act.lays) this.lay(act, l, start, end, turns);
+    if (act.moves) for (const l of act.moves) this.move(l, end);
   }
 
-  private lay({ pots, cup }: CourseAct, l: number, at: Minutes, { doubts, pace = 1 }: Turns): void {
+  /** What a tool or a new tilt moves flows again, and rests from then on. */
+  private move(l: number, at: Minutes): void {
+    for (const b of [this.thin[l] as Batter, this.thick[l] as Batter]) {
+      advance(b, at);
+      b.rested = at;
+    }
+    this.kept?.layers[l]?.push({ ...(this.thin[l] as Batter) });
+  }
+
+  /** As what stage a layer bears at a minute: it has stiffened since it lies still. */
+  private bears = (b: Batter, at: Minutes): Stage => stageAt(b, at) + stiffening(at - b.rested, this.tcMin);
+
+  /** The minute from which on it bears as such a stage. */
+  private bearsFrom(b: Batter, stage: Stage): Minutes {
+    const from = b.rested;
+    if (this.tcMin === Infinity || from === Infinity || stageAt(b, from) >= stage) return reaches(b, stage);
+    const back = b.loosened + BACK_AFTER_MIN;
+    if (from < back) {
+      // while it comes back from being stirred loose
+      const soon =
+        from + restUntil(stage - stageAt(b, from), b.perMinute + LOOSENED / BACK_AFTER_MIN, this.tcMin);
+      if (soon <= back) return soon;
+    }
+    const plain = b.stage + b.perMinute * (from - b.since);
+    return from + restUntil(stage - plain, b.perMinute, this.tcMin);
+  }
+
+  private lay(
+    { pots, cup }: CourseAct,
+    l: number,
+    at: Minutes,
+    end: Minutes,
+    { doubts, pace = 1 }: Turns,
+  ): void {
     const thin = this.thin[l] as Batter;
     const thick = this.thick[l] as Batter;
     let least = Infinity;
@@ -373,14 +416,20 @@ export class Run {
       advance(b, at);
       b.stage += inCup(cup, b, pace, doubts);
       b.perMinute *= this.course.inMould;
+      // poured and tapped level
+      b.rested = end;
       if (cup) for (const q of cup.quickens) b.perMinute *= quicker(q, doubts);
     }
     this.kept?.layers[l]?.push({ ...thin });
   }
 
-  /** The stage of a layer's thinnest batter, at a minute after it was poured. */
+  /** The stage that a layer's thinnest batter flows as, at a minute after it was poured. */
   layerAt = (l: number, at: Minutes): Stage => stageAt(this.thin[l] as Batter, at);
 
-  /** The minute from which on a layer has this stage. */
+  /** The minute from which on a layer flows as this stage. */
   layerReaches = (l: number, stage: Stage): Minutes => reaches(this.thin[l] as Batter, stage);
+
+  /** The stage that a layer bears as, at a minute; and from when on it bears as one. */
+  layerBears = (l: number, at: Minutes): Stage => this.bears(this.thin[l] as Batter, at);
+  layerBearsFrom = (l: number, stage: Stage): Minutes => this.bearsFrom(this.thin[l] as Batter, stage);
 }

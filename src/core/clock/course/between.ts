@@ -37,7 +37,7 @@ export function addTilt(draft: Draft, { id, step }: ActOf<'tilt'>): void {
     pots: [],
   } as const;
   if (step.fluid) {
-    draft.add({ ...base, ...draft.whileFluid(step, LIES_FLAT) }, aboutStep(id, step));
+    draft.add({ ...base, ...draft.whileFluid(step, LIES_FLAT), moves: draft.fluidBy(step) }, aboutStep(id, step));
     return;
   }
   const needs = draft
@@ -83,6 +83,7 @@ export const addStroke = (draft: Draft, { id, step }: ActOf<'stroke'>): void => 
       minutes: strokeMinutes(step) * draft.countOf(step),
       pots: [],
       ...draft.whileFluid(step, STICK_MOST),
+      moves: draft.fluidBy(step),
     },
     aboutStep(id, step),
   );
@@ -95,6 +96,7 @@ export const addWire = (draft: Draft, { id, step }: ActOf<'wire'>): void => {
       minutes: WIRE_MIN * draft.countOf(step),
       pots: [],
       ...draft.whileFluid(step, WIRE_MOST),
+      moves: draft.fluidBy(step),
     },
     aboutStep(id, step),
   );

@@ -128,9 +128,14 @@ export class Draft {
     return by.length > 0 ? { carried: { by, stage } } : {};
   }
 
+  /** What is fluid in the moulds that a step is about. */
+  fluidBy(step: Step): readonly number[] {
+    return this.lyingIn(step).flatMap((l) => l.fluid);
+  }
+
   /** What is fluid in them has to be no thicker than this. */
   whileFluid(step: Step, most: Stage): Pick<CourseAct, 'fluid'> {
-    const layers = this.lyingIn(step).flatMap((l) => l.fluid);
+    const layers = this.fluidBy(step);
     return layers.length > 0 ? { fluid: { layers, most } } : {};
   }
 

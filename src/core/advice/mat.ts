@@ -1,4 +1,4 @@
-import { RUNS_IN } from '../setting/carries.ts';
+import { RUNS_IN } from '../pattern/windows.ts';
 import { fillRidgesFrom } from '../edit/mat.ts';
 import { removeStep } from '../edit/pours.ts';
 import { updatePot } from '../edit/pots.ts';
@@ -40,13 +40,13 @@ export function matWarnings(facts: Facts): Warning[] {
         ]
       : [];
   const thick: Warning[] =
-    pot && pot.stage > RUNS_IN
+    pot && pot.stage > RUNS_IN.most
       ? [
           {
             ...about,
             code: 'ridges-thick',
             level: 'warn',
-            message: `Hollows ${say(mat.reliefMm)} deep fill with batter that is ${stagePhrase(RUNS_IN)} at most; pot ${pot.letter} is to be ${stagePhrase(pot.stage)}, and bridges them: the top has holes.`,
+            message: `Hollows ${say(mat.reliefMm)} deep fill with batter that is ${stagePhrase(RUNS_IN.most)} at most; pot ${pot.letter} is to be ${stagePhrase(pot.stage)}, and bridges them: the top has holes.`,
             remedies: [
               {
                 label: `Pot ${pot.letter} when it is ${stagePhrase(1)}`,

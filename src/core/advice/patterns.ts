@@ -10,7 +10,7 @@ import { roundsOf } from '../weigh/rounds.ts';
 import { setAt } from '../pattern/depthAt.ts';
 import { columnsIn } from '../mould/column.ts';
 import { pouredOver } from '../pattern/moves.ts';
-import { KNOW_HOW } from '../pattern/knowHow.ts';
+import { placeWindow } from '../pattern/windows.ts';
 import { sinkOf, stageToSink } from '../setting/spike.ts';
 import { stageFigure } from '../setting/stage.ts';
 import type { Place } from '../plan/patternSchema.ts';
@@ -199,7 +199,7 @@ function washes(facts: Facts, layer: PouredLayer): Warning[] {
       step: pour.id,
       message: `Lines of pot ${worst.pot.letter} sink ${say(Math.round(worst.sinkMm))} (estimated), and what is fluid below them is ${say(fluid)} deep: they go to its floor, and the colours wash together.`,
       remedies:
-        stage <= KNOW_HOW['close-lines'].thickest
+        stage <= placeWindow('close-lines', pour.landing.fallMm).most
           ? [
               atStage(
                 deep.map((d) => d.pot),
@@ -212,9 +212,9 @@ function washes(facts: Facts, layer: PouredLayer): Warning[] {
 }
 
 function tooThick({ pour, pots }: PouredLayer): Warning[] {
-  const know = pour.pattern && KNOW_HOW[pour.pattern.place.at];
-  if (!know) return [];
-  const thick = pots.filter((p) => p.stage > know.thickest + 1e-9);
+  if (!pour.pattern) return [];
+  const window = placeWindow(pour.pattern.place.at, pour.landing.fallMm);
+  const thick = pots.filter((p) => p.stage > window.most + 1e-9);
   if (thick.length === 0) return [];
   const most = Math.max(...thick.map((p) => p.stage));
   return [
@@ -223,8 +223,8 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
       level: 'warn',
       station: 'design',
       step: pour.id,
-      message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stageFigure(most)}; this way of pouring spreads up to ${formatShort(know.thickest, 1)} (estimated). What is drawn is what thinner batter does.`,
-      remedies: [atStage(thick, know.thickest)],
+      message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stageFigure(most)}; this way of pouring spreads up to ${formatShort(window.most, 1)} (estimated). What is drawn is what thinner batter does.`,
+      remedies: [atStage(thick, window.most)],
     },
   ];
 }

@@ -1,10 +1,10 @@
+import type { PouredLayer } from '../fill/layers.ts';
 import type { LaidPlan } from '../fill/layPlan.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { potsOf } from '../plan/sources.ts';
 import type { Pour, Step } from '../plan/stepSchema.ts';
-import { LIES_FLAT } from '../setting/carries.ts';
+import { LANDS, type StageWindow } from '../pattern/windows.ts';
 import { ridgesAt } from '../setting/ridge.ts';
-import { ABOUT } from '../timing/estimates.ts';
 import { Run } from '../timing/run.ts';
 import type { Millimetres, Minutes, Stage } from '../units/quantity.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
@@ -15,9 +15,13 @@ import { timetableOf } from './timetable.ts';
 const OF_THE_LAYER = 0.5;
 
 /** How lumpy a level pour of a stage is left: what stands by itself, beyond what tapping levels. */
-function lumpsMm(stage: Stage, riseMm: Millimetres, densityGMl: number): Millimetres | undefined {
-  if (stage <= LIES_FLAT + ABOUT) return undefined;
-  const stands = ridgesAt(stage, densityGMl) - ridgesAt(LIES_FLAT, densityGMl);
+function lumpsMm(
+  stage: Stage,
+  { most }: StageWindow,
+  { riseMm, densityGMl }: Pick<PouredLayer, 'riseMm' | 'densityGMl'>,
+): Millimetres | undefined {
+  if (stage <= most) return undefined;
+  const stands = ridgesAt(stage, densityGMl) - ridgesAt(most, densityGMl);
   const lumps = Math.min(60, OF_THE_LAYER * riseMm, stands);
   return lumps < 0.5 ? undefined : lumps;
 }
@@ -61,6 +65,6 @@ export function asTimed(
 
 function withLumps(step: Pour, stage: Stage, { stack }: Pick<LaidPlan, 'stack'>): Pour {
   const layer = stack.layers.find((l) => l.pour.id === step.id);
-  const lumps = layer && lumpsMm(stage, layer.riseMm, layer.densityGMl);
+  const lumps = layer && lumpsMm(stage, LANDS[step.landing.how], layer);
   return lumps === undefined || step.roughMm !== undefined ? step : { ...step, roughMm: lumps };
 }

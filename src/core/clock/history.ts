@@ -1,7 +1,8 @@
 import { MOST_SPELLS, type PlanClock, type PotHistory } from '../plan/clockSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { batterIn } from '../plan/recipes.ts';
-import { looseness, Run, type Batter } from '../timing/run.ts';
+import { looseness, type Batter } from '../timing/batter.ts';
+import { Run } from '../timing/run.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Laid } from './course/draft.ts';

@@ -4,7 +4,7 @@ import { setsFirst } from '../batter/setsAt.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isPiped } from '../plan/second.ts';
 import { formatTemperature } from '../units/format.ts';
-import { KEEPS_SHAPE } from '../setting/carries.ts';
+import { PIPES } from '../pattern/windows.ts';
 import type { Stage } from '../units/quantity.ts';
 import { blends, landings, loosenings } from './jugLevers.ts';
 import type { Levers, Option, Rate } from './option.ts';
@@ -137,8 +137,8 @@ export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
 
 /** The batter for piping is blended on to where it keeps its shape. */
 function pipingOptions(plan: Plan): readonly Option[] {
-  const to = KEEPS_SHAPE + 0.1;
-  if (plan.second?.pots.every((p) => (p.blendTo ?? 0) >= KEEPS_SHAPE)) return [];
+  const to = PIPES.least + 0.1;
+  if (plan.second?.pots.every((p) => (p.blendTo ?? 0) >= PIPES.least)) return [];
   return [
     {
       lever: 'piping',

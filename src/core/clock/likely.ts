@@ -1,8 +1,7 @@
-import { ABOUT, JUDGED_SD } from '../timing/estimates.ts';
+import { JUDGED_SD, SOFT, START_SD } from '../timing/estimates.ts';
 import type { Run } from '../timing/run.ts';
 import type { Minutes } from '../units/quantity.ts';
 import type { Option } from './option.ts';
-import { RATE_SD } from './scents.ts';
 
 /** A minute more is worth so many of a hundred odds. A judgement. */
 const MINUTE_COSTS = 0.15;
@@ -16,15 +15,16 @@ const lnBelow = (z: number): number => -Math.log1p(Math.exp(-1.702 * Math.max(-4
 
 /** About how likely a course is to hold, as it was just run: every window by how far its pots are from its end, and 0 for what fails anyway. */
 export function likely(run: Run): number {
+  const { acts, pots, doubts } = run.course;
   let ln = 0;
-  let reached = 0;
-  for (let i = 0; i < run.course.acts.length; i += 1) {
-    const act = run.course.acts[i];
-    if (act?.carried) reached = Math.max(reached, act.carried.stage);
+  for (let i = 0; i < acts.length; i += 1) {
+    const act = acts[i];
     const thickest = run.thickest[i] as number;
     if (act?.window) {
-      const grown = Math.max(0, thickest - Math.max(reached, run.course.pots[act.pots[0] ?? 0]?.start ?? 0));
-      ln += lnBelow((act.window.most + ABOUT - thickest) / Math.hypot(JUDGED_SD, RATE_SD * grown));
+      const pot = pots[act.pots[0] ?? 0];
+      const grown = Math.max(0, thickest - (pot?.start ?? 0));
+      const sd = Math.hypot(JUDGED_SD, START_SD, (doubts[pot?.doubt ?? 0]?.sd ?? 0) * grown);
+      ln += lnBelow((act.window.most + SOFT / 2 - thickest) / sd);
     }
     if ((run.fails[i] as number) !== 0) ln -= 0.5;
   }

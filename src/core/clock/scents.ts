@@ -4,21 +4,27 @@ import type { PotId, StepId } from '../validate/ids.ts';
 
 /** How many times as fast batter thickens with a fragrance in it. Estimates. */
 export const FACTORS: Readonly<Record<Speed, number>> = {
-  slows: 0.7,
+  slows: 0.8,
   none: 1,
-  quickens: 2,
+  quickens: 1.7,
   'quickens-much': 4,
   seizes: 10,
+};
+
+/** How far each is out, standard deviation of its logarithm. Estimates: one that is feared for its speed often does nothing. */
+const SDS: Readonly<Record<Speed, number>> = {
+  slows: 0.3,
+  none: 0.25,
+  quickens: 0.4,
+  'quickens-much': 0.6,
+  seizes: 0.6,
 };
 
 /** One of which nothing is known: a little quicker, and much in doubt. A judgement, no source. */
 const UNKNOWN = { factor: 1.5, sd: 0.6 } as const;
 
-/** How far a rate, or a fragrance's factor, is out: standard deviation of its logarithm. An estimate. */
-export const RATE_SD = 0.25;
-
-/** One that leaves the speed as it is. */
-const STILL_SD = 0.1;
+/** How far a rate is out that was told once, standard deviation of its logarithm: a minute that was looked at, a figure that was given. An estimate. */
+export const TOLD_SD = 0.25;
 
 /** The doubt of how fast a recipe thickens. */
 export const RECIPE = 'recipe';
@@ -37,12 +43,12 @@ export interface ScentSpeed {
 }
 
 /** What is known of it by so many readings is in doubt by less: the first guess counts as about three. */
-export const sdAfter = (readings: number, sd = RATE_SD): number => sd * Math.sqrt(3 / (3 + readings));
+export const sdAfter = (readings: number, sd = TOLD_SD): number => sd * Math.sqrt(3 / (3 + readings));
 
 export function scentSpeed({ speed, known }: Pick<Fragrance, 'speed' | 'known'>): ScentSpeed {
   if (known) return { factor: known.value, sd: sdAfter(known.readings) };
   if (speed === undefined) return UNKNOWN;
-  return { factor: FACTORS[speed], sd: speed === 'none' ? STILL_SD : RATE_SD };
+  return { factor: FACTORS[speed], sd: SDS[speed] };
 }
 
 /** Where a dose of a fragrance meets the batter. */

@@ -3,7 +3,8 @@ import { solutionPerOil, type Recipe } from '../batter/recipe.ts';
 import type { Batter } from '../batter/schema.ts';
 import type { PlanClock } from '../plan/clockSchema.ts';
 import type { Celsius, Percent } from '../units/quantity.ts';
-import { recipeRate } from './recipeRate.ts';
+import { recipeRate, recipeRateSd } from './recipeRate.ts';
+import { sdAfter, TOLD_SD } from './scents.ts';
 
 /** How fast plain batter thickens, and what that rests on. */
 export interface Speed {
@@ -13,6 +14,8 @@ export interface Speed {
   readonly atRest: number;
   /** typed by the maker, learned in earlier batches, or estimated from the oils */
   readonly origin: 'given' | 'known' | 'estimated';
+  /** how far it is out: standard deviation of its logarithm */
+  readonly sd: number;
   readonly batterC: Celsius;
   /** by the thermometer, or worked out from oils and lye */
   readonly measured: boolean;
@@ -27,6 +30,9 @@ const AT_LYE = 30;
 const DOUBLES_C = 10;
 
 const LYE_POWER = 1.5;
+
+/** What temperature does to the rate is in doubt by so much of it. A judgement. */
+const TEMPERED_SD = 0.4;
 
 /** A rate said at 38 C and 30 % lye, as it is at other conditions: x 2^((T - 38) / 10) x (lye / 30 %)^1.5. An estimate. */
 export const rateAt = (atRest: number, batterC: Celsius, lyePercent: Percent): number =>
@@ -43,10 +49,13 @@ export function speedOf(
   const batterC =
     clock.batterC ?? blendTemperature({ oilsG: 1, solutionG: solutionPerOil(recipe) }, batter.temperatures);
   const lyePercent = recipe.schools.lyeConcentrationPercent;
+  const { perMinute, known } = clock;
+  const own = perMinute !== undefined ? TOLD_SD : known ? sdAfter(known.readings) : recipeRateSd(batter);
   return {
     perMinute: rateAt(atRest, batterC, lyePercent),
     atRest,
-    origin: clock.perMinute !== undefined ? 'given' : clock.known ? 'known' : 'estimated',
+    origin: perMinute !== undefined ? 'given' : known ? 'known' : 'estimated',
+    sd: Math.hypot(own, TEMPERED_SD * Math.log(rateAt(1, batterC, AT_LYE))),
     batterC,
     measured: clock.batterC !== undefined,
     lyePercent,

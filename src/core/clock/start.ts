@@ -1,4 +1,4 @@
-import { KNOW_HOW } from '../pattern/knowHow.ts';
+import { placeWindow } from '../pattern/windows.ts';
 import { isSecond } from '../plan/second.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Stage } from '../units/quantity.ts';
@@ -10,6 +10,9 @@ const SPREADS: Stage = 0.4;
 /** What is poured thinner than this has to spread. */
 const THIN: Stage = 1.5;
 
+/** So far within a window of its own thinnest way. A judgement. */
+const INSIDE: Stage = 0.1;
+
 /** What is piped is blended to about here before it is coloured. A judgement, no source. */
 export const PIPED: Stage = 1.5;
 
@@ -18,8 +21,10 @@ export function startStage(plan: Pick<Plan, 'clock' | 'steps' | 'mould'>): Stage
   if (isSecond(plan)) return PIPED;
   const { clock, steps } = plan;
   if (clock.start !== undefined) return clock.start;
-  const thin = steps.some(
-    (s) => s.kind === 'pour' && s.pattern && KNOW_HOW[s.pattern.place.at].thickest < THIN,
+  const windows = steps.flatMap((s) =>
+    s.kind === 'pour' && s.pattern ? [placeWindow(s.pattern.place.at, s.landing.fallMm)] : [],
   );
-  return thin || steps.some((s) => s.kind === 'ridges') ? SPREADS : LAYERS;
+  const thin = windows.filter((w) => w.most < THIN);
+  if (thin.length === 0 && !steps.some((s) => s.kind === 'ridges')) return LAYERS;
+  return Math.max(SPREADS, ...thin.map((w) => w.least + INSIDE));
 }

@@ -7,10 +7,6 @@ export interface KnowHow {
   readonly says: string;
   readonly needs: string;
   readonly fails: string;
-  /** thinner than this it washes together, of 5; absent: it can be as thin as it likes */
-  readonly thinnest?: number;
-  /** thicker than this it does not spread, of 5 */
-  readonly thickest: number;
 }
 
 /** A pattern of the stick for the top alone goes no deeper, mm: 1/4 in. Common practice, no source. */
@@ -56,7 +52,7 @@ export const MAT: Pick<KnowHow, 'needs' | 'fails'> = {
 };
 
 /** What is put on top, once everything is poured. */
-export const TOPS: Readonly<Record<TopWay['top'], Omit<KnowHow, 'thickest' | 'thinnest'>>> = {
+export const TOPS: Readonly<Record<TopWay['top'], KnowHow>> = {
   mound: {
     name: 'Mound',
     says: 'batter heaped by the spoon, in the middle or to one side',
@@ -108,7 +104,6 @@ export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
       'Emulsion to light, and a recipe that stays so. A column that water in it holds down; about 30 ml of each pot held back for its hole; a stick.',
     fails:
       'Too thick to spread, and the rings stay heaped round the column. The hole filled late or too little: it slumps.',
-    thickest: 1.3,
   },
   corner: {
     name: 'Corner pour',
@@ -116,21 +111,18 @@ export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
     needs:
       'Emulsion to light. The same grams in every jug by the end of a round; a stick for strokes out of the corner.',
     fails: 'The jugs drift apart, and colours near the corner blend.',
-    thickest: 1.3,
   },
   line: {
     name: 'Centre line',
     says: 'every colour in a line along the middle',
     needs: 'Light. A jug with a narrow lip, drawn along slowly, short of the ends.',
     fails: 'A line that wanders leans the whole picture; poured from high it goes to the floor.',
-    thickest: 2,
   },
   wall: {
     name: 'Wall pour',
     says: 'every colour down one wall',
     needs: 'Light. Poured against the wall, so that it runs down it and lands low.',
     fails: 'Poured away from the wall it makes a line of its own.',
-    thickest: 2,
   },
   'two-walls': {
     name: 'Down both walls',
@@ -138,7 +130,6 @@ export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
     needs:
       'Two jugs with the same grams and two steady hands, slowly; lines that float along the middle before it.',
     fails: 'One side gets more, and the drop leans to the other.',
-    thickest: 2,
   },
   'close-lines': {
     name: 'Pointed layers',
@@ -147,8 +138,6 @@ export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
       'Medium, over a layer that is still fluid. A thin stream held low and drawn back and forth quickly, every line the same; a layer below as deep as the points.',
     fails:
       'Too thin: the lines go to the floor and the colours wash together. Too thick: they lie on top as ropes.',
-    thinnest: 1.5,
-    thickest: 3.4,
   },
   'in-the-pot': {
     name: 'In-the-pot swirl',
@@ -156,7 +145,6 @@ export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
     needs:
       'Light to medium. The main colour in one jug, its accents poured in on different sides; one or two turns of a spoon, then out at once.',
     fails: 'Turned too often it is one colour: above about four turns nothing is told apart.',
-    thickest: 2.4,
   },
   'split-jug': {
     name: 'Split jug',
@@ -164,13 +152,11 @@ export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
     needs:
       'Light to medium. The colours poured into one jug from both sides at once, halves by weight; the lip held so that both run over it; wiggles close together.',
     fails: 'Unequal halves: one runs out first. A jug that is turned mixes them.',
-    thickest: 2.4,
   },
   drops: {
     name: 'Drops',
     says: 'thin streams let fall in chosen places',
     needs: 'Light to medium. Raise the jug as it thickens: from higher it plunges deeper.',
     fails: 'From too low it sits on top; from too high it hits the floor and blooms.',
-    thickest: 2.4,
   },
 };

@@ -12,6 +12,9 @@ export const STIRRERS = ['spatula', 'whisk', 'hand-blender', 'stick-blender'] as
 /** Waits are kept by feel, until what lies below carries; or by the clock. */
 export const KEEPINGS = ['feel', 'clock'] as const;
 
+/** How rough the border between two layers may be either way, mm: not at all, as is usual, and soft. */
+export const BLURS = [0, 2, 5] as const;
+
 /** How long this maker takes: to colour a pot, to stir a scent into it, to pour one of 425 g, to scrape, to tap. */
 const pace = v.strictObject({
   divideMin: v.optional(minutes(0, 30)),
@@ -103,6 +106,8 @@ export const clockSchema = v.strictObject({
   known: v.optional(knownRate),
   /** nothing is learned from the readings for the recipe, or for these fragrances */
   refused: v.optional(listOf(id, 13, 'at most 13 refusals')),
+  /** the border between two layers may be rough by so much either way, mm: 2 when absent */
+  blurMm: v.optional(v.picklist(BLURS)),
   /** between pours the mould stands in a warm cupboard */
   warm: v.optional(v.literal(true)),
   /** the batch that is piped on top is begun at this minute; absent: once the loaf is poured */

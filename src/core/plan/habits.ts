@@ -1,7 +1,7 @@
 import type { Colouring, PlanClock, Stirrer } from './clockSchema.ts';
 import type { Plan } from './planSchema.ts';
 import type { Landing, Stroke } from './stepSchema.ts';
-import type { Grams, Minutes, Stage } from '../units/quantity.ts';
+import type { Grams, Millimetres, Minutes, Stage } from '../units/quantity.ts';
 
 /** How long a maker takes, minutes. What a plan does not say is as usual; common practice, no source. */
 export interface Habits {
@@ -11,7 +11,7 @@ export interface Habits {
   readonly makeMin: Minutes;
   readonly colourMin: Minutes;
   readonly scentMin: Minutes;
-  /** 425 g into one mould */
+  /** 450 g into one mould */
   readonly pourMin: Readonly<Record<Landing['how'], Minutes>>;
   readonly tapMin: Minutes;
   readonly tiltMin: Minutes;
@@ -23,12 +23,12 @@ export interface Habits {
 export const USUAL: Habits = {
   divideMin: 0.3,
   makeMin: 3,
-  colourMin: 1,
-  scentMin: 0.3,
-  pourMin: { stream: 0.6, low: 0.8, spatula: 1.2, spoon: 2.5 },
+  colourMin: 0.5,
+  scentMin: 0.35,
+  pourMin: { stream: 0.6, low: 0.8, spatula: 1, spoon: 1.6 },
   tapMin: 0.2,
-  tiltMin: 0.5,
-  scrapeMin: 1,
+  tiltMin: 0.3,
+  scrapeMin: 1.5,
   colouring: 'each',
   stirrer: 'whisk',
 };
@@ -60,7 +60,7 @@ export const STIRS: Readonly<Record<Stirrer, Stage>> = {
   spatula: 0.1,
   whisk: 0.15,
   'hand-blender': 0.25,
-  'stick-blender': 0.4,
+  'stick-blender': 0.35,
 };
 
 /** What colour is stirred in with, as makers say it. */
@@ -83,9 +83,9 @@ export const LOOSEN_MIN: Minutes = 0.3;
 /** To put the jug down and take up the next one. An estimate. */
 const NEXT_JUG_MIN: Minutes = 0.1;
 
-/** A pour of any size takes this part of a pour of 425 g; the rest goes by its size. A judgement. */
+/** A pour of any size takes this part of a pour of 450 g; the rest goes by its size. A judgement. */
 const FIXED_PART = 0.4;
-const USUAL_G: Grams = 425;
+const USUAL_G: Grams = 450;
 
 /** How long it takes to pour so much into each of so many moulds, drawing on so many jugs in all. */
 export const pourMinutes = (
@@ -100,19 +100,22 @@ export const pourMinutes = (
 
 /** How long a stick takes for one way. Estimates. */
 const STROKE_MIN: Readonly<Record<Exclude<Stroke['path']['kind'], 'fan'>, Minutes>> = {
-  spiral: 0.8,
-  rings: 1,
-  lines: 1,
-  free: 0.8,
+  spiral: 0.7,
+  rings: 0.7,
+  lines: 0.7,
+  free: 0.7,
 };
 
 export const strokeMinutes = ({ path }: Stroke): Minutes =>
-  path.kind === 'fan' ? Math.max(0.5, path.strokes * 0.08) : STROKE_MIN[path.kind];
+  path.kind === 'fan' ? Math.min(2, Math.max(0.5, path.strokes * 0.06)) : STROKE_MIN[path.kind];
 
-export const WIRE_MIN: Minutes = 1;
+export const WIRE_MIN: Minutes = 0.8;
 export const LINE_MIN: Minutes = 1;
-export const PULL_MIN: Minutes = 0.5;
+export const PULL_MIN: Minutes = 0.7;
 export const RIDGES_MIN: Minutes = 1;
+
+/** The border between two layers may be rough by so much, mm, where a plan says nothing. A judgement. */
+export const FINE_MM: Millimetres = 2;
 
 /** What is put on top. Estimates. */
 export const TOP_MIN = { mound: 2, dents: 1.5, pieces: 2, straws: 1.5, salt: 0.5 } as const;

@@ -61,6 +61,8 @@ const pour = v.strictObject({
   ombre: v.optional(v.strictObject({ id: ombreId, turn: v.optional(v.picklist(['restart', 'reverse'])) })),
   /** spooned in and left rough: from its deepest hollow to its highest peak; level when absent */
   roughMm: v.optional(lengthMm(0.5, 60)),
+  /** laid on what is fluid, without waiting until that bears it: their border is rough */
+  onFluid: v.optional(v.literal(true)),
   /** it pushes what is still fluid aside, from several pots in rounds */
   pattern: v.optional(patternSchema),
 });

@@ -8,12 +8,3 @@ import { stageOfStress, yieldStress } from './stage.ts';
  */
 export const stageToCarry = (fallMm: Millimetres, densityGMl: number): Stage =>
   Math.max(0, stageOfStress((pressureOf(fallMm, densityGMl) / bearingOf(0)) * yieldStress(0)));
-
-/** Batter lies flat with a little tapping up to here. Common practice, no source. */
-export const LIES_FLAT: Stage = 2.4;
-
-/** Batter that is piped, or heaped, has to keep its shape: thick. Common practice, no source. */
-export const KEEPS_SHAPE: Stage = 3;
-
-/** Hollows of a mat fill with batter that is no thicker than this. Common practice, no source. */
-export const RUNS_IN: Stage = 1.5;

@@ -84,10 +84,14 @@ export interface CourseAct {
   readonly rest?: { readonly minutes: Minutes; readonly after: number };
   /** kept at this minute whatever the batter does; later where the hands are not free by then */
   readonly at?: Minutes;
-  /** these layers have to be so thick before it begins */
-  readonly carried?: { readonly by: readonly number[]; readonly stage: Stage };
-  /** these layers have to be no thicker than this when it begins */
-  readonly fluid?: { readonly layers: readonly number[]; readonly most: Stage };
+  /** these layers have to bear: it waits until they bear as `stage`, or for nothing where that is absent; below `breaks` it goes wrong */
+  readonly carried?: {
+    readonly by: readonly number[];
+    readonly stage?: Stage;
+    readonly breaks: Stage;
+  };
+  /** these layers have to flow as something between the two when it begins */
+  readonly fluid?: { readonly layers: readonly number[]; readonly least: Stage; readonly most: Stage };
   /** its pots have to be so thick */
   readonly window?: { readonly least: Stage; readonly most: Stage };
   /** after this share of its minutes its pots are drawn on for the last time: 0 for one pour, near 1 for many rounds */
@@ -112,6 +116,8 @@ export interface Course {
   readonly layers: number;
   /** poured layers thicken so much faster: in a warm cupboard; 1 on the bench */
   readonly inMould: number;
+  /** how likely it is that fat sets in the cool batter: it looks thick then and is not, and none of it holds */
+  readonly falseTrace?: number;
   /** what lies still doubles its strength in so long, and the doubt of that by its place; absent: it bears as it flows */
   readonly rest?: { readonly tcMin: Minutes; readonly doubt: number };
 }

@@ -2,7 +2,8 @@ import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Course } from './course.ts';
 import type { Normals } from './normals.ts';
 import { drawing, type Keeping } from './odds.ts';
-import { Run, stageAt, type Batter } from './run.ts';
+import { bearsAs, stageAt, type Batter } from './batter.ts';
+import { Run } from './run.ts';
 
 /** Between which two stages something is eight times of ten, through time. NaN before it is there. */
 export interface Haze {
@@ -11,12 +12,22 @@ export interface Haze {
 }
 
 /** The stage at a minute, of all states that it was in: NaN before the first. */
+const stateAt = (states: readonly Batter[], at: Minutes): Batter | undefined =>
+  states.findLast((s) => s.since <= at + 1e-9);
+
+/** The stage that it flows as at a minute, of all states that it was in: NaN before the first. */
 export function stageIn(states: readonly Batter[], at: Minutes): Stage {
-  const now = states.findLast((s) => s.since <= at + 1e-9);
+  const now = stateAt(states, at);
   return now ? stageAt(now, at) : NaN;
 }
 
-/** How thick each pot and each layer is at these minutes, and how far that is in doubt. */
+/** The stage that it bears as at a minute, lying still as its states have it. */
+export function bearsIn(states: readonly Batter[], at: Minutes, tcMin: Minutes): Stage {
+  const now = stateAt(states, at);
+  return now ? bearsAs(now, at, tcMin) : NaN;
+}
+
+/** As how thick each pot flows and each layer bears at these minutes, and how far that is in doubt. */
 export function hazeOf(
   course: Course,
   normals: Normals,
@@ -36,7 +47,7 @@ export function hazeOf(
     for (const what of ['pots', 'layers'] as const)
       for (const [p, states] of (run.kept?.[what] ?? []).entries())
         for (const [i, t] of times.entries()) {
-          const stage = stageIn(states, t);
+          const stage = what === 'pots' ? stageIn(states, t) : bearsIn(states, t, run.restDoubles);
           if (!Number.isNaN(stage)) seen[what][p]?.[i]?.push(stage);
         }
   }

@@ -1,7 +1,8 @@
+import { normalBelow } from '../numeric/normal.ts';
 import type { Task } from '../task/task.ts';
-import type { Minutes } from '../units/quantity.ts';
+import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Course } from './course.ts';
-import { BLEND_SD, JUDGED_SD } from './estimates.ts';
+import { BLEND_SD, JUDGED_SD, START_SD } from './estimates.ts';
 import type { Normals } from './normals.ts';
 import { FAILS, Run, type Turns } from './run.ts';
 
@@ -31,36 +32,50 @@ export interface Held {
   /** misjudged by so many stages at every act, on top of what is drawn */
   readonly judged?: number;
   readonly blended?: number;
+  /** begun by so many stages thicker */
+  readonly begun?: number;
+  /** fat that may set stays melted */
+  readonly melted?: true;
 }
 
 /** Samples between two reports of how far it is. */
 const AT_ONCE = 250;
 
+interface Drawn {
+  readonly doubts: Float64Array;
+  readonly judged: Float64Array;
+  readonly blended: Float64Array;
+  readonly soft: Float64Array;
+  begun: Stage;
+}
+
+/** How far beyond its end a window still holds: all is as likely, but for the few at either end. */
+const softly = (z: number): number => Math.min(1, Math.max(0, 0.5 + 0.25 * z));
+
 /** The draws of each time, act by act and doubt by doubt, read off columns that are the same for the same names. */
 function drawsOf(course: Course, normals: Normals): (k: number, held: Held, into: Drawn) => void {
   const doubts = course.doubts.map((d) => ({ sd: d.sd, column: normals.column(`doubt ${d.name}`) }));
-  const judged = course.acts.map((a) => (a.carried ? normals.column(`judged ${a.key}`) : undefined));
-  const blended = course.acts.map((a) =>
-    a.prepares?.some((p) => p.blendTo !== undefined) ? normals.column(`blended ${a.key}`) : undefined,
-  );
+  const begun = normals.column('begun');
+  const acts = course.acts.map(({ key, carried, window, fluid, prepares }) => ({
+    judged: carried || window || fluid ? normals.column(`judged ${key}`) : undefined,
+    soft: window || fluid ? normals.column(`soft ${key}`) : undefined,
+    blended: prepares?.some((p) => p.blendTo !== undefined)
+      ? normals.column(`blended ${key}`)
+      : undefined,
+  }));
   return (k, held, into) => {
     for (let d = 0; d < doubts.length; d += 1) {
       const { sd, column } = doubts[d] as (typeof doubts)[number];
       into.doubts[d] = sd * (held.doubt?.place === d ? held.doubt.z : (column[k] as number));
     }
-    for (let i = 0; i < judged.length; i += 1) {
-      const j = judged[i];
-      const b = blended[i];
-      if (j) into.judged[i] = JUDGED_SD * (j[k] as number) + (held.judged ?? 0);
-      if (b) into.blended[i] = BLEND_SD * (b[k] as number) + (held.blended ?? 0);
+    for (let i = 0; i < acts.length; i += 1) {
+      const { judged, soft, blended } = acts[i] as (typeof acts)[number];
+      if (judged) into.judged[i] = JUDGED_SD * (judged[k] as number) + (held.judged ?? 0);
+      if (soft) into.soft[i] = softly(soft[k] as number);
+      if (blended) into.blended[i] = BLEND_SD * (blended[k] as number) + (held.blended ?? 0);
     }
+    into.begun = held.begun ?? START_SD * (begun[k] as number);
   };
-}
-
-interface Drawn {
-  readonly doubts: Float64Array;
-  readonly judged: Float64Array;
-  readonly blended: Float64Array;
 }
 
 /** How a course is drawn anew: `draw` fills what `turns` holds with the draws of one time. */
@@ -76,14 +91,16 @@ export function drawing(
     doubts: new Float64Array(course.doubts.length),
     judged: new Float64Array(n),
     blended: new Float64Array(n),
+    soft: new Float64Array(n),
+    begun: 0,
   };
   const draws = drawsOf(course, normals);
+  const turns: Turns = Object.assign(drawn, {
+    ...(held.pace === undefined ? {} : { pace: held.pace }),
+    ...(keeping === 'clock' ? { kept: starts } : {}),
+  });
   return {
-    turns: {
-      ...drawn,
-      ...(held.pace === undefined ? {} : { pace: held.pace }),
-      ...(keeping === 'clock' ? { kept: starts } : {}),
-    },
+    turns,
     draw: (k) => {
       draws(k, held, drawn);
     },
@@ -107,11 +124,16 @@ export function* sampling(
   const pots = new Uint32Array(course.pots.length);
   const lasted = new Float64Array(samples);
   const failed = new Uint8Array(course.pots.length);
+  const { falseTrace = 0 } = course;
+  const sets = falseTrace > 0 && !held.melted ? normals.column('false trace') : undefined;
   let whole = 0;
   for (let k = 0; k < samples; k += 1) {
     if (k > 0 && k % AT_ONCE === 0) yield { done: k / samples };
     draw(k);
-    if (run.go(turns)) whole += 1;
+    const holds = run.go(turns);
+    lasted[k] = n > 0 ? (run.ends[n - 1] as number) : 0;
+    if (sets && normalBelow(sets[k] as number) < falseTrace) continue;
+    if (holds) whole += 1;
     failed.fill(0);
     for (let i = 0; i < n; i += 1) {
       const fails = run.fails[i] as number;
@@ -121,7 +143,6 @@ export function* sampling(
         for (const p of course.acts[i]?.pots ?? []) failed[p] = 1;
     }
     for (let p = 0; p < pots.length; p += 1) if (failed[p] === 0) pots[p] = (pots[p] as number) + 1;
-    lasted[k] = n > 0 ? (run.ends[n - 1] as number) : 0;
   }
   lasted.sort();
   const at = (share: number): Minutes => lasted[Math.round((samples - 1) * share)] ?? 0;

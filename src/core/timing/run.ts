@@ -1,15 +1,19 @@
-import { restUntil, stiffening } from '../setting/rest.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
-import type { Course, CourseAct, Cup, Prepares, Quickens } from './course.ts';
 import {
-  ABOUT,
-  BACK_AFTER_MIN,
-  BLENDED_FACTOR,
-  BLENDS_PER_SECOND,
-  BREAKS_BELOW,
-  LOOSENED,
-  WASHES_BELOW,
-} from './estimates.ts';
+  advance,
+  batter,
+  bearsAs,
+  bearsFrom,
+  beginAt,
+  copy,
+  inCup,
+  quicker,
+  reaches,
+  stageAt,
+  type Batter,
+} from './batter.ts';
+import type { Course, CourseAct, Prepares } from './course.ts';
+import { BLEND_MIN, BLENDED_FACTOR, LOOSENED, SOFT } from './estimates.ts';
 
 /** What can be wrong with an act, as bits. */
 export const FAILS = { breaks: 1, tooThick: 2, tooThin: 4, setAlready: 8 } as const;
@@ -22,6 +26,10 @@ export interface Turns {
   readonly judged?: ArrayLike<number>;
   /** by how many stages blending misses at an act */
   readonly blended?: ArrayLike<number>;
+  /** how far beyond a window's end an act still holds, 0 to 1 of what it ever does; 1 when absent */
+  readonly soft?: ArrayLike<number>;
+  /** by how many stages batter misses the stage that it is begun at */
+  readonly begun?: Stage;
   /** the main batch thickens so many times as fast, and begins at another stage: for trying temperatures and starts */
   readonly faster?: number;
   readonly from?: Stage;
@@ -30,63 +38,6 @@ export interface Turns {
   /** every act begins at this minute, kept by the clock, or when hands are free */
   readonly kept?: ArrayLike<number>;
 }
-
-/** Batter that thickens in a straight line from a moment on; loosened, it is thinner for a while. */
-export interface Batter {
-  stage: Stage;
-  since: Minutes;
-  perMinute: number;
-  /** stirred loose at this minute; long ago where it was not */
-  loosened: Minutes;
-  /** it lies still from this minute on; never, in a jug */
-  rested: Minutes;
-}
-
-/** How many times as fast something makes batter. */
-const quicker = ({ factor, doubt, share }: Quickens, doubts: Turns['doubts']): number =>
-  factor * Math.exp((doubts?.[doubt] ?? 0) * (share ?? 1));
-
-/** By how much batter is thicker out of a cup than it would be out of its jug. */
-function inCup(cup: Cup | undefined, { perMinute }: Batter, pace: number, doubts: Turns['doubts']): Stage {
-  if (!cup) return 0;
-  let times = 1;
-  for (const q of cup.quickens) times *= quicker(q, doubts);
-  return cup.adds + cup.minutes * pace * perMinute * (times - 1);
-}
-
-const batter = (): Batter => ({ stage: 0, since: 0, perMinute: 0, loosened: -Infinity, rested: Infinity });
-
-/** By how much it is thinner for having been stirred loose. */
-export const looseness = (b: Batter, at: Minutes): Stage => {
-  const since = at - b.loosened;
-  return since < BACK_AFTER_MIN && since >= 0 ? LOOSENED * (1 - since / BACK_AFTER_MIN) : 0;
-};
-
-/** Its stage at a minute, what was stirred loose counted. */
-export const stageAt = (b: Batter, at: Minutes): Stage =>
-  b.stage + b.perMinute * (at - b.since) - looseness(b, at);
-
-/** The minute from which on it has this stage. */
-function reaches(b: Batter, stage: Stage): Minutes {
-  const plain = b.since + (stage - b.stage) / b.perMinute;
-  if (plain >= b.loosened + BACK_AFTER_MIN) return plain;
-  // coming back from being stirred loose: that much faster
-  const from = Math.max(b.since, b.loosened);
-  return from + (stage - stageAt(b, from)) / (b.perMinute + LOOSENED / BACK_AFTER_MIN);
-}
-
-const advance = (b: Batter, to: Minutes): void => {
-  b.stage += b.perMinute * (to - b.since);
-  b.since = to;
-};
-
-const copy = (from: Batter, to: Batter): void => {
-  to.stage = from.stage;
-  to.since = from.since;
-  to.perMinute = from.perMinute;
-  to.loosened = from.loosened;
-  to.rested = from.rested;
-};
 
 /**
  * A course carried out, act by act, as often as is wanted: one forward pass each time. Left alone, batter only thickens, so for given acts in a given
@@ -114,7 +65,7 @@ export class Run {
   readonly thickest: Float64Array;
   /** of the thinnest of its pots as it begins */
   readonly thinnest: Float64Array;
-  /** of the thinnest of what it lies on as it begins */
+  /** of the thinnest of what it lies on as it begins, as that bears */
   readonly below: Float64Array;
   /** what fails, bits of FAILS */
   readonly fails: Uint8Array;
@@ -162,10 +113,7 @@ export class Run {
       const own = course.pots[p] as (typeof course.pots)[number];
       const pot = pots[p] as Batter;
       const main = own.doubt === 0;
-      pot.stage = this.startOf(p, turns);
-      pot.since = 0;
-      pot.loosened = -Infinity;
-      pot.rested = Infinity;
+      beginAt(pot, this.startOf(p, turns), 0);
       pot.perMinute =
         own.perMinute * Math.exp(turns.doubts?.[own.doubt] ?? 0) * (main ? (turns.faster ?? 1) : 1);
       if (own.there) this.note(p);
@@ -183,9 +131,9 @@ export class Run {
     this.kept?.pots[p]?.push({ ...(this.pots[p] as Batter) });
   }
 
-  private startOf(p: number, { from }: Turns): Stage {
+  private startOf(p: number, { from, begun = 0 }: Turns): Stage {
     const own = this.course.pots[p];
-    return from !== undefined && own?.doubt === 0 ? from : (own?.start ?? 0);
+    return Math.max(0, (from !== undefined && own?.doubt === 0 ? from : (own?.start ?? 0)) + begun);
   }
 
   /** One act, begun as soon as it can be after hands are free; when they are free again. */
@@ -211,20 +159,15 @@ export class Run {
     return end;
   }
 
-  /** How long a pot is blended on, from a minute on or up to it: as it goes, it thickens by itself along its straight line too. */
-  private blendMin({ pot: p, blendTo }: Prepares, at: Minutes, side: 'from' | 'to'): Minutes {
-    if (blendTo === undefined) return 0;
-    const { stage, since, perMinute } = this.pots[p] as Batter;
-    const blends = BLENDS_PER_SECOND * 60;
-    // what seizes as fast as it is blended is not reckoned back from its end
-    const aMinute = side === 'from' ? blends : Math.max(blends - perMinute, blends / 10);
-    return Math.max(0, (blendTo - stage - perMinute * (at - since)) / aMinute);
+  /** How long a pot is blended on that would be at a stage by itself at this minute. */
+  private blendMin({ pot: p, blendTo }: Prepares, at: Minutes, pace: number): Minutes {
+    return blendTo !== undefined && stageAt(this.pots[p] as Batter, at) < blendTo ? BLEND_MIN * pace : 0;
   }
 
   /** When what prepares an act is done, begun at a minute. */
   private readyFrom({ prepares = [], cup }: CourseAct, at: Minutes, pace: number): Minutes {
     let ready = at;
-    for (const p of prepares) ready += this.blendMin(p, ready, 'from') + p.minutes * pace;
+    for (const p of prepares) ready += this.blendMin(p, ready, pace) + p.minutes * pace;
     return ready + (cup?.minutes ?? 0) * pace;
   }
 
@@ -233,7 +176,7 @@ export class Run {
     let begun = at - (cup?.minutes ?? 0) * pace;
     for (const p of prepares.toReversed()) {
       begun -= p.minutes * pace;
-      begun -= this.blendMin(p, begun, 'to');
+      begun -= this.blendMin(p, begun - BLEND_MIN * pace, pace);
     }
     return begun;
   }
@@ -242,12 +185,18 @@ export class Run {
   private wanted(i: number, act: CourseAct, free: Minutes, { kept, judged }: Turns): Minutes {
     if (kept) return kept[i] ?? 0;
     if (act.at !== undefined) return act.at;
+    const misjudged = judged?.[i] ?? 0;
     let from = free;
     if (act.rest) from = Math.max(from, (this.ends[act.rest.after] ?? 0) + act.rest.minutes);
-    if (act.carried) from = Math.max(from, this.carriedAt(act, judged?.[i] ?? 0));
-    if (act.window)
+    from = Math.max(from, this.carriedAt(act, misjudged));
+    const { fluid, window } = act;
+    if (window && window.least > 0)
       for (const p of act.pots)
-        if (!this.changes(act, p)) from = Math.max(from, reaches(this.pots[p] as Batter, act.window.least));
+        if (!this.changes(act, p))
+          from = Math.max(from, reaches(this.pots[p] as Batter, window.least + misjudged));
+    if (fluid && fluid.least > 0)
+      for (const l of fluid.layers)
+        from = Math.max(from, reaches(this.thin[l] as Batter, fluid.least + misjudged));
     return from;
   }
 
@@ -261,9 +210,9 @@ export class Run {
 
   private carriedAt({ carried }: CourseAct, misjudged: Stage): Minutes {
     let from = -Infinity;
-    if (carried)
+    if (carried?.stage !== undefined)
       for (const l of carried.by)
-        from = Math.max(from, this.bearsFrom(this.thin[l] as Batter, carried.stage + misjudged));
+        from = Math.max(from, bearsFrom(this.thin[l] as Batter, carried.stage + misjudged, this.tcMin));
     return from;
   }
 
@@ -286,7 +235,7 @@ export class Run {
       let rate = pot.perMinute;
       if (own) for (const q of own.quickens) rate *= q.factor;
       const during = minutes * pace * lastAt * rate;
-      until = Math.min(until, pot.since + (window.most + room - during - pot.stage) / pot.perMinute);
+      until = Math.min(until, reaches(pot, window.most + room - during));
     }
     return until;
   }
@@ -295,7 +244,7 @@ export class Run {
   private prepare(i: number, prepares: Prepares, from: Minutes, turns: Turns): Minutes {
     const { pot: p, minutes, adds, quickens, blendTo = 0, loosens, makes } = prepares;
     const { doubts, blended, pace = 1 } = turns;
-    const blends = this.blendMin(prepares, from, 'from');
+    const blends = this.blendMin(prepares, from, pace);
     let ready = from + blends;
     const pot = this.pots[p] as Batter;
     // blended on first: what is stirred in after that is not torn by the stick, and a scent goes in last
@@ -305,8 +254,11 @@ export class Run {
       pot.perMinute *= BLENDED_FACTOR;
     }
     ready += minutes * pace;
-    advance(pot, ready);
-    if (makes) pot.stage = this.startOf(p, turns);
+    if (makes) {
+      const { perMinute } = pot;
+      beginAt(pot, this.startOf(p, turns), ready);
+      pot.perMinute = perMinute;
+    } else advance(pot, ready);
     pot.stage += adds;
     for (const q of quickens) pot.perMinute *= quicker(q, doubts);
     if (loosens) pot.loosened = ready;
@@ -314,18 +266,22 @@ export class Run {
     return ready;
   }
 
-  /** What of it fails, and how thick everything is. */
+  /** What of it fails, and how thick everything is. A window is doubtful beyond its ends and fails half a stage on. */
   private judge(i: number, act: CourseAct, start: Minutes, end: Minutes, turns: Turns): void {
     let fails = 0;
     let below = Infinity;
     const { carried, fluid, window } = act;
+    const beyond = SOFT * (turns.soft?.[i] ?? 1);
     if (carried) {
-      for (const l of carried.by) below = Math.min(below, this.bears(this.thin[l] as Batter, start));
-      if (below < carried.stage - BREAKS_BELOW) fails |= FAILS.breaks;
+      for (const l of carried.by)
+        below = Math.min(below, bearsAs(this.thin[l] as Batter, start, this.tcMin));
+      if (below < carried.breaks) fails |= FAILS.breaks;
     }
     if (fluid)
-      for (const l of fluid.layers)
-        if (stageAt(this.thick[l] as Batter, start) > fluid.most) fails |= FAILS.setAlready;
+      for (const l of fluid.layers) {
+        if (stageAt(this.thick[l] as Batter, start) > fluid.most + beyond) fails |= FAILS.setAlready;
+        if (stageAt(this.thin[l] as Batter, start) < fluid.least - beyond) fails |= FAILS.tooThin;
+      }
     let thickest = -Infinity;
     let thinnest = Infinity;
     const last = start + (end - start) * (act.lastAt ?? 0);
@@ -335,8 +291,8 @@ export class Run {
       thickest = Math.max(thickest, stageAt(pot, last) + more);
       thinnest = Math.min(thinnest, stageAt(pot, start) + more);
     }
-    if (window && thickest > window.most + ABOUT) fails |= FAILS.tooThick;
-    if (window && thinnest < window.least - WASHES_BELOW) fails |= FAILS.tooThin;
+    if (window && thickest > window.most + beyond) fails |= FAILS.tooThick;
+    if (window && thinnest < window.least - beyond) fails |= FAILS.tooThin;
     this.below[i] = below;
     this.thickest[i] = thickest;
     this.thinnest[i] = thinnest;
@@ -348,10 +304,10 @@ export class Run {
     const { doubts } = turns;
     for (const p of act.pots) {
       const pot = this.pots[p] as Batter;
+      const { perMinute } = pot;
       if (act.makes) {
-        pot.stage = this.startOf(p, turns);
-        pot.since = end;
-        pot.loosened = -Infinity;
+        beginAt(pot, this.startOf(p, turns), end);
+        pot.perMinute = perMinute;
       }
       if (act.adds === undefined && !act.quickens) {
         if (act.makes) this.note(p);
@@ -373,24 +329,6 @@ export class Run {
       b.rested = at;
     }
     this.kept?.layers[l]?.push({ ...(this.thin[l] as Batter) });
-  }
-
-  /** As what stage a layer bears at a minute: it has stiffened since it lies still. */
-  private bears = (b: Batter, at: Minutes): Stage => stageAt(b, at) + stiffening(at - b.rested, this.tcMin);
-
-  /** The minute from which on it bears as such a stage. */
-  private bearsFrom(b: Batter, stage: Stage): Minutes {
-    const from = b.rested;
-    if (this.tcMin === Infinity || from === Infinity || stageAt(b, from) >= stage) return reaches(b, stage);
-    const back = b.loosened + BACK_AFTER_MIN;
-    if (from < back) {
-      // while it comes back from being stirred loose
-      const soon =
-        from + restUntil(stage - stageAt(b, from), b.perMinute + LOOSENED / BACK_AFTER_MIN, this.tcMin);
-      if (soon <= back) return soon;
-    }
-    const plain = b.stage + b.perMinute * (from - b.since);
-    return from + restUntil(stage - plain, b.perMinute, this.tcMin);
   }
 
   private lay(
@@ -423,13 +361,17 @@ export class Run {
     this.kept?.layers[l]?.push({ ...thin });
   }
 
-  /** The stage that a layer's thinnest batter flows as, at a minute after it was poured. */
-  layerAt = (l: number, at: Minutes): Stage => stageAt(this.thin[l] as Batter, at);
+  /** The stages that a layer's thinnest batter flows and bears as, at a minute after it was poured. */
+  layerFlows = (l: number, at: Minutes): Stage => stageAt(this.thin[l] as Batter, at);
+  layerBears = (l: number, at: Minutes): Stage => bearsAs(this.thin[l] as Batter, at, this.tcMin);
 
-  /** The minute from which on a layer flows as this stage. */
-  layerReaches = (l: number, stage: Stage): Minutes => reaches(this.thin[l] as Batter, stage);
+  /** The minute from which on it flows, or bears, as this stage. */
+  layerFlowsFrom = (l: number, stage: Stage): Minutes => reaches(this.thin[l] as Batter, stage);
+  layerBearsFrom = (l: number, stage: Stage): Minutes =>
+    bearsFrom(this.thin[l] as Batter, stage, this.tcMin);
 
-  /** The stage that a layer bears as, at a minute; and from when on it bears as one. */
-  layerBears = (l: number, at: Minutes): Stage => this.bears(this.thin[l] as Batter, at);
-  layerBearsFrom = (l: number, stage: Stage): Minutes => this.bearsFrom(this.thin[l] as Batter, stage);
+  /** In which what lies still doubled its strength, this time; without end where it does not. */
+  get restDoubles(): Minutes {
+    return this.tcMin;
+  }
 }

@@ -6,7 +6,7 @@ import { stagePhrase } from '../../setting/stage.ts';
 import { formatLength } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
-import { KEEPS_SHAPE } from '../../setting/carries.ts';
+import { HEAPS } from '../../pattern/windows.ts';
 import { type About, TOUCH } from './clear.ts';
 
 /** Soap heaped to a ridge. */
@@ -37,17 +37,17 @@ export function mounded(
   const pour = before[lastPour];
   const pot = plan.pots.find((p) => pour?.kind === 'pour' && p.id === pour.pot);
   const soft: Warning[] =
-    !waits && pot && pot.stage < KEEPS_SHAPE
+    !waits && pot && pot.stage < HEAPS.least
       ? [
           {
             ...about,
             code: 'mound-soft',
             level: 'warn',
-            message: `The mound would be heaped on batter that is ${stagePhrase(pot.stage)}: it sinks in. It stands on what is ${stagePhrase(KEEPS_SHAPE)}.`,
+            message: `The mound would be heaped on batter that is ${stagePhrase(pot.stage)}: it sinks in. It stands on what is ${stagePhrase(HEAPS.least)}.`,
             remedies: [
               {
-                label: `Wait until it is ${stagePhrase(KEEPS_SHAPE)}`,
-                apply: (p) => waitBefore(p, step.id, KEEPS_SHAPE),
+                label: `Wait until it is ${stagePhrase(HEAPS.least)}`,
+                apply: (p) => waitBefore(p, step.id, HEAPS.least),
               },
             ],
           },

@@ -10,7 +10,7 @@ import { formatLength, formatMass } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { Remedy, Warning } from '../warning.ts';
 import { type About, TOUCH, barsOf, floorHalf, narrowest, overCut } from './clear.ts';
-import { KEEPS_SHAPE } from '../../setting/carries.ts';
+import { PIPES } from '../../pattern/windows.ts';
 
 /** Piped higher than so many times its foot, it leans. A judgement, no source. */
 const TALLEST = 1.6;
@@ -89,19 +89,19 @@ export function piped(
   });
   const thin = [...new Set(way.rows.map((r) => r.pot))].flatMap((id): Warning[] => {
     const pot = secondPot(plan, id);
-    return pot && pot.stage < KEEPS_SHAPE
+    return pot && pot.stage < PIPES.least
       ? [
           {
             ...about,
             code: 'piping-thin',
             level: 'warn',
-            message: `Pot ${pot.letter} is to be piped when it is ${stagePhrase(pot.stage)}: dollops run flat. They keep their shape from ${stagePhrase(KEEPS_SHAPE)} on.`,
+            message: `Pot ${pot.letter} is to be piped when it is ${stagePhrase(pot.stage)}: dollops run flat. They keep their shape from ${stagePhrase(PIPES.least)} on.`,
             remedies: [
               {
-                label: `Pipe it when it is ${stagePhrase(KEEPS_SHAPE)}`,
+                label: `Pipe it when it is ${stagePhrase(PIPES.least)}`,
                 apply: (p) => {
                   const next = inSecond(
-                    (part) => updatePot(part, id, { stage: KEEPS_SHAPE }),
+                    (part) => updatePot(part, id, { stage: PIPES.least }),
                     () => 1,
                   )(p);
                   return 'ok' in next ? p : next;

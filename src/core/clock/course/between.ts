@@ -1,21 +1,10 @@
 import { turnsOf } from '../../edit/turns.ts';
 import type { ActId, ActOf } from '../../day/act.ts';
-import { LIES_FLAT } from '../../setting/carries.ts';
+import { LANDS, SCRAPES, STICK_GOES, STREWN_ON, WIRE_GOES } from '../../pattern/windows.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
-import type { Stage } from '../../units/quantity.ts';
 import { LINE_MIN, PULL_MIN, strokeMinutes, WIRE_MIN } from '../../plan/habits.ts';
 import type { Step } from '../../plan/stepSchema.ts';
 import type { About, Draft } from './draft.ts';
-
-/** A stick goes through what is no thicker than this, a wire through a little more. Common practice, no source. */
-const STICK_MOST: Stage = 1.8;
-const WIRE_MOST: Stage = LIES_FLAT;
-
-/** What is scraped crumbles above this. A judgement, no source. */
-const SCRAPES_MOST: Stage = 4.4;
-
-/** A line of colorant is put on what is about medium. Common practice, no source. */
-const LINE_LEAST: Stage = 2;
 
 /** What carries out a step. */
 export const aboutStep = (id: ActId, step: Step): About => ({ of: [id], step });
@@ -37,7 +26,10 @@ export function addTilt(draft: Draft, { id, step }: ActOf<'tilt'>): void {
     pots: [],
   } as const;
   if (step.fluid) {
-    draft.add({ ...base, ...draft.whileFluid(step, LIES_FLAT), moves: draft.fluidBy(step) }, aboutStep(id, step));
+    draft.add(
+      { ...base, ...draft.whileFluid(step, LANDS.stream), moves: draft.fluidBy(step) },
+      aboutStep(id, step),
+    );
     return;
   }
   const needs = draft
@@ -68,8 +60,8 @@ export function addScrape(draft: Draft, { id, step }: ActOf<'scrape'>): void {
       does: 'scrape',
       minutes: draft.habits.scrapeMin * draft.countOf(step),
       pots: [],
-      ...draft.on(step, Math.max(0, ...keeps)),
-      ...draft.whileFluid(step, SCRAPES_MOST),
+      ...draft.on(step, Math.max(SCRAPES.least, ...keeps)),
+      ...draft.whileFluid(step, { least: 0, most: SCRAPES.most }),
     },
     aboutStep(id, step),
   );
@@ -82,8 +74,7 @@ export const addStroke = (draft: Draft, { id, step }: ActOf<'stroke'>): void => 
       does: 'stroke',
       minutes: strokeMinutes(step) * draft.countOf(step),
       pots: [],
-      ...draft.whileFluid(step, STICK_MOST),
-      moves: draft.fluidBy(step),
+      ...draft.goesThrough(step, STICK_GOES, draft.surfaceOf(step) - step.depthMm),
     },
     aboutStep(id, step),
   );
@@ -95,8 +86,7 @@ export const addWire = (draft: Draft, { id, step }: ActOf<'wire'>): void => {
       does: 'wire',
       minutes: WIRE_MIN * draft.countOf(step),
       pots: [],
-      ...draft.whileFluid(step, WIRE_MOST),
-      moves: draft.fluidBy(step),
+      ...draft.goesThrough(step, WIRE_GOES, Math.min(...step.points.map((p) => p.heightMm))),
     },
     aboutStep(id, step),
   );
@@ -108,7 +98,7 @@ export const addLine = (draft: Draft, { id, step }: ActOf<'line'>): void => {
       does: 'line',
       minutes: LINE_MIN * draft.countOf(step),
       pots: [],
-      ...draft.on(step, LINE_LEAST),
+      ...draft.on(step, STREWN_ON),
     },
     aboutStep(id, step),
   );

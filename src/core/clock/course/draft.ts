@@ -6,7 +6,9 @@ import { isAbout } from '../../plan/moulds.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import type { Step } from '../../plan/stepSchema.ts';
 import type { CourseAct, CoursePot, Doubt } from '../../timing/course.ts';
-import type { Stage } from '../../units/quantity.ts';
+import { SOFT } from '../../timing/estimates.ts';
+import type { StageWindow } from '../../pattern/windows.ts';
+import type { Millimetres, Stage } from '../../units/quantity.ts';
 import type { MouldId, PotId } from '../../validate/ids.ts';
 
 /** What an act of a course is of in its plan. */
@@ -46,6 +48,17 @@ interface Lying extends Place {
   fluid: readonly number[];
 }
 
+/** What a layer is of, and from where to where it reaches, mm square to its surface. */
+interface LayerAbout {
+  /** of this pot alone, in its own colour */
+  readonly plain?: PotId;
+  readonly fromMm: Millimetres;
+  readonly toMm: Millimetres;
+}
+
+/** A tool that goes into a layer by no more than this passes it by, mm. A judgement. */
+const PASSED_MM: Millimetres = 1;
+
 /** A course that is being written: its acts so far, and what lies where by then. */
 export class Draft {
   readonly plan: Plan;
@@ -56,11 +69,9 @@ export class Draft {
   readonly pots: PotAbout[] = [];
   readonly coursePots: CoursePot[] = [];
   readonly doubts: Doubt[] = [];
-  layerCount = 0;
   /** the last act that was done to a mould, by its place; waits count from its end */
   lastOnMould = -1;
-  /** layers of one pot alone, each in its own colour */
-  private readonly plain = new Map<number, PotId>();
+  private readonly layers: LayerAbout[] = [];
   private readonly lying: Lying[] = [];
 
   constructor(plan: Plan, laid: Laid) {
@@ -122,10 +133,14 @@ export class Draft {
     return this.lying.filter((l) => moulds.has(l.mould));
   }
 
-  /** What lies on top in the moulds that a step is about has to be so thick. */
+  get layerCount(): number {
+    return this.layers.length;
+  }
+
+  /** What lies on top in the moulds that a step is about has to bear as so thick. */
   on(step: Step, stage: Stage): Pick<CourseAct, 'carried'> {
     const by = this.lyingIn(step).map((l) => l.last);
-    return by.length > 0 ? { carried: { by, stage } } : {};
+    return by.length > 0 ? { carried: { by, stage, breaks: stage - SOFT } } : {};
   }
 
   /** What is fluid in the moulds that a step is about. */
@@ -133,14 +148,40 @@ export class Draft {
     return this.lyingIn(step).flatMap((l) => l.fluid);
   }
 
-  /** What is fluid in them has to be no thicker than this. */
-  whileFluid(step: Step, most: Stage): Pick<CourseAct, 'fluid'> {
+  /** What is fluid in them has to flow as something between the two. */
+  whileFluid(step: Step, { least, most }: StageWindow): Pick<CourseAct, 'fluid'> {
     const layers = this.fluidBy(step);
-    return layers.length > 0 ? { fluid: { layers, most } } : {};
+    return layers.length > 0 ? { fluid: { layers, least, most } } : {};
+  }
+
+  /** A tool goes down to a height above the floor, through what is fluid there: every layer that it passes is asked, and moved. */
+  goesThrough(step: Step, { least, most }: StageWindow, lowestMm: Millimetres): Pick<CourseAct, 'fluid' | 'moves'> {
+    const layers = this.fluidBy(step).filter((l) => this.topOf(l) > lowestMm + PASSED_MM);
+    return layers.length > 0 ? { fluid: { layers, least, most }, moves: layers } : {};
+  }
+
+  private topOf = (layer: number): Millimetres => this.layers[layer]?.toMm ?? 0;
+
+  /** How high what lies in a step's moulds reaches. */
+  surfaceOf = (step: Step): Millimetres => Math.max(0, ...this.lyingIn(step).map((l) => this.topOf(l.last)));
+
+  thickness = (layer: number): Millimetres => {
+    const { fromMm = 0, toMm = 0 } = this.layers[layer] ?? {};
+    return toMm - fromMm;
+  };
+
+  /** How deep the batter is that is fluid in a place; what was poured last, where nothing is. */
+  fluidDepth(place: Place): Millimetres {
+    const here = this.at(place);
+    if (!here) return 0;
+    return Math.max(
+      this.thickness(here.last),
+      here.fluid.reduce((s, l) => s + this.thickness(l), 0),
+    );
   }
 
   /** A layer is of this pot alone: what is poured of it on top cannot break through to anything else. */
-  isOf = (layer: number, pot: PotId): boolean => this.plain.get(layer) === pot;
+  isOf = (layer: number, pot: PotId): boolean => this.layers[layer]?.plain === pot;
 
   private at = ({ mould, room }: Place): Lying | undefined =>
     this.lying.find((l) => l.mould === mould && l.room === room);
@@ -149,11 +190,10 @@ export class Draft {
 
   fluidIn = (places: readonly Place[]): readonly number[] => places.flatMap((p) => this.at(p)?.fluid ?? []);
 
-  /** A layer more in a place, on top of what lies there; fluid together with what is. `pot`: it is of that pot alone, in its own colour. */
-  layerIn(place: Place, pot?: PotId): number {
+  /** A layer more in a place, on top of what lies there; fluid together with what is. */
+  layerIn(place: Place, about: LayerAbout): number {
     const layer = this.layerCount;
-    if (pot !== undefined) this.plain.set(layer, pot);
-    this.layerCount += 1;
+    this.layers.push(about);
     const here = this.at(place);
     if (here) {
       here.last = layer;

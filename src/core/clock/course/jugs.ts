@@ -7,7 +7,7 @@ import type { Pour } from '../../plan/stepSchema.ts';
 import type { Prepares, Quickens } from '../../timing/course.ts';
 import type { PotId } from '../../validate/ids.ts';
 import { SCENT_STIRS, STIRS } from '../../plan/habits.ts';
-import { isFor, RATE_SD, RECIPE, scentsOf, sdAfter, type ScentDose } from '../scents.ts';
+import { isFor, RECIPE, scentsOf, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
 import { startStage } from '../start.ts';
 import type { Draft } from './draft.ts';
@@ -24,25 +24,24 @@ export class Jugs {
 
   constructor(draft: Draft) {
     this.draft = draft;
-    const { known, perMinute } = draft.plan.clock;
-    draft.doubts.push({
-      name: RECIPE,
-      sd: known && perMinute === undefined ? sdAfter(known.readings) : RATE_SD,
-    });
     const { doses, doubts } = scentsOf(draft.plan.batter.fragrances, 1);
     this.doses = doses;
-    draft.doubts.push(...doubts);
-    this.known = this.addPots();
+    const sd = this.addPots();
+    this.known = sd !== undefined;
+    draft.doubts.push({ name: RECIPE, sd: sd ?? 0 }, ...doubts);
   }
 
-  private addPots(): boolean {
+  /** How far the rate of their recipes is out, the one that is out furthest; undefined where one has none. */
+  private addPots(): number | undefined {
     const { plan, laid } = this.draft;
+    let sd = 0;
     const used = new Set([...pouredPots(plan), ...heldPots(plan)]);
     for (const pot of plan.pots) {
       if (!used.has(pot.id)) continue;
       const recipe = laid.recipes.ofPot(pot.id);
       const speed = recipe && speedOf(batterIn(plan, pot), recipe, plan.clock);
-      if (!speed) return false;
+      if (!speed) return undefined;
+      sd = Math.max(sd, speed.sd);
       this.own.push(pot.id);
       this.draft.addPot(
         { pot, ofSecond: false },
@@ -54,7 +53,7 @@ export class Jugs {
         },
       );
     }
-    return true;
+    return sd;
   }
 
   private quickens(pot: PotId, ...when: readonly ScentDose['when'][]): readonly Quickens[] {

@@ -1,14 +1,10 @@
 import type { ActOf } from '../../day/act.ts';
-import { KEEPS_SHAPE, RUNS_IN, stageToCarry } from '../../setting/carries.ts';
-import type { Stage } from '../../units/quantity.ts';
+import { HEAPS, RUNS_IN, STREWN_ON } from '../../pattern/windows.ts';
+import { stageToCarry } from '../../setting/carries.ts';
 import { RIDGES_MIN, TOP_MIN } from '../../plan/habits.ts';
 import { aboutStep } from './between.ts';
 import type { Draft } from './draft.ts';
 import type { Jugs } from './jugs.ts';
-import { WORKABLE } from './pour.ts';
-
-/** Salt is strewn on what is about medium. Common practice, no source. */
-const SALT_LEAST: Stage = 2;
 
 /** What lies on it weighs so much, g/ml. */
 const DENSITY = 1;
@@ -22,8 +18,10 @@ export function addRidges(draft: Draft, jugs: Jugs, { id, step }: ActOf<'fill-ri
       does: 'ridges',
       minutes: RIDGES_MIN * draft.countOf(step),
       pots: [draft.numberOf(pot)],
-      window: { least: 0, most: RUNS_IN },
-      lays: draft.mouldsOf(step).map((m) => draft.layerIn({ mould: m.use.id, room: 0 }, pot)),
+      window: RUNS_IN,
+      lays: draft
+        .mouldsOf(step)
+        .map((m) => draft.layerIn({ mould: m.use.id, room: 0 }, { plain: pot, fromMm: 0, toMm: 0 })),
       ...(prepares.length > 0 ? { prepares } : {}),
     },
     aboutStep(id, step),
@@ -40,7 +38,7 @@ export function addTop(draft: Draft, jugs: Jugs, { id, step }: ActOf<'put-on-top
   } as const;
   if (way.top !== 'mound') {
     draft.add(
-      { ...base, pots: [], ...draft.on(step, way.top === 'salt' ? SALT_LEAST : KEEPS_SHAPE) },
+      { ...base, pots: [], ...draft.on(step, way.top === 'salt' ? STREWN_ON : HEAPS.least) },
       aboutStep(id, step),
     );
     return;
@@ -50,7 +48,7 @@ export function addTop(draft: Draft, jugs: Jugs, { id, step }: ActOf<'put-on-top
     {
       ...base,
       pots: [draft.numberOf(way.pot)],
-      window: { least: KEEPS_SHAPE, most: WORKABLE },
+      window: HEAPS,
       ...draft.on(step, stageToCarry(way.heightMm, DENSITY)),
       ...(prepares.length > 0 ? { prepares } : {}),
     },

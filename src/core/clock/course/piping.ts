@@ -4,14 +4,14 @@ import type { Pot } from '../../plan/planSchema.ts';
 import { pipedRows } from '../../plan/second.ts';
 import type { Top } from '../../plan/stepSchema.ts';
 import type { PipedRow } from '../../plan/topSchema.ts';
-import { KEEPS_SHAPE, stageToCarry } from '../../setting/carries.ts';
+import { PIPES } from '../../pattern/windows.ts';
+import { stageToCarry } from '../../setting/carries.ts';
 import type { PotId } from '../../validate/ids.ts';
 import { ROW_MIN, STIRS } from '../../plan/habits.ts';
-import { isFor, RATE_SD, scentsOf, type ScentDose } from '../scents.ts';
+import { isFor, scentsOf, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
 import { PIPED } from '../start.ts';
 import type { Draft } from './draft.ts';
-import { WORKABLE } from './pour.ts';
 import { preparing, scentAtOnce } from './stirredIn.ts';
 
 /** A bag is pressed until nearly the end of its rows. */
@@ -41,7 +41,7 @@ export class Piping {
     const doubt = draft.doubts.length;
     const { doses, doubts } = scentsOf(batter.fragrances, doubt + 1);
     this.doses = doses;
-    draft.doubts.push({ name: 'recipe for piping', sd: RATE_SD });
+    draft.doubts.push({ name: 'recipe for piping', sd: speed.sd });
     draft.doubts.push(...doubts.map((d) => ({ ...d, name: `piping ${d.name}` })));
     const rows = pipedRows(plan);
     const used = plan.second.pots.filter((p) => rows.some(({ row }) => row.pot === p.id));
@@ -114,7 +114,7 @@ export class Piping {
           does: 'pipe',
           minutes: ROW_MIN * draft.countOf(step) * rows.filter((r) => r.pot === id).length,
           pots: [place],
-          window: { least: KEEPS_SHAPE, most: WORKABLE },
+          window: PIPES,
           lastAt: LAST_AT,
           ...draft.on(step, stageToCarry(heightMm, 1)),
           ...(prepares.length > 0 ? { prepares } : {}),

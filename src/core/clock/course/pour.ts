@@ -1,32 +1,59 @@
 import type { ActOf } from '../../day/act.ts';
 import { liesOn } from '../../edit/clock.ts';
-import { KNOW_HOW } from '../../pattern/knowHow.ts';
+import { LANDS, pourWindow, type StageWindow } from '../../pattern/windows.ts';
 import { isOneJug, potsOf, roundOf } from '../../plan/sources.ts';
 import type { Pour } from '../../plan/stepSchema.ts';
-import { LIES_FLAT, stageToCarry } from '../../setting/carries.ts';
+import { stageToCarryWithin, stageToStayApart } from '../../setting/blur.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';
-import type { Stage } from '../../units/quantity.ts';
-import { CUP_MIN, pourMinutes, SCENT_STIRS } from '../../plan/habits.ts';
+import type { CourseAct } from '../../timing/course.ts';
+import { SOFT } from '../../timing/estimates.ts';
+import { CUP_MIN, FINE_MM, pourMinutes, SCENT_STIRS } from '../../plan/habits.ts';
 import { aboutStep } from './between.ts';
 import type { Draft, Landed } from './draft.ts';
 import type { Jugs } from './jugs.ts';
-
-/** Heaped, piped and rough batter can be worked up to here. Common practice, no source. */
-export const WORKABLE: Stage = 4.5;
 
 /** It pushes aside what is fluid: nothing has to carry it. */
 const pushes = (pour: Pour): boolean => !liesOn(pour);
 
 /** How thick the pots of a pour may be. */
-function windowOf(step: Pour, landed: readonly Landed[]): { readonly least: Stage; readonly most: Stage } {
-  if (step.pattern) {
-    const { thinnest = 0, thickest } = KNOW_HOW[step.pattern.place.at];
-    return { least: thinnest, most: thickest };
-  }
-  const { roughMm } = step;
-  if (roughMm === undefined) return { least: 0, most: LIES_FLAT };
+function windowOf({ plan }: Draft, step: Pour, landed: readonly Landed[]): StageWindow {
+  const { roughMm, ombre } = step;
+  const inOnePot = plan.ombres.some((o) => o.id === ombre?.id && o.school === 'one-pot');
+  if (step.pattern || roughMm === undefined) return pourWindow(step, inOnePot);
+  const { most } = LANDS.spoon;
   const keeps = Math.max(...landed.map(({ layer }) => stageToKeepRidges(roughMm, layer.densityGMl)));
-  return { least: Math.min(keeps, WORKABLE), most: WORKABLE };
+  return { least: Math.min(keeps, most), most };
+}
+
+/** What lies below has to bear a pour, to within the blur that the maker takes; or merely not to run together with it, where that is laid on while it is fluid. */
+function carriedOn(draft: Draft, step: Pour, landed: readonly Landed[]): Pick<CourseAct, 'carried'> {
+  const { blurMm = FINE_MM } = draft.plan.clock;
+  const alone = !step.pattern && !step.ombre ? step.pot : undefined;
+  const on = landed.flatMap(({ layer, place }) =>
+    draft
+      .lastIn([place])
+      // on its own colour there is nothing to break through to
+      .filter((last) => alone === undefined || !draft.isOf(last, alone))
+      .map((last) => {
+        const how = {
+          ...step.landing,
+          densityGMl: layer.densityGMl,
+          depthMm: draft.fluidDepth(place),
+        };
+        const apart = stageToStayApart(Math.min(layer.riseMm, draft.thickness(last)), how);
+        const stage = stageToCarryWithin(blurMm, how);
+        return { last, stage, breaks: step.onFluid ? apart : Math.max(stage - SOFT, apart) };
+      }),
+  );
+  if (on.length === 0) return {};
+  const most = (of: 'stage' | 'breaks'): number => Math.max(...on.map((o) => o[of]));
+  return {
+    carried: {
+      by: on.map((o) => o.last),
+      breaks: most('breaks'),
+      ...(step.onFluid ? {} : { stage: most('stage') }),
+    },
+  };
 }
 
 const minutesOf = ({ habits }: Draft, step: Pour, landed: readonly Landed[]): number => {
@@ -47,16 +74,16 @@ export function addPour(draft: Draft, jugs: Jugs, { id, step }: ActOf<'pour'>): 
   if (landed.length === 0) return;
   const places = landed.map((l) => l.place);
   const fluid = draft.fluidIn(places);
-  const alone = !step.pattern && !step.ombre ? step.pot : undefined;
-  // on its own colour there is nothing to break through to
-  const by = draft.lastIn(places).filter((l) => alone === undefined || !draft.isOf(l, alone));
+  const alone = !step.pattern && !step.ombre ? { plain: step.pot } : {};
   const onFluid = pushes(step) && fluid.length > 0;
-  const window = windowOf(step, landed);
+  const window = windowOf(draft, step, landed);
+  const carried = onFluid ? {} : carriedOn(draft, step, landed);
   const rounds = step.pattern?.rounds.length ?? 1;
-  const stage = Math.max(...landed.map(({ layer }) => stageToCarry(step.landing.fallMm, layer.densityGMl)));
   const prepares = pots.flatMap((pot) => jugs.prepares(pot, step));
   const cup = pots.flatMap((pot) => jugs.cups(pot));
-  const lays = places.map((place) => draft.layerIn(place, alone));
+  const lays = landed.map(({ layer, place }) =>
+    draft.layerIn(place, { ...alone, fromMm: layer.offset - layer.riseMm, toMm: layer.offset }),
+  );
   draft.add(
     {
       does: 'pour',
@@ -67,8 +94,10 @@ export function addPour(draft: Draft, jugs: Jugs, { id, step }: ActOf<'pour'>): 
       lastAt: (rounds - 1) / rounds,
       lays,
       ...(step.atMin === undefined ? {} : { at: step.atMin }),
-      ...(by.length > 0 && !onFluid ? { carried: { by, stage } } : {}),
-      ...(onFluid ? { fluid: { layers: fluid, most: Math.max(LIES_FLAT, window.most) } } : {}),
+      ...carried,
+      ...(onFluid
+        ? { fluid: { layers: fluid, least: 0, most: Math.max(LANDS.stream.most, window.most) } }
+        : {}),
       ...(prepares.length > 0 ? { prepares } : {}),
       ...(cup.length > 0
         ? { cup: { quickens: cup, minutes: CUP_MIN + habits.scentMin, adds: SCENT_STIRS } }

@@ -2,7 +2,7 @@ import { useId, useRef } from 'react';
 import { setPourStage } from '../../../../core/edit/pattern.ts';
 import { setLanding } from '../../../../core/edit/pours.ts';
 import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
-import type { KnowHow } from '../../../../core/pattern/knowHow.ts';
+import { pourWindow } from '../../../../core/pattern/windows.ts';
 import { plungeOf, sinksTo } from '../../../../core/setting/plunge.ts';
 import { sinkOf } from '../../../../core/setting/spike.ts';
 import { stagePhrase } from '../../../../core/setting/stage.ts';
@@ -77,15 +77,15 @@ function Slide({
 }
 
 /** From how high and at what thickness a pour goes in: by these it plunges or floats. */
-export function HowPoured({ layer, know }: { readonly layer: ScaledLayer; readonly know: KnowHow }) {
+export function HowPoured({ layer }: { readonly layer: ScaledLayer }) {
   const { edit, show } = useBench();
   const { pour, pots, densityGMl } = layer;
   const stages = pots.map((p) => p.stage);
   const stage = stages.reduce((a, b) => a + b, 0) / Math.max(1, stages.length);
   const alike = Math.max(...stages) - Math.min(...stages) < 0.05;
   const { fallMm } = pour.landing;
-  const { thickest } = know;
   const at = pour.pattern?.place.at;
+  const { most: thickest } = pourWindow(pour, false);
   const sinks =
     at === 'in-the-pot' || at === 'split-jug'
       ? 'lies on what is there'

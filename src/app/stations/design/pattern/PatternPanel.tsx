@@ -83,7 +83,7 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
           onPick={(i) => edit((p) => mapPour(p, pour.id, (s) => ({ ...s, compartment: Number(i) })))}
         />
       )}
-      <HowPoured layer={layer} know={know} />
+      <HowPoured layer={layer} />
       <PutLine layer={layer} />
       <ScrapeIt layer={layer} />
       <NeedsAndFails know={know} />

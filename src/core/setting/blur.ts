@@ -1,0 +1,55 @@
+import type { Millimetres, Stage } from '../units/quantity.ts';
+import { bearingOf, plungeOf, pressureOf, sinksTo } from './plunge.ts';
+import { stageOfStress, yieldStress } from './stage.ts';
+
+/** Of the depth that a pour sinks through, so much is the border rough by, by how it lands. Judgements, no source. */
+const ROUGH = { stream: 0.3, low: 0.2, spatula: 0.2, spoon: 0.1 } as const;
+
+/** Batter that bears less than one part in so many of what lands on it lets it sink, however little is below. Common practice, no source: over a spatula below 0.7. */
+const SINKS_AT = 1 / 8.6;
+
+/** A stream that lies down on what carries it still moves so much of the depth; one that goes through moves half. */
+const LIES = sinksTo(6);
+const THROUGH = sinksTo(1);
+
+/** How a level pour meets what it lands on. */
+export interface Landed {
+  readonly how: keyof typeof ROUGH;
+  /** the fall in effect */
+  readonly fallMm: Millimetres;
+  readonly densityGMl: number;
+  /** of what is fluid there */
+  readonly depthMm: Millimetres;
+}
+
+/**
+ * How rough the border is that a level pour leaves on batter of a stage, mm either way of where it would lie: 0 where that carries it, and as the fall goes to 0. Its amplitude is
+ * a part of the depth that is fluid there, by how far the stream sinks beyond lying down (section "fluid on fluid" of this product's own models; a judgement).
+ */
+export function blurOn(stage: Stage, { how, fallMm, densityGMl, depthMm }: Landed): Millimetres {
+  const sinks = sinksTo(plungeOf(stage, fallMm, densityGMl));
+  return ROUGH[how] * depthMm * (THROUGH / (THROUGH - LIES)) * Math.max(0, sinks - LIES);
+}
+
+/** The stage at which the border is rough by just so much, 0 for none; -Infinity where even water would leave it smoother. */
+function stageToBlur(blurMm: Millimetres, { how, fallMm, densityGMl, depthMm }: Landed): Stage {
+  const sinks = LIES + (blurMm / (ROUGH[how] * depthMm)) * ((THROUGH - LIES) / THROUGH);
+  if (!(sinks < THROUGH)) return -Infinity;
+  // sinks = 1 - 0.5^(1/n), n = 1 + 5 bearing / pressure
+  const plunge = Math.log(0.5) / Math.log(1 - sinks);
+  return stageOfBearing(((plunge - 1) / 5) * pressureOf(fallMm, densityGMl));
+}
+
+const stageOfBearing = (pascals: number): Stage => stageOfStress((pascals / bearingOf(0)) * yieldStress(0));
+
+/** The stage at which what lies there carries a pour: it does not sink, and the border is no rougher than is fine. */
+export const stageToCarryWithin = (fineMm: Millimetres, landed: Landed): Stage =>
+  Math.max(
+    0,
+    stageOfBearing(SINKS_AT * pressureOf(landed.fallMm, landed.densityGMl)),
+    stageToBlur(fineMm, landed),
+  );
+
+/** Below this stage a pour and what it lands on run together: the border is rough by half the thinner of the two. */
+export const stageToStayApart = (thinnerMm: Millimetres, landed: Landed): Stage =>
+  stageToBlur(thinnerMm / 2, landed);

@@ -1,5 +1,4 @@
 import { useMemo } from 'react';
-import { timingVoid } from '../../core/ask/timing.ts';
 import type { Odds } from '../../core/timing/odds.ts';
 import { useFigure } from '../parts/usePlan.ts';
 import { useOutlook } from './outlookContext.ts';
@@ -8,19 +7,15 @@ import { useOutlook } from './outlookContext.ts';
 export const SURE = 0.9;
 export const DOUBTFUL = 0.5;
 
-/** The odds of the open plan: not known yet, known (those of the plan just before it are stale), or void, and why. */
+/** The odds of the open plan: not known yet, or known; those of the plan just before it are stale. */
 export type OddsShown =
-  | { readonly kind: 'unknown' }
-  | { readonly kind: 'void'; readonly why: string }
-  | { readonly kind: 'known'; readonly odds: Odds; readonly stale: boolean };
+  { readonly kind: 'unknown' } | { readonly kind: 'known'; readonly odds: Odds; readonly stale: boolean };
 
 export function useOdds(): OddsShown {
   const known = useOutlook();
-  const batter = useFigure((c) => c.plan.batter);
   const stale = useFigure((c) => known !== undefined && known.plan !== c.plan);
-  return useMemo(() => {
-    const why = timingVoid({ batter });
-    if (why !== undefined) return { kind: 'void', why };
-    return known ? { kind: 'known', odds: known.outlook.odds, stale } : { kind: 'unknown' };
-  }, [known, batter, stale]);
+  return useMemo(
+    () => (known ? { kind: 'known', odds: known.outlook.odds, stale } : { kind: 'unknown' }),
+    [known, stale],
+  );
 }

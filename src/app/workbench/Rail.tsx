@@ -16,7 +16,6 @@ const stateOf = (warnings: readonly Warning[]): StationState => {
 
 /** What the odds say of the clock, and of a sheet that rests on it. */
 function oddsState(odds: OddsShown): StationState {
-  if (odds.kind === 'void') return 'care';
   if (odds.kind === 'unknown') return 'estimated';
   const { whole } = odds.odds;
   return whole >= SURE ? 'settled' : whole >= DOUBTFUL ? 'estimated' : 'care';

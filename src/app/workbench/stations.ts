@@ -69,7 +69,6 @@ export const STATIONS: readonly StationEntry[] = [
     name: 'Clock',
     line: (c, _show, odds) => {
       if (!c.clock) return 'no recipe yet';
-      if (odds.kind === 'void') return 'its odds are void';
       return odds.kind === 'known'
         ? `holds ${ofHundred(odds.odds.whole)}`
         : `≈ ${formatMinutes(c.clock.totalMin)}`;
@@ -82,7 +81,6 @@ export const STATIONS: readonly StationEntry[] = [
       if (!c.weights) return 'refused for now';
       if (c.warnings.some((w) => w.code === 'painted-only')) return 'sheet without colour';
       if (!c.clock) return 'sheet ready';
-      if (odds.kind === 'void') return 'sheet; its timing is void';
       return odds.kind === 'known' && odds.odds.whole < DOUBTFUL
         ? `sheet; holds ${ofHundred(odds.odds.whole)}`
         : 'sheet ready';

@@ -1,5 +1,5 @@
 import { peakLyeTemperature } from '../batter/lyeHeat.ts';
-import { oilsThatSet } from '../ask/timing.ts';
+import { falseTraceOf, oilThatSets } from '../ask/falseTrace.ts';
 import { setTemperatures } from '../edit/batter.ts';
 import type { Finish } from '../plan/stepSchema.ts';
 import type { Celsius } from '../units/quantity.ts';
@@ -8,18 +8,22 @@ import { lowerFirst } from '../units/words.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
 
+/** A chance of less is not warned of. */
+const TOLD = 0.03;
+
 /** Oils so cool that one of them sets: that looks like trace, and is none. */
 function solid({ plan }: Facts): Warning[] {
   const { oilsC } = plan.batter.temperatures;
   const say = (c: Celsius): string => formatTemperature(c, plan.units.temperature);
-  const worst = oilsThatSet(plan);
-  if (!worst) return [];
+  const worst = oilThatSets(plan);
+  const chance = falseTraceOf(plan);
+  if (!worst || chance < TOLD) return [];
   return [
     {
       code: 'oils-solid',
       level: 'warn',
       station: 'batter',
-      message: `Oils at ${say(oilsC)}: ${Math.round(worst.share * 100)} % ${lowerFirst(worst.oil.name)} sets below ≈ ${say(worst.atC)} in them. Set fat looks like trace and is none: the timing is of no use then, and lye may stay unspent in it.`,
+      message: `Oils at ${say(oilsC)}: ${Math.round(worst.share * 100)} % ${lowerFirst(worst.oil.name)} sets below ≈ ${say(worst.atC)} in them. In some ${Math.max(1, Math.round(10 * chance))} of 10 such batches set fat is taken for trace, and lye stays unspent in it; fewer where it was melted clear and is stirred well. A judgement.`,
       remedies: [
         { label: `Oils at ${say(worst.atC)}`, apply: (p) => setTemperatures(p, { oilsC: worst.atC }) },
       ],

@@ -99,6 +99,8 @@ export const SPEEDS = ['slows', 'none', 'quickens', 'quickens-much', 'seizes'] a
 export const knownRate = v.strictObject({
   value: v.pipe(v.number(), v.minValue(0.001), v.maxValue(50)),
   readings: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(100000)),
+  /** batter that stiffens at rest and lags near emulsion was reckoned with; absent: it was learned before that, and is in doubt by more */
+  rested: v.optional(v.literal(true)),
 });
 
 const fragrance = v.strictObject({

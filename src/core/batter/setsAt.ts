@@ -29,11 +29,11 @@ export interface Setting {
   readonly atC: Celsius;
 }
 
-/** The oil of a recipe that sets first as it cools; undefined where all stay liquid. An estimate. */
-export function setsFirst(batter: Pick<Batter, 'oils'>): Setting | undefined {
-  const sets = usedOils(batter).flatMap(({ oil, share }): readonly Setting[] => {
-    const melts = MELTS[oil.id];
-    return melts === undefined ? [] : [{ oil, share, atC: Math.round(melts - LOWERED_C * (1 - share)) }];
-  });
-  return sets.toSorted((a, b) => b.atC - a.atC)[0];
-}
+/** The oils of a recipe that set as it cools, the first to do so first. An estimate. */
+export const settingOils = (batter: Pick<Batter, 'oils'>): readonly Setting[] =>
+  usedOils(batter)
+    .flatMap(({ oil, share }): readonly Setting[] => {
+      const melts = MELTS[oil.id];
+      return melts === undefined ? [] : [{ oil, share, atC: Math.round(melts - LOWERED_C * (1 - share)) }];
+    })
+    .toSorted((a, b) => b.atC - a.atC);

@@ -29,9 +29,10 @@ export function foretoldOf(
     return rate && !rate.refused ? rate.factor : 1;
   };
   return plan.pots.flatMap((pot): Foretold[] => {
-    const readings = (plan.clock.readings ?? []).filter((r) => r.pot === pot.id);
+    // of the jug: what was read of the layer is another thing
+    const readings = (plan.clock.readings ?? []).filter((r) => r.pot === pot.id && !r.lying);
     const last = readings.toSorted((a, b) => a.min - b.min).at(-1);
-    const history = last && (last.history ?? asPlanned(pot.id, last.min));
+    const history = last && (last.history ?? asPlanned(last));
     if (!history) return [];
     const rate = rateOf(plan.clock, history);
     return [

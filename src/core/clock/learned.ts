@@ -1,10 +1,13 @@
+import type { PotHistory } from '../plan/clockSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { stiffening, stiffeningLess } from '../setting/rest.ts';
 import type { Course, Quickens } from '../timing/course.ts';
+import { REST } from '../timing/estimates.ts';
 import { independent, observed, spreadOf, type Belief } from '../timing/learn.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Laid } from './course/draft.ts';
-import { added, grown, histories, isTold, rateOf } from './history.ts';
+import { grown, histories, isTold, rateOf, stageBy } from './history.ts';
 import type { PlanCourse } from './planCourse.ts';
 import { idOfScent, RECIPE, scentDoubt, scentSpeed } from './scents.ts';
 
@@ -19,7 +22,7 @@ const LEAST_GROWTH: Stage = 0.03;
 
 /** What one quantity was taken to be, and what readings make of it: factors on the rate that the course had. */
 export interface LearnedRate {
-  /** the doubt's name: 'recipe', or 'fragrance f1' */
+  /** the doubt's name: 'recipe', 'rest', or 'fragrance f1' */
   readonly name: string;
   /** times what it was taken to be */
   readonly factor: number;
@@ -30,11 +33,34 @@ export interface LearnedRate {
   readonly refused: boolean;
 }
 
+/** Words for stages are good to about this. Common practice, no source. */
+const WORD_SD: Stage = 0.35;
+
 interface Told {
-  /** a recipe's rate, or a fragrance's factor, and its share in what was seen */
+  /** a recipe's rate, a fragrance's factor, or how soon it stiffens at rest, and its share in what was seen */
   readonly shares: ReadonlyMap<string, number>;
   readonly value: number;
   readonly sd: number;
+}
+
+/** What a layer tells that was touched as it lay: of its growth and of its rest, as far as each could have made the difference. */
+function toldLying(
+  { restMin = 0 }: PotHistory,
+  stage: Stage,
+  predicted: Stage,
+  shares: ReadonlyMap<string, number>,
+  grows: Stage,
+  tcMin: Minutes,
+): Told {
+  return {
+    value: stage - predicted - stiffening(restMin, tcMin),
+    shares: new Map([
+      [RECIPE, grows],
+      ...[...shares].map(([f, part]) => [scentDoubt(f), part] as const),
+      [REST, -stiffeningLess(restMin, tcMin)],
+    ]),
+    sd: WORD_SD,
+  };
 }
 
 /** What the readings of a plan tell, reading by reading: from one to the next in the same pot, of what was done to it between. */
@@ -43,23 +69,26 @@ function toldBy(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
   const readings = (clock.readings ?? []).toSorted((a, b) => a.min - b.min);
   const asPlanned = readings.some((r) => !r.history) ? histories(plan, laid, prior) : undefined;
   const factors = new Map(batter.fragrances.map((f) => [f.id, scentSpeed(f).factor]));
+  const tcMin = prior.course.rest?.tcMin ?? Infinity;
   const last = new Map<PotId, { readonly min: Minutes; readonly stage: Stage; readonly thinner: Stage }>();
   return readings.flatMap((r): Told[] => {
-    const history = r.history ?? asPlanned?.(r.pot, r.min);
+    const history = r.history ?? asPlanned?.(r);
     if (!history || !isTold(history, factors)) return [];
     const { start, spells, thinner = 0 } = history;
     const from = last.get(r.pot) ?? { min: spells[0]?.min ?? 0, stage: start, thinner: 0 };
-    last.set(r.pot, { min: r.min, stage: r.stage, thinner });
-    const { grows, shares } = grown(
-      history,
-      from.min,
-      r.min,
-      rateOf(clock, history),
-      (f) => factors.get(f) ?? 1,
-    );
-    if (grows <= 0) return [];
+    const rate = rateOf(clock, history);
+    const factorOf = (f: string): number => factors.get(f) ?? 1;
+    const { grows, shares } = grown(history, from.min, r.min, rate, factorOf);
     // what stirring and blending added between is not told by the rate
-    const byHand = added(history, from.min, r.min) + from.thinner - thinner;
+    const byHand =
+      stageBy(history, r.min, rate, factorOf) -
+      stageBy(history, from.min, rate, factorOf) -
+      grows +
+      from.thinner -
+      thinner;
+    if (r.lying) return [toldLying(history, r.stage, from.stage + byHand + grows, shares, grows, tcMin)];
+    last.set(r.pot, { min: r.min, stage: r.stage, thinner });
+    if (grows <= 0) return [];
     const seen = Math.max(LEAST_GROWTH, r.stage - from.stage - byHand);
     return [
       {
@@ -94,7 +123,7 @@ export function learnedOf(plan: Plan, laid: Laid, prior: PlanCourse): readonly L
     factor: Math.exp(after.means[i] ?? 0),
     before: { sd: d.sd },
     after: { sd: spreadOf(after, i) },
-    readings: told.filter((t) => (t.shares.get(d.name) ?? 0) > 0.01).length,
+    readings: told.filter((t) => Math.abs(t.shares.get(d.name) ?? 0) > 0.01).length,
     refused: plan.clock.refused?.includes(idOfScent(d.name) ?? d.name) ?? false,
   }));
 }
@@ -109,6 +138,9 @@ export function asLearned(course: Course, learned: readonly LearnedRate[]): Cour
   return {
     ...course,
     doubts: course.doubts.map((d, i) => ({ ...d, sd: used[i]?.after.sd ?? d.sd })),
+    ...(course.rest
+      ? { rest: { ...course.rest, tcMin: course.rest.tcMin * (factors[course.rest.doubt] ?? 1) } }
+      : {}),
     pots: course.pots.map((p) => ({ ...p, perMinute: p.perMinute * (factors[p.doubt] ?? 1) })),
     acts: course.acts.map((a) => ({
       ...a,

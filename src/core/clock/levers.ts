@@ -1,6 +1,6 @@
 import { blendPiping, inPortions, lyeOf, lyingOn, mixAt, scentAt, setClock } from '../edit/clock.ts';
 import type { Moment } from '../batter/schema.ts';
-import { setsFirst } from '../batter/setsAt.ts';
+import { settingOils } from '../batter/setsAt.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isPiped } from '../plan/second.ts';
 import { formatTemperature } from '../units/format.ts';
@@ -96,7 +96,7 @@ export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
     isPiped(plan) ? pipingOptions(plan) : [],
   ];
   const from = startStage(plan);
-  const coolest = setsFirst(plan.batter)?.atC ?? -Infinity;
+  const coolest = settingOils(plan.batter)[0]?.atC ?? -Infinity;
   const rates: (readonly Rate[])[] = [
     plan.divide.kind === 'after-emulsion' || many
       ? STARTS.filter((s) => Math.abs(s - from) > SAME.stage).map((start) => ({

@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
-import { BLEND_SD, JUDGED_SD } from '../timing/estimates.ts';
+import { BLEND_SD, JUDGED_SD, REST, START_SD } from '../timing/estimates.ts';
 import type { Normals } from '../timing/normals.ts';
 import { sampling, type Held, type Keeping } from '../timing/odds.ts';
 import type { PlanCourse } from './planCourse.ts';
@@ -28,6 +28,7 @@ function asked(plan: Plan, { course }: PlanCourse): readonly Asked[] {
     const all = [...plan.batter.fragrances, ...(plan.second?.batter.fragrances ?? [])];
     const fragrance = all.find((f) => f.id === id);
     if (fragrance) return `How strongly “${fragrance.name}” quickens`;
+    if (name === REST) return 'How soon it stiffens at rest';
     return name === 'recipe' ? 'How fast the recipe thickens' : 'How fast the piping thickens';
   };
   const doubts = course.doubts.map(({ name, sd }, place): Asked => {
@@ -38,9 +39,24 @@ function asked(plan: Plan, { course }: PlanCourse): readonly Asked[] {
       more: { says: `${times} % faster`, held: { doubt: { place, z: 1 } } },
     };
   });
+  const { falseTrace = 0 } = course;
   const blends = course.acts.some((a) => a.prepares?.some((p) => p.blendTo !== undefined));
   return [
     ...doubts,
+    ...(falseTrace > 0
+      ? [
+          {
+            name: 'Whether fat sets in it',
+            less: { says: 'always', held: { melted: false } },
+            more: { says: 'never', held: { melted: true } },
+          },
+        ]
+      : []),
+    {
+      name: 'Where the batch is stopped',
+      less: { says: 'thinner by a little', held: { begun: 0 - START_SD } },
+      more: { says: 'thicker by a little', held: { begun: START_SD } },
+    },
     {
       name: 'Telling when it carries',
       less: { says: 'always too early', held: { judged: 0 - JUDGED_SD } },

@@ -1,4 +1,3 @@
-import { timingVoid } from '../ask/timing.ts';
 import { layPlan } from '../fill/layPlan.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Odds } from '../timing/odds.ts';
@@ -12,8 +11,6 @@ export interface OfferedWay {
   readonly does: readonly { readonly label: string; readonly why: string }[];
   readonly plan: Plan;
   readonly odds: Odds;
-  /** why its odds say nothing */
-  readonly void?: string;
   readonly totalMin: Minutes;
   /** what of it fails most often, and how often it holds */
   readonly weakest: { readonly name: string; readonly holds: number } | undefined;
@@ -25,11 +22,6 @@ export interface Offered {
   readonly tried: number;
 }
 
-const voidOf = (plan: Plan): { readonly void?: string } => {
-  const why = timingVoid(plan);
-  return why === undefined ? {} : { void: why };
-};
-
 /** What of a way fails most often. */
 function weakestOf({ plan, odds }: Way): OfferedWay['weakest'] {
   const timetable = planTimetable(plan, layPlan(plan));
@@ -40,7 +32,6 @@ function weakestOf({ plan, odds }: Way): OfferedWay['weakest'] {
 }
 
 const asOffered = (way: Way): OfferedWay => ({
-  ...voidOf(way.plan),
   does: way.options.map(({ label, why }) => ({ label, why })),
   plan: way.plan,
   odds: way.odds,

@@ -1,3 +1,4 @@
+import { falseTraceOf } from '../ask/falseTrace.ts';
 import type { Day, DayAct } from '../day/act.ts';
 import { runningOf } from '../day/order/dayOf.ts';
 import { mouldOfStep } from '../plan/moulds.ts';
@@ -10,6 +11,7 @@ import { addRidges, addTop } from './course/onTop.ts';
 import { Piping } from './course/piping.ts';
 import { addPour } from './course/pour.ts';
 import type { PlanCourse } from './planCourse.ts';
+import { knownSd } from './scents.ts';
 
 /** A course being written from the acts of a day. */
 interface Writing {
@@ -110,14 +112,16 @@ export function priorCourse(
   if (!jugs.known) return undefined;
   jugs.begin();
   addAll({ draft, jugs, piping: new Piping(draft) }, day);
+  const { knownRest } = plan.clock;
   return {
     course: {
       pots: draft.coursePots,
       acts: draft.acts,
-      doubts: [...draft.doubts, { name: REST, sd: REST_SD }],
+      doubts: [...draft.doubts, { name: REST, sd: knownRest ? knownSd(knownRest, REST_SD) : REST_SD }],
       layers: draft.layerCount,
+      falseTrace: falseTraceOf(plan),
       inMould: plan.clock.warm ? WARM_FACTOR : 1,
-      rest: { tcMin: REST_DOUBLES_MIN, doubt: draft.doubts.length },
+      rest: { tcMin: knownRest?.value ?? REST_DOUBLES_MIN, doubt: draft.doubts.length },
     },
     acts: draft.about,
     pots: draft.pots,

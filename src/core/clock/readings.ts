@@ -14,7 +14,7 @@ function planned(plan: Plan, laid: Laid): ReturnType<typeof histories> | undefin
 
 /** A reading with what was done to its pot until then, as the plan has it. */
 export function takeReading(plan: Plan, laid: Laid, reading: Omit<Reading, 'id' | 'history'>): Plan {
-  const history = planned(plan, laid)?.(reading.pot, reading.min);
+  const history = planned(plan, laid)?.(reading);
   return addReading(plan, { ...reading, ...(history ? { history } : {}) });
 }
 
@@ -22,7 +22,7 @@ export function takeReading(plan: Plan, laid: Laid, reading: Omit<Reading, 'id' 
 export function readAsPlanned(plan: Plan, laid: Laid): Plan {
   const of = planned(plan, laid);
   const readings = plan.clock.readings?.map(({ history: _was, ...r }) => {
-    const history = of?.(r.pot, r.min);
+    const history = of?.(r);
     return history ? { ...r, history } : r;
   });
   return readings ? { ...plan, clock: { ...plan.clock, readings } } : plan;
@@ -44,7 +44,7 @@ export function readingsSeen(plan: Plan, laid: Laid): readonly ReadingSeen[] {
   const of = planned(plan, laid);
   const known = new Set(plan.batter.fragrances.map((f) => f.id));
   return (plan.clock.readings ?? []).map((reading): ReadingSeen => {
-    const now = of?.(reading.pot, reading.min);
+    const now = of?.(reading);
     const history = reading.history ?? now;
     const asPlanned = reading.history === undefined || dequal(reading.history, now);
     if (!history) return { reading, history, asPlanned, unread: 'not-there-yet' };

@@ -1,4 +1,4 @@
-import type { Dose, Fragrance, Moment, Speed } from '../batter/schema.ts';
+import type { Dose, Fragrance, KnownRate, Moment, Speed } from '../batter/schema.ts';
 import type { Doubt, Quickens } from '../timing/course.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 
@@ -43,10 +43,16 @@ export interface ScentSpeed {
 }
 
 /** What is known of it by so many readings is in doubt by less: the first guess counts as about three. */
-export const sdAfter = (readings: number, sd = TOLD_SD): number => sd * Math.sqrt(3 / (3 + readings));
+const sdAfter = (readings: number, sd: number): number => sd * Math.sqrt(3 / (3 + readings));
+
+/** What was learned before rest was reckoned with is in doubt by so much besides. A judgement. */
+const BEFORE_REST_SD = 0.25;
+
+export const knownSd = ({ readings, rested }: KnownRate, sd = TOLD_SD): number =>
+  Math.hypot(sdAfter(readings, sd), rested ? 0 : BEFORE_REST_SD);
 
 export function scentSpeed({ speed, known }: Pick<Fragrance, 'speed' | 'known'>): ScentSpeed {
-  if (known) return { factor: known.value, sd: sdAfter(known.readings) };
+  if (known) return { factor: known.value, sd: knownSd(known) };
   if (speed === undefined) return UNKNOWN;
   return { factor: FACTORS[speed], sd: SDS[speed] };
 }

@@ -4,7 +4,7 @@ import type { Batter } from '../batter/schema.ts';
 import type { PlanClock } from '../plan/clockSchema.ts';
 import type { Celsius, Percent } from '../units/quantity.ts';
 import { recipeRate, recipeRateSd } from './recipeRate.ts';
-import { sdAfter, TOLD_SD } from './scents.ts';
+import { knownSd, TOLD_SD } from './scents.ts';
 
 /** How fast plain batter thickens, and what that rests on. */
 export interface Speed {
@@ -50,7 +50,7 @@ export function speedOf(
     clock.batterC ?? blendTemperature({ oilsG: 1, solutionG: solutionPerOil(recipe) }, batter.temperatures);
   const lyePercent = recipe.schools.lyeConcentrationPercent;
   const { perMinute, known } = clock;
-  const own = perMinute !== undefined ? TOLD_SD : known ? sdAfter(known.readings) : recipeRateSd(batter);
+  const own = perMinute !== undefined ? TOLD_SD : known ? knownSd(known) : recipeRateSd(batter);
   return {
     perMinute: rateAt(atRest, batterC, lyePercent),
     atRest,

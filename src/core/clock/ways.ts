@@ -1,4 +1,4 @@
-import { timingVoid } from '../ask/timing.ts';
+import { falseTraceOf } from '../ask/falseTrace.ts';
 import type { LaidPlan } from '../fill/layPlan.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
@@ -183,11 +183,9 @@ export function* searching(
     return { options, plan: changed, odds, totalMin: run.ends.at(-1) ?? 0 };
   };
   const now = yield* way([], plan, of);
-  const all = [...kinds.values()]
-    .flat()
-    .filter(({ options }) => timingVoid(applied(plan, options)) === undefined)
-    .toSorted((a, b) => b.value - a.value);
-  const atLeast = timingVoid(plan) === undefined ? now.odds.whole - NO_WORSE : 0;
+  const all = [...kinds.values()].flat().toSorted((a, b) => b.value - a.value);
+  const atLeast = now.odds.whole - NO_WORSE;
+  const sets = falseTraceOf(plan);
   const best: Way[] = [];
   while (best.length < OFFERED) {
     const others = all.filter(
@@ -199,7 +197,7 @@ export function* searching(
       few,
       keeping,
       done: 0.6 + 0.1 * best.length,
-      accepts: (p, odds) => odds.whole >= atLeast && timingVoid(p) === undefined && accepts(p),
+      accepts: (p, odds) => odds.whole >= atLeast && falseTraceOf(p) <= sets && accepts(p),
     });
     if (!found) break;
     best.push(yield* way(found.options, found.plan, found.course));

@@ -1,35 +1,24 @@
 import { dot, type Vec3 } from '../geometry/vec.ts';
+import { backInBlurred } from './blurred.ts';
 import { long, pairAt, wide } from './box.ts';
+import { heightIn, levelBefore } from './heights.ts';
 import { within, type Place } from './readers.ts';
 import { rowsAlike, type RowBefore } from './rowsAlike.ts';
 import type { Prepared, Section } from './stages.ts';
 import { stepOf, valueOf, type Step } from './steps.ts';
 
 /** Bring a place of the section back to where it was, in place of it; gives the level that it was in. */
-function backInSection(
-  { axis, heights, own, levelOf, most, from, to, warp }: Section,
-  place: Place,
-  level: number,
-  pair: Float64Array,
-): number {
+function backInSection(section: Section, place: Place, level: number, pair: Float64Array): number {
+  const { axis, from, to, warp } = section;
   const other = axis === 0 ? place.y : place.x;
-  const last = heights.length - 1;
-  const off = place.through - 0.5;
-  const near = off < 0 ? Math.max(0, level - 1) : Math.min(last, level + 1);
-  const here = heights[level] as number;
-  let height = here + Math.abs(off) * ((heights[near] as number) - here);
+  let height = heightIn(section, place, level);
   if (other >= from && other <= to) {
     pairAt(warp, axis === 0 ? place.x : place.y, height, pair);
     if (axis === 0) place.x = pair[0] as number;
     else place.y = pair[0] as number;
     height = pair[1] as number;
   }
-  const entries = levelOf.length - 1;
-  const was = levelOf[Math.min(entries, Math.max(0, Math.round((height / most) * entries)))] as number;
-  const thick = (own[Math.min(last, was + 1)] as number) - (own[Math.max(0, was - 1)] as number);
-  const through = 0.5 + (2 * (height - (own[was] as number))) / thick;
-  place.through = through < 0 ? 0 : through > 1 ? 1 : through;
-  return was;
+  return levelBefore(section, place, height);
 }
 
 /** Reads a row of places: `add` + the number of the deposit at each is written to `out` from `to` on. */
@@ -80,7 +69,7 @@ function makeReader(prepared: Prepared): RowReader {
   ): number => {
     let [px, py, level] = [x, y, l];
     for (let s = from; s < steps.length; s += 1) {
-      const { drawn, section, field, other } = steps[s] as Step;
+      const { drawn, section, blurred, field, other } = steps[s] as Step;
       if (drawn) {
         const by = drawn.part[level] as number;
         if (by <= 0) continue;
@@ -111,6 +100,10 @@ function makeReader(prepared: Prepared): RowReader {
         level = backInSection(section, place, level, pair);
         px = place.x;
         py = place.y;
+      } else if (blurred) {
+        place.x = px;
+        place.y = py;
+        level = backInBlurred(blurred, place, level);
       } else if (other) {
         place.x = px;
         place.y = py;

@@ -1,15 +1,17 @@
 import { signedArea } from '../geometry/star.ts';
 import type { Task } from '../task/task.ts';
+import { blurredStage } from './blurred.ts';
 import { long, wide, type Box } from './box.ts';
 import { beyondAt, fieldOf, type Field } from './field.ts';
 import { waver } from './hand.ts';
+import { heightsOf } from './heights.ts';
 import { levelAt, levelsOf, type Level, type Levels } from './levels.ts';
 import { starOf, type Star } from './outline.ts';
 import type { Rise } from './rise.ts';
 import { leftBelow, leftBeyond, partsOf, risesOf, type RiseMove } from './risesOf.ts';
 import { sharesOf, shareAt, valueOfShare, type Shares } from './shares.ts';
 import type { BlockSpec, Move, Source, Spot } from './spec.ts';
-import { heightsOf, linesStage, wireStage } from './section.ts';
+import { linesStage, wireStage } from './section.ts';
 import type { Prepared, Run, Stage } from './stages.ts';
 import { warpOf } from './stroke.ts';
 import { textureOf } from './texture.ts';
@@ -239,10 +241,14 @@ export function* prepare(spec: BlockSpec, small = false): Task<never, Prepared> 
     const before = surfaces[i] ?? 0;
     switch (part.does) {
       case 'rises': {
-        const [{ source, volumeMm3 }] = part.moves;
+        const [{ source, volumeMm3, roughMm = 0 }] = part.moves;
+        const top = before + volumeMm3 / levels.area;
         if (source.kind === 'lines') {
-          const top = before + volumeMm3 / levels.area;
           stages.push(linesStage(levels, source, before, top, heightsOf(levels, now, fits)));
+          anew(top);
+        } else if (roughMm > 0 && before > 0) {
+          const border = { roughMm, at: before, top, fits, seed: i + 1 };
+          stages.push(blurredStage(levels, border, heightsOf(levels, now, fits)));
           anew(top);
         }
         stages.push(yield* runOf(making, part.moves, before, now));

@@ -13,13 +13,13 @@ export type Part =
 /** Batter that is laid on what is there, and moves at most its surface. */
 const isLaid = ({ source }: RiseMove): boolean => source.kind === 'level' || source.kind === 'lines';
 
-/** Rises from the same source one after another, and what is between them, in the order they were made. Batter that is laid goes with its neighbours; close lines and what is of several colours by themselves. */
+/** Rises from the same source one after another, and what is between them, in the order they were made. Batter that is laid goes with its neighbours; close lines, what is of several colours and what is rough by themselves. */
 export function partsOf(moves: readonly Move[]): readonly Part[] {
   const parts: Part[] = [];
   let rises: [RiseMove, ...RiseMove[]] | undefined;
   let source: Source | undefined;
   for (const move of moves) {
-    if (move.does !== 'rise' || move.source.kind === 'lines' || move.mixed) {
+    if (move.does !== 'rise' || move.source.kind === 'lines' || move.mixed || move.roughMm !== undefined) {
       parts.push(move.does === 'rise' ? { does: 'rises', moves: [move] } : move);
       rises = undefined;
       source = undefined;

@@ -1,13 +1,11 @@
 import type { Task } from '../task/task.ts';
 import { pairsOf, wide, type Box } from './box.ts';
-import { levelAt, type Levels } from './levels.ts';
+import type { Heights } from './heights.ts';
+import type { Levels } from './levels.ts';
 import { shareAt, sharesOf, valueOfShare, type Shares } from './shares.ts';
 import type { Move, Source, Spot } from './spec.ts';
 import type { Section } from './stages.ts';
 import { warpOf } from './stroke.ts';
-
-/** The level of a height is looked up in a table so many times finer than the levels are. */
-const FINER = 4;
 
 /** Between the points that a wire's way is brought into the block's own places at, mm. */
 const PIECE = 2;
@@ -27,19 +25,6 @@ const WAVED_SPACING = [0.2, 0.35] as const;
 
 /** A spike is at most so wide on either side of its line, mm. A judgement, no source. */
 const SPIKE_HALF = 7;
-
-type Laid = Pick<Section, 'heights' | 'own' | 'levelOf' | 'most'>;
-
-/** What a stage needs to tell heights by levels: `heights` as they are just after it, `fits` from volume over area to the moves' own. */
-export function heightsOf(levels: Levels, heights: Float64Array, fits: number): Laid {
-  const most = (levels.levels.at(-1)?.height ?? 0) * fits;
-  const count = levels.levels.length * FINER;
-  const levelOf = Uint16Array.from({ length: count + 1 }, (_, i) =>
-    levelAt(levels, ((i / count) * most) / fits),
-  );
-  const own = Float64Array.from(levels.levels, (l) => l.height * fits);
-  return { heights: Float64Array.from(heights), own, levelOf, most };
-}
 
 /** Points of a way no further apart than PIECE. */
 function* finer(path: readonly Spot[]): Iterable<Spot> {
@@ -87,7 +72,7 @@ export function* wireStage(
   { axis, path, widthMm, from, to }: Extract<Move, { does: 'wire' }>,
   surface: number,
   fits: number,
-  laid: Laid,
+  laid: Heights,
 ): Task<never, Section> {
   const ways: Spot[][] = [[]];
   for (const p of finer(path)) {
@@ -161,7 +146,7 @@ export function linesStage(
   source: Extract<Source, { kind: 'lines' }>,
   at: number,
   top: number,
-  laid: Laid,
+  laid: Heights,
 ): Section {
   const { axis } = source;
   const box = sideBox(levels.box, axis, top);

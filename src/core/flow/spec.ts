@@ -47,6 +47,8 @@ export type Move =
       readonly deposit: number;
       /** laid, of several deposits in place of that one */
       readonly mixed?: Mixed;
+      /** laid on what is fluid: its border is rough by so much either way, mm */
+      readonly roughMm?: number;
     }
   | {
       readonly does: 'stroke';

@@ -1,4 +1,6 @@
+import type { Blurred } from './blurred.ts';
 import type { Field } from './field.ts';
+import type { Heights } from './heights.ts';
 import type { Levels } from './levels.ts';
 import type { Star } from './outline.ts';
 import type { Shares } from './shares.ts';
@@ -56,16 +58,9 @@ export interface Drawn {
 }
 
 /** In the section across an axis: what was below comes up and what was above goes down, at most of a mould's length. */
-export interface Section {
+export interface Section extends Heights {
   readonly kind: 'section';
   readonly axis: 0 | 1;
-  /** by level: the height that is in it after all that comes later, once this is done */
-  readonly heights: Float64Array;
-  /** by level: its height once this is done, as it is itself */
-  readonly own: Float64Array;
-  /** the level of each height, evenly spaced from 0 up to `most` */
-  readonly levelOf: Uint16Array;
-  readonly most: number;
   /** beyond these of the other axis nothing moves, mm */
   readonly from: number;
   readonly to: number;
@@ -73,7 +68,7 @@ export interface Section {
   readonly warp: Warp;
 }
 
-export type Stage = Run | Drawn | Section;
+export type Stage = Run | Drawn | Section | Blurred;
 
 /** A block made ready: any number of faces can be read off it. */
 export interface Prepared {

@@ -1,3 +1,4 @@
+import type { Blurred } from './blurred.ts';
 import { valueAt, type Nodes } from './box.ts';
 import { before, beyondAt, type Field } from './field.ts';
 import { holeReader, lineReader, wallsReader, within, type Place, type Reader } from './readers.ts';
@@ -23,6 +24,7 @@ export interface Step {
   readonly stays: boolean;
   readonly drawn: Drawn | undefined;
   readonly section: Section | undefined;
+  readonly blurred: Blurred | undefined;
   readonly field: FieldStep | undefined;
   readonly other: Reader | undefined;
 }
@@ -68,12 +70,21 @@ function otherReader({ levels }: Prepared, run: Run): Reader | undefined {
 }
 
 export function stepOf(prepared: Prepared, stage: Stage): Step {
-  const none = { stays: false, drawn: undefined, section: undefined, field: undefined, other: undefined };
+  const none = {
+    stays: false,
+    drawn: undefined,
+    section: undefined,
+    blurred: undefined,
+    field: undefined,
+    other: undefined,
+  };
   switch (stage.kind) {
     case 'drawn':
       return { ...none, drawn: stage };
     case 'section':
       return { ...none, section: stage };
+    case 'blurred':
+      return { ...none, blurred: stage };
     case 'run':
       return {
         ...none,

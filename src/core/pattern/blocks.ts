@@ -73,7 +73,7 @@ const pushes = (step: Step): boolean =>
   step.kind === 'stroke' ||
   step.kind === 'wire' ||
   (step.kind === 'tilt' && step.fluid === true) ||
-  (step.kind === 'pour' && step.pattern !== undefined);
+  (step.kind === 'pour' && (step.pattern !== undefined || step.onFluid === true));
 
 const isMoved = ({ steps }: Stretch): boolean => steps.some(pushes);
 
@@ -190,8 +190,10 @@ function movedBlock(
   const moves = steps.flatMap((step, i): readonly Move[] => {
     switch (step.kind) {
       case 'pour': {
-        const layer = layers.find((l) => l.pour.id === step.id);
-        return layer ? risesOf(layer, box, layer.blocked.length > 0 ? room.columns : [], numbers) : [];
+        const nth = layers.findIndex((l) => l.pour.id === step.id);
+        const layer = layers[nth];
+        const over = layer && layer.blocked.length > 0 ? room.columns : [];
+        return layer ? risesOf(layer, layers.slice(0, nth), box, over, numbers) : [];
       }
       case 'stroke': {
         const paths = pathsOf(step.path, box, freeOf(step.path, columns, pull >= 0 && pull < i));

@@ -11,6 +11,7 @@ import type { Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { heldKey, isOneJug, roundOf } from '../plan/sources.ts';
 import type { Wire } from '../plan/stepSchema.ts';
+import { blurOn } from '../setting/blur.ts';
 import { plungeOf } from '../setting/plunge.ts';
 import { sinkOf } from '../setting/spike.ts';
 import type { Millimetres } from '../units/quantity.ts';
@@ -101,23 +102,37 @@ export function numbering(): Numbered {
 const turnMm3 = (layer: PouredLayer, part: LayerPart, times: number): number =>
   (layer.volumeMl * MM3_PER_ML * part.share) / times;
 
-/** A pour as what it does to the block, round by round. */
+/** How rough the border is that a layer leaves on what lies fluid below it; 0 where it was laid on what bears it. */
+export function roughOn(layer: PouredLayer, below: readonly PouredLayer[]): Millimetres {
+  const under = below.at(-1);
+  const { pour, densityGMl } = layer;
+  if (!pour.onFluid || !under) return 0;
+  const depthMm = below.reduce((s, l) => s + l.riseMm, 0);
+  const stage = Math.min(...under.pots.map((p) => p.stage));
+  return blurOn(stage, { ...pour.landing, densityGMl, depthMm });
+}
+
+/** A pour as what it does to the block, round by round; `below`: what lies there fluid. */
 export function risesOf(
   layer: PouredLayer,
+  below: readonly PouredLayer[],
   box: Box,
   columns: readonly Column[],
   { numberOf }: Numbered,
 ): readonly Move[] {
   const { pour } = layer;
+  const roughMm = roughOn(layer, below);
+  const rough = roughMm > 0 ? { roughMm } : {};
   const { pattern } = pour;
   const partOf = (pot: string): LayerPart | undefined => layer.parts.find((p) => p.pot.id === pot);
   if (!pattern)
-    return layer.parts.map((part) => ({
+    return layer.parts.map((part, i) => ({
       does: 'rise',
       source: { kind: 'level' },
       volumeMm3: turnMm3(layer, part, 1),
       plunge: 1,
       deposit: numberOf(part.key),
+      ...(i === 0 ? rough : {}),
     }));
   const order = roundOf(pour);
   const { place } = pattern;
@@ -131,6 +146,7 @@ export function risesOf(
         volumeMm3: layer.volumeMl * MM3_PER_ML,
         plunge: 1,
         deposit: numberOf(first.key),
+        ...rough,
         mixed: {
           how:
             place.at === 'in-the-pot'

@@ -62,6 +62,8 @@ const history = v.strictObject({
   perMinute: ratePerMinute,
   /** at the reading it was thinner by this, stirred loose */
   thinner: v.optional(stage(0, 1)),
+  /** at the reading it had lain still for so long, in the mould */
+  restMin: v.optional(minutes(0, 2880)),
   /** the first is when it was divided off, or made */
   spells: listOf(spell, MOST_SPELLS, `at most ${MOST_SPELLS} spells`, 1, 'a spell is wanted'),
 });
@@ -74,6 +76,8 @@ const reading = v.strictObject({
   min: minutes(0, 2880),
   /** so thick it was then */
   stage: stage(0, 5),
+  /** read off the layer poured of it last, as that bears; absent: as it flows, in its jug */
+  lying: v.optional(v.literal(true)),
   /** absent: as the plan stands */
   history: v.optional(history),
 });
@@ -104,6 +108,8 @@ export const clockSchema = v.strictObject({
   readings: v.optional(listOf(reading, MOST_READINGS, `at most ${MOST_READINGS} readings`)),
   /** what was learned of this recipe in earlier batches */
   known: v.optional(knownRate),
+  /** what was learned of how soon it stiffens at rest: in so many minutes its strength doubles */
+  knownRest: v.optional(knownRate),
   /** nothing is learned from the readings for the recipe, or for these fragrances */
   refused: v.optional(listOf(id, 13, 'at most 13 refusals')),
   /** the border between two layers may be rough by so much either way, mm: 2 when absent */

@@ -2,8 +2,8 @@ import type { Millimetres, Stage } from '../units/quantity.ts';
 import { bearingOf, plungeOf, pressureOf, sinksTo } from './plunge.ts';
 import { stageOfStress, yieldStress } from './stage.ts';
 
-/** Of the depth that a pour sinks through, so much is the border rough by, by how it lands. Judgements, no source. */
-const ROUGH = { stream: 0.3, low: 0.2, spatula: 0.2, spoon: 0.1 } as const;
+/** Of the depth that a pour sinks through, so much is the border rough by: poured over all of the surface, and laid in place by the spoon. Judgements, no source. */
+const ROUGH = { stream: 0.3, low: 0.3, spatula: 0.3, spoon: 0.1 } as const;
 
 /** Batter that bears less than one part in so many of what lands on it lets it sink, however little is below. Common practice, no source: over a spatula below 0.7. */
 const SINKS_AT = 1 / 8.6;

@@ -11,6 +11,10 @@ const PER_DECADE: Stage = 1 / 0.7;
 export const stiffening = (restMin: Minutes, tcMin: Minutes): Stage =>
   restMin <= 0 ? 0 : PER_DECADE * Math.log10(1 + restMin / tcMin);
 
+/** By how much that is less where it doubles more slowly: stages for a change of the logarithm of `tcMin`. */
+export const stiffeningLess = (restMin: Minutes, tcMin: Minutes): Stage =>
+  restMin <= 0 ? 0 : ((PER_DECADE / Math.LN10) * restMin) / (restMin + tcMin);
+
 /** ln u that solves a u + ln u = c, for a > 0: Newton's method from a side that it does not overshoot from, to the last digit. */
 function lnRoot(a: number, c: number): number {
   let y = c > 1 ? Math.min(c, Math.log(c / a)) : c;

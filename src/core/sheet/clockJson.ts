@@ -1,4 +1,3 @@
-import { timingVoid } from '../ask/timing.ts';
 import { SEED } from '../clock/outlook.ts';
 import { beginMin } from '../clock/timetable.ts';
 import type { Computed } from '../computed/compute.ts';
@@ -25,7 +24,6 @@ export function oddsJson({ plan, clock }: Computed, samples: number): object {
   if (!clock) return {};
   const { course, pots } = clock.plan;
   const keeping = plan.clock.keeping ?? 'feel';
-  const why = timingVoid(plan);
   const odds = finish(sampling(course, new Normals(SEED, samples), keeping));
   return {
     clock: {
@@ -37,21 +35,18 @@ export function oddsJson({ plan, clock }: Computed, samples: number): object {
       stages_per_minute: Object.fromEntries(
         pots.flatMap(({ pot, ofSecond }, i) => (ofSecond ? [] : [[pot.id, course.pots[i]?.perMinute ?? 0]])),
       ),
-      ...(why === undefined ? {} : { void: why }),
-      odds:
-        why !== undefined
-          ? null
-          : {
-              whole: odds.whole,
-              interfaces: clock.acts.flatMap((a, i) =>
-                a.act.carried && a.act.does === 'pour' && a.about.step
-                  ? [{ step: a.about.step.id, holds: odds.carried[i] ?? 0 }]
-                  : [],
-              ),
-              pots: pots.flatMap(({ pot, ofSecond }, i) => [
-                { pot: pot.id, ...(ofSecond ? { piping: true } : {}), holds: odds.pots[i] ?? 0 },
-              ]),
-            },
+      false_trace: course.falseTrace ?? 0,
+      odds: {
+        whole: odds.whole,
+        interfaces: clock.acts.flatMap((a, i) =>
+          a.act.carried && a.act.does === 'pour' && a.about.step
+            ? [{ step: a.about.step.id, holds: odds.carried[i] ?? 0 }]
+            : [],
+        ),
+        pots: pots.flatMap(({ pot, ofSecond }, i) => [
+          { pot: pot.id, ...(ofSecond ? { piping: true } : {}), holds: odds.pots[i] ?? 0 },
+        ]),
+      },
     },
   };
 }

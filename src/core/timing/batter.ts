@@ -48,10 +48,8 @@ export const copy = (from: Batter, to: Batter): void => {
 };
 
 /** How many times as fast something makes batter. */
-export const quicker = (
-  { factor, doubt, share }: Quickens,
-  doubts: ArrayLike<number> | undefined,
-): number => factor * Math.exp((doubts?.[doubt] ?? 0) * (share ?? 1));
+export const quicker = ({ factor, doubt, share }: Quickens, doubts: ArrayLike<number> | undefined): number =>
+  factor * Math.exp((doubts?.[doubt] ?? 0) * (share ?? 1));
 
 /** By how much batter is thicker out of a cup than it would be out of its jug. */
 export function inCup(

@@ -34,8 +34,8 @@ export interface Held {
   readonly blended?: number;
   /** begun by so many stages thicker */
   readonly begun?: number;
-  /** fat that may set stays melted */
-  readonly melted?: true;
+  /** fat that may set stays melted, or sets */
+  readonly melted?: boolean;
 }
 
 /** Samples between two reports of how far it is. */
@@ -59,9 +59,7 @@ function drawsOf(course: Course, normals: Normals): (k: number, held: Held, into
   const acts = course.acts.map(({ key, carried, window, fluid, prepares }) => ({
     judged: carried || window || fluid ? normals.column(`judged ${key}`) : undefined,
     soft: window || fluid ? normals.column(`soft ${key}`) : undefined,
-    blended: prepares?.some((p) => p.blendTo !== undefined)
-      ? normals.column(`blended ${key}`)
-      : undefined,
+    blended: prepares?.some((p) => p.blendTo !== undefined) ? normals.column(`blended ${key}`) : undefined,
   }));
   return (k, held, into) => {
     for (let d = 0; d < doubts.length; d += 1) {
@@ -125,14 +123,14 @@ export function* sampling(
   const lasted = new Float64Array(samples);
   const failed = new Uint8Array(course.pots.length);
   const { falseTrace = 0 } = course;
-  const sets = falseTrace > 0 && !held.melted ? normals.column('false trace') : undefined;
+  const sets = falseTrace > 0 && held.melted === undefined ? normals.column('false trace') : undefined;
   let whole = 0;
   for (let k = 0; k < samples; k += 1) {
     if (k > 0 && k % AT_ONCE === 0) yield { done: k / samples };
     draw(k);
     const holds = run.go(turns);
     lasted[k] = n > 0 ? (run.ends[n - 1] as number) : 0;
-    if (sets && normalBelow(sets[k] as number) < falseTrace) continue;
+    if (held.melted === false || (sets && normalBelow(sets[k] as number) < falseTrace)) continue;
     if (holds) whole += 1;
     failed.fill(0);
     for (let i = 0; i < n; i += 1) {

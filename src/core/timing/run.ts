@@ -273,8 +273,7 @@ export class Run {
     const { carried, fluid, window } = act;
     const beyond = SOFT * (turns.soft?.[i] ?? 1);
     if (carried) {
-      for (const l of carried.by)
-        below = Math.min(below, bearsAs(this.thin[l] as Batter, start, this.tcMin));
+      for (const l of carried.by) below = Math.min(below, bearsAs(this.thin[l] as Batter, start, this.tcMin));
       if (below < carried.breaks) fails |= FAILS.breaks;
     }
     if (fluid)
@@ -367,8 +366,7 @@ export class Run {
 
   /** The minute from which on it flows, or bears, as this stage. */
   layerFlowsFrom = (l: number, stage: Stage): Minutes => reaches(this.thin[l] as Batter, stage);
-  layerBearsFrom = (l: number, stage: Stage): Minutes =>
-    bearsFrom(this.thin[l] as Batter, stage, this.tcMin);
+  layerBearsFrom = (l: number, stage: Stage): Minutes => bearsFrom(this.thin[l] as Batter, stage, this.tcMin);
 
   /** In which what lies still doubled its strength, this time; without end where it does not. */
   get restDoubles(): Minutes {

@@ -23,10 +23,10 @@ export function Holds() {
         <p
           className={`font-heading text-3xl font-bold ${shown.kind === 'known' && shown.stale ? 'opacity-50' : ''}`}
         >
-          {shown.kind === 'known' ? ofHundred(shown.odds.whole) : shown.kind === 'void' ? 'no odds' : '…'}
+          {shown.kind === 'known' ? ofHundred(shown.odds.whole) : '…'}
         </p>
         <p className="quiet text-sm">
-          {shown.kind === 'void' ? shown.why : 'times, an estimate'}
+          times, an estimate
           {clock ? `; done in ≈ ${formatMinutes(clock.totalMin)}` : ''}
           {total && total.late - total.early > 1
             ? `, most often ${Math.round(total.early)} to ${Math.round(total.late)}`

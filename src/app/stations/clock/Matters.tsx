@@ -1,7 +1,6 @@
 import { memo } from 'react';
 import { Bar, BarChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useOutlook } from '../../clock/outlookContext.ts';
-import { useOdds } from '../../clock/useOdds.ts';
 import { Group } from '../../parts/Station.tsx';
 
 const ROW = 44;
@@ -9,9 +8,8 @@ const ROW = 44;
 /** What matters most: each assumption wrong by as much as it may well be, and the odds of the whole then. Drawn anew with the odds alone. */
 export const Matters = memo(function Matters() {
   const known = useOutlook();
-  const shown = useOdds();
   const { matters, odds } = known?.outlook ?? {};
-  if (!matters || !odds || shown.kind === 'void') return null;
+  if (!matters || !odds) return null;
   const now = Math.round(odds.whole * 100);
   const rows = matters.map(({ name, less, more }) => {
     const ends = [less.whole, more.whole].map((w) => Math.round(w * 100));

@@ -97,17 +97,8 @@ function Found({ offered }: { readonly offered: Offered }) {
   return (
     <div className="grid gap-3" aria-live="polite">
       <p className="text-sm">
-        As it is:{' '}
-        {now.void === undefined ? (
-          <>
-            <strong>{ofHundred(now.odds.whole)}</strong>, {formatMinutes(now.totalMin)}.
-          </>
-        ) : (
-          <>
-            <strong>no odds</strong>. {now.void}.
-          </>
-        )}
-        {now.void === undefined && now.weakest && now.odds.whole < 0.9 && (
+        As it is: <strong>{ofHundred(now.odds.whole)}</strong>, {formatMinutes(now.totalMin)}.
+        {now.weakest && now.odds.whole < 0.9 && (
           <>
             {' '}
             What fails most often: {lowerFirst(now.weakest.name)}, which holds {ofHundred(now.weakest.holds)}.
@@ -149,7 +140,7 @@ function WayCard({
   readonly nth: number;
 }) {
   const edit = useEdit();
-  const better = Math.round((way.odds.whole - (now.void === undefined ? now.odds.whole : 0)) * 100);
+  const better = Math.round((way.odds.whole - now.odds.whole) * 100);
   const minutes = Math.round(way.totalMin - now.totalMin);
   return (
     <li

@@ -103,7 +103,7 @@ export const Windows = memo(function Windows({ clock }: { readonly clock: Timeta
                     {windowWords(timed)}
                   </td>
                   <td className="text-right italic whitespace-nowrap">
-                    {share === undefined ? (shown.kind === 'void' ? '–' : '…') : ofHundred(share)}
+                    {share === undefined ? '…' : ofHundred(share)}
                   </td>
                 </tr>
               );

@@ -155,7 +155,11 @@ export class Draft {
   }
 
   /** A tool goes down to a height above the floor, through what is fluid there: every layer that it passes is asked, and moved. */
-  goesThrough(step: Step, { least, most }: StageWindow, lowestMm: Millimetres): Pick<CourseAct, 'fluid' | 'moves'> {
+  goesThrough(
+    step: Step,
+    { least, most }: StageWindow,
+    lowestMm: Millimetres,
+  ): Pick<CourseAct, 'fluid' | 'moves'> {
     const layers = this.fluidBy(step).filter((l) => this.topOf(l) > lowestMm + PASSED_MM);
     return layers.length > 0 ? { fluid: { layers, least, most }, moves: layers } : {};
   }

@@ -1,13 +1,15 @@
-import { blendAll, landPours, loosenPot, lyingOn } from '../edit/clock.ts';
+import { blendAll, landPours, layOnFluid, loosenPot, lyingOn } from '../edit/clock.ts';
 import { pourNames } from '../plan/deposits.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Landing } from '../plan/stepSchema.ts';
 import { FAILS, Run } from '../timing/run.ts';
-import type { Minutes, Stage } from '../units/quantity.ts';
+import type { Millimetres, Minutes, Stage } from '../units/quantity.ts';
 import { listed } from '../units/words.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Option } from './option.ts';
+import type { Laid } from './course/draft.ts';
 import type { PlanCourse } from './planCourse.ts';
+import { planTimetable } from './timetable.ts';
 import { stageFigure } from '../setting/stage.ts';
 
 /** What is done to fewer is less trouble, but some of it is there with the first. A judgement. */
@@ -98,7 +100,41 @@ export function landings(plan: Plan): readonly Option[] {
   });
 }
 
-const BLENDS: readonly Stage[] = [1.4, 1.7, 2, 2.2];
+/** A border that is rougher than this is no layer's, mm. */
+const ROUGHEST: Millimetres = 5;
+
+/** How rough borders are at most, everything laid as it is timed. */
+const roughest = (plan: Plan, laid: Laid): Millimetres =>
+  Math.max(0, ...(planTimetable(plan, laid)?.acts.map((a) => a.blurMm ?? 0) ?? []));
+
+/** Pours that are waited for, laid on while what is below is fluid. */
+export function fluids(plan: Plan, laid: Laid, { course, acts }: PlanCourse): readonly Option[] {
+  const names = pourNames(plan);
+  const run = new Run(course);
+  run.go();
+  const waited = acts.flatMap(({ step }, i) =>
+    step?.kind === 'pour' && !step.onFluid && course.acts[i]?.carried && (run.waited[i] ?? 0) > WAITS
+      ? [step.id]
+      : [],
+  );
+  if (waited.length === 0) return [];
+  const apply = (p: Plan, ids: readonly string[]): Plan => layOnFluid(p, ids, true);
+  const rough = roughest(apply(plan, waited), laid);
+  if (rough > ROUGHEST) return [];
+  return choicesOf(
+    {
+      lever: 'fluid',
+      all: waited,
+      label: (ids) => `Lay ${pours(names, ids)} on while what is below is fluid`,
+      why: `nothing is waited for; the border is rough by some ${Math.max(1, Math.round(rough))} mm`,
+      cost: 3,
+      apply,
+    },
+    [],
+  );
+}
+
+const BLENDS: readonly Stage[] = [1.4, 1.7, 2, 2.2, 2.5];
 
 /** Some jugs alone are blended to these: the middle of what all are. */
 const SOME_TO: readonly Stage[] = [1.7, 2];

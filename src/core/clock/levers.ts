@@ -6,7 +6,9 @@ import { isPiped } from '../plan/second.ts';
 import { formatTemperature } from '../units/format.ts';
 import { PIPES } from '../pattern/windows.ts';
 import type { Stage } from '../units/quantity.ts';
-import { blends, landings, loosenings } from './jugLevers.ts';
+import { hasJugsDrawnOften, jugEach } from '../edit/jugEach.ts';
+import type { Laid } from './course/draft.ts';
+import { blends, fluids, landings, loosenings } from './jugLevers.ts';
 import type { Levers, Option, Rate } from './option.ts';
 import type { PlanCourse } from './planCourse.ts';
 import { scentSpeed } from './scents.ts';
@@ -36,7 +38,7 @@ const LYES = [27, 30, 33] as const;
 const SAME = { stage: 0.15, celsius: 2, percent: 1.2 } as const;
 
 /** Everything that could be otherwise for the sake of the timing; what cannot, or makes no difference, is not among it. */
-export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
+export function leversOf(plan: Plan, laid: Laid, of: PlanCourse, speed: Speed): Levers {
   const many = of.pots.length > 1;
   const quick = plan.batter.fragrances.some((f) => scentSpeed(f).factor > 1);
   const whole = plan.divide.kind === 'after-emulsion';
@@ -70,6 +72,18 @@ export function leversOf(plan: Plan, of: PlanCourse, speed: Speed): Levers {
       : [],
     landings(plan),
     blends(plan, of),
+    fluids(plan, laid, of),
+    hasJugsDrawnOften(plan)
+      ? [
+          {
+            lever: 'jugs',
+            label: 'Divide into a jug for each pour',
+            why: 'each is blended on, or scented, when its own pour comes',
+            cost: 2,
+            apply: jugEach,
+          },
+        ]
+      : [],
     loosenings(plan, of),
     lies.length > 0 && !plan.clock.warm
       ? [

@@ -1,13 +1,12 @@
 import { blendAll, inPortions, landAll, setClock } from '../edit/clock.ts';
-import { newPot } from '../edit/pots.ts';
+import { jugEach } from '../edit/jugEach.ts';
 import { layPlan } from '../fill/layPlan.ts';
-import type { Plan, Pot } from '../plan/planSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
 import { pouredPots } from '../plan/sources.ts';
 import { finish } from '../task/task.ts';
 import { Normals } from '../timing/normals.ts';
 import { sampling } from '../timing/odds.ts';
 import type { Stage } from '../units/quantity.ts';
-import type { PotId } from '../validate/ids.ts';
 import { courseOf } from './courseOf.ts';
 import { SEED } from './outlook.ts';
 
@@ -19,25 +18,6 @@ const TRIES = 300;
 /** Pots are blended on to about here right before they are poured. Judgements. */
 const TO: Stage = 2;
 const TO_FRESH: Stage = 1.7;
-
-/** Every level pour out of a jug of its own: one that takes from a pot that was poured before gets another of its colour. */
-function jugEach(plan: Plan): Plan {
-  const seen = new Set<PotId>();
-  const pots: Pot[] = [...plan.pots];
-  const steps = plan.steps.map((s) => {
-    if (s.kind !== 'pour' || s.pattern || s.ombre) return s;
-    const of = pots.find((p) => p.id === s.pot);
-    if (!of || !seen.has(s.pot)) {
-      seen.add(s.pot);
-      return s;
-    }
-    const { id, letter } = newPot({ ...plan, pots }, 'p');
-    const nth = pots.filter((p) => p.name.startsWith(of.name)).length + 1;
-    pots.push({ ...of, id, letter, name: `${of.name} ${nth}` });
-    return { ...s, pot: id };
-  });
-  return { ...plan, pots, steps };
-}
 
 const blended = (plan: Plan, to: Stage): Plan => blendAll(plan, [...pouredPots(plan)], to);
 

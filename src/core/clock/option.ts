@@ -7,6 +7,8 @@ export type LeverId =
   | 'landing'
   | 'blend'
   | 'loosen'
+  | 'fluid'
+  | 'jugs'
   | 'warm'
   | 'portions'
   | 'piping'

@@ -3,7 +3,8 @@ import type { Day } from '../day/act.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { FAILS, Run, type Turns } from '../timing/run.ts';
 import type { CourseAct } from '../timing/course.ts';
-import type { Minutes, Stage } from '../units/quantity.ts';
+import { blurOn } from '../setting/blur.ts';
+import type { Millimetres, Minutes, Stage } from '../units/quantity.ts';
 import type { About } from './course/draft.ts';
 import { courseOf } from './courseOf.ts';
 import type { PlanCourse } from './planCourse.ts';
@@ -32,9 +33,11 @@ export interface TimedAct {
   readonly fluidUntilMin?: Minutes;
   /** of its thinnest pot when it begins */
   readonly firstStage?: Stage;
-  /** of its thickest pot when it is last drawn on; of what it lies on when it begins */
+  /** of its thickest pot when it is last drawn on; of what it lies on when it begins, as that bears */
   readonly stage?: Stage;
   readonly belowStage?: Stage;
+  /** how rough the border is that it leaves on that, mm either way */
+  readonly blurMm?: Millimetres;
   readonly troubles: readonly Trouble[];
 }
 
@@ -55,6 +58,9 @@ const finite = (x: number | undefined): number | undefined =>
 
 export const troublesOf = (bits: number): readonly Trouble[] =>
   (Object.keys(FAILS) as Trouble[]).filter((t) => (bits & FAILS[t]) !== 0);
+
+const blurs = ({ carried }: CourseAct, below: Stage): Pick<TimedAct, 'blurMm'> =>
+  carried?.meets ? { blurMm: blurOn(below, carried.meets) } : {};
 
 /** The timetable of a course that was run. */
 export function timetableOf(plan: PlanCourse, turns: Turns = {}): Timetable {
@@ -81,7 +87,7 @@ export function timetableOf(plan: PlanCourse, turns: Turns = {}): Timetable {
       ...(fluid === undefined ? {} : { fluidUntilMin: fluid }),
       ...(first === undefined ? {} : { firstStage: first }),
       ...(stage === undefined ? {} : { stage }),
-      ...(below === undefined ? {} : { belowStage: below }),
+      ...(below === undefined ? {} : { belowStage: below, ...blurs(act, below) }),
       troubles: troublesOf(run.fails[i] ?? 0),
     };
   });

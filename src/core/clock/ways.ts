@@ -140,7 +140,7 @@ export function* searching(
   const speed = laid.recipe && speedOf(plan.batter, laid.recipe, plan.clock);
   if (!of || !speed) return undefined;
   const keeping: Keeping = plan.clock.keeping ?? 'feel';
-  const { work, rates } = leversOf(plan, of, speed);
+  const { work, rates } = leversOf(plan, laid, of, speed);
   const kinds = new Map<string, Candidate[]>();
   let tried = 0;
   const keep = (options: readonly Option[], value: number): void => {

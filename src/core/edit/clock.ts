@@ -78,6 +78,14 @@ export const landPours = (plan: Plan, ids: readonly StepId[], how: Landing['how'
   ),
 });
 
+/** These pours are laid on what is fluid below, or wait until it bears them. */
+export const layOnFluid = (plan: Plan, ids: readonly StepId[], onFluid: boolean): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) =>
+    s.kind === 'pour' && ids.includes(s.id) ? changed(s, { onFluid: onFluid ? true : undefined }) : s,
+  ),
+});
+
 /** How every pour that lies down on another lands. */
 export const landAll = (plan: Plan, how: Landing['how']): Plan =>
   landPours(
@@ -136,9 +144,11 @@ export const takeWay = (plan: Plan, way: Plan): Plan => ({
   changed: plan.changed,
 });
 
-/** So thick a pot was at a minute; a pot has one reading at each minute. */
+/** So thick a pot was at a minute, or its layer; each has one reading at each minute. */
 export function addReading(plan: Plan, reading: Omit<Reading, 'id'>): Plan {
-  const readings = (plan.clock.readings ?? []).filter((r) => r.pot !== reading.pot || r.min !== reading.min);
+  const readings = (plan.clock.readings ?? []).filter(
+    (r) => r.pot !== reading.pot || r.min !== reading.min || r.lying !== reading.lying,
+  );
   return setClock(plan, {
     readings: [...readings, { ...reading, id: freshId('r', readings) }].toSorted((a, b) => a.min - b.min),
   });
@@ -156,28 +166,29 @@ export function learnFrom(plan: Plan, rate: string, wanted: boolean): Plan {
   return setClock(plan, { refused: refused.length > 0 ? refused : undefined });
 }
 
-/** What was learned is kept as what is known, and its readings are done with. */
+/** What was learned is kept as what is known, and its readings are done with: of the recipe, of rest, and of fragrances by their ids. */
 export const keepLearned = (
   plan: Plan,
-  recipe: KnownRate | undefined,
-  fragrances: ReadonlyMap<string, KnownRate>,
+  rates: ReadonlyMap<string, KnownRate>,
 ): Plan => ({
   ...setClock(plan, {
     readings: undefined,
     refused: undefined,
-    ...(recipe ? { known: recipe, perMinute: undefined } : {}),
+    ...(rates.has('recipe') ? { known: rates.get('recipe'), perMinute: undefined } : {}),
+    ...(rates.has('rest') ? { knownRest: rates.get('rest') } : {}),
   }),
   batter: {
     ...plan.batter,
     fragrances: plan.batter.fragrances.map((f) => {
-      const known = fragrances.get(f.id);
+      const known = rates.get(f.id);
       return known ? { ...f, known } : f;
     }),
   },
 });
 
-/** What was learned of a recipe, or of a fragrance by its id, is forgotten. */
-export const forgetLearned = (plan: Plan, rate: string): Plan =>
-  rate === 'recipe'
-    ? setClock(plan, { known: undefined })
-    : updateFragrance(plan, rate, ({ known: _known, ...f }) => f);
+/** What was learned of a recipe, of rest, or of a fragrance by its id, is forgotten. */
+export function forgetLearned(plan: Plan, rate: string): Plan {
+  if (rate === 'recipe') return setClock(plan, { known: undefined });
+  if (rate === 'rest') return setClock(plan, { knownRest: undefined });
+  return updateFragrance(plan, rate, ({ known: _known, ...f }) => f);
+}

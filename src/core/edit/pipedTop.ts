@@ -1,11 +1,17 @@
 import type { Plan } from '../plan/planSchema.ts';
 import type { PipedRow } from '../plan/topSchema.ts';
+import { PIPES } from '../pattern/windows.ts';
+import { blendPiping, blendPot } from './clock.ts';
 import { insertLate } from './pattern.ts';
 import { addTop, half, newRow, setTop, someBar } from './tops.ts';
 import { newWait } from './waits.ts';
 
 /** The stage that carries a mound, and what is piped. Common practice, no source. */
-const CARRIES = 3.2;
+const CARRIES = 2.8;
+
+/** What is heaped is blended on to here, and is still poured level first; what is piped, to where it keeps its shape. Judgements. */
+const HEAPED_FROM = 2.5;
+const PIPED_FROM = PIPES.least + 0.1;
 
 /** Narrower than this a bar has room for one row of dollops alone, mm. */
 const WIDE = 55;
@@ -39,5 +45,8 @@ export function pipedTop(layers: Plan): Plan {
           { ...dollops, offMm: 0 - half(wide / 4) },
           { ...rope, offMm: half(wide / 4), acrossMm: ropeMm, heightMm: half(ropeMm * 0.7) },
         ];
-  return setTop(plan, stepId, { top: 'piping', rows });
+  const piped = blendPiping(setTop(plan, stepId, { top: 'piping', rows }), PIPED_FROM);
+  return mound?.kind === 'top' && mound.way.top === 'mound'
+    ? blendPot(piped, mound.way.pot, HEAPED_FROM)
+    : piped;
 }

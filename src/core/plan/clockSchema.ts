@@ -110,8 +110,8 @@ export const clockSchema = v.strictObject({
   known: v.optional(knownRate),
   /** what was learned of how soon it stiffens at rest: in so many minutes its strength doubles */
   knownRest: v.optional(knownRate),
-  /** nothing is learned from the readings for the recipe, or for these fragrances */
-  refused: v.optional(listOf(id, 13, 'at most 13 refusals')),
+  /** nothing is learned from the readings for the recipe, for rest, or for these fragrances */
+  refused: v.optional(listOf(id, 14, 'at most 14 refusals')),
   /** the border between two layers may be rough by so much either way, mm: 2 when absent */
   blurMm: v.optional(v.picklist(BLURS)),
   /** between pours the mould stands in a warm cupboard */

@@ -13,7 +13,7 @@ const LIES = sinksTo(6);
 const THROUGH = sinksTo(1);
 
 /** How a level pour meets what it lands on. */
-export interface Landed {
+export interface Meets {
   readonly how: keyof typeof ROUGH;
   /** the fall in effect */
   readonly fallMm: Millimetres;
@@ -26,13 +26,13 @@ export interface Landed {
  * How rough the border is that a level pour leaves on batter of a stage, mm either way of where it would lie: 0 where that carries it, and as the fall goes to 0. Its amplitude is
  * a part of the depth that is fluid there, by how far the stream sinks beyond lying down (section "fluid on fluid" of this product's own models; a judgement).
  */
-export function blurOn(stage: Stage, { how, fallMm, densityGMl, depthMm }: Landed): Millimetres {
+export function blurOn(stage: Stage, { how, fallMm, densityGMl, depthMm }: Meets): Millimetres {
   const sinks = sinksTo(plungeOf(stage, fallMm, densityGMl));
   return ROUGH[how] * depthMm * (THROUGH / (THROUGH - LIES)) * Math.max(0, sinks - LIES);
 }
 
 /** The stage at which the border is rough by just so much, 0 for none; -Infinity where even water would leave it smoother. */
-function stageToBlur(blurMm: Millimetres, { how, fallMm, densityGMl, depthMm }: Landed): Stage {
+function stageToBlur(blurMm: Millimetres, { how, fallMm, densityGMl, depthMm }: Meets): Stage {
   const sinks = LIES + (blurMm / (ROUGH[how] * depthMm)) * ((THROUGH - LIES) / THROUGH);
   if (!(sinks < THROUGH)) return -Infinity;
   // sinks = 1 - 0.5^(1/n), n = 1 + 5 bearing / pressure
@@ -43,13 +43,13 @@ function stageToBlur(blurMm: Millimetres, { how, fallMm, densityGMl, depthMm }: 
 const stageOfBearing = (pascals: number): Stage => stageOfStress((pascals / bearingOf(0)) * yieldStress(0));
 
 /** The stage at which what lies there carries a pour: it does not sink, and the border is no rougher than is fine. */
-export const stageToCarryWithin = (fineMm: Millimetres, landed: Landed): Stage =>
+export const stageToCarryWithin = (fineMm: Millimetres, meets: Meets): Stage =>
   Math.max(
     0,
-    stageOfBearing(SINKS_AT * pressureOf(landed.fallMm, landed.densityGMl)),
-    stageToBlur(fineMm, landed),
+    stageOfBearing(SINKS_AT * pressureOf(meets.fallMm, meets.densityGMl)),
+    stageToBlur(fineMm, meets),
   );
 
 /** Below this stage a pour and what it lands on run together: the border is rough by half the thinner of the two. */
-export const stageToStayApart = (thinnerMm: Millimetres, landed: Landed): Stage =>
-  stageToBlur(thinnerMm / 2, landed);
+export const stageToStayApart = (thinnerMm: Millimetres, meets: Meets): Stage =>
+  stageToBlur(thinnerMm / 2, meets);

@@ -1,3 +1,4 @@
+import type { Meets } from '../setting/blur.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 
 /** What a pair of hands does. */
@@ -89,6 +90,8 @@ export interface CourseAct {
     readonly by: readonly number[];
     readonly stage?: Stage;
     readonly breaks: Stage;
+    /** how the pour lands that they bear */
+    readonly meets?: Meets;
   };
   /** these layers have to flow as something between the two when it begins */
   readonly fluid?: { readonly layers: readonly number[]; readonly least: Stage; readonly most: Stage };

@@ -15,6 +15,9 @@ export const BLENDED_FACTOR = 1.15;
 /** How well "it carries" is told by eye: standard deviation in stages. An estimate. */
 export const JUDGED_SD: Stage = 0.2;
 
+/** No pour lands quite as softly as the one before: as if what is below were thicker or thinner by this. A judgement: one edge in four is a little broken where it just carries. */
+export const LANDS_SD: Stage = 0.3;
+
 /** Stirring takes so much off a pot for a while, and the batter has it back within so long. Estimates. */
 export const LOOSENED: Stage = 0.5;
 export const BACK_AFTER_MIN: Minutes = 2;

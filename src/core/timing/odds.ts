@@ -2,7 +2,7 @@ import { normalBelow } from '../numeric/normal.ts';
 import type { Task } from '../task/task.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Course } from './course.ts';
-import { BLEND_SD, JUDGED_SD, START_SD } from './estimates.ts';
+import { BLEND_SD, JUDGED_SD, LANDS_SD, START_SD } from './estimates.ts';
 import type { Normals } from './normals.ts';
 import { FAILS, Run, type Turns } from './run.ts';
 
@@ -45,6 +45,7 @@ interface Drawn {
   readonly doubts: Float64Array;
   readonly judged: Float64Array;
   readonly blended: Float64Array;
+  readonly landed: Float64Array;
   readonly soft: Float64Array;
   begun: Stage;
 }
@@ -56,8 +57,9 @@ const softly = (z: number): number => Math.min(1, Math.max(0, 0.5 + 0.25 * z));
 function drawsOf(course: Course, normals: Normals): (k: number, held: Held, into: Drawn) => void {
   const doubts = course.doubts.map((d) => ({ sd: d.sd, column: normals.column(`doubt ${d.name}`) }));
   const begun = normals.column('begun');
-  const acts = course.acts.map(({ key, carried, window, fluid, prepares }) => ({
+  const acts = course.acts.map(({ key, carried, lays, window, fluid, prepares }) => ({
     judged: carried || window || fluid ? normals.column(`judged ${key}`) : undefined,
+    landed: carried && lays ? normals.column(`landed ${key}`) : undefined,
     soft: window || fluid ? normals.column(`soft ${key}`) : undefined,
     blended: prepares?.some((p) => p.blendTo !== undefined) ? normals.column(`blended ${key}`) : undefined,
   }));
@@ -67,8 +69,9 @@ function drawsOf(course: Course, normals: Normals): (k: number, held: Held, into
       into.doubts[d] = sd * (held.doubt?.place === d ? held.doubt.z : (column[k] as number));
     }
     for (let i = 0; i < acts.length; i += 1) {
-      const { judged, soft, blended } = acts[i] as (typeof acts)[number];
+      const { judged, landed, soft, blended } = acts[i] as (typeof acts)[number];
       if (judged) into.judged[i] = JUDGED_SD * (judged[k] as number) + (held.judged ?? 0);
+      if (landed) into.landed[i] = LANDS_SD * (landed[k] as number);
       if (soft) into.soft[i] = softly(soft[k] as number);
       if (blended) into.blended[i] = BLEND_SD * (blended[k] as number) + (held.blended ?? 0);
     }
@@ -89,6 +92,7 @@ export function drawing(
     doubts: new Float64Array(course.doubts.length),
     judged: new Float64Array(n),
     blended: new Float64Array(n),
+    landed: new Float64Array(n),
     soft: new Float64Array(n),
     begun: 0,
   };

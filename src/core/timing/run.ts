@@ -26,6 +26,8 @@ export interface Turns {
   readonly judged?: ArrayLike<number>;
   /** by how many stages blending misses at an act */
   readonly blended?: ArrayLike<number>;
+  /** by how many stages what lies below is as good as thicker, for how an act lands on it */
+  readonly landed?: ArrayLike<number>;
   /** how far beyond a window's end an act still holds, 0 to 1 of what it ever does; 1 when absent */
   readonly soft?: ArrayLike<number>;
   /** by how many stages batter misses the stage that it is begun at */
@@ -274,7 +276,7 @@ export class Run {
     const beyond = SOFT * (turns.soft?.[i] ?? 1);
     if (carried) {
       for (const l of carried.by) below = Math.min(below, bearsAs(this.thin[l] as Batter, start, this.tcMin));
-      if (below < carried.breaks) fails |= FAILS.breaks;
+      if (below + (turns.landed?.[i] ?? 0) < carried.breaks) fails |= FAILS.breaks;
     }
     if (fluid)
       for (const l of fluid.layers) {

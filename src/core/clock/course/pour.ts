@@ -35,22 +35,24 @@ function carriedOn(draft: Draft, step: Pour, landed: readonly Landed[]): Pick<Co
       // on its own colour there is nothing to break through to
       .filter((last) => alone === undefined || !draft.isOf(last, alone))
       .map((last) => {
-        const how = {
+        const meets = {
           ...step.landing,
           densityGMl: layer.densityGMl,
           depthMm: draft.fluidDepth(place),
         };
-        const apart = stageToStayApart(Math.min(layer.riseMm, draft.thickness(last)), how);
-        const stage = stageToCarryWithin(blurMm, how);
-        return { last, stage, breaks: step.onFluid ? apart : Math.max(stage - SOFT, apart) };
+        const apart = stageToStayApart(Math.min(layer.riseMm, draft.thickness(last)), meets);
+        const stage = stageToCarryWithin(blurMm, meets);
+        return { last, meets, stage, breaks: step.onFluid ? apart : Math.max(stage - SOFT, apart) };
       }),
   );
-  if (on.length === 0) return {};
+  const [first] = on.toSorted((a, b) => b.meets.depthMm - a.meets.depthMm);
+  if (!first) return {};
   const most = (of: 'stage' | 'breaks'): number => Math.max(...on.map((o) => o[of]));
   return {
     carried: {
       by: on.map((o) => o.last),
       breaks: most('breaks'),
+      meets: first.meets,
       ...(step.onFluid ? {} : { stage: most('stage') }),
     },
   };

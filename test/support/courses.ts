@@ -1,4 +1,5 @@
 import { stageToCarry } from '../../src/core/setting/carries.ts';
+import { SOFT } from '../../src/core/timing/estimates.ts';
 import type { Course, CourseAct } from '../../src/core/timing/course.ts';
 
 /** 425 g poured so takes so many minutes, and falls so far in effect, mm (models of the trade: common practice, no source). */
@@ -19,6 +20,8 @@ export interface LayersOf {
   readonly lands?: keyof typeof LANDS;
   readonly blendTo?: number;
   readonly most?: number;
+  /** what lies still doubles its strength in so many minutes; absent: it bears as it flows */
+  readonly rests?: number;
 }
 
 /** Level layers, one pot each: coloured in a minute, which adds a tenth of a stage. */
@@ -32,6 +35,7 @@ export function layersOf({
   lands = 'spatula',
   blendTo,
   most = 2.4,
+  rests,
 }: LayersOf): Course {
   const { minutes, fallMm } = LANDS[lands];
   const pots = Array.from({ length: n }, (_, i) => i);
@@ -57,7 +61,9 @@ export function layersOf({
     pots: [p],
     window: { least: 0, most },
     lays: [p],
-    ...(p > 0 ? { carried: { by: [p - 1], stage: stageToCarry(fallMm, 1) } } : {}),
+    ...(p > 0
+      ? { carried: { by: [p - 1], stage: stageToCarry(fallMm, 1), breaks: stageToCarry(fallMm, 1) - SOFT } }
+      : {}),
     ...(scent === 'pour' || blendTo !== undefined ? { prepares: [{ pot: p, ...prepares }] } : {}),
   });
   return {
@@ -72,7 +78,9 @@ export function layersOf({
     doubts: [
       { name: 'recipe', sd: 0.25 },
       { name: 'fragrance', sd: 0.25 },
+      ...(rests === undefined ? [] : [{ name: 'rest', sd: 0.5 }]),
     ],
+    ...(rests === undefined ? {} : { rest: { tcMin: rests, doubt: 2 } }),
     layers: n,
     inMould: 1,
   };

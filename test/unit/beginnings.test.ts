@@ -1,5 +1,7 @@
 import { expect } from 'chai';
 import { courseOf } from '../../src/core/clock/courseOf.ts';
+import { inPortions } from '../../src/core/edit/clock.ts';
+import { jugEach } from '../../src/core/edit/jugEach.ts';
 import { madeToHold } from '../../src/core/clock/madeToHold.ts';
 import { BEGINNINGS, beginPlan, type Chosen } from '../../src/core/edit/beginnings.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
@@ -133,7 +135,7 @@ describe('a plan that is begun', () => {
   });
   it('has a jug for each layer where layers are portions, in the colours that were chosen', () => {
     const plan = beginPlan('zigzag', chosen({ layers: 5 }))!;
-    const made = madeToHold(plan);
+    const made = inPortions(jugEach(plan));
     expect(made.divide).to.deep.equal({ kind: 'before-lye', lye: 'jug-by-jug' });
     const colours = (p: Plan): unknown =>
       p.steps.flatMap((s) => (s.kind === 'pour' ? [p.pots.find((o) => o.id === s.pot)?.colour] : []));

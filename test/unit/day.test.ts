@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { askBook } from '../../src/core/ask/book.ts';
-import { oilsThatSet } from '../../src/core/ask/timing.ts';
+import { falseTraceOf, oilThatSets } from '../../src/core/ask/falseTrace.ts';
 import { earliestOf } from '../../src/core/clock/earliest.ts';
 import { startStage } from '../../src/core/clock/start.ts';
 import { searching } from '../../src/core/clock/ways.ts';
@@ -590,22 +590,26 @@ describe('what is warned of is not advised', () => {
       { oilsC, lyeC: oilsC },
     );
   };
-  it('lard that sets: no odds are told, and no way is so cold that it does', () => {
-    const cold = lardy(27);
-    expect(oilsThatSet(cold)?.oil.id).to.equal('lard');
+  it('lard that sets is a doubt with odds, and no way is so cold that it is likelier', () => {
+    const cold = lardy(20);
+    expect(oilThatSets(cold)?.oil.id).to.equal('lard');
     const { clock, warnings } = sheetJson(computePlan(cold), 40) as {
-      readonly clock: { readonly odds: unknown; readonly void?: string };
+      readonly clock: { readonly odds: { readonly whole: number }; readonly false_trace: number };
       readonly warnings: readonly { readonly code: string }[];
     };
     expect(warnings.map((w) => w.code)).to.include('oils-solid');
-    expect(clock.odds).to.equal(null);
-    expect(clock.void).to.match(/[Ll]ard/);
+    expect(clock.false_trace).to.be.within(0.5, 0.8);
+    expect(clock.odds.whole).to.be.below(1 - clock.false_trace + 0.2);
     for (const plan of [cold, lardy(38)]) {
       const found = finish(searching(plan, layPlan(plan), { seed: 3, samples: 60, accepts: () => true }))!;
       for (const way of found.best)
-        expect(oilsThatSet(way.plan), way.options.map((o) => o.label).join('; ')).to.equal(undefined);
+        expect(falseTraceOf(way.plan), way.options.map((o) => o.label).join('; ')).to.be.at.most(
+          falseTraceOf(plan),
+        );
     }
-    expect(sheetJson(computePlan(lardy(38)), 40)).to.have.nested.property('clock.odds.whole');
+    expect(falseTraceOf(lardy(38))).to.equal(0);
+    // the warmest way is found: it melts again
+    expect(falseTraceOf(lardy(45))).to.be.at.most(falseTraceOf(lardy(20)));
   });
   it('the earliest minute of a pour is when hands are free and its jug is ready, and says why', () => {
     const computed = computePlan(demo('Scree Steps'));

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { finish } from '../../src/core/task/task.ts';
 import type { Course, CourseAct } from '../../src/core/timing/course.ts';
-import { BACK_AFTER_MIN, BREAKS_BELOW, LOOSENED } from '../../src/core/timing/estimates.ts';
+import { BACK_AFTER_MIN, BLEND_MIN, LOOSENED, SOFT } from '../../src/core/timing/estimates.ts';
 import { Normals } from '../../src/core/timing/normals.ts';
 import { sampling } from '../../src/core/timing/odds.ts';
 import { FAILS, Run, type Turns } from '../../src/core/timing/run.ts';
@@ -71,7 +71,7 @@ describe('the earliest of everything', () => {
       if (i === undefined) {
         run.go({ kept });
         const carried = course.acts.every(
-          (a, j) => !a.carried || (run.below[j] ?? 0) >= a.carried.stage - 1e-9,
+          (a, j) => !a.carried || (run.below[j] ?? 0) >= (a.carried.stage ?? 0) - 1e-9,
         );
         if (carried) best = Math.min(best, run.ends.at(-1) ?? Infinity);
         return;
@@ -120,10 +120,10 @@ describe('windows', () => {
           if (act.carried && from > free && act.prepares === undefined) {
             const just = new Run(withAct(course, i, { at: from }));
             just.go();
-            expect(just.below[i]).to.be.closeTo(act.carried.stage, 1e-6);
+            expect(just.below[i]).to.be.closeTo(act.carried.stage ?? NaN, 1e-6);
             const early = new Run(withAct(course, i, { at: from - 1 }));
             early.go();
-            expect(early.below[i]).to.be.below(act.carried.stage);
+            expect(early.below[i]).to.be.below(act.carried.stage ?? NaN);
           }
         }
       }),
@@ -141,10 +141,13 @@ describe('windows', () => {
       other.go();
       return other.fails[second] ?? 0;
     };
-    const dents = from - (0.9 * BREAKS_BELOW) / 0.1;
+    const dents = from - (0.9 * SOFT) / 0.1;
     expect(failsAt(dents)).to.equal(0);
     expect(failsAt(dents - 1.5) & FAILS.breaks).to.equal(FAILS.breaks);
-    expect(failsAt((run.pourableUntil[second] ?? 0) + 2) & FAILS.tooThick).to.equal(FAILS.tooThick);
+    // beyond its end a window is doubtful; half a stage on it fails
+    const until = run.pourableUntil[second] ?? 0;
+    expect(failsAt(until + (0.9 * SOFT) / 0.1)).to.equal(0);
+    expect(failsAt(until + (1.1 * SOFT) / 0.1) & FAILS.tooThick).to.equal(FAILS.tooThick);
   });
 });
 
@@ -159,17 +162,21 @@ describe('what is done to a pot', () => {
     const plain = one({ pot: 0, minutes: 0, adds: 0, quickens: [] }, 10);
     const loose = one({ pot: 0, minutes: 0, adds: 0, quickens: [], loosens: true }, 10);
     expect((plain.thickest[1] ?? 0) - (loose.thickest[1] ?? 0)).to.be.closeTo(LOOSENED, 1e-9);
-    expect(loose.layerAt(0, 10 + BACK_AFTER_MIN)).to.be.closeTo(plain.layerAt(0, 10 + BACK_AFTER_MIN), 1e-9);
-    const back = loose.layerReaches(0, 1.5);
-    expect(loose.layerAt(0, back)).to.be.closeTo(1.5, 1e-9);
+    expect(loose.layerFlows(0, 10 + BACK_AFTER_MIN)).to.be.closeTo(
+      plain.layerFlows(0, 10 + BACK_AFTER_MIN),
+      1e-9,
+    );
+    const back = loose.layerFlowsFrom(0, 1.5);
+    expect(loose.layerFlows(0, back)).to.be.closeTo(1.5, 1e-9);
   });
-  it('blended on it takes 20 s a stage, is as thick as wanted, and thickens 1.15 times as fast', () => {
+  it('blended on it is as thick as wanted at once, however far that is, and thickens 1.15 times as fast', () => {
     const run = one({ pot: 0, minutes: 0, adds: 0, quickens: [], blendTo: 2 }, 5);
     expect(run.thickest[1]).to.be.closeTo(2, 1e-9);
-    // 1.1 and five minutes at 0.05
-    const was = 1 + 0.1 + 5 * 0.05;
-    expect((run.starts[1] ?? 0) - (run.prepared[1] ?? 0)).to.be.closeTo((2 - was) / 3, 0.01);
-    expect(run.layerAt(0, 15) - run.layerAt(0, 14)).to.be.closeTo(0.05 * 1.15, 1e-9);
+    expect((run.starts[1] ?? 0) - (run.prepared[1] ?? 0)).to.be.closeTo(BLEND_MIN, 1e-9);
+    expect(run.layerFlows(0, 15) - run.layerFlows(0, 14)).to.be.closeTo(0.05 * 1.15, 1e-9);
+    // what is as thick by itself is not touched
+    const thick = one({ pot: 0, minutes: 0, adds: 0, quickens: [], blendTo: 1.2 }, 5);
+    expect((thick.starts[1] ?? 0) - (thick.prepared[1] ?? 0)).to.be.closeTo(0, 1e-9);
   });
   it('made only then it is fresh: no wait has thickened it', () => {
     const run = one({ pot: 0, minutes: 3, adds: 0, quickens: [], makes: true }, 40);
@@ -179,7 +186,7 @@ describe('what is done to a pot', () => {
 });
 
 describe('odds of a course', () => {
-  it('of a pot for which nothing is in doubt are all or nothing', () => {
+  it('of a pot of which only where it begins is in doubt are all or nothing, far from its window’s ends', () => {
     const sure = {
       ...layersOf({ pots: 1 }),
       doubts: [
@@ -189,7 +196,7 @@ describe('odds of a course', () => {
     };
     const whole = (course: Course): number => finish(sampling(course, new Normals(1, 200), 'feel')).whole;
     expect(whole(sure)).to.equal(1);
-    expect(whole(withAct(sure, 1, { window: { least: 0, most: 0.5 } }))).to.equal(0);
+    expect(whole(withAct(sure, 1, { window: { least: 0, most: 0 } }))).to.equal(0);
   });
   it('are never better for the whole than for its worst part', () => {
     fc.assert(
@@ -207,6 +214,7 @@ describe('odds of a course', () => {
     const by = (keeping: 'feel' | 'clock'): number =>
       Math.min(...finish(sampling(slow, new Normals(4, 2000), keeping)).carried);
     expect(by('clock')).to.be.below(by('feel'));
-    expect(by('feel')).to.be.above(0.98);
+    // no pour lands quite as softly as the one before: one in twenty breaks where it just carries
+    expect(by('feel')).to.be.above(0.9);
   });
 });

@@ -406,7 +406,7 @@ describe('what is said of a top', () => {
     };
     expect(codes(thin)).to.include('piping-thin');
     const thicker = remedied(thin, 'piping-thin');
-    expect(thicker.second!.pots[0]!.stage).to.equal(3);
+    expect(thicker.second!.pots[0]!.stage).to.equal(3.7);
     const tall = piped(loaf(), { acrossMm: 12, heightMm: 40 }).plan;
     expect(at(tall, 'piping-tall')!.message).to.include('40 mm high on a foot of 12 mm');
     expect(codes(remedied(tall, 'piping-tall'))).to.not.include('piping-tall');

@@ -26,11 +26,13 @@ function says(plan: Plan, timed: TimedAct, trouble: Trouble): string {
   const name = `${actName(plan, timed)} at ${formatClock(startMin)} min`;
   switch (trouble) {
     case 'breaks':
-      return `${name} breaks through: what lies below is ${stage(belowStage)} by then and carries it from ${stage(act.carried?.stage)} on, at ${formatClock(carriedFromMin ?? 0)} min.`;
+      return act.carried?.stage === undefined
+        ? `${name} runs together with what lies below: that bears as ${stage(belowStage)} by then, and would have to bear as ${stage(act.carried?.breaks)}.`
+        : `${name} breaks through: what lies below bears as ${stage(belowStage)} by then and carries it from ${stage(act.carried.stage)} on, at ${formatClock(carriedFromMin ?? 0)} min.`;
     case 'tooThick':
       return `${name} comes when its batter is ${stage(timed.stage)}: too thick, it takes up to ${formatShort(act.window?.most ?? 0, 1)}. It would have to be done by ${formatClock(Math.max(0, pourableUntilMin ?? 0))} min.`;
     case 'tooThin':
-      return `${name} comes when its batter is ${stage(timed.stage)}: too thin, it wants ${stage(act.window?.least)} at least.`;
+      return `${name} comes when ${act.window ? 'its batter' : 'what lies there'} is ${stage(timed.firstStage ?? act.fluid?.least)}: too thin, it wants ${stage(act.window?.least ?? act.fluid?.least)} at least.`;
     case 'setAlready':
       return `${name} comes when what lies there has thickened above ${stage(act.fluid?.most)}: it no longer moves as it should.`;
   }

@@ -109,6 +109,7 @@ export type WarningCode =
   | 'scrape-round-mould'
   | 'scrape-slant-over'
   | 'scrape-slanted'
+  | 'runs-together'
   | 'scrape-soft'
   | 'scrape-stands-out'
   | 'scrape-twice'

@@ -10,6 +10,7 @@ import { promiseWarnings } from './promises.ts';
 import { inEachMould } from './eachMould.ts';
 import type { Facts } from './facts.ts';
 import { fillWarnings } from './fill.ts';
+import { onFluidWarnings } from './onFluid.ts';
 import { patternWarnings } from './patterns.ts';
 import { potWarnings } from './pots.ts';
 import { pourWarnings } from './pours.ts';
@@ -23,6 +24,7 @@ export const warningsOf = (facts: Facts): readonly Warning[] => [
   ...inEachMould(facts, fillWarnings, { ofDesign: false }),
   ...inEachMould(facts, pourWarnings, { ofDesign: true }),
   ...inEachMould(facts, patternWarnings, { ofDesign: true }),
+  ...inEachMould(facts, onFluidWarnings, { ofDesign: true }),
   ...inEachMould(facts, tiltWarnings, { ofDesign: true }),
   ...batterWarnings(facts),
   ...temperatureWarnings(facts),

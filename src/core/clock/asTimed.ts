@@ -49,11 +49,8 @@ export function asTimed(
   const step = (s: Step): Step => {
     const stage = stages.get(s.id);
     if (s.kind !== 'pour' || stage === undefined) return s;
-    if (s.pattern) {
-      for (const pot of potsOf(s)) thickest.set(pot, Math.max(thickest.get(pot) ?? 0, stage));
-      return s;
-    }
-    return withLumps(s, stage, laid);
+    for (const pot of potsOf(s)) thickest.set(pot, Math.max(thickest.get(pot) ?? 0, stage));
+    return s.pattern ? s : withLumps(s, stage, laid);
   };
   const steps = plan.steps.map(step);
   const pots = plan.pots.map((p) => {

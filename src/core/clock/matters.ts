@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
-import { BLEND_SD, JUDGED_SD, REST, START_SD } from '../timing/estimates.ts';
+import { BLEND_SD, JUDGED_SD, REST, START_SD, WARMTH } from '../timing/estimates.ts';
 import type { Normals } from '../timing/normals.ts';
 import { sampling, type Held, type Keeping } from '../timing/odds.ts';
 import type { PlanCourse } from './planCourse.ts';
@@ -16,6 +16,9 @@ export interface Matter {
 /** Hands that are so much quicker or slower. */
 const PACE = 1.25;
 
+/** What is in doubt by less makes no difference. */
+const SURE = 0.02;
+
 interface Asked {
   readonly name: string;
   readonly less: { readonly says: string; readonly held: Held };
@@ -29,15 +32,19 @@ function asked(plan: Plan, { course }: PlanCourse): readonly Asked[] {
     const fragrance = all.find((f) => f.id === id);
     if (fragrance) return `How strongly “${fragrance.name}” quickens`;
     if (name === REST) return 'How soon it stiffens at rest';
+    if (name === WARMTH) return 'What its temperature does';
     return name === 'recipe' ? 'How fast the recipe thickens' : 'How fast the piping thickens';
   };
-  const doubts = course.doubts.map(({ name, sd }, place): Asked => {
+  const doubts = course.doubts.flatMap(({ name, sd }, place): readonly Asked[] => {
+    if (sd < SURE) return [];
     const times = Math.round((Math.exp(sd) - 1) * 100);
-    return {
-      name: named(name),
-      less: { says: `${times} % slower`, held: { doubt: { place, z: -1 } } },
-      more: { says: `${times} % faster`, held: { doubt: { place, z: 1 } } },
-    };
+    return [
+      {
+        name: named(name),
+        less: { says: `${times} % slower`, held: { doubt: { place, z: -1 } } },
+        more: { says: `${times} % faster`, held: { doubt: { place, z: 1 } } },
+      },
+    ];
   });
   const { falseTrace = 0 } = course;
   const blends = course.acts.some((a) => a.prepares?.some((p) => p.blendTo !== undefined));

@@ -23,6 +23,8 @@ const TIMES = 96;
 /** What a plan's clock looks like, once it was carried out over and over. */
 export interface Outlook {
   readonly odds: Odds;
+  /** how often it would hold if it were known how fast the recipe thickens: as it is taken to */
+  readonly rateKnown: number;
   readonly matters: readonly Matter[];
   /** the minutes that the haze is given at */
   readonly times: readonly Minutes[];
@@ -39,12 +41,15 @@ export function* outlook(plan: Plan): Task<Omit<Outlook, 'matters'>, Outlook | u
   if (!of) return undefined;
   const keeping = plan.clock.keeping ?? 'feel';
   const odds = yield* sampling(of.course, new Normals(SEED, SAMPLES), keeping);
+  const known = yield* sampling(of.course, new Normals(SEED, SAMPLES), keeping, {
+    doubt: { place: 0, z: 0 },
+  });
   const run = new Run(of.course);
   run.go();
   const until = shownUntil(run.ends.at(-1) ?? 0);
   const times = Array.from({ length: TIMES }, (_, i) => (until * i) / (TIMES - 1));
   const haze = hazeOf(of.course, new Normals(SEED, HAZY), keeping, times);
-  const first = { odds, times, ...haze };
+  const first = { odds, rateKnown: known.whole, times, ...haze };
   yield { done: 0.5, partial: first };
   const matters = yield* weighing(plan, of, new Normals(SEED, WEIGHED), keeping);
   return { ...first, matters };

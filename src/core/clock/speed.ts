@@ -2,7 +2,7 @@ import { blendTemperature } from '../batter/blendTemperature.ts';
 import { solutionPerOil, type Recipe } from '../batter/recipe.ts';
 import type { Batter } from '../batter/schema.ts';
 import type { PlanClock } from '../plan/clockSchema.ts';
-import type { Celsius, Percent } from '../units/quantity.ts';
+import type { Celsius, Minutes, Percent } from '../units/quantity.ts';
 import { recipeRate, recipeRateSd } from './recipeRate.ts';
 import { knownSd, TOLD_SD } from './scents.ts';
 
@@ -14,8 +14,9 @@ export interface Speed {
   readonly atRest: number;
   /** typed by the maker, learned in earlier batches, or estimated from the oils */
   readonly origin: 'given' | 'known' | 'estimated';
-  /** how far it is out: standard deviation of its logarithm */
+  /** how far that is out, and what the batter's temperature makes of it: standard deviations of logarithms */
   readonly sd: number;
+  readonly warmthSd: number;
   readonly batterC: Celsius;
   /** by the thermometer, or worked out from oils and lye */
   readonly measured: boolean;
@@ -38,6 +39,15 @@ const TEMPERED_SD = 0.4;
 export const rateAt = (atRest: number, batterC: Celsius, lyePercent: Percent): number =>
   atRest * 2 ** ((batterC - AT_C) / DOUBLES_C) * (lyePercent / AT_LYE) ** LYE_POWER;
 
+/** From light to medium it is a stage: minutes at the batter's own conditions, unscented in its jug. */
+export const toMediumMin = ({ perMinute }: Pick<Speed, 'perMinute'>): Minutes => 1 / perMinute;
+
+/** The rate of a recipe, said as ever, that takes so many minutes from light to medium at the same conditions. */
+export const rateToMedium = (
+  { batterC, lyePercent }: Pick<Speed, 'batterC' | 'lyePercent'>,
+  minutes: Minutes,
+): number => 1 / (minutes * rateAt(1, batterC, lyePercent));
+
 /** How fast the batter of a recipe thickens; undefined where there is no oil. The batter is taken to keep its temperature. */
 export function speedOf(
   batter: Pick<Batter, 'oils' | 'temperatures'>,
@@ -50,12 +60,12 @@ export function speedOf(
     clock.batterC ?? blendTemperature({ oilsG: 1, solutionG: solutionPerOil(recipe) }, batter.temperatures);
   const lyePercent = recipe.schools.lyeConcentrationPercent;
   const { perMinute, known } = clock;
-  const own = perMinute !== undefined ? TOLD_SD : known ? knownSd(known) : recipeRateSd(batter);
   return {
     perMinute: rateAt(atRest, batterC, lyePercent),
     atRest,
     origin: perMinute !== undefined ? 'given' : known ? 'known' : 'estimated',
-    sd: Math.hypot(own, TEMPERED_SD * Math.log(rateAt(1, batterC, AT_LYE))),
+    sd: perMinute !== undefined ? TOLD_SD : known ? knownSd(known) : recipeRateSd(batter),
+    warmthSd: TEMPERED_SD * Math.abs(Math.log(rateAt(1, batterC, AT_LYE))),
     batterC,
     measured: clock.batterC !== undefined,
     lyePercent,

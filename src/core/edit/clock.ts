@@ -167,10 +167,7 @@ export function learnFrom(plan: Plan, rate: string, wanted: boolean): Plan {
 }
 
 /** What was learned is kept as what is known, and its readings are done with: of the recipe, of rest, and of fragrances by their ids. */
-export const keepLearned = (
-  plan: Plan,
-  rates: ReadonlyMap<string, KnownRate>,
-): Plan => ({
+export const keepLearned = (plan: Plan, rates: ReadonlyMap<string, KnownRate>): Plan => ({
   ...setClock(plan, {
     readings: undefined,
     refused: undefined,

@@ -1,3 +1,4 @@
+import { PIPES } from '../pattern/windows.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { secondAsPlan, type PipedOf } from '../plan/second.ts';
 import { ok, type Result } from '../result/result.ts';
@@ -13,7 +14,7 @@ export function withSecondBatch(plan: Plan): Plan {
     ...plan,
     second: {
       batter: { ...batter, partLiquids: [], additives: [], lateOils: [], fragrances: [] },
-      pots: [{ ...newPot(plan, 'q'), stage: 3 }],
+      pots: [{ ...newPot(plan, 'q'), stage: PIPES.least }],
       overagePercent: 10,
     },
   };
@@ -26,7 +27,7 @@ function namedApart(plan: Plan, pots: readonly Pot[]): Pot[] {
   return pots.map((pot) => {
     if (before.has(pot.id)) return pot;
     const fresh = newPot(taken, 'q');
-    const named = { ...pot, id: fresh.id, letter: fresh.letter, name: fresh.name, stage: 3 };
+    const named = { ...pot, id: fresh.id, letter: fresh.letter, name: fresh.name, stage: PIPES.least };
     taken = { ...taken, pots: [...taken.pots, named] };
     return named;
   });

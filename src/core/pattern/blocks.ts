@@ -15,7 +15,7 @@ import { isOneJug } from '../plan/sources.ts';
 import type { Step, Stroke } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { nthOf, type Block, type Body } from './body.ts';
-import { fillOf, numbering, risesOf, wireMove } from './moves.ts';
+import { fillOf, numbering, risesOf, roughOn, wireMove } from './moves.ts';
 import { pathsOf } from './paths.ts';
 import { heapIn, ridgesIn } from './heaped.ts';
 import { LINE_MM, linesOn, withLines } from './lines.ts';
@@ -113,6 +113,21 @@ function isAlone(stretch: Stretch): boolean {
   const [layer] = stretch.layers;
   const pattern = layer?.pour.pattern;
   return stretch.layers.length === 1 && (layer?.parts.length === 1 || (!!pattern && isOneJug(pattern.place)));
+}
+
+/** How rough the border is that a layer leaves on what lies fluid below it, mm either way, and what that is; 0 where it waits until it is borne. */
+export function roughnessOf(
+  { plan, stack }: Pick<Laid, 'plan' | 'stack'>,
+  layer: PouredLayer,
+): { readonly roughMm: Millimetres; readonly below?: PouredLayer } {
+  if (!layer.pour.onFluid) return { roughMm: 0 };
+  const stretch = stretchesOf(
+    plan.steps,
+    stack.layers.filter((l) => l.room === layer.room),
+  ).find((s) => s.layers.includes(layer));
+  const under = stretch?.layers.slice(0, stretch.layers.indexOf(layer)) ?? [];
+  const below = under.at(-1);
+  return { roughMm: roughOn(layer, under), ...(below ? { below } : {}) };
 }
 
 /** A layer that can be scraped: of what lies there fluid, all is of its pour. */

@@ -206,6 +206,8 @@ export type Deed =
       /** counted from 1, in a divided mould */
       readonly compartment?: number;
       readonly landing: Landing['how'];
+      /** laid on what is fluid: how rough their border is then, mm either way */
+      readonly onFluidMm?: Millimetres;
       readonly surfaces: readonly Surface[];
       /** how thick its pots are meant to be, and how thick they may be */
       readonly thick: {

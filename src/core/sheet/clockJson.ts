@@ -16,6 +16,8 @@ export function minutesJson({ clock }: Computed, step: StepId): object {
     carried_from_min: timed.carriedFromMin ?? null,
     pourable_until_min: timed.pourableUntilMin ?? null,
     ...(timed.stage === undefined ? {} : { stage: timed.stage }),
+    ...(timed.belowStage === undefined ? {} : { below_bears: timed.belowStage }),
+    ...(timed.blurMm === undefined ? {} : { border_blur_mm: timed.blurMm }),
   };
 }
 

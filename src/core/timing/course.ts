@@ -30,8 +30,9 @@ export interface Doubt {
 export interface CoursePot {
   /** how fast it thickens while nothing quickens it, stages a minute */
   readonly perMinute: number;
-  /** the doubt of its recipe's rate, by its place in the list of doubts */
+  /** the doubt of its recipe's rate, by its place in the list of doubts, and of what its temperature does to that */
   readonly doubt: number;
+  readonly warmth?: number;
   /** there from the first minute; otherwise an act makes it */
   readonly there: boolean;
   readonly start: Stage;

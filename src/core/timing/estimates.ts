@@ -7,7 +7,11 @@ export const BLEND_MIN: Minutes = 0.4;
 export const BLEND_SD: Stage = 0.25;
 
 /** So is where the whole batch is stopped blending: words for stages are good to some four tenths. An estimate. */
-export const START_SD: Stage = 0.2;
+export const START_SD: Stage = 0.3;
+
+/** Hands are now quicker, now slower, and each jug thickens a little otherwise, by its colour and its warmth: standard deviations of logarithms. Estimates. */
+export const HANDS_SD = 0.25;
+export const JUG_SD = 0.2;
 
 /** A pot that was blended on thickens so much faster afterwards. An estimate. */
 export const BLENDED_FACTOR = 1.15;
@@ -35,5 +39,6 @@ export const SOFT: Stage = 0.5;
 export const REST_DOUBLES_MIN: Minutes = 2;
 export const REST_SD = 0.5;
 
-/** The doubt of it. */
+/** The doubt of it, and that of what a batter's temperature does to its rate. */
 export const REST = 'rest';
+export const WARMTH = 'warmth';

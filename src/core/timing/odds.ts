@@ -2,7 +2,7 @@ import { normalBelow } from '../numeric/normal.ts';
 import type { Task } from '../task/task.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Course } from './course.ts';
-import { BLEND_SD, JUDGED_SD, LANDS_SD, START_SD } from './estimates.ts';
+import { BLEND_SD, HANDS_SD, JUDGED_SD, JUG_SD, LANDS_SD, START_SD } from './estimates.ts';
 import type { Normals } from './normals.ts';
 import { FAILS, Run, type Turns } from './run.ts';
 
@@ -43,11 +43,13 @@ const AT_ONCE = 250;
 
 interface Drawn {
   readonly doubts: Float64Array;
+  readonly jugs: Float64Array;
   readonly judged: Float64Array;
   readonly blended: Float64Array;
   readonly landed: Float64Array;
   readonly soft: Float64Array;
   begun: Stage;
+  pace: number;
 }
 
 /** How far beyond its end a window still holds: all is as likely, but for the few at either end. */
@@ -56,7 +58,8 @@ const softly = (z: number): number => Math.min(1, Math.max(0, 0.5 + 0.25 * z));
 /** The draws of each time, act by act and doubt by doubt, read off columns that are the same for the same names. */
 function drawsOf(course: Course, normals: Normals): (k: number, held: Held, into: Drawn) => void {
   const doubts = course.doubts.map((d) => ({ sd: d.sd, column: normals.column(`doubt ${d.name}`) }));
-  const begun = normals.column('begun');
+  const [begun, hands] = [normals.column('begun'), normals.column('hands')];
+  const jugs = course.pots.map((_, p) => normals.column(`jug ${p}`));
   const acts = course.acts.map(({ key, carried, lays, window, fluid, prepares }) => ({
     judged: carried || window || fluid ? normals.column(`judged ${key}`) : undefined,
     landed: carried && lays ? normals.column(`landed ${key}`) : undefined,
@@ -75,6 +78,8 @@ function drawsOf(course: Course, normals: Normals): (k: number, held: Held, into
       if (soft) into.soft[i] = softly(soft[k] as number);
       if (blended) into.blended[i] = BLEND_SD * (blended[k] as number) + (held.blended ?? 0);
     }
+    for (let p = 0; p < jugs.length; p += 1) into.jugs[p] = JUG_SD * ((jugs[p] as Float64Array)[k] as number);
+    into.pace = held.pace ?? Math.exp(HANDS_SD * (hands[k] as number));
     into.begun = held.begun ?? START_SD * (begun[k] as number);
   };
 }
@@ -90,17 +95,16 @@ export function drawing(
   const n = course.acts.length;
   const drawn: Drawn = {
     doubts: new Float64Array(course.doubts.length),
+    jugs: new Float64Array(course.pots.length),
     judged: new Float64Array(n),
     blended: new Float64Array(n),
     landed: new Float64Array(n),
     soft: new Float64Array(n),
     begun: 0,
+    pace: 1,
   };
   const draws = drawsOf(course, normals);
-  const turns: Turns = Object.assign(drawn, {
-    ...(held.pace === undefined ? {} : { pace: held.pace }),
-    ...(keeping === 'clock' ? { kept: starts } : {}),
-  });
+  const turns: Turns = Object.assign(drawn, keeping === 'clock' ? { kept: starts } : {});
   return {
     turns,
     draw: (k) => {

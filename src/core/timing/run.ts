@@ -20,8 +20,9 @@ export const FAILS = { breaks: 1, tooThick: 2, tooThin: 4, setAlready: 8 } as co
 
 /** How one time of pouring turns out: all as it is taken to be, where nothing is given. */
 export interface Turns {
-  /** ln factors of the course's doubts, by place */
+  /** ln factors of the course's doubts, by place, and of each pot's own rate */
   readonly doubts?: ArrayLike<number>;
+  readonly jugs?: ArrayLike<number>;
   /** by how many stages "it carries" is misjudged at an act, by the act's place */
   readonly judged?: ArrayLike<number>;
   /** by how many stages blending misses at an act */
@@ -117,7 +118,13 @@ export class Run {
       const main = own.doubt === 0;
       beginAt(pot, this.startOf(p, turns), 0);
       pot.perMinute =
-        own.perMinute * Math.exp(turns.doubts?.[own.doubt] ?? 0) * (main ? (turns.faster ?? 1) : 1);
+        own.perMinute *
+        Math.exp(
+          (turns.doubts?.[own.doubt] ?? 0) +
+            (own.warmth === undefined ? 0 : (turns.doubts?.[own.warmth] ?? 0)) +
+            (turns.jugs?.[p] ?? 0),
+        ) *
+        (main ? (turns.faster ?? 1) : 1);
       if (own.there) this.note(p);
     }
     let free = 0;

@@ -4,11 +4,22 @@ import { useOdds } from '../../clock/useOdds.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { setClock } from '../../../core/edit/clock.ts';
+import { speedOf } from '../../../core/clock/speed.ts';
+import { BLURS } from '../../../core/plan/clockSchema.ts';
+import { FINE_MM } from '../../../core/plan/habits.ts';
+import { useOutlook } from '../../clock/outlookContext.ts';
+import { ToMedium } from './ToMedium.tsx';
+import { useTaught } from './useTaught.ts';
 
 const KEEPINGS = [
   { value: 'feel', label: 'by feel' },
   { value: 'clock', label: 'by the clock' },
 ] as const;
+
+const BLUR_OPTIONS = BLURS.map((mm) => ({ value: String(mm), label: mm === 0 ? 'straight' : `± ${mm} mm` }));
+
+/** A part of the risk that is only not knowing is told from here on, of a hundred. */
+const TOLD = 3;
 
 /** Will it hold: how often of a hundred, how long it takes, and what the waits are kept by. */
 export function Holds() {
@@ -33,15 +44,53 @@ export function Holds() {
             : ''}
         </p>
       </div>
+      <div className="flex flex-wrap gap-4">
+        <div className="w-60">
+          <Choice
+            legend="Borders may be"
+            value={String(plan.clock.blurMm ?? FINE_MM)}
+            options={BLUR_OPTIONS}
+            onChoose={(value) => {
+              const mm = BLURS.find((b) => String(b) === value);
+              edit((p) => setClock(p, { blurMm: mm === FINE_MM ? undefined : mm }));
+            }}
+          />
+        </div>
+        <div className="w-52">
+          <Choice
+            legend="Waits are kept"
+            value={plan.clock.keeping ?? 'feel'}
+            options={KEEPINGS}
+            onChoose={(keeping) => {
+              edit((p) => setClock(p, { keeping: keeping === 'feel' ? undefined : keeping }));
+            }}
+          />
+        </div>
+      </div>
+      <NotKnown />
+    </div>
+  );
+}
+
+/** How much of the risk is not knowing the recipe's speed, and the one question that tells it. Nothing once it was told. */
+function NotKnown() {
+  const { plan, computed } = usePlan('recipe');
+  const known = useOutlook();
+  const taught = useTaught();
+  const speed = computed.recipe && speedOf(plan.batter, computed.recipe, plan.clock);
+  if (!known || !speed || speed.origin !== 'estimated' || taught.length > 0) return null;
+  const { odds, rateKnown } = known.outlook;
+  const more = Math.round((rateKnown - odds.whole) * 100);
+  if (more < TOLD) return null;
+  return (
+    <div className="flex basis-full flex-wrap items-end gap-x-6 gap-y-2">
+      <p className="max-w-prose text-sm">
+        Some {more} of the {Math.round((1 - odds.whole) * 100)} that fail do so because nobody knows yet how
+        fast this recipe thickens. <strong>When did it last get to medium?</strong>{' '}
+        <span className="quiet">A cup test tells it too.</span>
+      </p>
       <div className="w-60">
-        <Choice
-          legend="Waits are kept"
-          value={plan.clock.keeping ?? 'feel'}
-          options={KEEPINGS}
-          onChoose={(keeping) => {
-            edit((p) => setClock(p, { keeping: keeping === 'feel' ? undefined : keeping }));
-          }}
-        />
+        <ToMedium />
       </div>
     </div>
   );

@@ -133,8 +133,9 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
             ))}
           </svg>
           <p className="quiet text-xs" style={{ paddingLeft: NAMES + GAP }}>
-            Dark: in the jug. Colour: poured. Haze: eight times of ten. Green band: thick enough and no
-            thicker; green bar: can be poured; tick: carries the next.
+            Dark: in the jug. Broad, in its colour: poured, as it bears at rest; dotted: as it flows once
+            moved. Haze: eight times of ten. Green band: right to pour; green bar: from when until when; tick:
+            carries the next.
           </p>
           <HandsRow clock={clock} scale={scale} />
           <label className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-2">

@@ -3,7 +3,7 @@ import { depositKey } from '../../../core/plan/sources.ts';
 import { actName } from '../../../core/clock/words.ts';
 import type { TimedAct } from '../../../core/clock/timetable.ts';
 import type { Haze } from '../../../core/timing/haze.ts';
-import { formatClock, formatMinutes } from '../../../core/units/format.ts';
+import { formatClock, formatMinutes, formatShort } from '../../../core/units/format.ts';
 import { NO_COLOUR } from '../../parts/ink.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { useColours, usePlan } from '../../parts/usePlan.ts';
@@ -28,14 +28,19 @@ interface PotLaneRowProps {
 const SOON_MIN = 0.1;
 
 /** What a pour's window is in words. */
-export function windowWords({ startMin, carriedFromMin, pourableUntilMin, troubles }: TimedAct): string {
-  if (troubles.includes('breaks')) return 'breaks through';
-  if (carriedFromMin !== undefined && startMin < carriedFromMin - SOON_MIN) return 'dents what is below';
+export function windowWords(timed: TimedAct): string {
+  const { act, startMin, carriedFromMin, pourableUntilMin, blurMm, troubles } = timed;
+  if (troubles.includes('breaks'))
+    return act.carried?.stage === undefined ? 'runs together' : 'breaks through';
+  if (carriedFromMin !== undefined && startMin < carriedFromMin - SOON_MIN)
+    return `too soon: border ± ${formatShort(blurMm ?? 0, 0)} mm`;
   if (troubles.includes('tooThick')) return 'too thick by then';
   if (troubles.includes('tooThin')) return 'too thin by then';
   if (troubles.includes('setAlready')) return 'set by then';
   const slack = pourableUntilMin === undefined ? undefined : pourableUntilMin - startMin;
   if (slack === undefined) return carriedFromMin === undefined ? '' : 'any time after';
+  if (act.carried && act.carried.stage === undefined)
+    return `on fluid: border ± ${formatShort(blurMm ?? 0, 0)} mm`;
   if (slack < -0.2) return `${formatMinutes(-slack)} late`;
   return slack > 120 ? 'hours to spare' : `${formatMinutes(Math.max(0, slack))} to spare`;
 }
@@ -119,13 +124,22 @@ export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
           stroke="currentColor"
           strokeWidth="2.2"
         />
-        {lane.layers.map(({ layer, use, stages }) => {
+        {lane.layers.map(({ layer, use, flows, bears }) => {
           const colour = colourOf(use);
-          const line = lineOf(scale, lanes.times, stages, { from: use.startMin, to: lanes.untilMin });
+          const from = { from: use.startMin, to: lanes.untilMin };
+          const line = lineOf(scale, lanes.times, bears, from);
           const at = carries.get(layer);
-          const level = at === undefined ? NaN : (stages[lanes.times.findIndex((t) => t >= at)] ?? NaN);
+          const level = at === undefined ? NaN : (bears[lanes.times.findIndex((t) => t >= at)] ?? NaN);
           return (
             <g key={layer}>
+              <path
+                d={lineOf(scale, lanes.times, flows, from)}
+                fill="none"
+                stroke="var(--color-base-content)"
+                strokeWidth="1.6"
+                strokeDasharray="2 4"
+                strokeLinecap="round"
+              />
               <path
                 d={line}
                 fill="none"

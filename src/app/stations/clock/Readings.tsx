@@ -5,6 +5,7 @@ import { removeReading } from '../../../core/edit/clock.ts';
 import { STAGES, stagePhrase } from '../../../core/setting/stage.ts';
 import { formatClock, formatShort } from '../../../core/units/format.ts';
 import { upperFirst } from '../../../core/units/words.ts';
+import { Choice } from '../../parts/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';
@@ -20,8 +21,13 @@ const STAGE_OPTIONS = Array.from({ length: 11 }, (_, i) => ({
   label: `${upperFirst(stagePhrase(i / 2))} (${formatShort(i / 2, 1)})`,
 }));
 
+const LOOKED = [
+  { value: 'jug', label: 'the jug, stirred' },
+  { value: 'layer', label: 'its layer, at rest' },
+] as const;
+
 const UNREAD: Readonly<Record<NonNullable<ReadingSeen['unread']>, string>> = {
-  'not-there-yet': 'not read: this jug is not there yet',
+  'not-there-yet': 'not read: it is not there yet',
   'fragrance-gone': 'not read: its fragrance is gone',
 };
 
@@ -31,6 +37,7 @@ export function Readings() {
   const readings = useMemo(() => readingsSeen(plan, computed), [plan, computed]);
   const [pot, setPot] = useState(plan.pots[0]?.id ?? '');
   const [stage, setStage] = useState('1');
+  const [lying, setLying] = useState(false);
   const [min, setMin] = useTypedState(4);
   const [fault, setFault] = useState<string>();
   const chosen = plan.pots.some((p) => p.id === pot) ? pot : (plan.pots[0]?.id ?? '');
@@ -60,13 +67,34 @@ export function Readings() {
             return undefined;
           }}
         />
-        <Picker label="It was" className="w-64" value={stage} options={STAGE_OPTIONS} onPick={setStage} />
+        <Choice
+          legend="Looked at"
+          value={lying ? 'layer' : 'jug'}
+          options={LOOKED}
+          onChoose={(at) => {
+            setLying(at === 'layer');
+          }}
+        />
+        <Picker
+          label={lying ? 'It bears as' : 'It flows as'}
+          className="w-64"
+          value={stage}
+          options={STAGE_OPTIONS}
+          onPick={setStage}
+        />
         <button
           type="button"
           className="btn btn-primary btn-sm h-9"
           onClick={() => {
             setFault(
-              edit((p) => takeReading(p, computed, { pot: chosen, min, stage: Number(stage) }))?.message,
+              edit((p) =>
+                takeReading(p, computed, {
+                  pot: chosen,
+                  min,
+                  stage: Number(stage),
+                  ...(lying ? { lying: true as const } : {}),
+                }),
+              )?.message,
             );
           }}
         >
@@ -82,7 +110,7 @@ export function Readings() {
         <ul className="flex flex-wrap gap-2" aria-label="Readings">
           {readings.map(({ reading: r, unread }) => {
             const of = plan.pots.find((p) => p.id === r.pot);
-            const words = `${STAGES[r.stage] ?? stagePhrase(r.stage)} at ${formatClock(r.min)}`;
+            const words = `${r.lying ? 'its layer bears as ' : ''}${STAGES[r.stage] ?? stagePhrase(r.stage)} at ${formatClock(r.min)}`;
             return (
               <li
                 key={r.id}

@@ -1,22 +1,29 @@
 import { bearingOf } from '../../../core/setting/plunge.ts';
+import { stiffening } from '../../../core/setting/rest.ts';
 import { STAGES, yieldStress } from '../../../core/setting/stage.ts';
 import { formatShort } from '../../../core/units/format.ts';
 import { upperFirst } from '../../../core/units/words.ts';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { REST_DOUBLES_MIN } from '../../../core/timing/estimates.ts';
 import { StageDrawing } from './StageDrawing.tsx';
 
 const GRAVITY = 9.81;
 
 /** What to look for at each stage. Common practice, no source. */
-const SIGNS: readonly { readonly signs: readonly string[]; readonly good: string }[] = [
+const SIGNS: readonly {
+  readonly signs: readonly string[];
+  readonly lying: string;
+  readonly good: string;
+}[] = [
   {
     signs: [
       'An even cream; no streak of oil, also after half a minute.',
       'What drips from the spoon is gone at once, in rings.',
       'Poured, it runs to every corner by itself.',
     ],
-    good: 'Column and corner pours, the ridges of a mat.',
+    lying: 'a drop of the next batter is lost in it.',
+    good: 'Column, corner and wall pours, the ridges of a mat.',
   },
   {
     signs: [
@@ -24,7 +31,8 @@ const SIGNS: readonly { readonly signs: readonly string[]; readonly good: string
       'A line poured from low vanishes, and a halo of its colour blooms back up.',
       'It moves like single cream.',
     ],
-    good: 'Lines, walls, drops; where many layers begin.',
+    lying: 'a drop of the next batter sinks in, and its rim is soft.',
+    good: 'Lines and drops; sticks and wires; where most layers begin.',
   },
   {
     signs: [
@@ -32,6 +40,7 @@ const SIGNS: readonly { readonly signs: readonly string[]; readonly good: string
       'A line poured from low can be seen lying there.',
       'Shaken, the whole surface wobbles; it does not carry a pour yet.',
     ],
+    lying: 'a drop over a spatula stays on it with a clean rim; tilted, it creeps.',
     good: 'Pointed layers; the next layer over a spatula.',
   },
   {
@@ -40,7 +49,8 @@ const SIGNS: readonly { readonly signs: readonly string[]; readonly good: string
       'Shaken, it hardly wobbles.',
       'Tapped, it no longer levels by itself.',
     ],
-    good: 'Scraping, dents, mounds and piping; the next layer poured from low.',
+    lying: 'a drop from low down stays; tilted a little, nothing moves.',
+    good: 'Dents and mounds; the next layer poured from low.',
   },
   {
     signs: [
@@ -48,7 +58,8 @@ const SIGNS: readonly { readonly signs: readonly string[]; readonly good: string
       'Pressed in, a dent stays with sharp edges.',
       'It has to be pressed into corners, or pockets of air stay.',
     ],
-    good: 'Rough layers by the spoonful; the next in a stream.',
+    lying: 'touched lightly it keeps the mark.',
+    good: 'Scraping and piping; rough layers by the spoonful; the next in a stream.',
   },
   {
     signs: [
@@ -56,12 +67,32 @@ const SIGNS: readonly { readonly signs: readonly string[]; readonly good: string
       'Pressed, it gives and comes back; cut, the edges stand.',
       'It is caustic all the same.',
     ],
+    lying: 'touched it gives and comes back.',
     good: 'Setting a steep slope level; later, the knife.',
   },
 ];
 
 /** A slope that is told about, degrees. */
 const SLOPE_DEG = 15;
+
+/** Minutes of rest that are told about. */
+const RESTS = [1, 2, 4, 8] as const;
+
+/** A layer has two stages: as it flows once it is moved, and as it bears while it lies still. */
+function AtRest() {
+  return (
+    <p className="text-sm">
+      A layer has <strong>two stages</strong>. Stirred, drawn through or tilted anew it <em>flows</em> as it
+      would in its jug. Left lying it stiffens at once, and <em>bears</em> more than it flows:{' '}
+      {RESTS.map(
+        (min) => `${formatShort(stiffening(min, REST_DOUBLES_MIN), 1)} of a stage after ${min} min`,
+      ).join(', ')}{' '}
+      (estimated; its strength doubles in some {REST_DOUBLES_MIN} min, then grows in a straight line). Moved,
+      it begins anew; a tap moves only the layer just poured. In the jug, look right after a stir; in the
+      mould, do not touch more than you must.
+    </p>
+  );
+}
 
 /** What is thick enough: the words for how thick batter is, what to look for, and what it carries. */
 export function StagesPage() {
@@ -72,9 +103,10 @@ export function StagesPage() {
         The words of this product, thinnest first. What carries and what holds follow from the batter’s yield
         stress: estimates, to learn the words by.
       </p>
+      <AtRest />
       <ol className="grid gap-4">
         {STAGES.map((word, stage) => {
-          const { signs, good } = SIGNS[stage] ?? { signs: [], good: '' };
+          const { signs, lying, good } = SIGNS[stage] ?? { signs: [], lying: '', good: '' };
           // rho g h = 5.14 tau, and tau = rho g H sin a, at 1 g/ml
           const fallMm = bearingOf(stage) / GRAVITY;
           const slopeMm = yieldStress(stage) / (GRAVITY * Math.sin((SLOPE_DEG * Math.PI) / 180));
@@ -90,6 +122,10 @@ export function StagesPage() {
                     <li key={s}>{s}</li>
                   ))}
                 </ul>
+                <p className="text-sm">
+                  <span className="quiet">Lying in the mould, it bears as {word}: </span>
+                  {lying}
+                </p>
                 <p className="text-sm">
                   <span className="quiet">Good for: </span>
                   {good}

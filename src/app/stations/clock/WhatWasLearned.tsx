@@ -2,6 +2,7 @@ import type { LearnedRate } from '../../../core/clock/learned.ts';
 import { scentSpeed } from '../../../core/clock/scents.ts';
 import { speedOf } from '../../../core/clock/speed.ts';
 import type { KnownRate } from '../../../core/batter/schema.ts';
+import { REST, REST_DOUBLES_MIN } from '../../../core/timing/estimates.ts';
 import { forgetLearned, keepLearned, learnFrom } from '../../../core/edit/clock.ts';
 import { formatShort } from '../../../core/units/format.ts';
 import { plural } from '../../../core/units/words.ts';
@@ -42,6 +43,19 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
             },
           ]
         : [];
+    if (rate.name === REST)
+      return rate.readings > 0 || plan.clock.knownRest
+        ? [
+            {
+              id: REST,
+              name: 'At rest it doubles its strength in',
+              unit: 'min',
+              was: plan.clock.knownRest?.value ?? REST_DOUBLES_MIN,
+              known: plan.clock.knownRest,
+              rate,
+            },
+          ]
+        : [];
     const fragrance = plan.batter.fragrances.find((f) => rate.name === `fragrance ${f.id}`);
     return fragrance
       ? [
@@ -63,6 +77,7 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
       : {
           value: Number((was * rate.factor).toPrecision(4)),
           readings: (known?.readings ?? 0) + rate.readings,
+          rested: true,
         };
   const keep = (): void => {
     const kept = new Map(
@@ -71,7 +86,7 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
         return value ? [[r.id, value] as const] : [];
       }),
     );
-    edit((p) => keepLearned(p, kept.get('recipe'), kept));
+    edit((p) => keepLearned(p, kept));
     // the fragrance of that name and lot in the stores learns it too
     for (const f of plan.batter.fragrances) {
       const known = kept.get(f.id);
@@ -103,7 +118,7 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
                 <span className="quiet">
                   {' '}
                   {known
-                    ? `from ${plural(known.readings, 'reading')} before${rate.readings > 0 ? ` and ${rate.readings} now` : ''}`
+                    ? `from ${plural(known.readings, 'reading')} before${known.rested ? '' : ', not told apart from rest yet and so in doubt by more'}${rate.readings > 0 ? ` and ${rate.readings} now` : ''}`
                     : rate.readings > 0
                       ? `from ${plural(rate.readings, 'reading')}`
                       : 'no reading yet'}

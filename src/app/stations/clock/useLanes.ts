@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { TimedAct, Timetable } from '../../../core/clock/timetable.ts';
 import { Run } from '../../../core/timing/run.ts';
-import { stageIn } from '../../../core/timing/haze.ts';
+import { bearsIn, stageIn } from '../../../core/timing/haze.ts';
 import { shownUntil } from '../../../core/clock/outlook.ts';
 import type { Minutes, Stage } from '../../../core/units/quantity.ts';
 
@@ -22,7 +22,9 @@ export interface PotLane {
   readonly layers: readonly {
     readonly layer: number;
     readonly use: TimedAct;
-    readonly stages: readonly Stage[];
+    /** as how thick it flows, and, lying still, bears */
+    readonly flows: readonly Stage[];
+    readonly bears: readonly Stage[];
   }[];
 }
 
@@ -53,7 +55,8 @@ export function useLanes(clock: Timetable): Lanes {
           (use.act.lays ?? []).slice(0, 1).map((layer) => ({
             layer,
             use,
-            stages: times.map((t) => stageIn(run.kept?.layers[layer] ?? [], t)),
+            flows: times.map((t) => stageIn(run.kept?.layers[layer] ?? [], t)),
+            bears: times.map((t) => bearsIn(run.kept?.layers[layer] ?? [], t, run.restDoubles)),
           })),
         ),
       };

@@ -23,6 +23,7 @@ import { PotBadge } from '../../parts/PotBadge.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { AmountFields } from './AmountFields.tsx';
+import { LiesOn } from './LiesOn.tsx';
 import { OmbreLine } from './OmbreLine.tsx';
 import { PutLine } from './line/PutLine.tsx';
 import { ScrapeIt } from './scrape/ScrapeIt.tsx';
@@ -140,12 +141,17 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           edit((p) => setLanding(p, pour.id, { how, fallMm: LANDING_FALL_MM[how] }));
         }}
       />
-      <LengthField
-        label="Falls from"
-        hint="Height over the surface; over a spatula, as if from so low."
-        value={pour.landing.fallMm}
-        onValue={(fallMm, g) => edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm }), g)}
-      />
+      {(pour.landing.how === 'stream' ||
+        pour.landing.how === 'low' ||
+        pour.landing.fallMm !== LANDING_FALL_MM[pour.landing.how]) && (
+        <LengthField
+          label="Falls from"
+          hint="Height over the surface; over a spatula, as if from so low."
+          value={pour.landing.fallMm}
+          onValue={(fallMm, g) => edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm }), g)}
+        />
+      )}
+      <LiesOn layer={layer} />
       {(pour.landing.how === 'spoon' || pour.roughMm !== undefined) && (
         <LengthField
           label="Left rough"

@@ -6,6 +6,7 @@ import { potNamed, pouredPots, poursFrom } from '../../plan/sources.ts';
 import type { Pour } from '../../plan/stepSchema.ts';
 import type { Prepares, Quickens } from '../../timing/course.ts';
 import type { PotId } from '../../validate/ids.ts';
+import { WARMTH } from '../../timing/estimates.ts';
 import { SCENT_STIRS, STIRS } from '../../plan/habits.ts';
 import { isFor, RECIPE, scentsOf, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
@@ -26,34 +27,39 @@ export class Jugs {
     this.draft = draft;
     const { doses, doubts } = scentsOf(draft.plan.batter.fragrances, 1);
     this.doses = doses;
-    const sd = this.addPots();
-    this.known = sd !== undefined;
-    draft.doubts.push({ name: RECIPE, sd: sd ?? 0 }, ...doubts);
+    const sds = this.addPots(1 + doubts.length);
+    this.known = sds !== undefined;
+    draft.doubts.push({ name: RECIPE, sd: sds?.own ?? 0 }, ...doubts, {
+      name: WARMTH,
+      sd: sds?.warmth ?? 0,
+    });
   }
 
-  /** How far the rate of their recipes is out, the one that is out furthest; undefined where one has none. */
-  private addPots(): number | undefined {
+  /** How far the rate of their recipes is out, and what their temperatures make of it, of those that are out furthest; undefined where one has none. */
+  private addPots(warmth: number): { readonly own: number; readonly warmth: number } | undefined {
     const { plan, laid } = this.draft;
-    let sd = 0;
+    const sds = { own: 0, warmth: 0 };
     const used = new Set([...pouredPots(plan), ...heldPots(plan)]);
     for (const pot of plan.pots) {
       if (!used.has(pot.id)) continue;
       const recipe = laid.recipes.ofPot(pot.id);
       const speed = recipe && speedOf(batterIn(plan, pot), recipe, plan.clock);
       if (!speed) return undefined;
-      sd = Math.max(sd, speed.sd);
+      sds.own = Math.max(sds.own, speed.sd);
+      sds.warmth = Math.max(sds.warmth, speed.warmthSd);
       this.own.push(pot.id);
       this.draft.addPot(
         { pot, ofSecond: false },
         {
           perMinute: speed.perMinute,
           doubt: 0,
+          warmth,
           there: plan.divide.kind === 'after-emulsion',
           start: startStage(plan),
         },
       );
     }
-    return sd;
+    return sds;
   }
 
   private quickens(pot: PotId, ...when: readonly ScentDose['when'][]): readonly Quickens[] {

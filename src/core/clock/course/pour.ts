@@ -41,8 +41,8 @@ function carriedOn(draft: Draft, step: Pour, landed: readonly Landed[]): Pick<Co
           depthMm: draft.fluidDepth(place),
         };
         const apart = stageToStayApart(Math.min(layer.riseMm, draft.thickness(last)), meets);
-        const stage = stageToCarryWithin(blurMm, meets);
-        return { last, meets, stage, breaks: step.onFluid ? apart : Math.max(stage - SOFT, apart) };
+        const stage = Math.max(apart, stageToCarryWithin(blurMm, meets));
+        return { last, meets, stage, breaks: (step.onFluid ? apart : stage) - SOFT };
       }),
   );
   const [first] = on.toSorted((a, b) => b.meets.depthMm - a.meets.depthMm);

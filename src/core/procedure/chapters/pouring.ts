@@ -5,7 +5,7 @@ import { bareWalls } from '../../fill/bareWall.ts';
 import type { PouredLayer } from '../../fill/layers.ts';
 import { pouredHeights } from '../../fill/onWalls.ts';
 import { columnsIn } from '../../mould/column.ts';
-import { floorBox } from '../../pattern/blocks.ts';
+import { floorBox, roughnessOf } from '../../pattern/blocks.ts';
 import { placeFromAbove } from '../../pattern/fromAbove.ts';
 import type { PutUnder } from '../../mould/propped.ts';
 import { propsFor } from '../../mould/props.ts';
@@ -207,6 +207,9 @@ export const tellPouring: TellFor<'pour' | 'wait' | 'tilt'> = {
         pour: telling.pours.get(step.id) ?? 'pour',
         ...(rooms > 1 ? { compartment: Math.min(step.compartment + 1, rooms) } : {}),
         landing: step.landing.how,
+        ...(step.onFluid
+          ? { onFluidMm: Math.max(0, ...into.map(({ facts, layer }) => roughnessOf(facts, layer).roughMm)) }
+          : {}),
         // a pour into one mould alone says so in its name
         surfaces: into.map(({ layer, name }) => surfaceOf(layer, into.length > 1 ? name : undefined)),
         thick: thickOf(telling, act, pots),

@@ -50,7 +50,7 @@ function thickness({ meant, most, byClock }: Pouring['thick']): string {
 }
 
 function pouring(
-  { pour, compartment, landing, surfaces, roughMm, pattern, jug, thick }: Pouring,
+  { pour, compartment, landing, onFluidMm, surfaces, roughMm, pattern, jug, thick }: Pouring,
   say: Saying,
 ): string {
   const rough =
@@ -63,9 +63,13 @@ function pouring(
   const reads = jug
     ? ` ${jug.name} then reads ${say.mass(jug.readsG)}: ${say.mass(jug.leftG)} left in it.`
     : '';
-  if (pattern)
-    return `${upperFirst(pour)}${room}: ${roundsText(pattern, say)}, ${up.join('; ')}${rough}.${thickness(thick)}${reads}`;
-  return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${up.join('; ')}${rough}.${thickness(thick)}${reads}`;
+  const fluid =
+    onFluidMm === undefined
+      ? ''
+      : ` At once, while what is below is fluid: their border is rough by ≈ ${say.length(Math.round(onFluidMm * 2) / 2)} either way.`;
+  const after = `${up.join('; ')}${rough}.${fluid}${thickness(thick)}${reads}`;
+  if (pattern) return `${upperFirst(pour)}${room}: ${roundsText(pattern, say)}, ${after}`;
+  return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${after}`;
 }
 
 export const pouringWords: WordsFor<
@@ -76,7 +80,7 @@ export const pouringWords: WordsFor<
       mould,
       until.kind === 'minutes'
         ? `Wait ${formatShort(until.minutes, 1)} min.`
-        : `Wait until the last layer is ${stageFigure(until.stage)}: it must not wobble.`,
+        : `Wait until the last layer, left lying, bears as ${stageFigure(until.stage)}.`,
     ),
   }),
   'set-level': ({ fluid, mould }) => ({

@@ -13,6 +13,7 @@ import { PutLine } from '../line/PutLine.tsx';
 import { ScrapeIt } from '../scrape/ScrapeIt.tsx';
 import { AmountFields } from '../AmountFields.tsx';
 import { TiltFields } from '../TiltFields.tsx';
+import { LiesOn } from '../LiesOn.tsx';
 import { HowPoured } from './HowPoured.tsx';
 import { NeedsAndFails } from './NeedsAndFails.tsx';
 import { PictureOrders } from './PictureOrders.tsx';
@@ -84,6 +85,7 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
         />
       )}
       <HowPoured layer={layer} />
+      <LiesOn layer={layer} />
       <PutLine layer={layer} />
       <ScrapeIt layer={layer} />
       <NeedsAndFails know={know} />

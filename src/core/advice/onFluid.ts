@@ -1,0 +1,32 @@
+import { landPours, layOnFluid } from '../edit/clock.ts';
+import { roughnessOf } from '../pattern/blocks.ts';
+import { formatLength } from '../units/format.ts';
+import type { Facts } from './facts.ts';
+import type { Warning } from './warning.ts';
+
+/** Of the thinner of two layers: where their border is rougher, they run together. */
+const TOGETHER = 0.5;
+
+/** Layers laid on what is fluid whose border is rougher than they are thick. */
+export const onFluidWarnings = (facts: Facts): Warning[] =>
+  facts.stack.layers.flatMap((layer): Warning[] => {
+    const { pour } = layer;
+    const { roughMm, below } = roughnessOf(facts, layer);
+    if (!below || roughMm <= TOGETHER * Math.min(layer.riseMm, below.riseMm)) return [];
+    const say = (mm: number): string => formatLength(Math.round(mm), facts.plan.units.length);
+    return [
+      {
+        code: 'runs-together',
+        level: 'warn',
+        station: 'design',
+        step: pour.id,
+        message: `Laid on what is fluid, its border is rough by ${say(roughMm)} either way, and the thinner of the two layers is ${say(Math.min(layer.riseMm, below.riseMm))}: they run together (estimated).`,
+        remedies: [
+          { label: 'Wait until it is carried', apply: (p) => layOnFluid(p, [pour.id], false) },
+          ...(pour.landing.how === 'spoon'
+            ? []
+            : [{ label: 'Spoon it on', apply: (p: Facts['plan']) => landPours(p, [pour.id], 'spoon') }]),
+        ],
+      },
+    ];
+  });

@@ -12,7 +12,8 @@ const clockTo = async (page: Page, name: string): Promise<void> => {
 const holds = async (page: Page): Promise<number> => {
   await page.locator('main p.text-3xl:not(.opacity-50)', { hasText: 'of 100' }).waitFor();
   const words = await page.locator('main p.text-3xl').innerText();
-  return words.startsWith('under') ? 0 : Number(words.split(' ')[0]);
+  if (words.startsWith('under')) return 0;
+  return words.startsWith('over') ? 99 : Number(words.split(' ')[0]);
 };
 
 const pourOf = (page: Page, nth: number) =>
@@ -27,11 +28,19 @@ describe('the clock in the browser', () => {
   it('shows every pot through time, what hands do, and the loaf at a minute; the line of drops is in time', async () => {
     const page = at.page();
     await at.go('/plan/demo-scree-steps/clock');
-    expect(await holds(page)).to.be.above(94);
+    expect(await holds(page)).to.be.within(80, 98);
+    // most of what fails is not knowing the recipe: one answer, and it is known
+    await page.getByText('When did it last get to medium?').waitFor();
+    const guessed = await holds(page);
+    await typeIn(page, 'From light to medium', '14');
+    await page.getByText(/known to within a quarter/).waitFor();
+    expect(await holds(page)).to.be.above(guessed);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByText('When did it last get to medium?').waitFor();
     expect(
       await page.getByRole('list', { name: 'Pots through time' }).getByRole('listitem').count(),
     ).to.equal(5);
-    await page.getByRole('link', { name: /Clock.*holds \d+ of 100/ }).waitFor();
+    await page.getByRole('link', { name: /Clock.*holds (over )?\d+ of 100/ }).waitFor();
     // each pour later than the one before, on the lanes and on the line alike
     let before = -1;
     for (let nth = 1; nth <= 5; nth += 1) {
@@ -42,7 +51,7 @@ describe('the clock in the browser', () => {
       await page.getByRole('button', { name: new RegExp(`^Pour ${nth}: .*at ${words}`) }).waitFor();
     }
     // the section at a moment: two pours are in by then
-    await page.getByRole('slider', { name: 'The loaf at this minute' }).fill('7');
+    await page.getByRole('slider', { name: 'The loaf at this minute' }).fill('5');
     await page.getByText('as it stands at pour 2').waitFor();
     await page.getByText('15 min late').click();
     await page.getByText('drawn', { exact: true }).click();
@@ -56,7 +65,11 @@ describe('the clock in the browser', () => {
   it('a pour dragged too early breaks through at once, is marked in the section, and let go holds again', async () => {
     const page = at.page();
     await at.go('/plan/demo-copper-weir/clock');
+    const soft = await minuteOf(page, 2);
+    // a straight border waits longer
+    await page.getByText('straight', { exact: true }).click();
     const was = await minuteOf(page, 2);
+    expect(was).to.be.above(soft + 1);
     const box = await pourOf(page, 2).boundingBox();
     if (!box) throw new Error('no drop');
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
@@ -64,13 +77,12 @@ describe('the clock in the browser', () => {
     await page.mouse.move(box.x - 30, box.y + box.height / 2, { steps: 6 });
     await page.mouse.up();
     expect(await minuteOf(page, 2)).to.be.below(was - 1);
-    await page.keyboard.press('Shift+ArrowRight');
     // by the field: hands are free by then, and the layer does not carry it
-    await typeIn(page, 'Pour 2 (pot B): minute', '7:00');
+    await typeIn(page, 'Pour 2 (pot B): minute', '5:06');
     await page.getByText(/Pour 2 \(pot B\) .* breaks through/).waitFor();
     // a minute that cannot be is said, not moved
-    await typeIn(page, 'Pour 2 (pot B): minute', '5:00');
-    await page.getByText(/earliest 6:24, because hands are busy with “colour, pot B” until 6:06/).waitFor();
+    await typeIn(page, 'Pour 2 (pot B): minute', '4:50');
+    await page.getByText(/earliest 5:05, because hands are busy with “colour, pot B” until 4:44/).waitFor();
     await page.getByLabel('Pour 2 (pot B): minute').press('Escape');
     await page.locator('section[aria-label="Views of the loaf"]').getByText('breaks through').waitFor();
     await page.getByRole('link', { name: /take care Clock/ }).waitFor();
@@ -103,7 +115,7 @@ describe('the clock in the browser', () => {
   it('plans it: three ways that differ with reasons, minutes and odds; one press takes one, one undo gives it back', async () => {
     const page = at.page();
     await at.go('/plan/demo-scree-slump/clock');
-    expect(await holds(page)).to.be.below(6);
+    expect(await holds(page)).to.be.below(50);
     await clockTo(page, 'Plan it for me');
     await page.getByRole('button', { name: 'Plan it for me' }).click();
     await page.getByRole('listitem', { name: 'Way 3' }).waitFor();
@@ -117,7 +129,7 @@ describe('the clock in the browser', () => {
     await way.getByRole('button', { name: 'Take this way' }).click();
     await page.getByText('The plan has changed since.').waitFor();
     await clockTo(page, 'When to pour');
-    expect(await holds(page)).to.be.above(90);
+    expect(await holds(page)).to.be.above(80);
     await page.getByRole('button', { name: 'Undo' }).click();
     await page
       .getByText(/comes when its batter is/)
@@ -129,17 +141,14 @@ describe('the clock in the browser', () => {
   it('says what it rests on: a figure of one’s own comes before an estimate, and the estimate comes back', async () => {
     const page = at.page();
     await at.go('/plan/demo-scree-steps/clock/conditions');
-    const field = 'Recipe, stages a minute at 38 °C and 30 % lye';
+    const field = 'From light to medium';
     const estimated = await fieldValue(page, field);
-    await typeIn(page, field, '0.09');
-    await page
-      .getByText(/0\.08\d? stages a minute|0\.09 stages a minute/)
-      .first()
-      .waitFor();
+    await typeIn(page, field, '8');
+    await page.getByText('≈ 0.125 stages a minute').waitFor();
     await page.getByRole('button', { name: 'given; estimate it again' }).click();
     expect(await fieldValue(page, field)).to.equal(estimated);
-    await typeIn(page, field, '9');
-    await page.getByText(/9 stages a minute is outside/).waitFor();
+    await typeIn(page, field, '0.01');
+    await page.getByText(/stages a minute is outside/).waitFor();
     await page.getByLabel(field).press('Escape');
     // hard oils melted, liquid ones from the shelf: 25 % palm, 25 % coconut and 10 % shea at 60, the rest at 20 °C: 0.6 x 60 + 0.4 x 20
     await typeIn(page, 'Hard oils melted to', '60');
@@ -198,13 +207,21 @@ describe('the clock in the browser', () => {
     await at.go('/plan/demo-scree-steps/clock/teach');
     const enter = async (minute: string, stage: string): Promise<void> => {
       await typeIn(page, 'Minute', minute);
-      await page.getByLabel('It was').selectOption({ label: stage });
+      await page.getByLabel('It flows as').selectOption({ label: stage });
       await page.getByRole('button', { name: 'Enter it' }).click();
     };
     await enter('4', 'Light (1)');
     await enter('11:00', 'Medium (2)');
     await enter('14', 'Thick (3)');
-    expect(await page.getByRole('list', { name: 'Readings' }).getByRole('listitem').count()).to.equal(3);
+    // what its layer bears is another reading, and says so
+    await page.getByText('its layer', { exact: true }).click();
+    await typeIn(page, 'Minute', '14');
+    await page.getByLabel('It bears as').selectOption({ label: 'Spoonable (4)' });
+    await page.getByRole('button', { name: 'Enter it' }).click();
+    await page.getByText('its layer bears as spoonable at 14:00').waitFor();
+    await page.getByText('At rest it doubles its strength in').waitFor();
+    await page.getByText('its jug', { exact: true }).click();
+    expect(await page.getByRole('list', { name: 'Readings' }).getByRole('listitem').count()).to.equal(4);
     await page.getByRole('heading', { name: 'Foretold before, and now' }).waitFor();
     await enter('15', 'Light (1)');
     await page.getByText(/medium \(2\) at 11 min, and light \(1\) only at 15 min/).waitFor();
@@ -253,7 +270,7 @@ describe('the clock in the browser', () => {
     await clockTo(page, 'When to pour');
     await page
       .getByText(
-        /Column pour needs no thicker than light.*until minute \d+:\d\d; with this batter you have until \d+:\d\d/,
+        /Column pour needs emulsion to light.*until minute \d+:\d\d; with this batter you have until \d+:\d\d/,
       )
       .waitFor();
     expect(await seriousFaults(page)).to.deep.equal([]);

@@ -4,7 +4,6 @@ import { batterIn } from '../plan/recipes.ts';
 import { lagOf, looseness, type Batter } from '../timing/batter.ts';
 import { Run } from '../timing/run.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
-import type { PotId } from '../validate/ids.ts';
 import type { Laid } from './course/draft.ts';
 import type { PlanCourse } from './planCourse.ts';
 import { recipeRate } from './recipeRate.ts';

@@ -57,7 +57,7 @@ function toldLying(
     shares: new Map([
       [RECIPE, grows],
       ...[...shares].map(([f, part]) => [scentDoubt(f), part] as const),
-      [REST, -stiffeningLess(restMin, tcMin)],
+      [REST, 0 - stiffeningLess(restMin, tcMin)],
     ]),
     sd: WORD_SD,
   };

@@ -68,7 +68,7 @@ export function needsOf(plan: Plan, { acts }: Timetable): readonly Need[] {
         {
           step: step.id,
           name: actName(plan, timed),
-          least: 0,
+          least: act.fluid.least,
           most: act.fluid.most,
           untilMin: startMin,
           hasMin: timed.fluidUntilMin,

@@ -7,6 +7,7 @@ import { THIN_PERCENT, type Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
+import { layOnFluid } from './clock.ts';
 import { addPattern, addPull, addStroke, firstPlace } from './pattern.ts';
 import { plainPour } from './plainPour.ts';
 import { holdBackEvenly } from './pots.ts';
@@ -103,7 +104,12 @@ export function pushedAside(id: PushedAside, layers: Plan): Plan {
     case 'pointed':
       return pointed({ ...plan, pots: plan.pots.map((p) => ({ ...p, stage: POINTED_STAGE })) }, lines);
     case 'wire': {
-      const stacked = { ...plan, steps: layers.steps };
+      const above = layers.steps.filter((s) => s.kind === 'pour').slice(1);
+      const stacked = layOnFluid(
+        { ...plan, steps: layers.steps },
+        above.map((s) => s.id),
+        true,
+      );
       return addWire(stacked, 'waves', Math.max(1, layPlan(stacked).fill.heightMm)).plan;
     }
     case 'drops': {

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { formatMinutes } from '../../../core/units/format.ts';
 import { ofHundred } from '../../clock/ofHundred.ts';
 import { useOdds } from '../../clock/useOdds.ts';
@@ -72,22 +73,35 @@ export function Holds() {
   );
 }
 
-/** How much of the risk is not knowing the recipe's speed, and the one question that tells it. Nothing once it was told. */
+/** How much of the risk is not knowing the recipe's speed, and the one question that tells it: there until it was told, and while it is being told. */
 function NotKnown() {
   const { plan, computed } = usePlan('recipe');
   const known = useOutlook();
   const taught = useTaught();
+  const [telling, setTelling] = useState(false);
   const speed = computed.recipe && speedOf(plan.batter, computed.recipe, plan.clock);
-  if (!known || !speed || speed.origin !== 'estimated' || taught.length > 0) return null;
+  if (!known || !speed || taught.length > 0) return null;
   const { odds, rateKnown } = known.outlook;
   const more = Math.round((rateKnown - odds.whole) * 100);
-  if (more < TOLD) return null;
+  const guessed = speed.origin === 'estimated';
+  if (!telling && (!guessed || more < TOLD)) return null;
   return (
-    <div className="flex basis-full flex-wrap items-end gap-x-6 gap-y-2">
-      <p className="max-w-prose text-sm">
-        Some {more} of the {Math.round((1 - odds.whole) * 100)} that fail do so because nobody knows yet how
-        fast this recipe thickens. <strong>When did it last get to medium?</strong>{' '}
-        <span className="quiet">A cup test tells it too.</span>
+    <div
+      className="flex basis-full flex-wrap items-start gap-x-6 gap-y-2"
+      onFocus={() => {
+        setTelling(true);
+      }}
+    >
+      <p className="min-w-60 flex-1 text-sm">
+        {guessed ? (
+          <>
+            Some {more} of the {Math.round((1 - odds.whole) * 100)} that fail do so because nobody knows yet
+            how fast this recipe thickens. <strong>When did it last get to medium?</strong>{' '}
+            <span className="quiet">A cup test tells it too.</span>
+          </>
+        ) : (
+          'Told: how fast this recipe thickens is known to within a quarter or so.'
+        )}
       </p>
       <div className="w-60">
         <ToMedium />

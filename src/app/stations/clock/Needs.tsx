@@ -35,8 +35,12 @@ function NeedLine({ need }: { readonly need: Need }) {
     (Math.abs(jug.firstMm - jug.plannedMm) > WORTH_MM || Math.abs(jug.lastMm - jug.plannedMm) > WORTH_MM);
   return (
     <li className={`border-l-4 pl-3 text-sm ${short ? 'border-error' : 'border-success'}`}>
-      <strong>{name}</strong> needs {from} <span className="quiet">({formatShort(most, 1)} of 5)</span> until
-      minute <strong>{formatClock(untilMin)}</strong>;{' '}
+      <strong>{name}</strong> needs {from}{' '}
+      <span className="quiet">
+        ({least > 0 ? `${formatShort(least, 1)} to ` : ''}
+        {formatShort(most, 1)} of 5)
+      </span>{' '}
+      until minute <strong>{formatClock(untilMin)}</strong>;{' '}
       <span className={short ? 'font-bold text-error' : ''}>
         with this batter you have until{' '}
         <strong>{hasMin > 240 ? 'hours later' : formatClock(Math.max(0, hasMin))}</strong>.

@@ -45,6 +45,34 @@ export function windowWords(timed: TimedAct): string {
   return slack > 120 ? 'hours to spare' : `${formatMinutes(Math.max(0, slack))} to spare`;
 }
 
+/** So far along a layer's lines their names are written, of what is left of the lane. */
+const NAMED_AT = 0.3;
+
+/** What the two lines of a layer are, written at them: once is enough. */
+function LineNames(props: {
+  readonly lanes: Lanes;
+  readonly scale: LaneScale;
+  readonly from: number;
+  readonly flows: readonly number[];
+  readonly bears: readonly number[];
+}) {
+  const { lanes, scale, from, flows, bears } = props;
+  const at = from + (lanes.untilMin - from) * NAMED_AT;
+  const place = lanes.times.findIndex((t) => t >= at);
+  const [low, high] = [flows[place], bears[place]];
+  if (low === undefined || high === undefined || Number.isNaN(low)) return null;
+  return (
+    <g fontSize="11.5" fontWeight="700" fill="currentColor" aria-hidden="true">
+      <text x={xOf(scale, at)} y={Math.max(9, yOf(scale, high) - 6)} textAnchor="end">
+        bears
+      </text>
+      <text x={xOf(scale, at) + 6} y={yOf(scale, low) + 13}>
+        flows
+      </text>
+    </g>
+  );
+}
+
 /** One pot's lane: dark in the jug, coloured once it is poured, the band where it can be poured, and when that is. */
 export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
   const { lane, lanes, scale, haze, hazes, hazeTimes, carries, chosen, onChoose } = props;
@@ -198,6 +226,16 @@ export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
             </g>
           );
         })}
+        {lane.layers.slice(0, lane.place === 0 ? 1 : 0).map(({ layer, use, flows, bears }) => (
+          <LineNames
+            key={layer}
+            lanes={lanes}
+            scale={scale}
+            from={use.startMin}
+            flows={flows}
+            bears={bears}
+          />
+        ))}
         {lane.uses.map((use) => {
           const { step } = use.about;
           return (

@@ -22,8 +22,8 @@ const STAGE_OPTIONS = Array.from({ length: 11 }, (_, i) => ({
 }));
 
 const LOOKED = [
-  { value: 'jug', label: 'the jug, stirred' },
-  { value: 'layer', label: 'its layer, at rest' },
+  { value: 'jug', label: 'its jug' },
+  { value: 'layer', label: 'its layer' },
 ] as const;
 
 const UNREAD: Readonly<Record<NonNullable<ReadingSeen['unread']>, string>> = {
@@ -44,8 +44,8 @@ export function Readings() {
   return (
     <Group title="How thick it really was">
       <p className="quiet -mt-2 text-sm">
-        From the moment the batter is divided: which jug, at what minute, how thick. Three readings tell a
-        good deal.
+        From the moment the batter is divided: which pot, at what minute, how thick. Its jug, right after a
+        stir, tells how it flows; its layer in the mould, left lying, how it bears.
       </p>
       <div className="flex flex-wrap items-end gap-3">
         {plan.pots.length > 1 && (
@@ -57,6 +57,16 @@ export function Readings() {
             onPick={setPot}
           />
         )}
+        <div className="w-44">
+          <Choice
+            legend="Looked at"
+            value={lying ? 'layer' : 'jug'}
+            options={LOOKED}
+            onChoose={(at) => {
+              setLying(at === 'layer');
+            }}
+          />
+        </div>
         <QuantityField
           label="Minute"
           className="w-24"
@@ -65,14 +75,6 @@ export function Readings() {
           onValue={(minutes, gesture) => {
             setMin(minutes, gesture);
             return undefined;
-          }}
-        />
-        <Choice
-          legend="Looked at"
-          value={lying ? 'layer' : 'jug'}
-          options={LOOKED}
-          onChoose={(at) => {
-            setLying(at === 'layer');
           }}
         />
         <Picker

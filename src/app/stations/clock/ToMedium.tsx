@@ -16,7 +16,7 @@ export function ToMedium() {
       onForget={() => edit((p) => setClock(p, { perMinute: undefined, known: undefined }))}
     >
       <FigureField
-        label="From light to medium it last took"
+        label="From light to medium"
         suffix="min"
         value={Math.round(toMediumMin(speed) * 10) / 10}
         onValue={(minutes, g) => edit((p) => setClock(p, { perMinute: rateToMedium(speed, minutes) }), g)}

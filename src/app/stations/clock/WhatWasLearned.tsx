@@ -159,8 +159,8 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
         </div>
       )}
       <p className="quiet text-sm">
-        A first guess counts as about three readings. What a reading tells is shared between recipe and
-        fragrance by how much each was in doubt.
+        A first guess counts as about one reading, and readings soon outweigh it. What a reading tells is
+        shared between recipe, fragrance and rest by how much each was in doubt.
       </p>
     </Group>
   );

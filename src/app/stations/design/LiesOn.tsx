@@ -30,7 +30,7 @@ export function LiesOn({ layer }: { readonly layer: ScaledLayer }) {
       {pour.onFluid && (
         <p className="quiet text-sm" role="status">
           {below
-            ? `No wait: the border is rough by ≈ ${show.length(Math.round(roughMm * 2) / 2)} either way.`
+            ? `No wait: the border is rough by ${roughMm < 0.5 ? `less than ${show.length(0.5)}` : `≈ ${show.length(Math.round(roughMm * 2) / 2)}`} either way.`
             : 'What is below has set by then: nothing there is fluid.'}
         </p>
       )}

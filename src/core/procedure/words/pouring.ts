@@ -66,7 +66,7 @@ function pouring(
   const fluid =
     onFluidMm === undefined
       ? ''
-      : ` At once, while what is below is fluid: their border is rough by ≈ ${say.length(Math.round(onFluidMm * 2) / 2)} either way.`;
+      : ` At once, while what is below is fluid: their border is rough by ${onFluidMm < 0.5 ? `less than ${say.length(0.5)}` : `≈ ${say.length(Math.round(onFluidMm * 2) / 2)}`} either way.`;
   const after = `${up.join('; ')}${rough}.${fluid}${thickness(thick)}${reads}`;
   if (pattern) return `${upperFirst(pour)}${room}: ${roundsText(pattern, say)}, ${after}`;
   return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${after}`;

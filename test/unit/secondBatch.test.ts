@@ -111,9 +111,18 @@ describe('the batch that is piped on top', () => {
     const lastPour = acts.findLastIndex((a) => a.chapter === 'pour');
     const pipe = acts.findIndex((a) => a.deed.does === 'pipe');
     expect(lastPour).to.be.below(at('second:begin'));
-    expect(at('second:begin')).to.be.below(at('second:lye'));
+    // its lye and oils stand ready before the loaf's meet, and nobody takes the one for the other
+    expect(at('second:stir-lye')).to.be.below(at('emulsify'));
+    expect(at('second:begin')).to.be.below(at('second:emulsify'));
+    expect(acts[at('second:lye')]!.text).to.match(/^For piping: weigh/);
+    for (const [id, whose] of [
+      ['emulsify', /take the one of the loaf/],
+      ['second:emulsify', /take the one for piping/],
+    ] as const)
+      expect(acts[at(id)]!.caution).to.match(whose);
+    expect(told(computePlan(base)).find((a) => a.id === 'emulsify')!.caution).to.not.match(/Two jugs/);
     expect(at('second:bags')).to.be.below(pipe);
-    expect(acts[at('second:begin')]!.caution).to.include('Fresh lye');
+    expect(acts[at('second:begin')]!.caution).to.include('Fresh batter');
     expect(acts.filter((a) => a.id === 'second:stir-lye')[0]!.caution).to.include('never water into lye');
     expect(acts[pipe]!.text).to.match(/row 1, bag [A-Z]: 1 dollop to a bar/);
     expect(acts[pipe]!.text).to.include('one continuous row');

@@ -5,6 +5,7 @@ import type { PotId } from '../../validate/ids.ts';
 import type { ActId, Day } from '../act.ts';
 import { after, before } from './around.ts';
 import { making } from './making.ts';
+import { meets, secondBatch } from './second.ts';
 import { pouring } from './steps.ts';
 
 /** Masses that differ by less are alike: a double's dust decides no order. Decimals of a gram. */
@@ -38,7 +39,18 @@ function massOfPots(plan: Plan, moulds: Laid): (pot: PotId) => Grams {
  * a plan has none of it, is passed over wherever it is filled in.
  */
 export const dayOf = (plan: Plan, moulds: Laid): Day =>
-  distinct([...before(plan), ...making(plan, massOfPots(plan, moulds)), ...pouring(plan), ...after(plan)]);
+  distinct([...before(plan), ...madeReady(plan, moulds), ...pouring(plan), ...after(plan)]);
+
+/** What is made before the first pour; lye and oils of what is piped stand ready before the loaf's meet. */
+function madeReady(plan: Plan, moulds: Laid): Day {
+  const day = making(plan, massOfPots(plan, moulds));
+  const piped = plan.steps.some((s) => s.kind === 'top' && s.way.top === 'piping');
+  if (!piped) return day;
+  // portions that get their lye each in its turn meet it later than all of this
+  const at = day.findIndex(meets);
+  const first = at < 0 ? day.length : at;
+  return [...day.slice(0, first), ...secondBatch(plan).ahead, ...day.slice(first)];
+}
 
 /** Each act has a name of its own: a step that is called like something else that is done gets another. */
 function distinct(day: Day): Day {
@@ -53,4 +65,4 @@ function distinct(day: Day): Day {
 
 /** The same without what comes before the first weighing and after the pour. */
 export const runningOf = (plan: Plan, moulds: Laid): Day =>
-  distinct([...making(plan, massOfPots(plan, moulds)), ...pouring(plan)]);
+  distinct([...madeReady(plan, moulds), ...pouring(plan)]);

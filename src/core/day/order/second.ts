@@ -27,10 +27,27 @@ export function dayOfBags(second: Plan): Day {
   ];
 }
 
-/** The acts of the batch that is piped on top, as they are told among those of the loaf's. */
-export function secondBatch(plan: Plan): readonly DayAct[] {
+/** Oils and lye meet. */
+export const meets = ({ does }: DayAct): boolean => does === 'emulsify' || does === 'combine';
+
+/**
+ * The acts of the batch that is piped on top, as they are told among those of the loaf's: its lye and oils are made ready with the loaf's, since lye wants
+ * the better part of an hour to cool; the rest once it is wanted.
+ */
+export function secondBatch(plan: Plan): {
+  readonly ahead: readonly DayAct[];
+  readonly later: readonly DayAct[];
+} {
   const second = secondPlan(plan, () => 1);
-  return second
-    ? dayOfBags(second).map((act) => ({ id: secondId(act.id), does: 'of-second', chapter: 'second', act }))
-    : [];
+  if (!second) return { ahead: [], later: [] };
+  const day = dayOfBags(second);
+  const told = day.map((act): DayAct => ({
+    id: secondId(act.id),
+    does: 'of-second',
+    chapter: 'second',
+    act,
+  }));
+  const at = day.findIndex(meets);
+  const [begin, ...ready] = told.slice(0, at);
+  return { ahead: ready, later: [...(begin ? [begin] : []), ...told.slice(at)] };
 }

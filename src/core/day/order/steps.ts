@@ -145,7 +145,7 @@ function topping(plan: Plan, jugs: Readying): readonly DayAct[] {
   return [
     ...pots.flatMap((p) => jugs.ready(p, 'top')),
     { id: 'top', does: 'spread-top', chapter: 'top' },
-    ...tops.flatMap((step, i) => [...(i === piped ? secondBatch(plan) : []), ...onTop(plan, step)]),
+    ...tops.flatMap((step, i) => [...(i === piped ? secondBatch(plan).later : []), ...onTop(plan, step)]),
   ];
 }
 

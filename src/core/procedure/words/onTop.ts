@@ -51,8 +51,8 @@ export const onTopWords: WordsFor<
     ),
   }),
   'begin-second': ({ massG, superfatPercent }, say) => ({
-    text: `Once the loaf is thick, make the batch for piping: ${say.mass(massG)} in one vessel, superfat ${formatPercent(superfatPercent)} as weighed. It has a recipe and weights of its own: the loaf’s are not used for it.`,
-    caution: 'Fresh lye again: goggles and gloves on, room aired.',
+    text: `Once the loaf is thick, make the batch for piping of the lye and the oils that stand ready for it: ${say.mass(massG)} in one vessel, superfat ${formatPercent(superfatPercent)} as weighed. It has a recipe and weights of its own: the loaf’s are not used for it.`,
+    caution: 'Fresh batter again: goggles and gloves on.',
   }),
   'fill-bags': ({ bags }) => ({
     text: `Fill the bags: ${bags.map((b) => `${b.letter}, ${lowerFirst(b.name)}, when it is ${stagePhrase(b.stage)}`).join('; ')}. Try each on a plate first: batter sets in the bag.`,

@@ -53,7 +53,7 @@ const oddsMs = (plan: Plan, samples = SAMPLES): number => {
 export function benchClock(say: Say): void {
   const twelve = layersOf(12);
   const ofTwelve = oddsMs(twelve);
-  say('clock: 12 pots, 2 000 samples (aim: 250 ms)', ms(ofTwelve));
+  say('clock: 12 pots, 2 000 samples (aim: 60 ms)', ms(ofTwelve));
   say('clock: samples a second, 12 pots', String(Math.round(SAMPLES / (ofTwelve / 1000))));
   const laid = layPlan(twelve);
   say('clock: timetable of 12 pots, course and one pass', ms(medianMs(() => planTimetable(twelve, laid))));

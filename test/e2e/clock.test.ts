@@ -260,6 +260,25 @@ describe('the clock in the browser', () => {
     await clockTo(page, 'When to pour');
     await page.getByRole('list', { name: 'Pots through time' }).getByRole('listitem').waitFor();
     await page.getByText('Cup', { exact: true }).waitFor();
+    // looked at twice, it tells the plan that it is of
+    await clockTo(page, 'Teach it');
+    for (const [minute, stage] of [
+      ['5', 'Medium (2)'],
+      ['8', 'Thick (3)'],
+    ] as const) {
+      await typeIn(page, 'Minute', minute);
+      await page.getByLabel('It flows as').selectOption({ label: stage });
+      await page.getByRole('button', { name: 'Enter it' }).click();
+    }
+    await saved(page);
+    await at.go('/plan/demo-scree-steps/clock/teach');
+    await page.getByText(/Cup test: .* tells of this recipe by 2 readings/).waitFor();
+    await page.getByRole('button', { name: 'Take what it told' }).click();
+    await page
+      .locator('li', { hasText: 'The recipe' })
+      .getByText(/from 2 readings before/)
+      .waitFor();
+    await page.getByRole('button', { name: 'Take what it told' }).waitFor({ state: 'detached' });
   });
 
   it('says what is thick enough, with drawings, and what each way needs until when', async () => {

@@ -27,7 +27,7 @@ describe('tops in the browser', () => {
     // what is heaped is made with the rest, and three in a hundred of it for jugs
     expect(await batter()).to.be.closeTo(before + massG, 0.06 * massG + 3);
     await page.getByText(/The mound would be heaped on batter that is/).waitFor();
-    await page.getByRole('button', { name: 'Wait until it is thick' }).click();
+    await page.getByRole('button', { name: 'Wait until it is between medium and thick' }).click();
     await page.getByText(/The mound would be heaped/).waitFor({ state: 'detached' });
     await typeIn(page, 'Right of the middle', '400');
     await page.getByText(/the ridge of the mound is 400 mm off the middle/i).waitFor();
@@ -82,9 +82,9 @@ describe('tops in the browser', () => {
     await page.getByRole('link', { name: /Pour day/ }).click();
     await page.getByText(/^For piping, apart from that: .* of batter · .* lye · .* water$/).waitFor();
     const apart = page.getByRole('region', { name: 'The batch for piping' });
-    await apart.getByText(/make the batch for piping: .* superfat/).waitFor();
-    await apart.getByText('Fresh lye again: goggles and gloves on, room aired.').waitFor();
-    await apart.getByText(/Fill the bags: D, foam/).waitFor();
+    await apart.getByText(/make the batch for piping of the lye .* superfat/).waitFor();
+    await apart.getByText('Fresh batter again: goggles and gloves on.').waitFor();
+    await apart.getByText(/fill the bags: D, foam/).waitFor();
     await page.getByText(/Pipe row 1, bag D: 1 dollop to a bar, \d+ in all/).waitFor();
     // the bars, and the loaf turning
     await page.getByRole('button', { name: 'Bars', exact: true }).click();

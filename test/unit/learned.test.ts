@@ -3,8 +3,10 @@ import { courseOf } from '../../src/core/clock/courseOf.ts';
 import { priorCourse } from '../../src/core/clock/priorCourse.ts';
 import { readAsPlanned, readingsSeen, takeReading } from '../../src/core/clock/readings.ts';
 import { foretoldOf } from '../../src/core/clock/foretold.ts';
+import { sameOils, toldBy } from '../../src/core/clock/kept.ts';
 import { learnedOf } from '../../src/core/clock/learned.ts';
 import { rateAt, speedOf, type Speed } from '../../src/core/clock/speed.ts';
+import type { KnownRate } from '../../src/core/batter/schema.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import {
   addReading,
@@ -17,6 +19,7 @@ import {
   loosenPot,
   scentAt,
   setClock,
+  takeKnown,
 } from '../../src/core/edit/clock.ts';
 import { cupTest } from '../../src/core/edit/cupTest.ts';
 import { settled } from '../../src/core/edit/settled.ts';
@@ -100,6 +103,38 @@ describe('what was learned', () => {
     expect(read.ok, read.ok ? '' : read.faults[0].message).to.equal(true);
     expect(computePlan(cup()).weights?.batterG).to.be.within(140, 170);
     expect(courseOf(cup('none'), layPlan(cup('none')))?.course.acts.length).to.equal(2);
+  });
+  it('a cup tells the plan that it is of, of the recipe and of the fragrance of that name and lot; not a plan of other oils', () => {
+    const plan: Plan = {
+      ...FIVE,
+      batter: { ...FIVE.batter, fragrances: [{ ...fragrance(2), id: 'other', speed: 'quickens' }] },
+    };
+    const cupped = cupTest(plan, 'other', { id: 'cup', now: '2026-01-02T03:04:05.000Z' });
+    const told = (of: Plan): ReadonlyMap<string, KnownRate> => {
+      const laid = layPlan(of);
+      return toldBy(plan, of, laid.recipe, learnedOf(of, laid, priorCourse(of, laid)!));
+    };
+    expect(told(cupped).size).to.equal(0);
+    const quick = readAt(cupped, 2, () => 0, [4, 8, 12]);
+    expect([...told(quick).keys()]).to.have.members(['recipe', 'other']);
+    const taken = takeKnown(plan, told(quick));
+    expect(taken.clock.known).to.include({ readings: 3, rested: true });
+    expect(taken.clock.known!.value).to.be.above(speedOf(plan.batter, layPlan(plan).recipe!, {})!.atRest);
+    expect(taken.batter.fragrances[0]!.known?.value).to.be.above(1.7);
+    expect(readPlanValue(settled(taken)).ok).to.equal(true);
+    // taken, it tells nothing new
+    expect(toldBy(taken, keepLearned(quick, told(quick)), layPlan(quick).recipe, []).size).to.equal(0);
+    expect(sameOils(plan, quick)).to.equal(true);
+    const [first, ...rest] = plan.batter.oils;
+    expect(
+      sameOils(plan, {
+        batter: { ...plan.batter, oils: [{ ...first!, percent: first!.percent + 5 }, ...rest] },
+      }),
+    ).to.equal(false);
+    // the recipe alone, in a cup without any fragrance
+    const alone = cupTest(plan, undefined, { id: 'cup', now: '2026-01-02T03:04:05.000Z' });
+    expect(alone.batter.fragrances).to.deep.equal([]);
+    expect([...told(readAt(alone, 2, () => 0, [4, 8, 12])).keys()]).to.deep.equal(['recipe']);
   });
   it('comes to the truth that noisy readings were made of: many of them within a few percent, three of them nearer than before', () => {
     const random = seeded(5);

@@ -18,7 +18,6 @@ import type { Finish, Step } from '../../core/plan/stepSchema.ts';
 import { formatClock, formatMinutes, formatShort } from '../../core/units/format.ts';
 import { lowerFirst } from '../../core/units/words.ts';
 import { TOPS } from '../../core/pattern/knowHow.ts';
-import { stagePhrase } from '../../core/setting/stage.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { editHere } from '../../store/editHere.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -102,7 +101,7 @@ const Mark = memo(function Mark({ step, chosen }: MarkProps) {
         <span className="text-xs">
           {step.until.kind === 'minutes'
             ? `wait ${formatShort(step.until.minutes, 1)} min`
-            : `wait, ${stagePhrase(step.until.stage)}`}
+            : `wait, ${formatShort(step.until.stage, 1)} of 5`}
         </span>
       </span>
     );

@@ -166,11 +166,9 @@ export function learnFrom(plan: Plan, rate: string, wanted: boolean): Plan {
   return setClock(plan, { refused: refused.length > 0 ? refused : undefined });
 }
 
-/** What was learned is kept as what is known, and its readings are done with: of the recipe, of rest, and of fragrances by their ids. */
-export const keepLearned = (plan: Plan, rates: ReadonlyMap<string, KnownRate>): Plan => ({
+/** These rates are known from now on: of the recipe, of rest, and of fragrances by their ids. */
+export const takeKnown = (plan: Plan, rates: ReadonlyMap<string, KnownRate>): Plan => ({
   ...setClock(plan, {
-    readings: undefined,
-    refused: undefined,
     ...(rates.has('recipe') ? { known: rates.get('recipe'), perMinute: undefined } : {}),
     ...(rates.has('rest') ? { knownRest: rates.get('rest') } : {}),
   }),
@@ -182,6 +180,10 @@ export const keepLearned = (plan: Plan, rates: ReadonlyMap<string, KnownRate>): 
     }),
   },
 });
+
+/** What was learned is kept as what is known, and its readings are done with. */
+export const keepLearned = (plan: Plan, rates: ReadonlyMap<string, KnownRate>): Plan =>
+  setClock(takeKnown(plan, rates), { readings: undefined, refused: undefined });
 
 /** What was learned of a recipe, of rest, or of a fragrance by its id, is forgotten. */
 export function forgetLearned(plan: Plan, rate: string): Plan {

@@ -8,16 +8,19 @@ const CUP_G = 150;
 /** A cup of so many mm, of plastic that lye does nothing to. */
 const CUP = { acrossMm: 75, highMm: 80 } as const;
 
+/** What its name begins with. */
+export const CUP_NAME = 'Cup test: ';
+
 /** Each that is poured in the plan may be at light; a cup begins there too, so that it is compared with the same. */
 const START = 1;
 
 /**
- * A small batch of its own that tells how a fragrance behaves: the plan's recipe with that fragrance alone, at its dose, in one cup, at the plan's temperatures.
- * It is scented at once, left alone, and looked at three times.
+ * A small batch of its own that tells how a fragrance behaves, or the recipe without any: the plan's recipe with that fragrance alone, at its dose, in one cup, at
+ * the plan's temperatures. It is scented at once, left alone, and looked at three times.
  */
 export function cupTest(
   plan: Plan,
-  fragranceId: string,
+  fragranceId: string | undefined,
   at: { readonly id: string; readonly now: string },
 ): Plan {
   const fragrance = plan.batter.fragrances.find((f) => f.id === fragranceId);
@@ -28,9 +31,8 @@ export function cupTest(
     id: at.id,
     created: at.now,
     changed: at.now,
-    name: `Cup test: ${fragrance?.name ?? 'fragrance'}`.slice(0, 120),
-    notes:
-      'Scented at emulsion, then left alone. Look at it three times and enter how thick it is under Clock, “Teach it”: for instance at light, medium and thick. Do not stir it between.',
+    name: `${CUP_NAME}${fragrance?.name ?? `${plan.name}, unscented`}`.slice(0, 120),
+    notes: `${fragrance ? 'Scented at emulsion, then left' : 'Left'} alone. Look at it three times and enter how thick it is under Clock, “Teach it”: for instance at light, medium and thick. Do not stir it between.`,
     mould: {
       name: 'Test cup',
       material: 'plastic',

@@ -27,8 +27,8 @@ const PLACES: Readonly<Record<Exclude<Place['at'], 'drops'>, StageWindow>> = {
   wall: { least: 0.2, most: 1.4 },
   'two-walls': { least: 0.2, most: 1.4 },
   line: { least: 0.2, most: 1.4 },
-  // sharp spires want both above 1.3
-  'close-lines': { least: 1.3, most: 2.6 },
+  // sharp spires want both above 1.3; thicker than 3.4 they lie on top as ropes
+  'close-lines': { least: 1.3, most: 3.4 },
   'in-the-pot': { least: 0.8, most: 2.2 },
   'split-jug': { least: 0.8, most: 2.2 },
 };

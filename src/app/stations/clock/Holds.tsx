@@ -80,11 +80,11 @@ function NotKnown() {
   const taught = useTaught();
   const [telling, setTelling] = useState(false);
   const speed = computed.recipe && speedOf(plan.batter, computed.recipe, plan.clock);
-  if (!known || !speed || taught.length > 0) return null;
-  const { odds, rateKnown } = known.outlook;
-  const more = Math.round((rateKnown - odds.whole) * 100);
+  if (!speed || taught.length > 0) return null;
   const guessed = speed.origin === 'estimated';
-  if (!telling && (!guessed || more < TOLD)) return null;
+  if (!telling && !guessed) return null;
+  const [whole = 1, knowing = 1] = known ? [known.outlook.odds.whole, known.outlook.rateKnown] : [];
+  const more = Math.round((knowing - whole) * 100);
   return (
     <div
       className="flex basis-full flex-wrap items-start gap-x-6 gap-y-2"
@@ -95,8 +95,10 @@ function NotKnown() {
       <p className="min-w-60 flex-1 text-sm">
         {guessed ? (
           <>
-            Some {more} of the {Math.round((1 - odds.whole) * 100)} that fail do so because nobody knows yet
-            how fast this recipe thickens. <strong>When did it last get to medium?</strong>{' '}
+            {more < TOLD
+              ? 'Nobody knows yet how fast this recipe thickens: it is guessed from its oils. '
+              : `Some ${more} of the ${Math.round((1 - whole) * 100)} that fail do so because nobody knows yet how fast this recipe thickens. `}
+            <strong>When did it last get to medium?</strong>{' '}
             <span className="quiet">A cup test tells it too.</span>
           </>
         ) : (

@@ -13,7 +13,7 @@ function reckoned(f: Fragrance, taught: LearnedRate | undefined): string {
   if (taught)
     return `Taught by ${plural(taught.readings, 'reading')}: × ${formatShort(scentSpeed(f).factor * taught.factor, 2)}, where × ${formatShort(scentSpeed(f).factor, 2)} was taken.`;
   if (f.known)
-    return `Learned: × ${formatShort(f.known.value, 2)}, from ${plural(f.known.readings, 'reading')}. That comes before the guess; “Teach it” forgets it.`;
+    return `Learned: × ${formatShort(f.known.value, 2)}, from ${plural(f.known.readings, 'reading')}${f.known.rested ? '' : ', before rest was reckoned with: in doubt by more'}. That comes before the guess; “Teach it” forgets it.`;
   return f.speed === undefined
     ? `Taken as × ${scentSpeed(f).factor}, and much in doubt: a small cup tells.`
     : `As fast × ${FACTORS[f.speed]} from the minute it goes in. An estimate.`;

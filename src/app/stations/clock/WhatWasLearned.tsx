@@ -1,8 +1,8 @@
 import type { LearnedRate } from '../../../core/clock/learned.ts';
-import { scentSpeed } from '../../../core/clock/scents.ts';
-import { speedOf } from '../../../core/clock/speed.ts';
-import type { KnownRate } from '../../../core/batter/schema.ts';
-import { REST, REST_DOUBLES_MIN } from '../../../core/timing/estimates.ts';
+import { keptAs, ratesOf, type RateOf } from '../../../core/clock/kept.ts';
+import { RECIPE } from '../../../core/clock/scents.ts';
+import type { Plan } from '../../../core/plan/planSchema.ts';
+import { REST } from '../../../core/timing/estimates.ts';
 import { forgetLearned, keepLearned, learnFrom } from '../../../core/edit/clock.ts';
 import { formatShort } from '../../../core/units/format.ts';
 import { plural } from '../../../core/units/words.ts';
@@ -14,78 +14,26 @@ import { keepOf } from '../../stores/useKeep.ts';
 /** A spread of a logarithm as so many percent either way. */
 const doubt = (sd: number): string => `± ${Math.round((Math.exp(sd) - 1) * 100)} %`;
 
-interface Row {
-  readonly id: string;
-  readonly name: string;
-  readonly unit: string;
-  readonly was: number;
-  readonly known: KnownRate | undefined;
-  readonly rate: LearnedRate;
+/** What a rate is called, and what it is told in. */
+function named({ id }: RateOf, { batter }: Plan): { readonly name: string; readonly unit: string } {
+  if (id === RECIPE) return { name: 'The recipe', unit: 'stages a minute' };
+  if (id === REST) return { name: 'At rest it doubles its strength in', unit: 'min' };
+  return { name: batter.fragrances.find((f) => f.id === id)?.name ?? id, unit: 'times as fast' };
 }
 
 /** What each rate was taken to be, and what the readings make of it; each can be left as it was, kept, or forgotten. */
 export function WhatWasLearned({ learned }: { readonly learned: readonly LearnedRate[] }) {
   const { plan, computed, edit } = usePlan('recipe');
   const stock = useStores('fragrance');
-  const { recipe } = computed;
-  const speed = recipe && speedOf(plan.batter, recipe, plan.clock);
-  const rows = learned.flatMap((rate): Row[] => {
-    if (rate.name === 'recipe')
-      return speed
-        ? [
-            {
-              id: 'recipe',
-              name: 'The recipe',
-              unit: 'stages a minute',
-              was: speed.atRest,
-              known: plan.clock.known,
-              rate,
-            },
-          ]
-        : [];
-    if (rate.name === REST)
-      return rate.readings > 0 || plan.clock.knownRest
-        ? [
-            {
-              id: REST,
-              name: 'At rest it doubles its strength in',
-              unit: 'min',
-              was: plan.clock.knownRest?.value ?? REST_DOUBLES_MIN,
-              known: plan.clock.knownRest,
-              rate,
-            },
-          ]
-        : [];
-    const fragrance = plan.batter.fragrances.find((f) => rate.name === `fragrance ${f.id}`);
-    return fragrance
-      ? [
-          {
-            id: fragrance.id,
-            name: fragrance.name,
-            unit: 'times as fast',
-            was: scentSpeed(fragrance).factor,
-            known: fragrance.known,
-            rate,
-          },
-        ]
-      : [];
+  const rows = ratesOf(plan, computed.recipe).flatMap((of) => {
+    const rate = learned.find((l) => l.name === of.doubt);
+    // of rest nothing is said until anything was
+    const told = of.id !== REST || of.known !== undefined || (rate?.readings ?? 0) > 0;
+    return rate && told ? [{ ...of, ...named(of, plan), rate, news: keptAs(of, rate) }] : [];
   });
   const readings = plan.clock.readings ?? [];
-  const news = ({ was, known, rate }: Row): KnownRate | undefined =>
-    rate.refused || rate.readings === 0
-      ? undefined
-      : {
-          value: Number((was * rate.factor).toPrecision(4)),
-          readings: (known?.readings ?? 0) + rate.readings,
-          rested: true,
-        };
   const keep = (): void => {
-    const kept = new Map(
-      rows.flatMap((r) => {
-        const value = news(r);
-        return value ? [[r.id, value] as const] : [];
-      }),
-    );
+    const kept = new Map(rows.flatMap(({ id, news }) => (news ? [[id, news] as const] : [])));
     edit((p) => keepLearned(p, kept));
     // the fragrance of that name and lot in the stores learns it too
     for (const f of plan.batter.fragrances) {
@@ -148,7 +96,7 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
           );
         })}
       </ul>
-      {readings.length > 0 && rows.some((r) => news(r)) && (
+      {readings.length > 0 && rows.some((r) => r.news) && (
         <div className="flex flex-wrap items-center gap-3">
           <button type="button" className="btn btn-primary btn-sm" onClick={keep}>
             Keep what was learned

@@ -3,6 +3,18 @@ import fc from 'fast-check';
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { computePlan } from '../../src/core/computed/compute.ts';
+import { planTimetable, type Timetable } from '../../src/core/clock/timetable.ts';
+import type { Offered } from '../../src/core/clock/offered.ts';
+import { setClock } from '../../src/core/edit/clock.ts';
+import { hasJugsDrawnOften, jugEach } from '../../src/core/edit/jugEach.ts';
+import { settled } from '../../src/core/edit/settled.ts';
+import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
+import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
+import { finish } from '../../src/core/task/task.ts';
+import { CLOCK_TASKS } from '../../src/workers/clockTasks.ts';
+import { fragrance } from '../support/additions.ts';
 import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
 import type { Shape } from '../../src/core/mould/schema.ts';
 import { roughOn } from '../../src/core/pattern/moves.ts';
@@ -10,7 +22,7 @@ import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Landing } from '../../src/core/plan/stepSchema.ts';
 import { blurOn, stageToCarryWithin, stageToStayApart } from '../../src/core/setting/blur.ts';
 import { stageToCarry } from '../../src/core/setting/carries.ts';
-import { boxPlan, pour, rest } from '../support/plans.ts';
+import { boxPlan, demo, pour, rest } from '../support/plans.ts';
 import { OTHER_SHAPES } from '../support/shapes.ts';
 import { expectConserved } from '../support/simulated.ts';
 
@@ -22,7 +34,7 @@ const COLOURS = ['#ece4d2', '#5f6c78', '#b5663a', '#2f3b52'] as const;
 function laidOnFluid(shape: Shape, landing: Landing, stage = 1, count = 4): Plan {
   const pots = Array.from({ length: count }, (_, i) => ({
     id: `p${i + 1}`,
-    letter: 'ABCD'.charAt(i),
+    letter: 'ABCDEF'.charAt(i),
     name: `p${i + 1}`,
     colour: COLOURS[i] ?? '#888888',
     stage,
@@ -120,6 +132,12 @@ describe('how rough a border is', () => {
     );
   });
 
+  it('what is thinner than an eighth or so of what lands on it would bear lets it sink, however little lies below: over a spatula below 0.7 (common practice, no source)', () => {
+    const spatula = { how: 'spatula', fallMm: 7, densityGMl: 1, depthMm: 5 } as const;
+    expect(stageToCarryWithin(2, spatula)).to.be.closeTo(0.7, 0.03);
+    expect(stageToCarryWithin(2, { ...spatula, how: 'stream', fallMm: 50 })).to.be.closeTo(1.93, 0.05);
+  });
+
   it('what carries within a blur leaves just that blur, or less where it would sink; within none it is what carries', () => {
     expect(stageToCarryWithin(0, on)).to.be.closeTo(stageToCarry(60, 1), 1e-9);
     fc.assert(
@@ -136,11 +154,128 @@ describe('how rough a border is', () => {
           // a little thinner and it would be rougher, or it would sink
           const sinks = stageToCarry(fallMm, 1.05) - Math.log10(8.6) / 0.7;
           if (stage > Math.max(0, sinks) + 1e-6) expect(blurOn(stage - 0.02, landed)).to.be.above(fineMm);
-          const apart = stageToStayApart(20, landed);
-          if (apart > 0) expect(blurOn(apart, landed)).to.be.closeTo(10, 1e-6);
+          const apart = stageToStayApart(6, landed);
+          if (apart > 0) expect(blurOn(apart, landed)).to.be.closeTo(3, 1e-6);
         },
       ),
       { seed: 4, numRuns: 300 },
     );
+  });
+});
+
+describe('a plan with layers laid on while fluid', () => {
+  const timed = (plan: Plan): Timetable => planTimetable(plan, layPlan(plan))!;
+  const codes = (plan: Plan): readonly string[] => computePlan(plan).warnings.map((w) => w.code);
+
+  it('says so on its sheet with its blur, and in the JSON; nothing is waited for', () => {
+    const plan = laidOnFluid(BOX, STREAM);
+    const computed = computePlan(plan);
+    const sheet = sheetJson(computed, 40) as {
+      readonly procedure: readonly { readonly id: string; readonly text: string }[];
+      readonly steps: readonly {
+        readonly id: string;
+        readonly border_blur_mm?: number;
+        readonly carried_from_min: unknown;
+      }[];
+    };
+    const third = sheet.procedure.find((a) => a.id === 'pour:s3');
+    expect(third?.text).to.match(
+      /At once, while what is below is fluid: their border is rough by ≈ [\d.]+ mm either way/,
+    );
+    const step = sheet.steps.find((s) => s.id === 's3');
+    expect(step?.border_blur_mm).to.be.above(0.5);
+    expect(step?.carried_from_min).to.equal(null);
+    for (const a of timed(plan).acts) expect(a.waitMin).to.be.below(1e-6);
+  });
+
+  it('is warned of where two layers run together, and one press keeps them apart', () => {
+    const deep = laidOnFluid(BOX, { how: 'stream', fallMm: 200 }, 0.2, 6);
+    const warning = computePlan(deep).warnings.find((w) => w.code === 'runs-together');
+    expect(warning?.message).to.match(/they run together/);
+    expect(warning?.remedies).to.have.length(2);
+    for (const remedy of warning?.remedies ?? []) {
+      const cured = remedy.apply(deep);
+      expect(
+        computePlan(cured).warnings.filter((w) => w.code === 'runs-together' && w.step === warning?.step),
+      ).to.deep.equal([]);
+    }
+    expect(codes(laidOnFluid(BOX, { how: 'spatula', fallMm: 7 }))).to.not.include('runs-together');
+  });
+
+  it('a wire asks the layers that it reaches, not a first one that is thick on purpose', () => {
+    const plan = laidOnFluid(BOX, { how: 'spatula', fallMm: 7 });
+    const thick: Plan = { ...plan, pots: plan.pots.map((p) => (p.id === 'p1' ? { ...p, blendTo: 3 } : p)) };
+    const through = (lowestMm: number): readonly string[] => {
+      const wire: Plan['steps'][number] = {
+        id: 'w1',
+        kind: 'wire',
+        lies: 'lengthwise',
+        girthMm: 5,
+        points: [
+          { acrossMm: -30, heightMm: 70 },
+          { acrossMm: 0, heightMm: lowestMm },
+          { acrossMm: 30, heightMm: 70 },
+        ],
+      };
+      return timed({ ...thick, steps: [...thick.steps, wire] }).acts.at(-1)!.troubles;
+    };
+    expect(through(20)).to.deep.equal([]);
+    expect(through(4)).to.deep.equal(['setAlready']);
+  });
+
+  it('where it waits, its border is no rougher than the maker takes, nor than half the thinner layer', () => {
+    const thin = boxPlan([rest(), { kind: 'height', heightMm: 3 }, rest()]);
+    const streamed: Plan = {
+      ...thin,
+      steps: thin.steps.map((s) => (s.kind === 'pour' ? { ...s, landing: STREAM } : s)),
+    };
+    for (const blurMm of [0, 2, 5] as const) {
+      const blurs = timed(setClock(streamed, { blurMm })).acts.flatMap((a) => a.blurMm ?? []);
+      expect(blurs).to.have.length(2);
+      for (const b of blurs) expect(b).to.be.at.most(Math.min(blurMm, 1.5) + 1e-6);
+    }
+  });
+
+  it('keeps its own answer in its file', () => {
+    const plan = laidOnFluid(BOX, STREAM);
+    const read = readPlanFile(writePlanFile(setClock(plan, { blurMm: 5 })));
+    expect(read.ok && read.plan.steps).to.deep.equal(plan.steps);
+    expect(read.ok && read.plan.clock.blurMm).to.equal(5);
+  });
+});
+
+describe('ways of a plan', () => {
+  const finished = (plan: Plan): Offered => finish(CLOCK_TASKS.ways(plan))!;
+
+  it('are none that another part warns of and the plan is not', () => {
+    for (const name of ['Scree Slump', 'Peat Furrows']) {
+      const plan = demo(name);
+      const known = new Set(computePlan(plan).warnings.map((w) => w.code));
+      for (const way of finished(plan).best)
+        for (const w of computePlan(way.plan).warnings)
+          if (w.level !== 'note') expect(known.has(w.code), `${name}: ${w.code}`).to.equal(true);
+    }
+  });
+
+  it('divide into a jug for each pour, and what goes into a pot goes into its likes', () => {
+    const plan = boxPlan([rest(), rest(), rest()]);
+    const scented: Plan = {
+      ...plan,
+      batter: {
+        ...plan.batter,
+        fragrances: [
+          { ...fragrance(2), doses: [{ id: 'd1', gPerKgOils: 20, moment: 'colour', pots: ['p1'] }] },
+        ],
+      },
+    };
+    expect(hasJugsDrawnOften(scented)).to.equal(true);
+    const each = jugEach(scented);
+    expect(hasJugsDrawnOften(each)).to.equal(false);
+    const [dose] = each.batter.fragrances[0]!.doses;
+    const third = each.steps[2];
+    expect(third?.kind === 'pour' && dose!.pots).to.include(third?.kind === 'pour' ? third.pot : '');
+    expect(readPlanValue(settled(each)).ok).to.equal(true);
+    const [before, after] = [scented, each].map((p) => computePlan(p).weights!);
+    expect(after!.batterG).to.be.closeTo(before!.batterG, 3);
   });
 });

@@ -47,9 +47,9 @@ export function WaysPage() {
   return (
     <div className="grid gap-4">
       <p className="text-sm">
-        Tries the order of colouring, when the scent goes in, how layers land, blending a jug on, stirring one
-        loose, a warm cupboard, portions from their own lye, where blending stops, temperature and water; and
-        offers the best three that differ.
+        Tries the order of colouring, when the scent goes in, how layers land, laying them on while fluid,
+        blending a jug on, stirring one loose, a jug for each pour, a warm cupboard, portions from their own
+        lye, where blending stops, temperature and water; and offers the best three that differ.
       </p>
       <div className="flex items-center gap-3">
         <button

@@ -298,6 +298,21 @@ describe('a wire', () => {
   });
 });
 
+describe('a batter whose temperature is in doubt', () => {
+  it('thickens by as much faster as that is out, and by as much as its jug is', () => {
+    const plain = layersOf({ pots: 1 });
+    const course: Course = { ...plain, pots: plain.pots.map((p) => ({ ...p, warmth: 2 })) };
+    const stage = (doubts: readonly number[], jugs: readonly number[]): number => {
+      const run = new Run(course);
+      run.go({ doubts, jugs });
+      return (run.thickest[1] ?? NaN) - 1.1;
+    };
+    const usual = stage([0, 0, 0], [0]);
+    expect(stage([0, 0, Math.log(2)], [0])).to.be.closeTo(2 * usual, 1e-9);
+    expect(stage([0, 0, 0], [Math.log(3)])).to.be.closeTo(3 * usual, 1e-9);
+  });
+});
+
 describe('batter stirred loose', () => {
   it('is thinner by the same while it lags, and is back in the same time', () => {
     const b = batter();

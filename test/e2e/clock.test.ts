@@ -97,6 +97,32 @@ describe('the clock in the browser', () => {
     expect(await minuteOf(page, 2)).to.be.closeTo(was, 0.01);
   });
 
+  it('a pour laid on what is fluid waits for nothing, says how rough its border is, and is drawn so; undo gives it back', async () => {
+    const page = at.page();
+    await at.go('/plan/demo-scree-steps/clock');
+    await page.getByText('straight', { exact: true }).click();
+    await page.getByRole('link', { name: /Design/ }).click();
+    await page
+      .getByRole('button', { name: /^Pour 3:/ })
+      .first()
+      .click();
+    await page.getByText('stream', { exact: true }).click();
+    await page.getByRole('link', { name: /Clock/ }).click();
+    const waited = await minuteOf(page, 3);
+    await page.getByRole('link', { name: /Design/ }).click();
+    await page.getByText('what is fluid', { exact: true }).click();
+    await page.getByText(/No wait: the border is rough by ≈ \d/).waitFor();
+    await page.locator('canvas[data-swirl="sharp"]').first().waitFor();
+    await page.getByRole('link', { name: /Clock/ }).click();
+    expect(await minuteOf(page, 3)).to.be.below(waited);
+    await page.getByText(/on fluid: border ± \d+ mm/).waitFor();
+    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByText(/At once, while what is below is fluid: their border is rough by/).waitFor();
+    for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByText(/At once, while what is below is fluid/).waitFor({ state: 'detached' });
+    await saved(page);
+  });
+
   it('by keyboard: arrows move a pour, Delete lets it go, undo takes each back', async () => {
     const page = at.page();
     await at.go('/plan/demo-scree-steps/clock');

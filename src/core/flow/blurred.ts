@@ -32,8 +32,11 @@ const BELOW = 3;
 /** The border never comes nearer to the floor or the surface than this part of what is there. */
 const MOST = 0.9;
 
-/** A border that is rough by less is drawn as finely as this, mm. */
-const LEAST = 0.5;
+/** A border that is rough by less has swells as long as at this, mm: finer ones nobody sees, and they take long. */
+const LEAST = 1.5;
+
+/** Looks that the mean of a border is told from, each way. */
+const LOOKS = 96;
 
 const smooth = (t: number): number => t * t * (3 - 2 * t);
 
@@ -74,11 +77,10 @@ function swells(box: Box, longMm: number, seed: number): Nodes {
 function meanOver(up: Nodes, { outline, fills }: Level, box: Box): number {
   const edges = fills ? undefined : edgesOf(outline);
   const own = boxAbout(outline);
-  const [nx, ny] = [up.nx * 2, up.ny * 2];
   let [sum, count] = [0, 0];
-  for (let j = 0; j < ny; j += 1)
-    for (let i = 0; i < nx; i += 1) {
-      const [u, v] = [(i + 0.5) / nx, (j + 0.5) / ny];
+  for (let j = 0; j < LOOKS; j += 1)
+    for (let i = 0; i < LOOKS; i += 1) {
+      const [u, v] = [(i + 0.5) / LOOKS, (j + 0.5) / LOOKS];
       if (edges && !isIn(edges, own.x0 + u * wide(own), own.y0 + v * long(own))) continue;
       sum += valueAt(up, box.x0 + u * wide(box), box.y0 + v * long(box));
       count += 1;

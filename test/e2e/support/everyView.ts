@@ -153,6 +153,8 @@ export function everyView(
          };
          store.put({ id: 'torn' });`,
       );
+      // the draft is put by a transaction of its own: this one is done after it
+      await inStore(page, 'drafts', 'store.count();');
       await page.goto(s.url());
       await page.getByText('was changed in two places').waitFor();
       await page.getByText('damaged as it is stored').waitFor();

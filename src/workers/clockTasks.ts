@@ -10,7 +10,7 @@ import type { Task } from '../core/task/task.ts';
 const named = ({ code, step, pot }: Warning): string => `${code} ${step ?? ''} ${pot ?? ''}`;
 
 /** Whether nothing is refused of a plan, and nothing warned of that is not warned of this one. */
-function noWorseThan(plan: Plan): (other: Plan) => boolean {
+export function noWorseThan(plan: Plan): (other: Plan) => boolean {
   const known = new Set(computePlan(plan).warnings.map(named));
   return (other) =>
     computePlan(other).warnings.every(

@@ -1,10 +1,11 @@
 import { expect } from 'chai';
 import type { Speed } from '../../src/core/batter/schema.ts';
 import { courseOf } from '../../src/core/clock/courseOf.ts';
-import { speedOf } from '../../src/core/clock/speed.ts';
+import { weighing } from '../../src/core/clock/matters.ts';
+import { rateToMedium, speedOf, toMediumMin, type Speed as BatterSpeed } from '../../src/core/clock/speed.ts';
 import { planTimetable, type Timetable } from '../../src/core/clock/timetable.ts';
 import { beginPlan, type BeginningId } from '../../src/core/edit/beginnings.ts';
-import { keepAt, landPours, layOnFluid, setClock } from '../../src/core/edit/clock.ts';
+import { keepAt, landPours, layOnFluid, lyeOf, mixAt, setClock } from '../../src/core/edit/clock.ts';
 import { addPattern, firstPlace } from '../../src/core/edit/pattern.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
 import { addWire } from '../../src/core/edit/wire.ts';
@@ -207,8 +208,7 @@ describe('jobs that did not come out', () => {
 });
 
 describe('what is not known', () => {
-  const rate = (plan: Plan): { readonly perMinute: number; readonly sd: number } =>
-    speedOf(plan.batter, layPlan(plan).recipe!, plan.clock)!;
+  const rate = (plan: Plan): BatterSpeed => speedOf(plan.batter, layPlan(plan).recipe!, plan.clock)!;
   /** Of a log-normal, nine of ten lie within so many standard deviations of the logarithm. */
   const NINE_OF_TEN = 1.645;
 
@@ -228,6 +228,25 @@ describe('what is not known', () => {
     };
     const guess = speedOf(own.batter, layPlan(unknown).recipe!, own.clock)!;
     expect(Math.log(3.1)).to.be.at.most(NINE_OF_TEN * guess.sd);
+  });
+
+  it('so many minutes from light to medium are a rate at the batter’s own warmth and lye', () => {
+    const plan = mixAt(lyeOf(begun('layers', 3, SLOW), 34), 27);
+    const told = setClock(plan, { perMinute: rateToMedium(rate(plan), 12) });
+    expect(courseOf(told, layPlan(told))!.course.pots[0]!.perMinute).to.be.closeTo(1 / 12, 1e-9);
+    expect(toMediumMin(rate(told))).to.be.closeTo(12, 1e-9);
+  });
+
+  it('what is taken to be so and may be otherwise is told each way: a batch stopped thicker leaves less room', () => {
+    const plan = scented(begun('layers', 5), 'quickens-much', 'trace');
+    const of = courseOf(plan, layPlan(plan))!;
+    const all = finish(weighing(plan, of, new Normals(20, 1500), 'feel'));
+    const stopped = all.find((m) => m.name === 'Where the batch is stopped')!;
+    expect(stopped.less.whole).to.be.above(stopped.more.whole + 0.02);
+    expect(all.map((m) => m.name)).to.include.members([
+      'How soon it stiffens at rest',
+      'How fast the recipe thickens',
+    ]);
   });
 
   it('one time that is told halves the doubt, and less is left to chance', () => {

@@ -6,14 +6,18 @@ import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { planTimetable, type Timetable } from '../../src/core/clock/timetable.ts';
 import type { Offered } from '../../src/core/clock/offered.ts';
-import { setClock } from '../../src/core/edit/clock.ts';
+import { layOnFluid, setClock } from '../../src/core/edit/clock.ts';
 import { hasJugsDrawnOften, jugEach } from '../../src/core/edit/jugEach.ts';
 import { settled } from '../../src/core/edit/settled.ts';
 import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { finish } from '../../src/core/task/task.ts';
-import { CLOCK_TASKS } from '../../src/workers/clockTasks.ts';
+import { asTimed } from '../../src/core/clock/asTimed.ts';
+import { courseOf } from '../../src/core/clock/courseOf.ts';
+import { fluids } from '../../src/core/clock/jugLevers.ts';
+import { addPattern } from '../../src/core/edit/pattern.ts';
+import { CLOCK_TASKS, noWorseThan } from '../../src/workers/clockTasks.ts';
 import { fragrance } from '../support/additions.ts';
 import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
 import type { Shape } from '../../src/core/mould/schema.ts';
@@ -244,6 +248,17 @@ describe('a plan with layers laid on while fluid', () => {
   });
 });
 
+describe('a loaf poured late', () => {
+  it('has lumps where a level pour has grown too thick, not where it is a pattern', () => {
+    const level = laidOnFluid(BOX, { how: 'low', fallMm: 20 });
+    const late = (plan: Plan): readonly (number | undefined)[] =>
+      asTimed(plan, layPlan(plan), 60).steps.flatMap((s) => (s.kind === 'pour' ? [s.roughMm] : []));
+    expect(late(level).every((mm) => (mm ?? 0) > 0)).to.equal(true);
+    const walled = addPattern({ ...level, steps: [] }, { at: 'wall', wall: 'left' }).plan;
+    expect(late(walled)).to.deep.equal([undefined]);
+  });
+});
+
 describe('ways of a plan', () => {
   const finished = (plan: Plan): Offered => finish(CLOCK_TASKS.ways(plan))!;
 
@@ -255,6 +270,29 @@ describe('ways of a plan', () => {
         for (const w of computePlan(way.plan).warnings)
           if (w.level !== 'note') expect(known.has(w.code), `${name}: ${w.code}`).to.equal(true);
     }
+  });
+
+  it('that warn of anything new are not taken, those that warn of less are', () => {
+    const plan = laidOnFluid(BOX, { how: 'spatula', fallMm: 7 }, 1, 6);
+    const together = laidOnFluid(BOX, { how: 'stream', fallMm: 200 }, 0.2, 6);
+    expect(noWorseThan(plan)(plan)).to.equal(true);
+    expect(noWorseThan(plan)(together)).to.equal(false);
+    expect(noWorseThan(together)(plan)).to.equal(true);
+  });
+
+  it('lay layers on while fluid where they are waited for, and not where borders would be rougher than anybody takes', () => {
+    const offered = (landing: Landing): readonly string[] => {
+      const fluid = laidOnFluid(BOX, landing);
+      const pours = fluid.steps.map((s) => s.id);
+      const plan = setClock(layOnFluid(fluid, pours, false), { blurMm: 0 });
+      const laid = layPlan(plan);
+      return fluids(plan, laid, courseOf(plan, laid)!).map((o) => o.label);
+    };
+    expect(offered({ how: 'low', fallMm: 20 })).to.have.length(1);
+    expect(offered({ how: 'low', fallMm: 20 })[0]).to.match(
+      /^Lay pours? 2.* on while what is below is fluid$/,
+    );
+    expect(offered({ how: 'stream', fallMm: 300 })).to.deep.equal([]);
   });
 
   it('divide into a jug for each pour, and what goes into a pot goes into its likes', () => {

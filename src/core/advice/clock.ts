@@ -32,7 +32,9 @@ function says(plan: Plan, timed: TimedAct, trouble: Trouble): string {
     case 'tooThick':
       return `${name} comes when its batter is ${stage(timed.stage)}: too thick, it takes up to ${formatShort(act.window?.most ?? 0, 1)}. It would have to be done by ${formatClock(Math.max(0, pourableUntilMin ?? 0))} min.`;
     case 'tooThin':
-      return `${name} comes when ${act.window ? 'its batter' : 'what lies there'} is ${stage(timed.firstStage ?? act.fluid?.least)}: too thin, it wants ${stage(act.window?.least ?? act.fluid?.least)} at least.`;
+      return act.window
+        ? `${name} comes when its batter is ${stage(timed.firstStage)}: too thin, it wants ${stage(act.window.least)} at least.`
+        : `${name} comes when what lies there is too thin yet: it wants ${stage(act.fluid?.least)} at least.`;
     case 'setAlready':
       return `${name} comes when what lies there has thickened above ${stage(act.fluid?.most)}: it no longer moves as it should.`;
   }

@@ -1,18 +1,18 @@
 import { landPours, layOnFluid } from '../edit/clock.ts';
 import { roughnessOf } from '../pattern/blocks.ts';
+import { roughestApart } from '../setting/blur.ts';
 import { formatLength } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
 
-/** Of the thinner of two layers: where their border is rougher, they run together. */
-const TOGETHER = 0.5;
-
-/** Layers laid on what is fluid whose border is rougher than they are thick. */
+/** Layers laid on what is fluid whose border is rougher than keeps them apart. */
 export const onFluidWarnings = (facts: Facts): Warning[] =>
   facts.stack.layers.flatMap((layer): Warning[] => {
     const { pour } = layer;
     const { roughMm, below } = roughnessOf(facts, layer);
-    if (!below || roughMm <= TOGETHER * Math.min(layer.riseMm, below.riseMm)) return [];
+    if (!below) return [];
+    const thinnerMm = Math.min(layer.riseMm, below.riseMm);
+    if (roughMm <= roughestApart(thinnerMm)) return [];
     const say = (mm: number): string => formatLength(Math.round(mm), facts.plan.units.length);
     return [
       {
@@ -20,7 +20,7 @@ export const onFluidWarnings = (facts: Facts): Warning[] =>
         level: 'warn',
         station: 'design',
         step: pour.id,
-        message: `Laid on what is fluid, its border is rough by ${say(roughMm)} either way, and the thinner of the two layers is ${say(Math.min(layer.riseMm, below.riseMm))}: they run together (estimated).`,
+        message: `Laid on what is fluid, its border is rough by ${say(roughMm)} either way, and the thinner of the two layers is ${say(thinnerMm)}: they run together (estimated).`,
         remedies: [
           { label: 'Wait until it is carried', apply: (p) => layOnFluid(p, [pour.id], false) },
           ...(pour.landing.how === 'spoon'

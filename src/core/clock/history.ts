@@ -72,19 +72,20 @@ export function histories(
       .slice(0, MOST_SPELLS);
     const [first, last] = [states[0], states.at(-1)];
     if (!speed || perMinute === undefined || !first || !last) return undefined;
+    const scented = scents.map(({ id: scent, moved }) => ({ scent, states: seenIn(moved) }));
     const spells = states.map((state, i): Spell => {
       const before = states[i - 1] ?? state;
-      const fragrances = scents.flatMap(({ id: scent, moved }): Spell['fragrances'] => {
-        const ratio = (seenIn(moved)[i]?.perMinute ?? state.perMinute) / state.perMinute;
+      const fragrances = scented.flatMap(({ scent, states: moved }): Spell['fragrances'] => {
+        const ratio = (moved[i]?.perMinute ?? state.perMinute) / state.perMinute;
         const share = Number((Math.log(ratio) / STEP).toFixed(6));
         return share === 0 ? [] : [{ id: scent, ...(share === 1 ? {} : { share }) }];
       });
-      const scented = speedIn({ fragrances }, speed.perMinute, (f) => factors.get(f) ?? 1);
+      const asScented = speedIn({ fragrances }, speed.perMinute, (f) => factors.get(f) ?? 1);
       return {
         min: figures(state.since),
         adds: figures(state.stage - before.stage - before.perMinute * (state.since - before.since)),
         fragrances,
-        times: figures(state.perMinute / scented),
+        times: figures(state.perMinute / asScented),
       };
     });
     const thinner = figures(looseness(last, until));

@@ -64,11 +64,8 @@ export function toldBy(
     const f = other.batter.fragrances.find((o) => o.id === id);
     return f ? plan.batter.fragrances.find((o) => o.name === f.name && o.version === f.version)?.id : id;
   };
-  const known = new Map([
-    [RECIPE, plan.clock.known],
-    [REST, plan.clock.knownRest],
-    ...plan.batter.fragrances.map((f) => [f.id, f.known] as const),
-  ]);
+  // of the same oils: the other's recipe does for both
+  const known = new Map(ratesOf(plan, recipe).map((r) => [r.id, r.known]));
   return new Map(
     ratesOf(other, recipe).flatMap((rate) => {
       const kept =

@@ -32,25 +32,28 @@ export interface Outlook {
   readonly layers: readonly Haze[];
 }
 
+/** What is there at once; the rest takes as long again. */
+export type FirstOutlook = Omit<Outlook, 'matters' | 'rateKnown'>;
+
 /** Lanes go on a little after the last act. */
 export const shownUntil = (totalMin: Minutes): Minutes => Math.max(10, totalMin * 1.08 + 1);
 
 /** The odds of a plan with its haze first, what matters most after it. Undefined while nothing is known of its batter. */
-export function* outlook(plan: Plan): Task<Omit<Outlook, 'matters'>, Outlook | undefined> {
+export function* outlook(plan: Plan): Task<FirstOutlook, Outlook | undefined> {
   const of = courseOf(plan, layPlan(plan));
   if (!of) return undefined;
   const keeping = plan.clock.keeping ?? 'feel';
   const odds = yield* sampling(of.course, new Normals(SEED, SAMPLES), keeping);
-  const known = yield* sampling(of.course, new Normals(SEED, SAMPLES), keeping, {
-    doubt: { place: 0, z: 0 },
-  });
   const run = new Run(of.course);
   run.go();
   const until = shownUntil(run.ends.at(-1) ?? 0);
   const times = Array.from({ length: TIMES }, (_, i) => (until * i) / (TIMES - 1));
   const haze = hazeOf(of.course, new Normals(SEED, HAZY), keeping, times);
-  const first = { odds, rateKnown: known.whole, times, ...haze };
+  const first = { odds, times, ...haze };
   yield { done: 0.5, partial: first };
+  const known = yield* sampling(of.course, new Normals(SEED, SAMPLES), keeping, {
+    doubt: { place: 0, z: 0 },
+  });
   const matters = yield* weighing(plan, of, new Normals(SEED, WEIGHED), keeping);
-  return { ...first, matters };
+  return { ...first, rateKnown: known.whole, matters };
 }

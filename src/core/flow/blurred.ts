@@ -1,6 +1,7 @@
 import { numbers } from '../numeric/numbers.ts';
 import { boxAbout, long, nodesOf, valueAt, wide, type Box, type Nodes } from './box.ts';
 import { heightIn, levelBefore, type Heights } from './heights.ts';
+import { knotted } from './knots.ts';
 import { levelAt, type Level, type Levels } from './levels.ts';
 import { edgesOf, isIn } from './outline.ts';
 import type { Place } from './readers.ts';
@@ -40,25 +41,11 @@ const LOOKS = 96;
 
 const smooth = (t: number): number => t * t * (3 - 2 * t);
 
-/** Smooth waves from knot to knot over a rectangle, between -1 and 1. */
-function wavesOf(box: Box, knotMm: number, random: () => number): (x: number, y: number) => number {
-  const [kx, ky] = [Math.ceil(wide(box) / knotMm) + 2, Math.ceil(long(box) / knotMm) + 2];
-  const knots = Float64Array.from({ length: kx * ky }, () => 2 * random() - 1);
-  return (x, y) => {
-    const [fx, fy] = [(x - box.x0) / knotMm, (y - box.y0) / knotMm];
-    const [i, j] = [Math.min(kx - 2, Math.floor(fx)), Math.min(ky - 2, Math.floor(fy))];
-    const [a, b] = [smooth(Math.min(1, fx - i)), smooth(Math.min(1, fy - j))];
-    const row = (r: number): number =>
-      (knots[r * kx + i] as number) * (1 - a) + (knots[r * kx + i + 1] as number) * a;
-    return row(j) * (1 - b) + row(j + 1) * b;
-  };
-}
-
 /** Swells of a usual length of so many mm, with smaller ones on them. */
 function swells(box: Box, longMm: number, seed: number): Nodes {
   const random = numbers(seed);
-  const large = wavesOf(box, longMm, random);
-  const small = wavesOf(box, longMm / SMALLER, random);
+  const large = knotted(box, longMm, random, smooth);
+  const small = knotted(box, longMm / SMALLER, random, smooth);
   const spacing = longMm / SMALLER / FINER;
   const [nx, ny] = [wide(box), long(box)].map((mm) => Math.max(2, Math.ceil(mm / spacing))) as [
     number,
@@ -67,7 +54,7 @@ function swells(box: Box, longMm: number, seed: number): Nodes {
   const values = new Float64Array((nx + 1) * (ny + 1));
   for (let j = 0; j <= ny; j += 1)
     for (let i = 0; i <= nx; i += 1) {
-      const [x, y] = [box.x0 + (i / nx) * wide(box), box.y0 + (j / ny) * long(box)];
+      const [x, y] = [(i / nx) * wide(box), (j / ny) * long(box)];
       values[j * (nx + 1) + i] = large(x, y) + LESS * small(x, y);
     }
   return nodesOf(box, nx, ny, values);

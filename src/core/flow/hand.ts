@@ -1,4 +1,5 @@
 import { long, pairsOf, wide, type Box } from './box.ts';
+import { knotted } from './knots.ts';
 import { numbers } from '../numeric/numbers.ts';
 import type { Warp } from './stroke.ts';
 
@@ -18,19 +19,9 @@ const smooth = (t: number): number => t * t * t * (t * (6 * t - 15) + 10);
  */
 export function waver(box: Box, hand: number, seed: number): Warp {
   const random = numbers(seed);
-  const next = (): number => random() * 2 - 1;
-  const [kx, ky] = [Math.ceil(wide(box) / KNOTS) + 2, Math.ceil(long(box) / KNOTS) + 2];
-  const knots = Array.from({ length: kx * ky }, next);
+  const knots = knotted(box, KNOTS, random, smooth);
   const fade = (at: number, size: number): number => smooth(Math.min(1, Math.min(at, size - at) / KNOTS));
-  const field = (x: number, y: number): number => {
-    const [fx, fy] = [x / KNOTS, y / KNOTS];
-    const [i, j] = [Math.floor(fx), Math.floor(fy)];
-    const [a, b] = [smooth(fx - i), smooth(fy - j)];
-    const at = (di: number, dj: number): number =>
-      knots[Math.min(ky - 1, j + dj) * kx + Math.min(kx - 1, i + di)] as number;
-    const value = (at(0, 0) * (1 - a) + at(1, 0) * a) * (1 - b) + (at(0, 1) * (1 - a) + at(1, 1) * a) * b;
-    return value * fade(x, wide(box)) * fade(y, long(box));
-  };
+  const field = (x: number, y: number): number => knots(x, y) * fade(x, wide(box)) * fade(y, long(box));
   const nx = Math.max(8, Math.ceil(wide(box) / SPACING));
   const ny = Math.max(8, Math.ceil(long(box) / SPACING));
   const [dx, dy] = [wide(box) / nx, long(box) / ny];

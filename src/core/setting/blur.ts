@@ -1,6 +1,5 @@
 import type { Millimetres, Stage } from '../units/quantity.ts';
-import { bearingOf, plungeOf, pressureOf, sinksTo } from './plunge.ts';
-import { stageOfStress, yieldStress } from './stage.ts';
+import { plungeOf, pressureOf, sinksTo, stageOfBearing } from './plunge.ts';
 
 /** Of the depth that a pour sinks through, so much is the border rough by: poured over all of the surface, and laid in place by the spoon. Judgements, no source. */
 const ROUGH = { stream: 0.3, low: 0.3, spatula: 0.3, spoon: 0.1 } as const;
@@ -40,8 +39,6 @@ function stageToBlur(blurMm: Millimetres, { how, fallMm, densityGMl, depthMm }: 
   return stageOfBearing(((plunge - 1) / 5) * pressureOf(fallMm, densityGMl));
 }
 
-const stageOfBearing = (pascals: number): Stage => stageOfStress((pascals / bearingOf(0)) * yieldStress(0));
-
 /** The stage at which what lies there carries a pour: it does not sink, and the border is no rougher than is fine. */
 export const stageToCarryWithin = (fineMm: Millimetres, meets: Meets): Stage =>
   Math.max(
@@ -50,6 +47,13 @@ export const stageToCarryWithin = (fineMm: Millimetres, meets: Meets): Stage =>
     stageToBlur(fineMm, meets),
   );
 
-/** Below this stage a pour and what it lands on run together: the border is rough by half the thinner of the two. */
+/** How rough the border of two layers may be, the thinner of them so thick: rougher, they run together. */
+export const roughestApart = (thinnerMm: Millimetres): Millimetres => thinnerMm / 2;
+
+/** Below this stage a pour and what it lands on run together. */
 export const stageToStayApart = (thinnerMm: Millimetres, meets: Meets): Stage =>
-  stageToBlur(thinnerMm / 2, meets);
+  stageToBlur(roughestApart(thinnerMm), meets);
+
+/** How rough a border is, as it is told: to half a millimetre. `length` says a length in the maker's units. */
+export const blurPhrase = (blurMm: Millimetres, length: (mm: Millimetres) => string): string =>
+  `rough by ${blurMm < 0.5 ? `less than ${length(0.5)}` : `≈ ${length(Math.round(blurMm * 2) / 2)}`} either way`;

@@ -1,5 +1,5 @@
 import type { Millimetres, Pascals, Stage } from '../units/quantity.ts';
-import { yieldStress } from './stage.ts';
+import { stageOfStress, yieldStress } from './stage.ts';
 
 const GRAVITY = 9.81;
 
@@ -11,6 +11,9 @@ export const pressureOf = (fallMm: Millimetres, densityGMl: number): Pascals => 
 
 /** What batter of a stage bears before it gives way, Pa. */
 export const bearingOf = (stage: Stage): Pascals => BEARING * yieldStress(stage);
+
+/** The stage at which batter bears so much. */
+export const stageOfBearing = (bearing: Pascals): Stage => stageOfStress(bearing / BEARING);
 
 /**
  * How a falling stream pushes what it falls into: 1 goes through the whole depth, 6 lies down on top. n = 1 + 5 min(1, 5.14 tau / (rho g h)): it stops

@@ -1,6 +1,5 @@
 import type { Millimetres, Stage } from '../units/quantity.ts';
-import { bearingOf, pressureOf } from './plunge.ts';
-import { stageOfStress, yieldStress } from './stage.ts';
+import { bearingOf, pressureOf, stageOfBearing } from './plunge.ts';
 
 /** How wide a line is as it leaves a jug held low, mm. A judgement, no source. */
 const LINE_MM = 5;
@@ -14,4 +13,4 @@ export const sinkOf = (stage: Stage, fallMm: Millimetres, densityGMl: number): M
 
 /** The stage at which a line that falls from so high sinks in just so far. */
 export const stageToSink = (sinkMm: Millimetres, fallMm: Millimetres, densityGMl: number): Stage =>
-  stageOfStress(((LINE_MM * pressureOf(fallMm, densityGMl)) / sinkMm / bearingOf(0)) * yieldStress(0));
+  stageOfBearing((LINE_MM * pressureOf(fallMm, densityGMl)) / sinkMm);

@@ -263,11 +263,8 @@ export class Run {
       pot.perMinute *= BLENDED_FACTOR;
     }
     ready += minutes * pace;
-    if (makes) {
-      const { perMinute } = pot;
-      beginAt(pot, this.startOf(p, turns), ready);
-      pot.perMinute = perMinute;
-    } else advance(pot, ready);
+    if (makes) beginAt(pot, this.startOf(p, turns), ready);
+    else advance(pot, ready);
     pot.stage += adds;
     for (const q of quickens) pot.perMinute *= quicker(q, doubts);
     if (loosens) pot.loosened = ready;
@@ -312,11 +309,7 @@ export class Run {
     const { doubts } = turns;
     for (const p of act.pots) {
       const pot = this.pots[p] as Batter;
-      const { perMinute } = pot;
-      if (act.makes) {
-        beginAt(pot, this.startOf(p, turns), end);
-        pot.perMinute = perMinute;
-      }
+      if (act.makes) beginAt(pot, this.startOf(p, turns), end);
       if (act.adds === undefined && !act.quickens) {
         if (act.makes) this.note(p);
         continue;
@@ -373,9 +366,8 @@ export class Run {
   layerFlows = (l: number, at: Minutes): Stage => stageAt(this.thin[l] as Batter, at);
   layerBears = (l: number, at: Minutes): Stage => bearsAs(this.thin[l] as Batter, at, this.tcMin);
 
-  /** The minute from which on it flows, or bears, as this stage. */
+  /** The minute from which on it flows as this stage. */
   layerFlowsFrom = (l: number, stage: Stage): Minutes => reaches(this.thin[l] as Batter, stage);
-  layerBearsFrom = (l: number, stage: Stage): Minutes => bearsFrom(this.thin[l] as Batter, stage, this.tcMin);
 
   /** In which what lies still doubled its strength, this time; without end where it does not. */
   get restDoubles(): Minutes {

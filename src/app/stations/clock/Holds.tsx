@@ -83,8 +83,8 @@ function NotKnown() {
   if (!speed || taught.length > 0) return null;
   const guessed = speed.origin === 'estimated';
   if (!telling && !guessed) return null;
-  const [whole = 1, knowing = 1] = known ? [known.outlook.odds.whole, known.outlook.rateKnown] : [];
-  const more = Math.round((knowing - whole) * 100);
+  const whole = known?.outlook.odds.whole ?? 1;
+  const more = Math.round(((known?.outlook.rateKnown ?? whole) - whole) * 100);
   return (
     <div
       className="flex basis-full flex-wrap items-start gap-x-6 gap-y-2"

@@ -1,5 +1,6 @@
 import { layOnFluid, liesOn } from '../../../core/edit/clock.ts';
 import { roughnessOf } from '../../../core/pattern/blocks.ts';
+import { blurPhrase } from '../../../core/setting/blur.ts';
 import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { useBench } from '../../parts/usePlan.ts';
@@ -30,7 +31,7 @@ export function LiesOn({ layer }: { readonly layer: ScaledLayer }) {
       {pour.onFluid && (
         <p className="quiet text-sm" role="status">
           {below
-            ? `No wait: the border is rough by ${roughMm < 0.5 ? `less than ${show.length(0.5)}` : `≈ ${show.length(Math.round(roughMm * 2) / 2)}`} either way.`
+            ? `No wait: the border is ${blurPhrase(roughMm, show.length)}.`
             : 'What is below has set by then: nothing there is fluid.'}
         </p>
       )}

@@ -77,9 +77,9 @@ export function addPour(draft: Draft, jugs: Jugs, { id, step }: ActOf<'pour'>): 
   const places = landed.map((l) => l.place);
   const fluid = draft.fluidIn(places);
   const alone = !step.pattern && !step.ombre ? { plain: step.pot } : {};
-  const onFluid = pushes(step) && fluid.length > 0;
+  const pushesAside = pushes(step) && fluid.length > 0;
   const window = windowOf(draft, step, landed);
-  const carried = onFluid ? {} : carriedOn(draft, step, landed);
+  const carried = pushesAside ? {} : carriedOn(draft, step, landed);
   const rounds = step.pattern?.rounds.length ?? 1;
   const prepares = pots.flatMap((pot) => jugs.prepares(pot, step));
   const cup = pots.flatMap((pot) => jugs.cups(pot));
@@ -97,7 +97,7 @@ export function addPour(draft: Draft, jugs: Jugs, { id, step }: ActOf<'pour'>): 
       lays,
       ...(step.atMin === undefined ? {} : { at: step.atMin }),
       ...carried,
-      ...(onFluid
+      ...(pushesAside
         ? { fluid: { layers: fluid, least: 0, most: Math.max(LANDS.stream.most, window.most) } }
         : {}),
       ...(prepares.length > 0 ? { prepares } : {}),

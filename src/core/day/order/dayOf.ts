@@ -39,17 +39,16 @@ function massOfPots(plan: Plan, moulds: Laid): (pot: PotId) => Grams {
  * a plan has none of it, is passed over wherever it is filled in.
  */
 export const dayOf = (plan: Plan, moulds: Laid): Day =>
-  distinct([...before(plan), ...madeReady(plan, moulds), ...pouring(plan), ...after(plan)]);
+  distinct([...before(plan), ...running(plan, moulds), ...after(plan)]);
 
-/** What is made before the first pour; lye and oils of what is piped stand ready before the loaf's meet. */
-function madeReady(plan: Plan, moulds: Laid): Day {
+/** From the first weighing to the last that is put on top; lye and oils of what is piped stand ready before the loaf's meet. */
+function running(plan: Plan, moulds: Laid): Day {
   const day = making(plan, massOfPots(plan, moulds));
-  const piped = plan.steps.some((s) => s.kind === 'top' && s.way.top === 'piping');
-  if (!piped) return day;
+  const { ahead, later } = secondBatch(plan);
   // portions that get their lye each in its turn meet it later than all of this
   const at = day.findIndex(meets);
   const first = at < 0 ? day.length : at;
-  return [...day.slice(0, first), ...secondBatch(plan).ahead, ...day.slice(first)];
+  return [...day.slice(0, first), ...ahead, ...day.slice(first), ...pouring(plan, later)];
 }
 
 /** Each act has a name of its own: a step that is called like something else that is done gets another. */
@@ -64,5 +63,4 @@ function distinct(day: Day): Day {
 }
 
 /** The same without what comes before the first weighing and after the pour. */
-export const runningOf = (plan: Plan, moulds: Laid): Day =>
-  distinct([...madeReady(plan, moulds), ...pouring(plan)]);
+export const runningOf = (plan: Plan, moulds: Laid): Day => distinct(running(plan, moulds));

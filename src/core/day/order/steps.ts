@@ -8,7 +8,6 @@ import type { Pour, Step, Top } from '../../plan/stepSchema.ts';
 import type { ActId, DayAct } from '../act.ts';
 import { madeAtFirst } from './making.ts';
 import { Readying } from './ready.ts';
-import { secondBatch } from './second.ts';
 
 /** An act for each mould that a step is about: the step's own, and with the first those that follow it. */
 const inEach = (
@@ -137,7 +136,7 @@ const onTop = (plan: Plan, step: Top): readonly DayAct[] =>
   }));
 
 /** What is spread over the top, and then what is put on it in order; the batch that is piped is made before the first of it. */
-function topping(plan: Plan, jugs: Readying): readonly DayAct[] {
+function topping(plan: Plan, jugs: Readying, piping: readonly DayAct[]): readonly DayAct[] {
   const held = heldPots(plan);
   const pots = plan.pots.filter((p) => held.has(p.id));
   const tops = plan.steps.filter((s) => s.kind === 'top');
@@ -145,12 +144,12 @@ function topping(plan: Plan, jugs: Readying): readonly DayAct[] {
   return [
     ...pots.flatMap((p) => jugs.ready(p, 'top')),
     { id: 'top', does: 'spread-top', chapter: 'top' },
-    ...tops.flatMap((step, i) => [...(i === piped ? secondBatch(plan).later : []), ...onTop(plan, step)]),
+    ...tops.flatMap((step, i) => [...(i === piped ? piping : []), ...onTop(plan, step)]),
   ];
 }
 
-/** Everything from the first pour to the last that is put on top. */
-export function pouring(plan: Plan): readonly DayAct[] {
+/** Everything from the first pour to the last that is put on top. `piping`: what makes the batch that is piped, once it is wanted. */
+export function pouring(plan: Plan, piping: readonly DayAct[]): readonly DayAct[] {
   const jugs = new Readying(plan, madeAtFirst(plan));
-  return [...stepsDone(plan).flatMap((step) => stepOf(plan, jugs, step)), ...topping(plan, jugs)];
+  return [...stepsDone(plan).flatMap((step) => stepOf(plan, jugs, step)), ...topping(plan, jugs, piping)];
 }

@@ -3,6 +3,7 @@ import { isCorner } from '../../mould/propped.ts';
 import { UNDER_WORDS } from '../../mould/propWords.ts';
 import { grouped } from '../../ledger/grouped.ts';
 import type { Landing } from '../../plan/stepSchema.ts';
+import { blurPhrase } from '../../setting/blur.ts';
 import { stageFigure } from '../../setting/stage.ts';
 import { formatLength, formatShort } from '../../units/format.ts';
 import { listed, upperFirst } from '../../units/words.ts';
@@ -66,7 +67,7 @@ function pouring(
   const fluid =
     onFluidMm === undefined
       ? ''
-      : ` At once, while what is below is fluid: their border is rough by ${onFluidMm < 0.5 ? `less than ${say.length(0.5)}` : `≈ ${say.length(Math.round(onFluidMm * 2) / 2)}`} either way.`;
+      : ` At once, while what is below is fluid: their border is ${blurPhrase(onFluidMm, say.length)}.`;
   const after = `${up.join('; ')}${rough}.${fluid}${thickness(thick)}${reads}`;
   if (pattern) return `${upperFirst(pour)}${room}: ${roundsText(pattern, say)}, ${after}`;
   return `${upperFirst(pour)}: ${say.pot}${room}, ${LANDING_WORDS[landing]}, ${after}`;

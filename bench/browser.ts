@@ -1,7 +1,7 @@
 import type { Page } from 'playwright-core';
 import { launch } from '../test/e2e/support/browser.ts';
 import { serve } from '../test/e2e/support/serve.ts';
-import { PLAN_VERSION } from '../src/core/exchange/planVersion.ts';
+import { PLAN_VERSION } from '../src/core/plan/planVersion.ts';
 import { zigzag } from '../src/core/edit/tilt.ts';
 import type { Plan } from '../src/core/plan/planSchema.ts';
 import { computePlan } from '../src/core/computed/compute.ts';

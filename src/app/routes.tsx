@@ -86,7 +86,7 @@ export const router = createBrowserRouter([
       { path: '/', element: <Shelf /> },
       part('/kept', async () => ({ Component: (await import('./kept/Kept.tsx')).Kept })),
       part('/new', async () => ({ Component: (await import('./begin/Begin.tsx')).Begin })),
-      part('/stores', async () => ({ Component: (await import('./stores/Stores.tsx')).Stores })),
+      part('/supplies', async () => ({ Component: (await import('./supplies/Supplies.tsx')).Supplies })),
       part('/colorants', async () => ({ Component: (await import('./colorants/Colorants.tsx')).Colorants })),
       part(
         '/plan/:planId',

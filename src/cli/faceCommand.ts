@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { encode } from 'fast-png';
-import { computePlan, type Computed } from '../core/computed/compute.ts';
+import type { Computed } from '../core/computed/compute.ts';
 import { singleBars } from '../core/cut/singleBars.ts';
 import { SIDES, sideOfBar, sidesOf, type Side } from '../core/face/barFaces.ts';
 import type { FramedFace } from '../core/face/framed.ts';
@@ -11,7 +11,7 @@ import { rasterise } from '../core/face/raster.ts';
 import { AGES, plannedState, type Age } from '../core/look/state.ts';
 import { coloursOf, depositColours } from '../core/ombre/coloursOf.ts';
 import { newShelf, readyFrom } from '../core/face/ready.ts';
-import { readPlan } from './readPlan.ts';
+import { readComputed } from './readComputed.ts';
 
 const USAGE =
   'usage: npm run -s face -- FILE.dripline.json (--bar N [--side near|far|top] | --section MM | --plan MM | --top) [--size 600x450] [--state pour|cut|cured] --out FILE.png';
@@ -102,9 +102,9 @@ export function faceCommand(args: readonly string[], say: (line: string) => void
     const { values, positionals } = optionsOf(args);
     const [path, ...more] = positionals;
     if (path === undefined || more.length > 0 || values.out === undefined) throw new Asked(USAGE);
-    const plan = readPlan(path, say);
-    if (!plan) return 2;
-    writeFileSync(values.out, pictureOf(computePlan(plan), values));
+    const computed = readComputed(path, say);
+    if (!computed) return 2;
+    writeFileSync(values.out, pictureOf(computed, values));
     return 0;
   } catch (error) {
     if (!(error instanceof Error)) throw error;

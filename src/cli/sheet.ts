@@ -1,6 +1,5 @@
-import { computePlan } from '../core/computed/compute.ts';
 import { sheetJson } from '../core/sheet/sheetJson.ts';
-import { onStandardError, readPlan } from './readPlan.ts';
+import { onStandardError, readComputed } from './readComputed.ts';
 
 /** `npm run -s sheet -- FILE.dripline.json`: the computed sheet as JSON, or one line a fault and exit 2. */
 function main(path: string | undefined): number {
@@ -8,9 +7,9 @@ function main(path: string | undefined): number {
     onStandardError('usage: npm run -s sheet -- FILE.dripline.json');
     return 2;
   }
-  const plan = readPlan(path, onStandardError);
-  if (!plan) return 2;
-  process.stdout.write(`${JSON.stringify(sheetJson(computePlan(plan)), null, 2)}\n`);
+  const computed = readComputed(path, onStandardError);
+  if (!computed) return 2;
+  process.stdout.write(`${JSON.stringify(sheetJson(computed), null, 2)}\n`);
   return 0;
 }
 

@@ -1,12 +1,15 @@
 import { createSelector } from '@reduxjs/toolkit';
+import { dequal } from 'dequal';
 import { factsIn } from '../core/advice/facts.ts';
 import { asTimed } from '../core/clock/asTimed.ts';
+import { AS_PLANNED, happenedIn, type HappenedByPour } from '../core/batch/happened.ts';
 import { computePlan, type Computed } from '../core/computed/compute.ts';
 import { seenWith } from '../core/colour/deficiency.ts';
 import { plannedHeat, type SoapState } from '../core/look/state.ts';
 import { coloursOf, type PlanColours } from '../core/ombre/coloursOf.ts';
 import { FIRST, type MouldUse } from '../core/plan/moulds.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
+import { asShown } from './batchShown.ts';
 import type { Look } from './deskSlice.ts';
 import type { RootState } from './store.ts';
 
@@ -31,9 +34,22 @@ export const selectWork = ({ plan }: RootState): Plan | null => {
   return last;
 };
 
+/** What was really done of the open plan, with what is typed of it in a field that is open: the same object while it says the same. */
+const selectHappened = createSelector(
+  selectWork,
+  (state: RootState) => state.batch,
+  (plan, state): HappenedByPour => {
+    const batch = plan && asShown(state, plan);
+    return batch ? happenedIn(batch, plan) : AS_PLANNED;
+  },
+  { memoizeOptions: { resultEqualityCheck: dequal } },
+);
+
 /** Everything computed from the open plan; computed once for each state of the work. */
-export const selectComputed = createSelector(selectWork, (plan): Computed | undefined =>
-  plan ? computePlan(plan) : undefined,
+export const selectComputed = createSelector(
+  selectWork,
+  selectHappened,
+  (plan, happened): Computed | undefined => (plan ? computePlan(plan, happened) : undefined),
 );
 
 /** The mould on the bench; the first where the one that was there is gone. */
@@ -51,7 +67,9 @@ const selectTimed = createSelector(
   selectComputed,
   (state: RootState) => state.desk.lateMin,
   (computed, lateMin): Computed | undefined =>
-    computed && lateMin !== null ? computePlan(asTimed(computed.plan, computed, lateMin)) : computed,
+    computed && lateMin !== null
+      ? computePlan(asTimed(computed.plan, computed, lateMin), computed.happened)
+      : computed,
 );
 
 export const selectMouldUse = (state: RootState): MouldUse | undefined => selectMould(state)?.use;

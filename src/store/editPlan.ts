@@ -1,5 +1,5 @@
 import { settled } from '../core/edit/settled.ts';
-import { readPlanValue } from '../core/exchange/planFile.ts';
+import { readPlanValue } from '../core/exchange/planValue.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 import type { Fault, Result } from '../core/result/result.ts';
 import type { Gesture } from './gesture.ts';

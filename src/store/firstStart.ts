@@ -1,6 +1,7 @@
 import type { Plan } from '../core/plan/planSchema.ts';
 import { database } from './database.ts';
-import { addPlans } from './keeping/planRecords.ts';
+import { marks } from './tables/marks.ts';
+import { addPlans, ADDED_TO } from './tables/plans.ts';
 
 interface Studio {
   readonly format: string;
@@ -20,7 +21,7 @@ async function fetchStudio(): Promise<readonly Studio[]> {
  * refused of it, a line each.
  */
 export async function firstStart(): Promise<readonly string[]> {
-  if (await database.marks.get('first-start')) return [];
+  if (await marks(database).get('first-start')) return [];
   const studio = await fetchStudio().catch(() => []);
   if (studio.length === 0) {
     await markStarted([]);
@@ -34,8 +35,8 @@ export async function firstStart(): Promise<readonly string[]> {
 }
 
 const markStarted = (plans: readonly Plan[]): Promise<void> =>
-  database.transaction('rw', database.marks, database.plans, async () => {
-    if (await database.marks.get('first-start')) return;
-    await database.marks.add({ key: 'first-start', at: new Date().toISOString() });
+  database.transaction('rw', [marks(database).name, ...ADDED_TO], async () => {
+    if (await marks(database).get('first-start')) return;
+    await marks(database).add({ key: 'first-start', at: new Date().toISOString() });
     await addPlans(database, plans);
   });

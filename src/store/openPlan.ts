@@ -1,22 +1,31 @@
 import { liveQuery } from 'dexie';
+import type { Batch } from '../core/batch/batchSchema.ts';
+import { merged } from '../core/batch/book.ts';
 import type { Fault } from '../core/result/result.ts';
-import { PLAN_VERSION } from '../core/exchange/planVersion.ts';
+import { PLAN_VERSION } from '../core/plan/planVersion.ts';
+import { follow } from './ask.ts';
+import { batchOpened, batchSeen } from './batchSlice.ts';
 import { browserStorage } from './browserStorage.ts';
-import { database, type DraftRecord, type PlanRecord } from './database.ts';
+import { database } from './database.ts';
 import { deskOpened } from './deskSlice.ts';
-import { setAside } from './keeping/aside.ts';
-import { dropDraft, takeOver } from './keeping/drafts.ts';
+import { bookKeeper } from './keeping/books.ts';
 import { keeper } from './keeping/keep.ts';
 import { storageAnswered, storageFailed } from './keeping/keepingSlice.ts';
 import { takeOldDrafts } from './keeping/oldDrafts.ts';
-import type { Held } from './keeping/planRecords.ts';
 import { withStorage } from './keeping/storage.ts';
 import { samePlan } from './keeping/samePlan.ts';
-import { readDraft, readStored } from './keeping/storedPlan.ts';
 import { troubleOf, type Trouble } from './keeping/trouble.ts';
 import { gonePages, PAGE_ID, stayAlive } from './page.ts';
 import { planOpened } from './planSlice.ts';
 import type { AppDispatch, RootState } from './store.ts';
+import { setAside } from './tables/aside.ts';
+import { batchesOfPlan } from './tables/batches.ts';
+import { draftsOf, dropDraft, takeOver, type DraftRecord } from './tables/drafts.ts';
+import { histories } from './tables/histories.ts';
+import { planRecord, type Held, type PlanRecord } from './tables/plans.ts';
+import { goingOn, readStoredBatch } from './tables/storedBatch.ts';
+import { readDraft, readStored } from './tables/storedPlan.ts';
+import { writeTyped } from './writeDown.ts';
 
 type Thunk<T> = (dispatch: AppDispatch, getState: () => RootState) => T;
 
@@ -32,7 +41,7 @@ type Found =
 
 /** Work on a plan that no living page has in its hands, with the place of each draft. */
 async function looseDrafts(planId: string): Promise<readonly DraftRecord[]> {
-  const all = await database.drafts.where({ planId }).toArray();
+  const all = await draftsOf(database, planId);
   const gone = await gonePages(all.map((d) => d.page));
   return all.filter((d) => d.page === PAGE_ID || gone.has(d.page));
 }
@@ -40,7 +49,7 @@ async function looseDrafts(planId: string): Promise<readonly DraftRecord[]> {
 async function storedHeld(record: PlanRecord): Promise<Held | readonly Fault[]> {
   const read = readStored(record.plan, record.version);
   if (!read.ok) return read.faults;
-  const history = await database.histories.get(record.id);
+  const history = await histories(database).get(record.id);
   const goesWith = history?.revision === record.revision && history.version === PLAN_VERSION;
   return { plan: read.plan, past: goesWith ? history.past : [], future: goesWith ? history.future : [] };
 }
@@ -52,7 +61,7 @@ const ifItCan = <T>(tidying: Promise<T>, otherwise: T): Promise<T> => tidying.ca
 async function find(id: string): Promise<Found> {
   await stayAlive();
   await ifItCan(takeOldDrafts(database, browserStorage()), undefined);
-  const record = await database.plans.get(id);
+  const record = await planRecord(database, id);
   const stored = record && (await storedHeld(record));
   if (stored && !('plan' in stored)) return { kind: 'damaged', faults: stored };
   const base = record?.revision ?? null;
@@ -60,7 +69,7 @@ async function find(id: string): Promise<Found> {
   let held: Held | undefined;
   for (const one of await looseDrafts(id)) {
     const work = readDraft(one);
-    if (!work) await ifItCan(setAside('drafts', [id, one.page]), undefined);
+    if (!work) await ifItCan(setAside(database, 'drafts', [id, one.page]), undefined);
     // stored after all, in the last moment of the page that left it; what builds on the stored one has newer undo and redo
     else if (stored && one.base !== base && samePlan(work.plan, stored.plan))
       await ifItCan(dropDraft(database, id, one.page), undefined);
@@ -84,10 +93,28 @@ async function find(id: string): Promise<Found> {
   return { kind: 'work', held: stored, notice: null };
 }
 
+/** What is going on of a plan, as it is stored and as this page is about to store it. */
+async function batchOf(planId: string): Promise<{ readonly batch: Batch | null; readonly damaged: boolean }> {
+  const unstored = bookKeeper.unstoredOf(planId);
+  try {
+    const stored = await withStorage(database, () => batchesOfPlan(database, planId));
+    const batch = goingOn(stored);
+    const damaged = stored.some((s) => readStoredBatch(s) === undefined);
+    return { batch: batch && unstored ? merged(batch, unstored) : (batch ?? unstored ?? null), damaged };
+  } catch {
+    // what cannot be read is told by what reads the plan
+    return { batch: unstored ?? null, damaged: false };
+  }
+}
+
+const DAMAGED_BATCH =
+  'What was written down of this plan cannot be read: it is shown as planned. “What is kept” has it as it is stored.';
+
 /** Open a plan with its history, and with any work on it that a page left unstored when it went away. */
 export const openPlan =
   (id: string): Thunk<Promise<Opening>> =>
   async (dispatch) => {
+    writeTyped();
     const here = keeper.unfinished(id);
     let found: Found;
     try {
@@ -100,9 +127,11 @@ export const openPlan =
     // a station that reads nothing else of storage must not go on saying that it cannot be used
     if (!here) dispatch(storageAnswered());
     if (found.kind !== 'work') return found;
+    const { batch, damaged } = await batchOf(id);
     keeper.resume(id);
+    dispatch(batchOpened(batch));
     dispatch(planOpened(found.held));
-    dispatch(deskOpened({ notice: found.notice }));
+    dispatch(deskOpened({ notice: damaged ? DAMAGED_BATCH : found.notice }));
     return { kind: 'open' };
   };
 
@@ -126,7 +155,7 @@ export const takeTheirs =
 export const followPlan =
   (id: string): Thunk<() => void> =>
   (dispatch, getState) => {
-    const subscription = liveQuery(() => database.plans.get(id)).subscribe({
+    const subscription = liveQuery(() => planRecord(database, id)).subscribe({
       next: (record) => {
         if (getState().plan.present?.id !== id) return;
         if (keeper.otherStored(id, record) && record) void dispatch(takeTheirs(record));
@@ -134,7 +163,15 @@ export const followPlan =
       // followed again once storage answers
       error: (error: unknown) => dispatch(storageFailed(troubleOf(error))),
     });
+    const stop = follow(
+      (db) => batchesOfPlan(db, id),
+      (stored) => {
+        const batch = goingOn(stored);
+        if (batch && getState().plan.present?.id === id) dispatch(batchSeen(batch));
+      },
+    );
     return () => {
       subscription.unsubscribe();
+      stop();
     };
   };

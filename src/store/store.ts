@@ -1,5 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { batchReducer, type BatchState } from './batchSlice.ts';
 import { deskReducer, type DeskState } from './deskSlice.ts';
 import { keepingReducer, type KeepingState } from './keeping/keepingSlice.ts';
 import { libraryReducer, type LibraryState } from './keeping/librarySlice.ts';
@@ -9,6 +10,7 @@ import { toastReducer, type Toast } from './toastSlice.ts';
 
 export interface RootState {
   readonly plan: PlanHistory;
+  readonly batch: BatchState;
   readonly desk: DeskState;
   readonly keeping: KeepingState;
   readonly library: LibraryState;
@@ -23,6 +25,7 @@ const noWalks = { serializableCheck: false, immutableCheck: false };
 export const store = configureStore({
   reducer: {
     plan: planReducer,
+    batch: batchReducer,
     desk: deskReducer,
     keeping: keepingReducer,
     library: libraryReducer,

@@ -1,5 +1,5 @@
 import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
-import type { Taken } from './keeping/planRecords.ts';
+import type { Taken } from './tables/plans.ts';
 
 export interface Toast {
   readonly id: string;

@@ -1,15 +1,14 @@
-import * as v from 'valibot';
-import { unitsSchema, type Units } from '../core/plan/planSchema.ts';
-import { database } from './database.ts';
+import type { Units } from '../core/plan/planSchema.ts';
+import { ask } from './ask.ts';
 import { unitsKeeper } from './keeping/library.ts';
-import type { Seen } from './keeping/libraryKeeper.ts';
-import { withStorage } from './keeping/storage.ts';
+import { readRow, rowsOf, type Seen } from './tables/kind.ts';
+import { UNITS } from './tables/settingKinds.ts';
 
 async function seen(): Promise<Seen<Units> | null> {
   try {
-    const record = await withStorage(database, () => database.settings.get('units'));
-    const read = v.safeParse(unitsSchema, record?.value);
-    return record && read.success ? { value: read.output, revision: record.revision } : null;
+    const row = await ask((db) => rowsOf(db, UNITS).get('units'));
+    const value = row && readRow(UNITS, row);
+    return row && value ? { value, revision: row.revision } : null;
   } catch {
     // where storage cannot be read the bar over the page says so; a new plan begins in the usual units
     return null;

@@ -100,7 +100,7 @@ describe('what would be caustic', () => {
 
   it('a jar of colour says which oil it was shaken up in', async () => {
     const page = s.page();
-    await page.goto(`${s.url()}/stores`);
+    await page.goto(`${s.url()}/supplies`);
     await page.getByRole('button', { name: 'Jar', exact: true }).click();
     const shaken = page.getByRole('combobox', { name: 'In', exact: true });
     expect(await shaken.inputValue()).to.equal('oil');

@@ -15,7 +15,7 @@ interface View {
 }
 
 /** Made-up things, as a maker would have them. */
-const fillStores = async (page: Page): Promise<void> => {
+const fillSupplies = async (page: Page): Promise<void> => {
   const things = [
     {
       kind: 'fragrance',
@@ -43,7 +43,7 @@ const fillStores = async (page: Page): Promise<void> => {
   for (const thing of things)
     await inStore(
       page,
-      'stores',
+      'supplies',
       `store.put(${JSON.stringify({ id: thing.id, kind: thing.kind, revision: 'r', thing })});`,
     );
   await page.reload();
@@ -55,7 +55,7 @@ const VIEWS: readonly View[] = [
   { name: 'shelf', path: '/' },
   { name: 'begin', path: '/new' },
   { name: 'mould', path: '/plan/demo-slate-beds/mould' },
-  { name: 'stores', path: '/stores', first: fillStores },
+  { name: 'supplies', path: '/supplies', first: fillSupplies },
   { name: 'design', path: '/plan/demo-slate-beds/design', press: [/^Pour 3:/] },
   { name: 'batter', path: '/plan/demo-slate-beds/batter' },
   { name: 'pots', path: '/plan/demo-slate-beds/colour/pots' },

@@ -14,8 +14,8 @@ const refused = new Map<string, number>();
 let wrong = 0;
 for (let start = 0; start < plans; start += BLOCK) {
   const numRuns = Math.min(BLOCK, plans - start);
-  for (const [i, plan] of fc.sample(anyDay, { numRuns, seed: seed * 100003 + start }).entries()) {
-    const found = recountDay(plan);
+  for (const [i, day] of fc.sample(anyDay, { numRuns, seed: seed * 100003 + start }).entries()) {
+    const found = recountDay(day);
     counts.lines += found.lines;
     if (found.refused.length > 0) counts.refused += 1;
     else counts.followed += 1;

@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { withDose } from '../../src/core/edit/colorants.ts';
-import { noteAdded, notePoured } from '../../src/core/edit/happened.ts';
-import { fromJar } from '../../src/core/edit/stores.ts';
+import { AS_PLANNED, type HappenedByPour } from '../../src/core/batch/happened.ts';
+import { added, poured, type Said } from '../../src/core/batch/note.ts';
+import { fromJar } from '../../src/core/edit/supplies.ts';
 import type { RecipeOil } from '../../src/core/batter/schema.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { anyPlan } from './anyPlan.ts';
 import { starter } from './colours.ts';
-import { WHEN } from './plans.ts';
+import { really } from './written.ts';
 
 /** Oils that are little alike in what lye they can use, some of one name in two lots, some of a maker's own. */
 const OILS: readonly (readonly RecipeOil[])[] = [
@@ -63,8 +64,14 @@ const more = fc.record({
   small: fc.boolean(),
 });
 
+/** A plan, and what really happened of it. */
+export interface LivedDay {
+  readonly plan: Plan;
+  readonly happened: HappenedByPour;
+}
+
 /** A plan of any kind for a whole day: mats, spare batter, copies, portions, jars, lots, piping, rounds with late doses, entries made late. */
-export const anyDay: fc.Arbitrary<Plan> = fc.tuple(anyPlan, more).map(([plan, m]): Plan => {
+export const anyDay: fc.Arbitrary<LivedDay> = fc.tuple(anyPlan, more).map(([plan, m]): LivedDay => {
   let day: Plan = {
     ...plan,
     batter: {
@@ -129,25 +136,26 @@ export const anyDay: fc.Arbitrary<Plan> = fc.tuple(anyPlan, more).map(([plan, m]
       };
   }
   const layers = day.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s.id] : []));
+  const says: Said[] = [];
   if (layers.length > 0 && m.entered.length > 0) {
     const { ombres = [] } = computePlan(day).batch ?? {};
     for (const e of m.entered) {
       const id = layers[e.at % layers.length]!;
       const layer = ombres.flatMap((o) => o.layers).find((l) => l.shade.pourId === id);
       if (!layer) continue;
-      day =
+      says.push(
         e.what === 'poured'
-          ? notePoured(day, id, Math.round(layer.pouredG * (0.5 + e.times / 2)), WHEN)
-          : noteAdded(
-              day,
+          ? poured(id, Math.round(layer.pouredG * (0.5 + e.times / 2)))
+          : added(
               id,
               layer.mix.map(({ colorant, doseGPerKg }) => ({
                 colorant,
                 massG: Number(((doseGPerKg * layer.pouredG * e.times) / 1000).toFixed(2)),
               })),
-              WHEN,
-            );
+            ),
+      );
     }
   }
-  return m.small ? { ...day, units: { ...day.units, scaleStepG: 1, fineStepG: 0.1 } } : day;
+  if (m.small) day = { ...day, units: { ...day.units, scaleStepG: 1, fineStepG: 0.1 } };
+  return { plan: day, happened: says.length > 0 ? really(day, ...says) : AS_PLANNED };
 });

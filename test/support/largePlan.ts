@@ -1,5 +1,5 @@
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Step } from '../../src/core/plan/stepSchema.ts';
 import { basePlan, pour } from './plans.ts';

@@ -1,3 +1,4 @@
+import { AS_PLANNED, type HappenedByPour } from '../../src/core/batch/happened.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
@@ -29,4 +30,5 @@ export interface Sheet {
 }
 
 /** Odds of few samples: what is looked at here is not how sure they are. */
-export const printed = (plan: Plan): Sheet => sheetJson(computePlan(plan), 40) as Sheet;
+export const printed = (plan: Plan, happened: HappenedByPour = AS_PLANNED): Sheet =>
+  sheetJson(computePlan(plan, happened), 40) as Sheet;

@@ -1,7 +1,8 @@
+import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { isInPot } from '../../src/core/batter/additions.ts';
 import type { Dose } from '../../src/core/batter/schema.ts';
-import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { followLines, type Followed } from './lineByLine.ts';
+import type { LivedDay } from './anyDay.ts';
 import { printed, type Sheet } from './printed.ts';
 
 interface Recounted extends Followed {
@@ -55,7 +56,7 @@ interface PrintedPour {
 }
 
 /** What the sheet says of its jugs, pours and doses beside its lines, held against what the lines make of them. */
-function saidFaults(plan: Plan, sheet: Sheet, { out, ofAll }: Followed): readonly string[] {
+function saidFaults({ plan, happened }: LivedDay, sheet: Sheet, { out, ofAll }: Followed): readonly string[] {
   const faults: string[] = [];
   const near = (what: string, is: number, said: number, off: number): void => {
     if (!(Math.abs(is - said) <= off)) faults.push(`${what}: ${said} is said, ${is.toFixed(3)} it is`);
@@ -63,7 +64,7 @@ function saidFaults(plan: Plan, sheet: Sheet, { out, ofAll }: Followed): readonl
   const { scaleStepG, fineStepG } = plan.units;
   const pours = (sheet.steps as unknown as readonly PrintedPour[]).filter((s) => s.kind === 'pour');
   const blended = plan.ombres.some((o) => o.school === 'master-blends');
-  const entered = plan.batch !== undefined;
+  const entered = happened.size > 0;
   for (const pot of sheet.pots) {
     if (pot.mass_g === 0) continue;
     const { total_g: total = 0, ...parts } = pot.jug;
@@ -101,8 +102,9 @@ function saidFaults(plan: Plan, sheet: Sheet, { out, ofAll }: Followed): readonl
 }
 
 /** One plan's day done line by line, as its sheet says. */
-export function recountDay(plan: Plan): Recounted {
-  const sheet = printed(plan);
+export function recountDay(day: LivedDay): Recounted {
+  const { plan, happened } = day;
+  const sheet = printed(plan, happened);
   const { procedure, warnings } = sheet;
   const refused = warnings.filter((w) => w.level === 'refuse').map((w) => w.code);
   const found = followLines(procedure, plan);
@@ -112,7 +114,7 @@ export function recountDay(plan: Plan): Recounted {
     refused,
     faults: [
       ...found.faults,
-      ...(procedure.length > 0 ? saidFaults(plan, sheet, found) : []),
+      ...(procedure.length > 0 ? saidFaults(day, sheet, found) : []),
       ...doseFaults(plan, found),
       ...silent,
     ],

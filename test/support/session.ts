@@ -6,21 +6,39 @@ import { MemoryStorage } from './memoryStorage.ts';
 export async function loadSession() {
   const locks: FakeLocks = givePage();
   Object.assign(globalThis, { localStorage: new MemoryStorage() });
-  const [store, database, open, edit, computed, keep, library, gesture, page, planSlice, recover, conflicts] =
-    await Promise.all([
-      import('../../src/store/store.ts'),
-      import('../../src/store/database.ts'),
-      import('../../src/store/openPlan.ts'),
-      import('../../src/store/editPlan.ts'),
-      import('../../src/store/computed.ts'),
-      import('../../src/store/keeping/keep.ts'),
-      import('../../src/store/keeping/library.ts'),
-      import('../../src/store/gesture.ts'),
-      import('../../src/store/page.ts'),
-      import('../../src/store/planSlice.ts'),
-      import('../../src/store/keeping/recover.ts'),
-      import('../../src/store/keeping/conflicts.ts'),
-    ]);
+  const [
+    store,
+    database,
+    open,
+    edit,
+    computed,
+    keep,
+    library,
+    gesture,
+    page,
+    planSlice,
+    recover,
+    conflicts,
+    down,
+    books,
+    brought,
+  ] = await Promise.all([
+    import('../../src/store/store.ts'),
+    import('../../src/store/database.ts'),
+    import('../../src/store/openPlan.ts'),
+    import('../../src/store/editPlan.ts'),
+    import('../../src/store/computed.ts'),
+    import('../../src/store/keeping/keep.ts'),
+    import('../../src/store/keeping/library.ts'),
+    import('../../src/store/gesture.ts'),
+    import('../../src/store/page.ts'),
+    import('../../src/store/planSlice.ts'),
+    import('../../src/store/keeping/recover.ts'),
+    import('../../src/store/keeping/conflicts.ts'),
+    import('../../src/store/writeDown.ts'),
+    import('../../src/store/keeping/books.ts'),
+    import('../../src/store/keeping/newPlans.ts'),
+  ]);
   return {
     locks,
     ...store,
@@ -35,6 +53,9 @@ export async function loadSession() {
     ...planSlice,
     ...recover,
     ...conflicts,
+    ...down,
+    ...books,
+    ...brought,
   };
 }
 

@@ -1,3 +1,4 @@
+import { happenedIn } from '../../src/core/batch/happened.ts';
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
 import { MOMENTS, type Dose, type LateOil, type Moment } from '../../src/core/batter/schema.ts';
@@ -6,7 +7,8 @@ import { recipesOf } from '../../src/core/plan/recipes.ts';
 import { addDose, doseFrom, doseInto, settleDoses, updateDose } from '../../src/core/edit/additions.ts';
 import { removePot } from '../../src/core/edit/pots.ts';
 import { removeStep } from '../../src/core/edit/pours.ts';
-import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanFile } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { procedureOf } from '../../src/core/procedure/procedureOf.ts';
@@ -284,7 +286,7 @@ describe('plans of version 3', () => {
     it(`${name} weighs the same as it did`, () => {
       const read = readPlanFile(readFileSync(`test/fixtures/${name}.v3.dripline.json`, 'utf8'));
       if (!read.ok) throw new Error(read.faults[0].message);
-      const now = printed(read.plan).procedure.flatMap((t) =>
+      const now = printed(read.plan, happenedIn(read.batch, read.plan)).procedure.flatMap((t) =>
         t.lines.map((l) => `${l.name}: ${l.mass_g}${l.times ? ` x ${l.times}` : ''} g, ${l.from} to ${l.to}`),
       );
       // what is weighed is the same; since then it is weighed where the day has it

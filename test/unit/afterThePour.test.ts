@@ -10,7 +10,7 @@ import { needsOf } from '../../src/core/clock/needs.ts';
 import { planTimetable } from '../../src/core/clock/timetable.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { calendarOf, later } from '../../src/core/exchange/calendar.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Finish } from '../../src/core/plan/stepSchema.ts';

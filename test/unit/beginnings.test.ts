@@ -5,7 +5,7 @@ import { jugEach } from '../../src/core/edit/jugEach.ts';
 import { madeToHold } from '../../src/core/clock/madeToHold.ts';
 import { BEGINNINGS, beginPlan, type Chosen } from '../../src/core/edit/beginnings.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { begunWith } from '../../src/core/mould/begunWith.ts';
 import type { Mould } from '../../src/core/mould/schema.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';

@@ -1,9 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { noteAdded, notePoured } from '../../src/core/edit/happened.ts';
+import { AS_PLANNED, type HappenedByPour } from '../../src/core/batch/happened.ts';
+import { added, poured } from '../../src/core/batch/note.ts';
 import { setEnd } from '../../src/core/edit/ombre.ts';
 import { onMat } from '../../src/core/edit/mat.ts';
-import { fromJar } from '../../src/core/edit/stores.ts';
+import { fromJar } from '../../src/core/edit/supplies.ts';
 import { addTop, setTop } from '../../src/core/edit/tops.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
@@ -14,8 +15,9 @@ import { fragrance } from '../support/additions.ts';
 import { anyDay } from '../support/anyDay.ts';
 import { recountDay } from '../support/recountDay.ts';
 import { followLines, type Followed, type SheetAct } from '../support/lineByLine.ts';
-import { basePlan, boxPlan, pour, rest, WHEN } from '../support/plans.ts';
+import { basePlan, boxPlan, pour, rest } from '../support/plans.ts';
 import { printed } from '../support/printed.ts';
+import { really } from '../support/written.ts';
 
 /** A box of 250 x 80 x 75 mm; olive, coconut and palm 60/25/15; lye of 99 %; scales of 1 and 0.1 g. */
 const LOAF: Partial<Plan> = {
@@ -75,15 +77,19 @@ const butter = (pots: string[] | undefined, gPerKgOils: number): Partial<Plan['b
 /** What reached its mould, of what it left with: a cup is stirred once more. */
 const inMoulds = ({ out }: Followed): Followed['out'] => out.filter((o) => !o.to.startsWith('cup'));
 
-const refusals = (plan: Plan): readonly { readonly code: string; readonly message: string }[] =>
-  computePlan(plan).warnings.filter((w) => w.level === 'refuse');
+const refusals = (
+  plan: Plan,
+  happened = AS_PLANNED,
+): readonly { readonly code: string; readonly message: string }[] =>
+  computePlan(plan, happened).warnings.filter((w) => w.level === 'refuse');
 
-const followed = (plan: Plan): Followed => followLines(printed(plan).procedure, plan);
+const followed = (plan: Plan, happened?: HappenedByPour): Followed =>
+  followLines(printed(plan, happened).procedure, plan);
 
 /** The sheet is there, and nothing on it is lye-heavy unsaid. */
-function sound(plan: Plan): Followed {
-  expect(refusals(plan)).to.deep.equal([]);
-  const found = followed(plan);
+function sound(plan: Plan, happened?: HappenedByPour): Followed {
+  expect(refusals(plan, happened)).to.deep.equal([]);
+  const found = followed(plan, happened);
   expect(found.faults).to.deep.equal([]);
   expect(found.lines).to.be.above(5);
   return found;
@@ -180,30 +186,30 @@ describe('no way to caustic batter', () => {
         superfatPercent: 2,
       });
       sound(plan);
-      const lye = (p: Plan): object[] =>
-        computePlan(p)
+      const lye = (happened = AS_PLANNED): object[] =>
+        computePlan(plan, happened)
           .batch!.ledger.transfers.filter((t) => t.act === 'lye' || t.act.startsWith('combine:'))
           .map(({ act, massG }) => ({ act, massG }));
       const first = plan.steps.find((s) => s.kind === 'pour')!.id;
-      const entered = noteAdded(plan, first, [{ colorant: 'heather', massG: 0 }], WHEN);
+      const entered = really(plan, added(first, [{ colorant: 'heather', massG: 0 }]));
       // the batch is still weighed, also while what it makes is refused
-      const before = lye(plan);
-      const { warnings } = computePlan(entered);
+      const before = lye();
+      const { warnings } = computePlan(plan, entered);
       const heavy = warnings.find((w) => w.code === 'pot-lye-heavy');
-      if (school === 'master-blends') sound(entered);
+      if (school === 'master-blends') sound(plan, entered);
       else {
         expect(heavy!.level).to.equal('refuse');
         expect(heavy!.message).to.match(
           /superfat −\d.*What was mixed stays as it was mixed: at least \d+ g of olive oil/,
         );
-        expect(printed(entered).procedure).to.deep.equal([]);
+        expect(printed(plan, entered).procedure).to.deep.equal([]);
         // what was entered can be entered otherwise all the same
-        expect(computePlan(entered).entered[0]!.layers).to.have.length(4);
+        expect(computePlan(plan, entered).entered[0]!.layers).to.have.length(4);
       }
       // an entry that takes it all back to what was planned leaves the very same lye
-      const more = noteAdded(plan, first, [{ colorant: 'heather', massG: 40 }], WHEN);
+      const more = really(plan, added(first, [{ colorant: 'heather', massG: 40 }]));
       expect(lye(more)).to.deep.equal(before);
-      sound(more);
+      sound(plan, more);
     });
 
   it('the oil that would use up the lye of such a jug is told to the gram (by hand)', () => {
@@ -214,7 +220,7 @@ describe('no way to caustic batter', () => {
     });
     sound(plan);
     const first = plan.steps.find((s) => s.kind === 'pour')!.id;
-    const { message } = refusals(noteAdded(plan, first, [{ colorant: 'heather', massG: 0 }], WHEN))[0]!;
+    const { message } = refusals(plan, really(plan, added(first, [{ colorant: 'heather', massG: 0 }])))[0]!;
     const told = Number(/at least (\d+) g of olive oil/.exec(message)![1]);
     const { pots, batter: made, procedure } = printed(plan);
     const { superfat_percent: lean } = (
@@ -233,10 +239,10 @@ describe('no way to caustic batter', () => {
     const graded = setEnd(ombrePlan(3, 'separate-pots', LOAF), 'o1', 'from', []);
     const plain = graded.steps.find((s) => s.kind === 'pour')!;
     for (const massG of [0, 4, 9]) {
-      const entered = noteAdded(graded, plain.id, [{ colorant: 'heather', massG }], WHEN);
-      const pot = printed(entered).pots.find((p) => p.id === plain.pot)!;
+      const entered = really(graded, added(plain.id, [{ colorant: 'heather', massG }]));
+      const pot = printed(graded, entered).pots.find((p) => p.id === plain.pot)!;
       expect(pot.jug['colorants_g'], `${massG} g`).to.be.closeTo(massG, 0.06);
-      sound(entered);
+      sound(graded, entered);
     }
   });
 
@@ -247,23 +253,23 @@ describe('no way to caustic batter', () => {
         divide: kind === 'before-lye' ? { kind, lye: 'together' } : { kind },
       });
       const [first] = plan.steps.filter((s) => s.kind === 'pour');
-      const draws = (p: Plan): object[] =>
-        (printed(p).procedure as unknown as SheetAct[]).flatMap((t) =>
+      const draws = (happened?: HappenedByPour): object[] =>
+        (printed(plan, happened).procedure as unknown as SheetAct[]).flatMap((t) =>
           t.lines.filter((l) => l.from.startsWith('stock:')).map((l) => [l.to, l.mass_g]),
         );
-      const entered = notePoured(plan, first!.id, 500, WHEN);
-      if (kind === 'before-lye') expect(draws(entered)).to.deep.equal(draws(plan));
+      const entered = really(plan, poured(first!.id, 500));
+      if (kind === 'before-lye') expect(draws(entered)).to.deep.equal(draws());
       else {
-        const { draws: now } = computePlan(entered).weights!.ombres[0] as unknown as {
+        const { draws: now } = computePlan(plan, entered).weights!.ombres[0] as unknown as {
           draws: { pot: { id: string }; lastG: number; firstG: number }[];
         };
         const wanted = now.flatMap(({ pot, lastG, firstG }) =>
           [lastG, firstG].filter((g) => g > 0).map((g) => [`pot:${pot.id}`, g]),
         );
         expect(draws(entered)).to.have.deep.members(wanted);
-        expect(draws(entered)).to.not.deep.equal(draws(plan));
+        expect(draws(entered)).to.not.deep.equal(draws());
       }
-      sound(entered);
+      sound(plan, entered);
     }
   });
 
@@ -403,8 +409,8 @@ describe('no way to caustic batter', () => {
 describe('days of every kind', () => {
   it('are followed line by line: nothing below nothing unsaid, nothing lost, no jug short, no dose doubled', () => {
     const counts = { followed: 0, said: 0, refused: 0 };
-    for (const plan of fc.sample(anyDay, { numRuns: 100, seed: 22 })) {
-      const { faults, refused, said } = recountDay(plan);
+    for (const day of fc.sample(anyDay, { numRuns: 100, seed: 22 })) {
+      const { faults, refused, said } = recountDay(day);
       expect(faults).to.deep.equal([]);
       counts.followed += refused.length > 0 ? 0 : 1;
       counts.refused += refused.some((c) => c.endsWith('lye-heavy')) ? 1 : 0;

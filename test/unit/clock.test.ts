@@ -22,7 +22,7 @@ import {
   takeWay,
 } from '../../src/core/edit/clock.ts';
 import { settled } from '../../src/core/edit/settled.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';

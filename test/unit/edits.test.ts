@@ -6,7 +6,7 @@ import { canMoveLine, moveLine, toggleLock } from '../../src/core/edit/line.ts';
 import { addPot, holdBack, removePot, setPotShare, setTopAllowance } from '../../src/core/edit/pots.ts';
 import { addPour, duplicatePour, moveStep, removeStep, shiftPour } from '../../src/core/edit/pours.ts';
 import { volumeAtLine } from '../../src/core/fill/lineVolume.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { percentSum } from '../../src/core/batter/usedOils.ts';

@@ -1,9 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { AS_PLANNED } from '../../src/core/batch/happened.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { jugLedger } from '../../src/core/procedure/jugLedger.ts';
-import { anyDay } from '../support/anyDay.ts';
+import { anyDay, type LivedDay } from '../support/anyDay.ts';
 import { demo, demoPlans } from '../support/plans.ts';
 
 /** Sums over a few lines of doubles. */
@@ -11,9 +12,9 @@ const DUST_G = 1e-6;
 
 describe('what is in every jug', () => {
   it('is, line by line, what it held before with what went in and less what went out', () => {
-    const reads = (plan: Plan): void => {
+    const reads = ({ plan, happened }: LivedDay): void => {
       const held = new Map<string, number>();
-      for (const { act, vessels } of jugLedger(computePlan(plan)))
+      for (const { act, vessels } of jugLedger(computePlan(plan, happened)))
         for (const { vessel, moved, holdsG } of vessels) {
           expect(moved.length, act).to.be.above(0);
           const sum = moved.reduce((s, m) => s + m.massG, held.get(vessel.key) ?? 0);
@@ -22,7 +23,7 @@ describe('what is in every jug', () => {
         }
       expect([...held.values()].every((g) => g >= 0)).to.equal(true);
     };
-    for (const plan of demoPlans()) reads(plan);
+    for (const plan of demoPlans()) reads({ plan, happened: AS_PLANNED });
     fc.assert(fc.property(anyDay, reads), { seed: 12, numRuns: 30 });
   });
 

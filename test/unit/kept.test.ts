@@ -56,7 +56,7 @@ describe('laying is kept by its inputs', () => {
     // amounts that take no planned one's place: laid without looking at what is kept
     const byItself = (plan: Plan) => layPlan(plan, () => undefined);
     fc.assert(
-      fc.property(anyDay, fc.constantFrom('thicker', 'fuller', 'dosed', 'fewer'), (plan, what) => {
+      fc.property(anyDay, fc.constantFrom('thicker', 'fuller', 'dosed', 'fewer'), ({ plan }, what) => {
         layPlan(plan);
         const [step] = plan.steps;
         const changed: Plan =

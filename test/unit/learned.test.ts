@@ -23,7 +23,7 @@ import {
 } from '../../src/core/edit/clock.ts';
 import { cupTest } from '../../src/core/edit/cupTest.ts';
 import { settled } from '../../src/core/edit/settled.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { stageIn } from '../../src/core/timing/haze.ts';

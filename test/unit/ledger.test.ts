@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { noteAdded, notePoured } from '../../src/core/edit/happened.ts';
+import { added, poured } from '../../src/core/batch/note.ts';
 import { setEnd } from '../../src/core/edit/ombre.ts';
 import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
 import { SCALE_STEPS_G, type Plan } from '../../src/core/plan/planSchema.ts';
@@ -8,7 +8,8 @@ import { computePlan } from '../../src/core/computed/compute.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { ombrePlan, potMixed, starter } from '../support/colours.ts';
 import { additive, fragrance } from '../support/additions.ts';
-import { basePlan, boxPlan, demoPlans, pour, rest, WHEN as AT } from '../support/plans.ts';
+import { basePlan, boxPlan, demoPlans, pour, rest } from '../support/plans.ts';
+import { really } from '../support/written.ts';
 import { printed } from '../support/printed.ts';
 import { follow, superfatOf, totalOf } from '../support/recount.ts';
 
@@ -293,13 +294,13 @@ describe('what is weighed out is what is in the jug', () => {
     const before = computePlan(plan);
     const was = before.stack.layers[1]!;
     const more = Math.round(was.pouredG) + 30;
-    const changed = notePoured(plan, second!.id, more, AT);
-    const now = computePlan(changed);
+    const changed = really(plan, poured(second!.id, more));
+    const now = computePlan(plan, changed);
     expect(now.stack.layers[1]!.pouredG).to.equal(more);
     expect(now.stack.layers[1]!.volumeMl).to.be.closeTo((was.volumeMl * more) / was.pouredG, 0.8);
     expect(now.stack.layers[1]!.leftMm).to.be.above(was.leftMm + 1);
     expect(now.stack.layers[2]!.pouredG).to.be.below(before.stack.layers[2]!.pouredG);
-    const sheet = printed(changed);
+    const sheet = printed(plan, changed);
     expect(sheet.steps.find((s) => s.id === second!.id)!.mass_g).to.equal(more);
     const task = sheet.procedure.find((t) => t.id === `pour:${third!.id}`)!;
     expect(task.lines[0]!.mass_g).to.equal(now.stack.layers[2]!.pouredG);
@@ -311,9 +312,9 @@ describe('what is weighed out is what is in the jug', () => {
   it('more colorant added than planned is in the jug, and changes no lye', () => {
     const plan = ombrePlan(5, 'one-pot', units(0.1, 0.01));
     const pours = poursOfOmbre(plan, 'o1');
-    const changed = noteAdded(plan, pours[2]!.id, [{ colorant: 'heather', massG: 4 }], AT);
-    expect(printed(changed).batter.alkali_g).to.equal(printed(plan).batter.alkali_g);
-    const lines = printed(changed)
+    const changed = really(plan, added(pours[2]!.id, [{ colorant: 'heather', massG: 4 }]));
+    expect(printed(plan, changed).batter.alkali_g).to.equal(printed(plan).batter.alkali_g);
+    const lines = printed(plan, changed)
       .procedure.flatMap((t) => t.lines)
       .filter((l) => l.from === 'jar:heather');
     expect(lines.some((l) => Math.abs(l.mass_g - 4 * (1 + 5 * 0.92)) < 0.02)).to.equal(true);

@@ -3,9 +3,12 @@ import fc from 'fast-check';
 import { mergeFields } from '../../src/core/edit/mergeFields.ts';
 import { newColorant } from '../../src/core/colorant/starters.ts';
 import type { Colorant } from '../../src/core/colorant/schema.ts';
-import { DripLineDatabase, type ColorantRecord } from '../../src/store/database.ts';
+import { DripLineDatabase } from '../../src/store/database.ts';
 import { Gesture } from '../../src/store/gesture.ts';
-import { LibraryKeeper, type Kind, type Seen } from '../../src/store/keeping/libraryKeeper.ts';
+import { LibraryKeeper } from '../../src/store/keeping/libraryKeeper.ts';
+import { COLORANT } from '../../src/store/tables/colorantKind.ts';
+import type { Seen } from '../../src/store/tables/kind.ts';
+import { tablesOf } from '../support/tables.ts';
 import { until } from '../support/session.ts';
 
 describe('two changes of one record', () => {
@@ -56,18 +59,6 @@ describe('two changes of one record', () => {
   });
 });
 
-const KIND: Kind<Colorant, ColorantRecord> = {
-  table: (db) => db.colorants,
-  record: (colorant, revision) => ({ id: colorant.id, revision, colorant }),
-  valueOf: (r) => r.colorant,
-  merge: (base, mine, theirs) => {
-    if (base === null) return undefined;
-    const merged = mergeFields(base, mine, theirs);
-    return merged.clashes.length > 0 ? undefined : merged.value;
-  },
-  apart: (start, mine, theirs) => mergeFields(mine, theirs, start).value,
-};
-
 let n = 0;
 
 describe('a thing of the library, changed in two tabs', () => {
@@ -76,13 +67,13 @@ describe('a thing of the library, changed in two tabs', () => {
   let shown: Map<string, Colorant | null | undefined>;
   const slate = newColorant('own-1', 'Slate', 'mica');
   const tab = () =>
-    new LibraryKeeper(db, KIND, {
+    new LibraryKeeper(db, COLORANT, {
       shown: (key, value) => shown.set(key, value),
       gaveWay: (mine) => gaveWay.push(mine.name),
     });
   const seen = async (): Promise<Seen<Colorant>> => {
-    const record = (await db.colorants.get('own-1'))!;
-    return { value: record.colorant, revision: record.revision };
+    const record = (await tablesOf(db).colorants.get('own-1'))!;
+    return { value: record.value as Colorant, revision: record.revision };
   };
   const stored = async (): Promise<Colorant> => (await seen()).value;
   const dosed = (dose: number): Colorant => ({ ...slate, nature: { ...slate.nature, doseGPerKg: dose } });
@@ -92,7 +83,7 @@ describe('a thing of the library, changed in two tabs', () => {
     db = new DripLineDatabase(`library-${n}`);
     gaveWay = [];
     shown = new Map();
-    await db.colorants.put({ id: 'own-1', revision: 'r1', colorant: slate });
+    await tablesOf(db).colorants.put({ id: 'own-1', revision: 'r1', version: 1, value: slate });
   });
 
   it('keeps both changes when they are of different fields', async () => {
@@ -135,9 +126,9 @@ describe('a thing of the library, changed in two tabs', () => {
     const one = tab();
     const starter = newColorant('starter', 'Heather', 'mica');
     await one.change('starter', { value: starter, revision: null }, { ...starter, stockG: 3 }, gesture);
-    expect(await db.colorants.count()).to.equal(2);
+    expect(await tablesOf(db).colorants.count()).to.equal(2);
     gesture.takeBack();
-    await until(async () => (await db.colorants.count()) === 1);
+    await until(async () => (await tablesOf(db).colorants.count()) === 1);
   });
 
   it('keeps one field’s change while the next is typed before it is stored, and gives back only the next', async () => {
@@ -165,7 +156,10 @@ describe('a thing of the library, changed in two tabs', () => {
     const saving = one.change('own-2', null, made);
     await Promise.all([saving, one.change('own-2', null, { ...made, name: 'N' }, gesture)]);
     gesture.takeBack();
-    await until(async () => (await db.colorants.get('own-2'))?.colorant.name === 'New');
+    await until(
+      async () =>
+        ((await tablesOf(db).colorants.get('own-2'))?.value as Colorant | undefined)?.name === 'New',
+    );
   });
 
   it('keeps what the other did meanwhile when a gesture goes on', async () => {
@@ -181,7 +175,7 @@ describe('a thing of the library, changed in two tabs', () => {
   it('puts back what the other took out, rather than lose the change', async () => {
     const start = await seen();
     await tab().change('own-1', start, null);
-    expect(await db.colorants.count()).to.equal(0);
+    expect(await tablesOf(db).colorants.count()).to.equal(0);
     await tab().change('own-1', start, dosed(5));
     expect((await stored()).nature.doseGPerKg).to.equal(5);
   });
@@ -194,14 +188,14 @@ describe('a thing of the library, changed in two tabs', () => {
 
   it('is tried again while storage refuses it, and shown meanwhile', async function () {
     this.timeout(12_000);
-    const real = db.colorants.put.bind(db.colorants);
-    db.colorants.put = () =>
+    const real = tablesOf(db).colorants.put.bind(tablesOf(db).colorants);
+    tablesOf(db).colorants.put = () =>
       Promise.reject(Object.assign(new Error('full'), { name: 'QuotaExceededError' })) as never;
     const one = tab();
     await one.change('own-1', await seen(), dosed(6));
     expect(one.unstored).to.equal(true);
     expect(shown.get('own-1')!.nature.doseGPerKg).to.equal(6);
-    db.colorants.put = real;
+    tablesOf(db).colorants.put = real;
     await one.again();
     expect(one.unstored).to.equal(false);
     expect((await stored()).nature.doseGPerKg).to.equal(6);

@@ -8,7 +8,7 @@ import { addToPot, describeAs, mixPot, setDose, takeFromPot } from '../../src/co
 import { contrastChoice } from '../../src/core/edit/contrast.ts';
 import { setEnd } from '../../src/core/edit/ombre.ts';
 import { addPot, removePot, updatePot } from '../../src/core/edit/pots.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import type { SoapState } from '../../src/core/look/state.ts';
 import { coloursOf } from '../../src/core/ombre/coloursOf.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';

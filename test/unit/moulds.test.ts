@@ -14,7 +14,7 @@ import {
 } from '../../src/core/edit/moulds.ts';
 import { addPour, duplicatePour, moveStep, removeStep, setAmount } from '../../src/core/edit/pours.ts';
 import { setTilt } from '../../src/core/edit/tilt.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
 import { pourNames } from '../../src/core/plan/deposits.ts';

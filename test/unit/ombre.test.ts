@@ -1,7 +1,8 @@
-import { noteAdded, notePoured } from '../../src/core/edit/happened.ts';
+import { AS_PLANNED } from '../../src/core/batch/happened.ts';
+import { added, poured } from '../../src/core/batch/note.ts';
 import { expect } from 'chai';
 import { labOfHex } from '../../src/core/colour/lab.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { setEnd, setLayers, setTurn, startOmbre, takeApart, updateOmbre } from '../../src/core/edit/ombre.ts';
 import { duplicatePour, moveStep, removeStep, setPourPot } from '../../src/core/edit/pours.ts';
 import { zigzag } from '../../src/core/edit/tilt.ts';
@@ -19,12 +20,13 @@ import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import type { OmbreWeights } from '../../src/core/weigh/ombre/types.ts';
 import { SUBSTANCE } from '../../src/core/weigh/substances.ts';
 import { ombrePlan, starter } from '../support/colours.ts';
-import { basePlan, boxPlan, demoPlans, rest, WHEN as AT } from '../support/plans.ts';
+import { basePlan, boxPlan, demoPlans, rest } from '../support/plans.ts';
+import { really } from '../support/written.ts';
 
 const SCHOOLS = ['one-pot', 'master-blends', 'separate-pots'] as const;
 
-const ofSchool = <S extends OmbreWeights['school']>(plan: Plan, school: S) => {
-  const found = computePlan(plan).weights!.ombres[0]!;
+const ofSchool = <S extends OmbreWeights['school']>(plan: Plan, school: S, happened = AS_PLANNED) => {
+  const found = computePlan(plan, happened).weights!.ombres[0]!;
   if (found.school !== school) throw new Error(found.school);
   return found as Extract<OmbreWeights, { school: S }>;
 };
@@ -255,29 +257,28 @@ describe('an ombre in the plan', () => {
     const [first, second] = poursOfOmbre(plan, 'o1');
     const before = ofSchool(plan, 'one-pot').pots[0]!.passes;
     const more = before[1]!.pouredG + 30;
-    const after = ofSchool(notePoured(plan, second!.id, more, AT), 'one-pot').pots[0]!.passes;
+    const after = ofSchool(plan, 'one-pot', really(plan, poured(second!.id, more))).pots[0]!.passes;
     expect(after[1]!.pouredG).to.equal(more);
     expect(after[2]!.pouredG).to.be.below(before[2]!.pouredG);
     expect(after[2]!.concentrations[0]!).to.be.closeTo(before[2]!.concentrations[0]!, 0.1);
     expect(after[2]!.addedG[0]!).to.be.below(before[2]!.addedG[0]!);
     expect(after.at(-1)!.leftG).to.be.closeTo(before.at(-1)!.leftG, 2);
-    const undone = notePoured(notePoured(plan, first!.id, 99, AT), first!.id, undefined, AT);
-    expect(ofSchool(undone, 'one-pot').pots[0]!.passes).to.deep.equal(before);
+    const undone = really(plan, poured(first!.id, 99), poured(first!.id, undefined));
+    expect(ofSchool(plan, 'one-pot', undone).pots[0]!.passes).to.deep.equal(before);
   });
 
   it('what if: 1.4 g were added; the layers after it are even again from there to the end', () => {
     const plan = ombrePlan(6);
     const pour = poursOfOmbre(plan, 'o1')[2]!;
     const planned = ofSchool(plan, 'one-pot').pots[0]!.passes[2]!.addedG[0]!;
-    const changed = noteAdded(plan, pour.id, [{ colorant: 'heather', massG: planned + 0.3 }], AT);
-    isValid(changed);
-    const computed = computePlan(changed);
+    const changed = really(plan, added(pour.id, [{ colorant: 'heather', massG: planned + 0.3 }]));
+    const computed = computePlan(plan, changed);
     const steps = differencesOf(coloursOfPours(computed).map(labOfHex)).slice(2);
     expect(Math.max(...steps) / Math.min(...steps)).to.be.below(1.3);
-    const passes = ofSchool(changed, 'one-pot').pots[0]!.passes;
+    const passes = ofSchool(plan, 'one-pot', changed).pots[0]!.passes;
     expect(passes[5]!.concentrations[0]!).to.be.closeTo(8, 0.15);
     // too much for the last shade: nothing more is added
-    const far = ofSchool(noteAdded(plan, pour.id, [{ colorant: 'heather', massG: 6 }], AT), 'one-pot')
+    const far = ofSchool(plan, 'one-pot', really(plan, added(pour.id, [{ colorant: 'heather', massG: 6 }])))
       .pots[0]!.passes;
     expect(far.slice(3).every((p) => p.addedG[0] === 0)).to.equal(true);
   });

@@ -1,4 +1,5 @@
-import { noteAdded, notePoured } from '../../src/core/edit/happened.ts';
+import { AS_PLANNED } from '../../src/core/batch/happened.ts';
+import { added, poured, type Said } from '../../src/core/batch/note.ts';
 import { expect } from 'chai';
 import { dispersionPerG } from '../../src/core/colorant/dispersion.ts';
 import type { Colorant } from '../../src/core/colorant/schema.ts';
@@ -7,14 +8,16 @@ import { addToPot, withDose } from '../../src/core/edit/colorants.ts';
 import { setEnd, setLayers, setTurn, startOmbre, takeApart, updateOmbre } from '../../src/core/edit/ombre.ts';
 import { addPot, removePot } from '../../src/core/edit/pots.ts';
 import { addPour, duplicatePour, moveStep, removeStep, setPourPot } from '../../src/core/edit/pours.ts';
-import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanFile } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import { SCHOOLS } from '../../src/core/plan/ombreSchema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { procedureOf } from '../../src/core/procedure/procedureOf.ts';
-import { boxPlan, rest, WHEN as AT } from '../support/plans.ts';
+import { boxPlan, rest } from '../support/plans.ts';
 import { seeded } from '../support/random.ts';
+import { really } from '../support/written.ts';
 
 type Next = () => number;
 
@@ -56,15 +59,6 @@ function edited(plan: Plan, next: Next): Plan {
     () => (ombre ? setEnd(plan, ombre.id, 'from', ombre.from.slice(1)) : plan),
     () =>
       graded ? setTurn(plan, graded.id, pick(['none', 'restart', 'reverse'] as const, next) ?? 'none') : plan,
-    () =>
-      graded?.ombre
-        ? noteAdded(
-            notePoured(plan, graded.id, next() < 0.5 ? undefined : 300 * next(), AT),
-            graded.id,
-            next() < 0.5 ? undefined : [{ colorant: colorant.id, massG: 3 * next() }],
-            AT,
-          )
-        : plan,
     () => (ombre && next() < 0.3 ? takeApart(plan, ombre.id) : plan),
     () => (pour ? removeStep(plan, pour.id) : plan),
     () => (pour ? duplicatePour(plan, pour.id).plan : plan),
@@ -78,12 +72,27 @@ function edited(plan: Plan, next: Next): Plan {
   return (pick(deeds, next) as () => Plan)();
 }
 
+/** Now and then something is written down of a layer: poured or added otherwise, or as planned after all. */
+function saidOf(plan: Plan, next: Next): readonly Said[] {
+  const layer = pick(
+    plan.steps.filter((s) => s.kind === 'pour' && s.ombre),
+    next,
+  );
+  const colorant = pick(STARTER_COLORANTS, next);
+  if (!layer || !colorant || next() > 1 / 15) return [];
+  return [
+    poured(layer.id, next() < 0.5 ? undefined : 300 * next()),
+    added(layer.id, next() < 0.5 ? undefined : [{ colorant: colorant.id, massG: 3 * next() }]),
+  ];
+}
+
 describe('whatever a maker does to an ombre', () => {
   it('the plan stays one that is read back the same, is computed without a fault, and pours only what it weighed', () => {
     let weighed = 0;
     for (let seed = 1; seed <= 40; seed += 1) {
       const next = seeded(seed);
       let plan = boxPlan([rest(), rest(), rest()]);
+      const says: Said[] = [];
       for (let i = 0; i < 30; i += 1) {
         const after = edited(plan, next);
         // what the product refuses (too many pots or steps) is not stored
@@ -93,7 +102,8 @@ describe('whatever a maker does to an ombre', () => {
           continue;
         }
         plan = after;
-        const computed = computePlan(plan);
+        says.push(...saidOf(plan, next));
+        const computed = computePlan(plan, says.length > 0 ? really(plan, ...says) : AS_PLANNED);
         procedureOf(computed);
         for (const ombre of computed.weights?.ombres ?? []) {
           weighed += 1;

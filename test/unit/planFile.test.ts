@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { planFileName, writePlanFile } from '../../src/core/exchange/writePlan.ts';
+import { SCHEMAS } from '../../scripts/schemaText.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { basePlan, demoPlans } from '../support/plans.ts';
 
@@ -74,6 +75,13 @@ describe('plan files', () => {
     expect(check({ ...parsed(), pots: [] })).to.equal(false);
   });
 
+  it('has published schemas that are those it is read with', () => {
+    for (const [name, text] of Object.entries(SCHEMAS))
+      expect(readFileSync(`docs/${name}`, 'utf8') === text, `docs/${name}: npm run docs:schema`).to.equal(
+        true,
+      );
+  });
+
   it('names the field and the value of what is wrong', () => {
     const cases: readonly (readonly [string, unknown, string, RegExp])[] = [
       [
@@ -90,7 +98,7 @@ describe('plan files', () => {
       ],
       ['unknown key', { ...parsed(), evil: 1 }, 'evil', /not a field here/],
       ['format', { ...parsed(), format: 'other' }, 'format', /"drip-line\/plan"/],
-      ['version', { ...parsed(), version: 8 }, 'version', /version 8/],
+      ['version', { ...parsed(), version: 9 }, 'version', /version 9/],
       ['no version', { ...parsed(), version: 'one' }, 'version', /"one"/],
       ['not json', '{"format":', 'file', /JSON/],
       ['an array', '[1,2]', 'file', /object/],

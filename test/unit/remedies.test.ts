@@ -15,7 +15,8 @@ import { chevrons, finishLevel, levelAll, setTilt, zigzag } from '../../src/core
 import { toggleLock } from '../../src/core/edit/line.ts';
 import { scaleOilsTo100, switchWaterSchool } from '../../src/core/edit/batter.ts';
 import { settled } from '../../src/core/edit/settled.ts';
-import { readPlanFile, readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanFile } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Amount } from '../../src/core/plan/stepSchema.ts';

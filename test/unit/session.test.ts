@@ -1,14 +1,16 @@
 import { expect } from 'chai';
-import { PLAN_VERSION } from '../../src/core/exchange/planVersion.ts';
+import { PLAN_VERSION } from '../../src/core/plan/planVersion.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import type { DraftRecord, PlanRecord } from '../../src/store/database.ts';
+import type { DraftRecord } from '../../src/store/tables/drafts.ts';
+import type { PlanRecord } from '../../src/store/tables/plans.ts';
+import { tablesOf } from '../support/tables.ts';
 import { basePlan } from '../support/plans.ts';
 import { emptied, loadSession, until, type Session } from '../support/session.ts';
 
 const rename = (name: string) => (p: Plan) => ({ ...p, name });
 
 let s: Session;
-const stored = async (): Promise<PlanRecord> => (await s.database.plans.get('test'))!;
+const stored = async (): Promise<PlanRecord> => (await tablesOf(s.database).plans.get('test'))!;
 const present = (): Plan => s.store.getState().plan.present!;
 const save = () => s.store.getState().keeping.works['test']?.save ?? 'saved';
 const edit = (name: string) => s.store.dispatch(s.editPlan(rename(name)));
@@ -17,7 +19,7 @@ const edit = (name: string) => s.store.dispatch(s.editPlan(rename(name)));
 async function theyStore(name: string, revision: string): Promise<PlanRecord> {
   const record = await stored();
   const theirs = { ...record, name, revision, savedBy: 'another', plan: { ...record.plan, name } };
-  await s.database.plans.put(theirs);
+  await tablesOf(s.database).plans.put(theirs);
   return theirs;
 }
 
@@ -47,7 +49,7 @@ async function begin(): Promise<void> {
   await emptied(s);
   localStorage.clear();
   const plan = basePlan();
-  await s.database.plans.put({
+  await tablesOf(s.database).plans.put({
     id: plan.id,
     name: plan.name,
     changed: plan.changed,
@@ -74,7 +76,7 @@ describe('a plan opened in a tab', () => {
     const record = await stored();
     expect(record.name).to.equal('Edited');
     expect(record.revision).to.not.equal('r4');
-    expect(await s.database.drafts.count(), 'no draft is left').to.equal(0);
+    expect(await tablesOf(s.database).drafts.count(), 'no draft is left').to.equal(0);
   });
 
   it('is stored within a second while it is edited without a pause', async () => {
@@ -133,7 +135,7 @@ describe('a plan opened in a tab', () => {
 
   it('says what is wrong with a damaged record, which stays as it is', async () => {
     const record = { ...(await stored()), plan: { ...basePlan(), changed: '2026-01-01T00:00:00+02' } };
-    await s.database.plans.put(record);
+    await tablesOf(s.database).plans.put(record);
     await s.keeper.giveUp('test');
     s.store.dispatch(s.planClosed());
     const opening = await s.store.dispatch(s.openPlan('test'));
@@ -238,7 +240,7 @@ describe('two tabs and one plan', () => {
     await until(() => save() === 'conflict');
     expect((await stored()).name).to.equal('Theirs');
     expect(present().name).to.equal('Mine');
-    expect((await s.database.drafts.toArray()).map((d) => d.plan.name)).to.deep.equal(['Mine']);
+    expect((await tablesOf(s.database).drafts.toArray()).map((d) => d.plan.name)).to.deep.equal(['Mine']);
   });
 
   it('settle it either way', async () => {
@@ -247,7 +249,7 @@ describe('two tabs and one plan', () => {
     await until(() => save() === 'conflict');
     expect(await s.keeper.overrule('test')).to.equal(true);
     expect((await stored()).name).to.equal('Mine');
-    expect(await s.database.drafts.count()).to.equal(0);
+    expect(await tablesOf(s.database).drafts.count()).to.equal(0);
     await s.store.dispatch(s.takeTheirs(theirs));
     expect(present().name).to.equal('Theirs');
     expect(s.store.getState().plan.past).to.have.length(0);
@@ -261,7 +263,7 @@ describe('two tabs and one plan', () => {
     s.keeper.leave('test');
     s.store.dispatch(s.planClosed());
     await until(() => s.store.getState().keeping.works['test'] === undefined);
-    const [waiting] = await s.openConflicts();
+    const [waiting] = await s.openConflicts(s.database);
     expect(waiting).to.include({ planId: 'test', name: 'Mine', deleted: false });
     expect(await open()).to.equal('open');
     expect(save()).to.equal('conflict');
@@ -291,11 +293,11 @@ describe('two tabs and one plan', () => {
   it('go on by themselves when a deleted plan is put back as it was', async () => {
     const stop = s.store.dispatch(s.followPlan('test'));
     const record = await stored();
-    await s.database.plans.delete('test');
+    await tablesOf(s.database).plans.delete('test');
     edit('Mine');
     await until(() => save() === 'conflict');
     expect(s.store.getState().keeping.works['test']!.theirs).to.equal(null);
-    await s.database.plans.put(record);
+    await tablesOf(s.database).plans.put(record);
     await until(async () => (await stored()).name === 'Mine');
     stop();
   });
@@ -307,27 +309,30 @@ describe('work that a page left unstored', () => {
   it('is brought back when its page is gone, whatever the clocks say', async () => {
     const late = draft('gone', 'r4', 'Half typed');
     // this machine's clock was set back after the plan was stored
-    await s.database.drafts.put({ ...late, plan: { ...late.plan, changed: '1999-01-01T00:00:00.000Z' } });
+    await tablesOf(s.database).drafts.put({
+      ...late,
+      plan: { ...late.plan, changed: '1999-01-01T00:00:00.000Z' },
+    });
     await anew();
     expect(present().name).to.equal('Half typed');
     await until(() => save() === 'saved');
     expect((await stored()).name).to.equal('Half typed');
-    expect(await s.database.drafts.count()).to.equal(0);
+    expect(await tablesOf(s.database).drafts.count()).to.equal(0);
   });
 
   it('belongs to its page while that lives', async () => {
     const dies = s.locks.otherPage('living');
-    await s.database.drafts.put(draft('living', 'r4', 'Being typed'));
+    await tablesOf(s.database).drafts.put(draft('living', 'r4', 'Being typed'));
     await anew();
     expect(present().name).to.equal('New plan');
-    expect(await s.database.drafts.count()).to.equal(1);
+    expect(await tablesOf(s.database).drafts.count()).to.equal(1);
     dies();
     await anew();
     expect(present().name).to.equal('Being typed');
   });
 
   it('waits for a decision where another writing came first', async () => {
-    await s.database.drafts.put(draft('gone', 'r3', 'Built on the third'));
+    await tablesOf(s.database).drafts.put(draft('gone', 'r3', 'Built on the third'));
     await anew();
     expect(save()).to.equal('conflict');
     expect(present().name).to.equal('Built on the third');
@@ -335,54 +340,63 @@ describe('work that a page left unstored', () => {
   });
 
   it('is nothing when it was stored after all', async () => {
-    await s.database.drafts.put(draft('gone', 'r3', 'New plan'));
+    await tablesOf(s.database).drafts.put(draft('gone', 'r3', 'New plan'));
     await anew();
     expect(save()).to.equal('saved');
-    expect(await s.database.drafts.count()).to.equal(0);
+    expect(await tablesOf(s.database).drafts.count()).to.equal(0);
   });
 
   it('brings back what undo took from the stored plan in the last moment, and does not speak of it', async () => {
     const future = [{ ...draft('gone', 'r4', 'Undone').plan }];
-    await s.database.drafts.put({ ...draft('gone', 'r4', 'New plan'), future });
+    await tablesOf(s.database).drafts.put({ ...draft('gone', 'r4', 'New plan'), future });
     await anew();
     expect(s.store.getState().plan.future.map((p) => p.name)).to.deep.equal(['Undone']);
     expect(s.store.getState().desk.notice).to.equal(null);
     await until(() => save() === 'saved');
-    expect(await s.database.drafts.count()).to.equal(0);
+    expect(await tablesOf(s.database).drafts.count()).to.equal(0);
   });
 
   it('is one at a time where several pages left some, and none is dropped', async () => {
-    await s.database.drafts.bulkPut([draft('gone-1', 'r2', 'First'), draft('gone-2', 'r4', 'Second')]);
+    await tablesOf(s.database).drafts.bulkPut([
+      draft('gone-1', 'r2', 'First'),
+      draft('gone-2', 'r4', 'Second'),
+    ]);
     await anew();
     expect(present().name).to.equal('Second');
     await until(() => save() === 'saved');
-    expect((await s.openConflicts()).map((c) => c.name)).to.deep.equal(['First']);
+    expect((await s.openConflicts(s.database)).map((c) => c.name)).to.deep.equal(['First']);
   });
 
   it('is stored from the shelf too, unless it must be decided', async () => {
-    await s.database.drafts.bulkPut([draft('gone-1', 'r2', 'First'), draft('gone-2', 'r4', 'Second')]);
+    await tablesOf(s.database).drafts.bulkPut([
+      draft('gone-1', 'r2', 'First'),
+      draft('gone-2', 'r4', 'Second'),
+    ]);
     expect(await s.recoverDrafts()).to.deep.equal(['Second']);
     expect((await stored()).name).to.equal('Second');
-    expect((await s.database.drafts.toArray()).map((d) => d.plan.name)).to.deep.equal(['First']);
+    expect((await tablesOf(s.database).drafts.toArray()).map((d) => d.plan.name)).to.deep.equal(['First']);
   });
 
   it('is set aside, not dropped, when it is damaged', async () => {
-    await s.database.drafts.put({ ...draft('gone', 'r4', 'x'), plan: { id: 'test' } as unknown as Plan });
+    await tablesOf(s.database).drafts.put({
+      ...draft('gone', 'r4', 'x'),
+      plan: { id: 'test' } as unknown as Plan,
+    });
     await anew();
     expect(present().name).to.equal('New plan');
-    expect((await s.database.aside.toArray()).map((a) => a.table)).to.deep.equal(['drafts']);
+    expect((await tablesOf(s.database).aside.toArray()).map((a) => a.table)).to.deep.equal(['drafts']);
   });
 });
 
 describe('storage that refuses', () => {
   beforeEach(begin);
-  const put = () => s.database.plans.put.bind(s.database.plans);
+  const put = () => tablesOf(s.database).plans.put.bind(tablesOf(s.database).plans);
 
   it('is told, and tried again until it takes what was edited meanwhile', async function () {
     this.timeout(20_000);
     const real = put();
     const full = Object.assign(new Error('no room'), { name: 'QuotaExceededError' });
-    s.database.plans.put = () => Promise.reject(full) as never;
+    tablesOf(s.database).plans.put = () => Promise.reject(full) as never;
     edit('Not stored');
     await until(() => save() === 'failed');
     expect(s.store.getState().keeping.trouble).to.equal('full');
@@ -391,7 +405,7 @@ describe('storage that refuses', () => {
     s.keeper.leave('test');
     s.store.dispatch(s.planClosed());
     expect(s.store.getState().keeping.works['test']!.left!.name).to.equal('Not stored');
-    s.database.plans.put = real;
+    tablesOf(s.database).plans.put = real;
     await until(async () => (await stored()).name === 'Not stored', 9000);
     await until(() => s.store.getState().keeping.trouble === null);
     expect(s.keeper.wouldLose).to.equal(false);
@@ -399,14 +413,14 @@ describe('storage that refuses', () => {
 
   it('gives the unstored plan back when it is opened again', async () => {
     const real = put();
-    s.database.plans.put = () => Promise.reject(new Error('broken')) as never;
+    tablesOf(s.database).plans.put = () => Promise.reject(new Error('broken')) as never;
     edit('Not stored');
     await until(() => save() === 'failed');
     s.keeper.leave('test');
     s.store.dispatch(s.planClosed());
     expect(await open()).to.equal('open');
     expect(present().name).to.equal('Not stored');
-    s.database.plans.put = real;
+    tablesOf(s.database).plans.put = real;
     expect(await s.keeper.flush()).to.equal(true);
   });
 });

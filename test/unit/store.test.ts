@@ -10,7 +10,7 @@ import {
   restorePlan,
   savePlan,
   type Held,
-} from '../../src/store/keeping/planRecords.ts';
+} from '../../src/store/tables/plans.ts';
 import {
   gestureTakenBack,
   planEdited,
@@ -19,6 +19,7 @@ import {
   redone,
   undone,
 } from '../../src/store/planSlice.ts';
+import { tablesOf } from '../support/tables.ts';
 import { basePlan } from '../support/plans.ts';
 
 let n = 0;
@@ -38,7 +39,7 @@ describe('stored plans', () => {
     expect((await savePlan(db, held({ ...plan, name: 'From A' }), base)).kind).to.equal('written');
     const late = await savePlan(db, held({ ...plan, name: 'From B' }), base);
     expect(late.kind).to.equal('conflict');
-    expect((await db.plans.get(plan.id))!.name).to.equal('From A');
+    expect((await tablesOf(db).plans.get(plan.id))!.name).to.equal('From A');
   });
 
   it('never take a new writing for an old one, also after a delete', async () => {
@@ -53,7 +54,7 @@ describe('stored plans', () => {
       first.kind === 'written' ? first.revision : '',
     );
     expect(stale.kind).to.equal('conflict');
-    expect((await db.plans.get(plan.id))!.name).to.equal('Stored again');
+    expect((await tablesOf(db).plans.get(plan.id))!.name).to.equal('Stored again');
   });
 
   it('notice that another tab deleted the plan', async () => {
@@ -69,12 +70,12 @@ describe('stored plans', () => {
     const db = freshDatabase();
     const plan = basePlan();
     await savePlan(db, { plan, past: [{ ...plan, name: 'Before' }], future: [] }, null);
-    const before = await db.plans.get(plan.id);
+    const before = await tablesOf(db).plans.get(plan.id);
     const taken = await deletePlan(db, plan.id);
     expect(await listPlans(db)).to.deep.equal([]);
     await restorePlan(db, taken!);
-    expect(await db.plans.get(plan.id)).to.deep.equal(before);
-    expect((await db.histories.get(plan.id))!.past[0]!.name).to.equal('Before');
+    expect(await tablesOf(db).plans.get(plan.id)).to.deep.equal(before);
+    expect((await tablesOf(db).histories.get(plan.id))!.past[0]!.name).to.equal('Before');
   });
 
   it('put back by another tab meanwhile stay, and the deleted one comes back beside them', async () => {
@@ -86,7 +87,7 @@ describe('stored plans', () => {
     const back = await restorePlan(db, taken!);
     expect(back.id).to.not.equal(plan.id);
     expect(back.name).to.equal('New plan (2)');
-    expect((await db.plans.get(plan.id))!.plan.notes).to.equal('newer');
+    expect((await tablesOf(db).plans.get(plan.id))!.plan.notes).to.equal('newer');
   });
 
   it('imported under a taken id leave the stored plan as it is', async () => {
@@ -95,7 +96,7 @@ describe('stored plans', () => {
     await addPlans(db, [plan]);
     const [added] = await addPlans(db, [{ ...plan, name: 'Other' }]);
     expect(added!.id).to.not.equal(plan.id);
-    expect((await db.plans.get(plan.id))!.plan).to.deep.equal(plan);
+    expect((await tablesOf(db).plans.get(plan.id))!.plan).to.deep.equal(plan);
   });
 
   it('are listed newest change first, and also where their record says nothing', async () => {

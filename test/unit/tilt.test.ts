@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { chevrons, finishLevel, levelAll, setTilt, slopeBetween, zigzag } from '../../src/core/edit/tilt.ts';
 import { setAmount } from '../../src/core/edit/pours.ts';
 import { readMouldFile, writeMouldFile } from '../../src/core/exchange/mouldFile.ts';
-import { readPlanValue } from '../../src/core/exchange/planFile.ts';
+import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { wallMarksSvg, wallStrips } from '../../src/core/exchange/wallMarks.ts';
 import { holeMl, mouldGeometry, volumeToHeight } from '../../src/core/mould/geometry.ts';
 import { sameMould } from '../../src/core/mould/sameMould.ts';

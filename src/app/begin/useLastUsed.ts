@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { Mould } from '../../core/mould/schema.ts';
 import type { Units } from '../../core/plan/planSchema.ts';
-import { database } from '../../store/database.ts';
-import { withStorage } from '../../store/keeping/storage.ts';
-import { readStored } from '../../store/keeping/storedPlan.ts';
+import { ask } from '../../store/ask.ts';
+import { lastChanged } from '../../store/tables/plans.ts';
+import { readStored } from '../../store/tables/storedPlan.ts';
 import { unitsUsed } from '../../store/unitsUsed.ts';
 
 interface LastUsed {
@@ -16,7 +16,7 @@ interface LastUsed {
 async function read(): Promise<LastUsed> {
   const units = await unitsUsed();
   try {
-    const record = await withStorage(database, () => database.plans.orderBy('changed').last());
+    const record = await ask(lastChanged);
     const plan = record && readStored(record.plan, record.version);
     return { units, mould: plan?.ok ? plan.plan.mould : undefined };
   } catch {

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import { readStored } from '../../store/keeping/storedPlan.ts';
-import { useStores } from '../parts/useStores.ts';
+import { readStored } from '../../store/tables/storedPlan.ts';
+import { useSupplies } from '../parts/useSupplies.ts';
 
 export interface OwnBeginning {
   readonly id: string;
@@ -12,7 +12,7 @@ export interface OwnBeginning {
 
 /** The plans that were kept to begin others from, each brought up to date. */
 export function useOwnBeginnings(): readonly OwnBeginning[] {
-  const kept = useStores('beginning');
+  const kept = useSupplies('beginning');
   return useMemo(
     () =>
       kept.flatMap((seen): OwnBeginning[] => {
@@ -26,8 +26,8 @@ export function useOwnBeginnings(): readonly OwnBeginning[] {
                 plan: read.plan,
                 remove: () => {
                   // what storing needs is not needed to show them
-                  void import('../../store/keeping/library.ts').then(({ storesKeeper }) =>
-                    storesKeeper.change(id, seen, null),
+                  void import('../../store/keeping/library.ts').then(({ supplyKeeper }) =>
+                    supplyKeeper.change(id, seen, null),
                   );
                 },
               },

@@ -12,7 +12,7 @@ import { faultOf } from '../../core/exchange/schemaFaults.ts';
 import type { Fault } from '../../core/result/result.ts';
 import type { Gesture } from '../../store/gesture.ts';
 import { colorantKeeper } from '../../store/keeping/library.ts';
-import type { Seen } from '../../store/keeping/libraryKeeper.ts';
+import type { Seen } from '../../store/tables/kind.ts';
 import { ColourPicker } from '../parts/colour/ColourPicker.tsx';
 import { Picker } from '../parts/Picker.tsx';
 import { FigureField, PercentField } from '../parts/quantities.tsx';

@@ -1,7 +1,13 @@
 import { ChevronLeft } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { database, type AsideRecord } from '../../store/database.ts';
+import { ask, type Query } from '../../store/ask.ts';
+import { allAside, dropAside } from '../../store/tables/aside.ts';
+import { COLORANTS } from '../../store/tables/colorants.ts';
+import { MOULDS } from '../../store/tables/moulds.ts';
+import { PALETTES } from '../../store/tables/palettes.ts';
+import { countPlans } from '../../store/tables/plans.ts';
+import { SUPPLIES } from '../../store/tables/supplies.ts';
 import { askToLast, storageUse, type StorageUse } from '../../store/keeping/storageUse.ts';
 import { bytesText } from '../parts/bytesText.ts';
 import { exportRaw } from '../parts/exportRaw.ts';
@@ -10,37 +16,43 @@ import { Group } from '../parts/Station.tsx';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { useLive } from '../parts/useLive.ts';
 import { Waiting } from '../shelf/Waiting.tsx';
+import { Batches } from './Batches.tsx';
 
-const asideNow = (): Promise<readonly AsideRecord[]> => database.aside.toArray();
+/** The library's tables, and what a maker calls what is in them. */
+const LIBRARY = [
+  { table: MOULDS.name, name: 'Moulds of your own' },
+  { table: COLORANTS.name, name: 'Colorants of your own, or changed' },
+  { table: PALETTES.name, name: 'Palettes of your own' },
+  { table: SUPPLIES.name, name: 'Supplies' },
+];
 
-async function counts() {
-  const [plans, moulds, colorants, palettes] = await Promise.all([
-    database.plans.count(),
-    database.moulds.count(),
-    database.colorants.count(),
-    database.palettes.count(),
-  ]);
-  return { plans, moulds, colorants, palettes };
-}
+const counts: Query<readonly { readonly name: string; readonly count: number }[]> = async (db) => [
+  { name: 'Plans', count: await countPlans(db) },
+  ...(await Promise.all(
+    LIBRARY.map(async ({ table, name }) => ({ name, count: await db.table(table).count() })),
+  )),
+];
 
 const KINDS: Readonly<Record<string, string>> = {
   plans: 'plan',
   moulds: 'mould',
   colorants: 'colorant',
   palettes: 'palette',
+  supplies: 'supply',
+  batches: 'batch',
   drafts: 'unstored work',
 };
 
 /** What this browser keeps for Drip Line: how much, how safely, what waits for a decision, what was set aside. */
 export function Kept() {
-  const aside = useLive(asideNow) ?? [];
+  const aside = useLive(allAside) ?? [];
   const stored = useLive(counts);
   const [use, setUse] = useState<StorageUse>();
   const [said, setSaid] = useState<string | null>(null);
   useEffect(() => {
     void storageUse().then(setUse);
   }, [stored]);
-  const ask = async (): Promise<void> => {
+  const askBrowser = async (): Promise<void> => {
     const lasts = await askToLast();
     setSaid(
       lasts ? null : 'The browser did not promise it. It tends to once a site is used often, or installed.',
@@ -62,14 +74,11 @@ export function Kept() {
       <main className="mx-auto grid w-full max-w-2xl content-start gap-6 p-6">
         <Group title="In this browser">
           <dl className="max-w-md">
-            {stored && (
-              <>
-                <Fact name="Plans">{stored.plans}</Fact>
-                <Fact name="Moulds of your own">{stored.moulds}</Fact>
-                <Fact name="Colorants of your own, or changed">{stored.colorants}</Fact>
-                <Fact name="Palettes of your own">{stored.palettes}</Fact>
-              </>
-            )}
+            {stored?.map(({ name, count }) => (
+              <Fact key={name} name={name}>
+                {count}
+              </Fact>
+            ))}
             {use?.usedBytes !== undefined && (
               <Fact name="Room taken">
                 {bytesText(use.usedBytes)}
@@ -81,7 +90,7 @@ export function Kept() {
             </Fact>
           </dl>
           {use?.lasting === false && (
-            <button type="button" className="btn btn-sm justify-self-start" onClick={() => void ask()}>
+            <button type="button" className="btn btn-sm justify-self-start" onClick={() => void askBrowser()}>
               Ask the browser to keep it
             </button>
           )}
@@ -94,6 +103,7 @@ export function Kept() {
         <div className="-mx-8">
           <Waiting />
         </div>
+        <Batches />
         {aside.length > 0 && (
           <Group title="Set aside">
             <p className="quiet text-sm">Damaged records, as they were stored. They are used nowhere.</p>
@@ -115,7 +125,7 @@ export function Kept() {
                   <button
                     type="button"
                     className="btn btn-sm"
-                    onClick={() => void database.aside.delete(a.id)}
+                    onClick={() => void ask((db) => dropAside(db, a.id))}
                   >
                     Delete for good
                   </button>

@@ -1,4 +1,4 @@
-import { freeName } from '../../store/keeping/planRecords.ts';
+import { freeName } from '../../store/tables/plans.ts';
 
 interface AskReplaceProps {
   readonly name: string;

@@ -18,11 +18,12 @@ export function StorageBar() {
   if (trouble === null && plans.length === 0 && things.length === 0) return null;
   const unstored = [...plans, ...new Set(things.map((t) => t.key))];
   const again = async (): Promise<void> => {
-    const [{ keeper }, { libraryAgain }] = await Promise.all([
+    const [{ keeper }, { libraryAgain }, { bookKeeper }] = await Promise.all([
       import('../../store/keeping/keep.ts'),
       import('../../store/keeping/library.ts'),
+      import('../../store/keeping/books.ts'),
     ]);
-    await Promise.all([keeper.flush(), libraryAgain()]);
+    await Promise.all([keeper.flush(), libraryAgain(), bookKeeper.flush()]);
     dispatch(askedAgain());
   };
   const exportAll = async (): Promise<void> => {

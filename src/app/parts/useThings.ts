@@ -1,7 +1,13 @@
 import { useMemo } from 'react';
-import type { Revised } from '../../store/database.ts';
-import type { Seen } from '../../store/keeping/libraryKeeper.ts';
-import type { LibraryTable } from '../../store/keeping/librarySlice.ts';
+import type { Query } from '../../store/ask.ts';
+import {
+  keyOfRow,
+  readRow,
+  rowsOf,
+  type Kind,
+  type Seen,
+  type ThingRecord,
+} from '../../store/tables/kind.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useLive } from './useLive.ts';
 
@@ -11,30 +17,38 @@ export interface Things<T> {
   readonly damaged: readonly string[];
 }
 
+/** The records of a kind, all or some of them. */
+export type Rows = Query<readonly ThingRecord[]>;
+
+export const allOf =
+  <T>(kind: Kind<T>): Rows =>
+  (db) =>
+    kind.only === undefined
+      ? rowsOf(db, kind).toArray()
+      : rowsOf(db, kind).where(kind.key).equals(kind.only).toArray();
+
 /**
- * The things of one table of the library, as they are stored and with what this page is about to store of them in its place.
- * Whatever is stored is checked: what is damaged is named, and does not hide the rest. All functions must stay the same.
+ * The things of one kind in the library, as they are stored and with what this page is about to store of them in its place.
+ * Whatever is stored is checked: what is damaged is named, and does not hide the rest. `rows` must stay the same.
  */
-export function useThings<T, R extends Revised>(
-  table: LibraryTable,
-  query: () => Promise<readonly R[]>,
-  keyOf: (row: R) => string,
-  read: (row: R) => T | undefined,
-): Things<T> {
-  const rows = useLive(query);
+export function useThings<T>(kind: Kind<T>, rows: Rows): Things<T> {
+  const stored = useLive(rows);
   const pending = useAppSelector((s) => s.library);
   return useMemo(() => {
     const damaged: string[] = [];
     const things = new Map<string, Seen<T>>();
-    for (const row of rows ?? []) {
-      const value = read(row);
-      if (value === undefined) damaged.push(keyOf(row));
-      else things.set(keyOf(row), { value, revision: row.revision });
+    for (const row of stored ?? []) {
+      const key = keyOfRow(kind, row);
+      const value = readRow(kind, row);
+      if (value === undefined) damaged.push(key);
+      else things.set(key, { value, revision: row.revision });
     }
-    for (const p of Object.values(pending).filter((p) => p.table === table)) {
+    for (const p of Object.values(pending).filter(
+      (p) => p.table === kind.table && p.key === (kind.only ?? p.key),
+    )) {
       if (p.value === null) things.delete(p.key);
       else things.set(p.key, { value: p.value as T, revision: things.get(p.key)?.revision ?? null });
     }
     return { things: [...things.values()], damaged };
-  }, [rows, pending, table, keyOf, read]);
+  }, [stored, pending, kind]);
 }

@@ -1,4 +1,4 @@
-import { DamagedActions } from '../parts/Damaged.tsx';
+import { DamagedActions, damagedIn } from '../parts/Damaged.tsx';
 
 /** A plan whose record cannot be read: it stands on the shelf as what it is, among the others. */
 export function DamagedCard({ id, name }: { readonly id: string; readonly name: string }) {
@@ -18,7 +18,7 @@ export function DamagedCard({ id, name }: { readonly id: string; readonly name: 
       <div className="grid gap-1 px-3">
         <h2 className="truncate text-base">{name}</h2>
         <p className="text-sm text-error">damaged as it is stored</p>
-        <DamagedActions table="plans" recordKey={id} name={name} />
+        <DamagedActions name={name} {...damagedIn('plans', id)} />
       </div>
     </article>
   );

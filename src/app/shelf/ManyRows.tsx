@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import type { RefObject } from 'react';
-import type { PlanEntry } from '../../store/keeping/planRecords.ts';
+import type { PlanEntry } from '../../store/tables/plans.ts';
 import { CARD, PlanRow } from './PlanRow.tsx';
 import { usePlans } from './useShelf.ts';
 

@@ -1,4 +1,3 @@
-import { asPlanned } from '../../core/batch/happened.ts';
 import { Copy, Download, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
@@ -20,8 +19,7 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
     const { bringPlans, newestPlan } = await keeping();
     const newest = await newestPlan(plan);
     const copy = {
-      // what was really poured belongs to that loaf, not to the next one
-      ...asPlanned(newest),
+      ...newest,
       id: newPlanId(),
       name: `${newest.name} copy`.slice(0, 120),
       created: now,

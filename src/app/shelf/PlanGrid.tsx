@@ -1,5 +1,5 @@
 import { lazy, Suspense, useRef } from 'react';
-import type { PlanEntry } from '../../store/keeping/planRecords.ts';
+import type { PlanEntry } from '../../store/tables/plans.ts';
 import { useSize } from '../parts/useSize.ts';
 import { CARD, PlanRow } from './PlanRow.tsx';
 import { usePlans } from './useShelf.ts';

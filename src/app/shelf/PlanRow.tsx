@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import type { PlanEntry } from '../../store/keeping/planRecords.ts';
+import type { PlanEntry } from '../../store/tables/plans.ts';
 import { PlanCard } from './PlanCard.tsx';
 import type { Shown } from './useShelf.ts';
 

@@ -5,7 +5,7 @@ import { useAppDispatch } from '../../store/store.ts';
 import { toastShown } from '../../store/toastSlice.ts';
 import { Loading } from '../parts/Loading.tsx';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
-import type { Refusal } from './importPlans.ts';
+import type { Refusal } from './importFiles.ts';
 import { PlanGrid } from './PlanGrid.tsx';
 import { ORDERS, useFound, type Order } from './useFound.ts';
 import { useShelf } from './useShelf.ts';
@@ -35,14 +35,16 @@ export function Shelf() {
   const [taken, setTaken] = useState(false);
 
   const bring = async (files: readonly File[]): Promise<void> => {
-    const { importPlans } = await import('./importPlans.ts');
-    const result = await importPlans(files);
+    const { importFiles } = await import('./importFiles.ts');
+    const result = await importFiles(files);
     setRefused(result.refused);
-    setTaken(result.added.length > 0);
-    if (result.added.length > 0)
-      dispatch(
-        toastShown({ text: `On the shelf: ${result.added.map((p) => p.name).join(', ')}`, tone: 'plain' }),
-      );
+    const names = (list: readonly { readonly name: string }[]): string => list.map((p) => p.name).join(', ');
+    const said = [
+      ...(result.plans.length > 0 ? [`On the shelf: ${names(result.plans)}`] : []),
+      ...(result.batches.length > 0 ? [`Batches kept: ${names(result.batches)}`] : []),
+    ];
+    setTaken(said.length > 0);
+    if (said.length > 0) dispatch(toastShown({ text: said.join('. '), tone: 'plain' }));
   };
 
   const startButton = (
@@ -100,8 +102,8 @@ export function Shelf() {
           <Link to="/colorants" className="btn btn-ghost">
             Colorants
           </Link>
-          <Link to="/stores" className="btn btn-ghost">
-            Stores
+          <Link to="/supplies" className="btn btn-ghost">
+            Supplies
           </Link>
           <button type="button" className="btn" onClick={() => picker.current?.click()}>
             <Upload className="size-4.5" aria-hidden="true" />

@@ -1,13 +1,13 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { database } from '../../store/database.ts';
+import type { Query } from '../../store/ask.ts';
+import { countDrafts } from '../../store/tables/drafts.ts';
 import { livingElsewhere, openConflicts, type Conflict } from '../../store/keeping/conflicts.ts';
 import { useLive } from '../parts/useLive.ts';
 
-const count = (): Promise<number> => database.drafts.count();
 const NONE: readonly Conflict[] = [];
-const conflictsNow = async (): Promise<readonly Conflict[]> =>
-  (await count()) === 0 ? NONE : openConflicts();
+const conflictsNow: Query<readonly Conflict[]> = async (db) =>
+  (await countDrafts(db)) === 0 ? NONE : openConflicts(db);
 
 /** Plans that were changed in two places and wait for the maker's decision: they are kept until it is made. */
 export function Waiting() {

@@ -3,9 +3,9 @@ import { useMemo, useState } from 'react';
 import { labOfHex, type Lab } from '../../core/colour/lab.ts';
 import { wheelOf } from '../../core/colour/painterWheel.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import { database } from '../../store/database.ts';
-import type { PlanEntry } from '../../store/keeping/planRecords.ts';
-import { upToDate } from '../../store/keeping/upToDate.ts';
+import type { Query } from '../../store/ask.ts';
+import { eachPlan, type PlanEntry } from '../../store/tables/plans.ts';
+import { upToDate } from '../../store/tables/upToDate.ts';
 import { useLive } from '../parts/useLive.ts';
 
 export const ORDERS = ['newest', 'name', 'mould', 'colour'] as const;
@@ -60,9 +60,9 @@ function index(value: unknown): Indexed | undefined {
   }
 }
 
-const all = async (): Promise<ReadonlyMap<string, Indexed>> => {
+const all: Query<ReadonlyMap<string, Indexed>> = async (db) => {
   const found = new Map<string, Indexed>();
-  await database.plans.each((r) => {
+  await eachPlan(db, (r) => {
     const one = index(upToDate(r.plan, r.version));
     if (one) found.set(r.id, one);
   });

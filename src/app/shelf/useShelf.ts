@@ -1,12 +1,12 @@
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { browserStorage } from '../../store/browserStorage.ts';
-import { database } from '../../store/database.ts';
+import { ask, type Query } from '../../store/ask.ts';
 import { firstStart } from '../../store/firstStart.ts';
 import { hasOldDrafts } from '../../store/keeping/oldDrafts.ts';
-import { listPlans, type PlanEntry } from '../../store/keeping/planRecords.ts';
-import { upToDate } from '../../store/keeping/upToDate.ts';
-import { withStorage } from '../../store/keeping/storage.ts';
+import { countDrafts } from '../../store/tables/drafts.ts';
+import { listPlans, planRecords, type PlanEntry } from '../../store/tables/plans.ts';
+import { upToDate } from '../../store/tables/upToDate.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { toastShown } from '../../store/toastSlice.ts';
 import { useLive } from '../parts/useLive.ts';
@@ -17,7 +17,7 @@ let begun = false;
 async function begin(say: (text: string) => void): Promise<void> {
   const refused = await firstStart();
   if (refused.length > 0) say(`Plans of the studio were refused. ${refused.join('; ')}`);
-  if ((await database.drafts.count()) === 0 && !hasOldDrafts(browserStorage())) return;
+  if ((await ask(countDrafts)) === 0 && !hasOldDrafts(browserStorage())) return;
   const { recoverDrafts } = await import('../../store/keeping/recover.ts');
   const names = await recoverDrafts();
   if (names.length > 0)
@@ -31,7 +31,7 @@ async function begin(say: (text: string) => void): Promise<void> {
 export function useShelf(): readonly PlanEntry[] | 'unreadable' | undefined {
   const dispatch = useAppDispatch();
   const works = useAppSelector((s) => s.keeping.works);
-  const [query] = useState(() => async () => {
+  const [query] = useState((): Query<readonly PlanEntry[]> => async (db) => {
     if (!begun) {
       begun = true;
       await begin((text) => dispatch(toastShown({ text, tone: 'plain' }))).catch((error: unknown) => {
@@ -39,7 +39,7 @@ export function useShelf(): readonly PlanEntry[] | 'unreadable' | undefined {
         throw error;
       });
     }
-    return listPlans(database);
+    return listPlans(db);
   });
   const stored = useLive(query);
   const trouble = useAppSelector((s) => s.keeping.trouble);
@@ -74,7 +74,7 @@ export function usePlans(entries: readonly PlanEntry[]): ReadonlyMap<string, Sho
     if (key === '') return undefined;
     let gone = false;
     const ids = key.split(' ');
-    void withStorage(database, () => database.plans.bulkGet(ids))
+    void ask((db) => planRecords(db, ids))
       .catch(() => [])
       .then((records) => {
         if (gone) return;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { noticeRead } from '../../store/deskSlice.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import { upToDate } from '../../store/keeping/upToDate.ts';
+import { upToDate } from '../../store/tables/upToDate.ts';
 import { keeper } from '../../store/keeping/keep.ts';
 import { bringPlans } from '../../store/keeping/newPlans.ts';
 import { takeTheirs } from '../../store/openPlan.ts';

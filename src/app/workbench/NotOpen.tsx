@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { rawRecord, setAside } from '../../store/keeping/aside.ts';
+import { ask } from '../../store/ask.ts';
+import { rawRecord, setAside } from '../../store/tables/aside.ts';
 import { askedAgain } from '../../store/keeping/keepingSlice.ts';
 import { TROUBLE_WORDS } from '../../store/keeping/trouble.ts';
 import type { Opening } from '../../store/openPlan.ts';
@@ -65,7 +66,7 @@ export function NotOpen({ planId, why }: NotOpenProps) {
           type="button"
           className="btn btn-primary"
           onClick={() =>
-            void rawRecord('plans', planId).then((record) => {
+            void ask((db) => rawRecord(db, 'plans', planId)).then((record) => {
               exportRaw(planId, record);
             })
           }
@@ -75,7 +76,7 @@ export function NotOpen({ planId, why }: NotOpenProps) {
         <button
           type="button"
           className="btn"
-          onClick={() => void setAside('plans', planId).then(() => navigate('/'))}
+          onClick={() => void ask((db) => setAside(db, 'plans', planId)).then(() => navigate('/'))}
         >
           Set aside
         </button>

@@ -1,3 +1,4 @@
+import type { HappenedByPour } from '../batch/happened.ts';
 import type { Timetable } from '../clock/timetable.ts';
 import type { Day } from '../day/act.ts';
 import type { BarCut } from '../cut/bars.ts';
@@ -16,6 +17,8 @@ export interface MouldFacts extends ScaledMould {
 
 /** What is computed from a plan, before any judgement of it. */
 export interface Facts extends ScaledPlan {
+  /** what was really done otherwise than planned */
+  readonly happened: HappenedByPour;
   /** of the first mould */
   readonly cut: BarCut;
   readonly tops: readonly WeighedPart[];

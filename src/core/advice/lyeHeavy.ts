@@ -1,5 +1,4 @@
 import { isLyeHeavy, type LyeHeavy } from '../ask/superfat.ts';
-import { happenedIn } from '../batch/happened.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { formatMass, formatPercent } from '../units/format.ts';
 import { listed } from '../units/words.ts';
@@ -66,11 +65,11 @@ export function lyeHeavyWarnings({ plan, weights }: Facts): Warning[] {
 }
 
 /** What would use up the lye of a jug that was made ready before something was left out of it. */
-export function usedUpBy({ plan, weights, recipe }: Facts, potId: string): string {
+export function usedUpBy({ plan, weights, recipe, happened }: Facts, potId: string): string {
   const heavy = weights?.asked.lyeHeavy.find((h) => potOfVessel(h.vessel) === potId);
   const oil = recipe?.oils.find((o) => o.oil.liquid) ?? recipe?.oils[0];
   const need = oil && weights?.substances.get(SUBSTANCE.oil(oil.line))?.needsNaoh;
-  if (!heavy || !oil || !need || happenedIn(plan).size === 0) return '';
+  if (!heavy || !oil || !need || happened.size === 0) return '';
   const massG = Math.ceil(heavy.beyondG / need / plan.units.scaleStepG) * plan.units.scaleStepG;
   return ` What was mixed stays as it was mixed: at least ${formatMass(massG, plan.units.mass, plan.units.scaleStepG)} of ${oil.oil.name.toLowerCase()}, stirred into all of it before it is poured, would use that up.`;
 }

@@ -14,7 +14,7 @@ import type { Facts } from './facts.ts';
 const WORTH_SAYING_G = 1;
 
 function faultWarning(facts: Facts): Warning[] {
-  const { stack, densityGMl, plan } = facts;
+  const { stack, densityGMl, plan, happened } = facts;
   const { fault } = stack;
   if (!fault) return [];
   const layer = stack.layers[fault.pour];
@@ -26,7 +26,7 @@ function faultWarning(facts: Facts): Warning[] {
     {
       code: fault.kind,
       // what was really poured is in the mould: it is told, not refused
-      level: pouredOtherwise(plan) ? 'warn' : 'refuse',
+      level: pouredOtherwise(happened) ? 'warn' : 'refuse',
       station: 'design',
       step: pour.id,
       message:

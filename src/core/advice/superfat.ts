@@ -1,5 +1,4 @@
 import { isLyeHeavy } from '../ask/superfat.ts';
-import { happenedIn } from '../batch/happened.ts';
 import { potOfVessel } from '../day/vessel.ts';
 import type { PotWeight } from '../weigh/weights.ts';
 import { SCALE_STEPS_G, type Plan } from '../plan/planSchema.ts';
@@ -67,7 +66,7 @@ function lowIn(facts: Facts, pot: PotWeight, least: number): Warning {
     message: `Pot ${pot.pot.letter} (${pot.pot.name}) is poured at superfat ${formatPercent(least, 2)} as weighed, where ${formatPercent(planned, 2)} is planned${refused ? ': more lye than its oils can use' : ', less than half'}. ${why}${refused ? usedUpBy(facts, pot.pot.id) : ''}`,
     // lye that is mixed does not change with the plan
     remedies:
-      happenedIn(plan).size > 0
+      facts.happened.size > 0
         ? []
         : [...(enough === undefined ? [] : [setSuperfat(enough)]), ...(ahead ? [] : [portionsFirst])],
   };

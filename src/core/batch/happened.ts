@@ -1,61 +1,51 @@
-import type { AddedColorants, Batch } from '../plan/batchSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { pourActId } from '../day/act.ts';
+import type { Batch } from './batchSchema.ts';
+import { inOrder } from './book.ts';
+import { isKnown, type Added } from './eventSchema.ts';
 
 /** What was really done at a pour, where it differed from the plan. */
 export interface Happened {
   readonly pouredG?: number;
-  readonly added?: AddedColorants;
+  readonly added?: Added;
 }
 
+/** By the pour's step. */
 export type HappenedByPour = ReadonlyMap<string, Happened>;
 
-const NOTHING: HappenedByPour = new Map();
+/** All went, or will go, as planned. */
+export const AS_PLANNED: HappenedByPour = new Map();
 
-/** The book of a batch as it stands after its last entry. */
-function folded({ events }: Batch): HappenedByPour {
+/** What was written down of what each act moves, as it stands after the last event. */
+export function writtenIn(batch: Batch): ReadonlyMap<string, Happened> {
   const now = new Map<string, Happened>();
-  for (const event of events) {
-    const { pouredG, added } = now.get(event.pour) ?? {};
-    const is: Happened = {
-      ...(pouredG === undefined ? {} : { pouredG }),
-      ...(added === undefined ? {} : { added }),
-    };
-    switch (event.does) {
-      case 'poured':
-        now.set(event.pour, { ...is, pouredG: event.massG });
-        break;
-      case 'added':
-        now.set(event.pour, { ...is, added: event.added });
-        break;
-      case 'as-planned': {
-        const { [event.what === 'poured' ? 'pouredG' : 'added']: _back, ...rest } = is;
-        now.set(event.pour, rest);
-      }
+  for (const event of inOrder(batch)) {
+    if (!isKnown(event)) continue;
+    if (event.does === 'weighed' && event.line === undefined)
+      now.set(event.act, { ...now.get(event.act), pouredG: event.massG });
+    if (event.does === 'added') now.set(event.act, { ...now.get(event.act), added: event.added });
+    if (event.does === 'as-planned') {
+      const { [event.what === 'weighed' ? 'pouredG' : 'added']: _back, ...rest } = now.get(event.act) ?? {};
+      now.set(event.act, rest);
     }
   }
-  return new Map([...now].filter(([, h]) => Object.keys(h).length > 0));
+  return now;
 }
-
-const known = new WeakMap<Batch, HappenedByPour>();
 
 /**
  * What happened otherwise than planned, by pour. Only at the layers of an ombre: what comes after those is solved again. What was
  * written of a pour that is no such layer any more stays in the book and says nothing.
  */
-export function happenedIn({ batch, steps }: Pick<Plan, 'batch' | 'steps'>): HappenedByPour {
-  if (!batch) return NOTHING;
-  const all = known.get(batch) ?? folded(batch);
-  known.set(batch, all);
-  const layers = new Set(steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? [s.id] : [])));
-  return new Map([...all].filter(([pour]) => layers.has(pour)));
+export function happenedIn(batch: Batch | undefined, { steps }: Pick<Plan, 'steps'>): HappenedByPour {
+  if (!batch) return AS_PLANNED;
+  const all = writtenIn(batch);
+  const entries = steps.flatMap((s): [string, Happened][] => {
+    const was = s.kind === 'pour' && s.ombre ? all.get(pourActId(s.id)) : undefined;
+    return was && Object.keys(was).length > 0 ? [[s.id, was]] : [];
+  });
+  return entries.length > 0 ? new Map(entries) : AS_PLANNED;
 }
 
 /** Some pour was really otherwise than planned. */
-export const pouredOtherwise = (plan: Pick<Plan, 'batch' | 'steps'>): boolean =>
-  [...happenedIn(plan).values()].some((h) => h.pouredG !== undefined);
-
-/** The plan without what was done of it. */
-export function asPlanned<P extends Pick<Plan, 'batch'>>(plan: P): P {
-  const { batch: _batch, ...rest } = plan;
-  return rest as P;
-}
+export const pouredOtherwise = (happened: HappenedByPour): boolean =>
+  [...happened.values()].some((h) => h.pouredG !== undefined);

@@ -5,6 +5,7 @@ import { inAll } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
 import type { Grams } from '../units/quantity.ts';
+import { AS_PLANNED } from '../batch/happened.ts';
 import { computing, type Computed } from './compute.ts';
 
 /** What a card says of its plan besides its name. */
@@ -29,7 +30,7 @@ const factsOf = ({ batch, moulds, warnings }: Computed): CardFacts => {
 
 /** A card's facts: the bars as soon as the layers are laid, then what is weighed and whether there is trouble. */
 export function* cardFacts(plan: Plan): Task<CardFacts, CardFacts> {
-  const task = computing(plan);
+  const task = computing(plan, AS_PLANNED);
   for (;;) {
     const step = task.next();
     if (step.done) return factsOf(step.value);

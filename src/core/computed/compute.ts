@@ -1,5 +1,5 @@
 import type { PotId } from '../validate/ids.ts';
-import { pouredOtherwise } from '../batch/happened.ts';
+import { AS_PLANNED, pouredOtherwise, type HappenedByPour } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningsOf } from '../advice/warningsOf.ts';
@@ -32,9 +32,9 @@ export interface Computed extends Facts {
 }
 
 /** Where the pours lie with the amounts that are weighed, once something was really poured otherwise than planned. */
-function asPoured(laid: LaidPlan, weights: Weights | undefined): LaidPlan {
+function asPoured(laid: LaidPlan, weights: Weights | undefined, happened: HappenedByPour): LaidPlan {
   const { plan } = laid;
-  if (!weights || !pouredOtherwise(plan)) return laid;
+  if (!weights || !pouredOtherwise(happened)) return laid;
   const eachG = staysIn(weights);
   return layPlan(plan, (mould, pour): Amount | undefined => {
     const massG = eachG(mould, pour);
@@ -73,16 +73,16 @@ const asPlan =
   };
 
 /**
- * The whole plan computed: geometry, recipe, layers, cut, weights and what there is to warn of.
+ * The whole plan computed, with what has happened of it otherwise: geometry, recipe, layers, cut, weights and what there is to warn of.
  * While something is refused there are no weights. In stages, each kept by what it reads (laying, the day weighed, its minutes), and each of which can be the last that is waited for: the layers
  * first, which is enough to draw and to count bars.
  */
-export function* computing(plan: Plan): Task<LaidPlan, Computed> {
+export function* computing(plan: Plan, happened: HappenedByPour): Task<LaidPlan, Computed> {
   const planned = layPlan(plan);
   yield { done: 0.2, partial: planned };
-  const { day, weights } = weighedDay(planned);
+  const { day, weights } = weighedDay(planned, happened);
   yield { done: 0.5 };
-  const laid = scaled(asPoured(planned, weights), weights);
+  const laid = scaled(asPoured(planned, weights, happened), weights);
   const densityOf = topDensity(plan, planned.recipes);
   const inBars = (m: ScaledMould): MouldFacts => {
     const tops = weighedTops(m, densityOf);
@@ -99,6 +99,7 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
   yield { done: 0.7 };
   const facts: Facts = {
     ...laid,
+    happened,
     moulds,
     cut: moulds[0].cut,
     tops: moulds[0].tops,
@@ -124,4 +125,4 @@ export function* computing(plan: Plan): Task<LaidPlan, Computed> {
 }
 
 /** All stages at once. */
-export const computePlan = (plan: Plan): Computed => finish(computing(plan));
+export const computePlan = (plan: Plan, happened = AS_PLANNED): Computed => finish(computing(plan, happened));

@@ -1,5 +1,6 @@
 import { planTimetable, type Timetable } from '../clock/timetable.ts';
 import type { Day } from '../day/act.ts';
+import type { HappenedByPour } from '../batch/happened.ts';
 import { dayOf } from '../day/order/dayOf.ts';
 import { dayOfBags } from '../day/order/second.ts';
 import type { LaidPlan } from '../fill/layPlan.ts';
@@ -15,16 +16,13 @@ function worked(plan: Plan): Omit<Plan, 'id' | 'name' | 'notes' | 'created' | 'c
 }
 
 /** The day of a plan and all that is weighed on it; of its timing only the order that it makes. */
-function weighedBy(plan: Plan): readonly unknown[] {
+function weighedBy(plan: Plan, happened: HappenedByPour): readonly unknown[] {
   const { clock, ...rest } = worked(plan);
-  return [clock.colouring, ...fieldsOf(rest)];
+  return [happened, clock.colouring, ...fieldsOf(rest)];
 }
 
-/** What was really done of a batch is nothing to how it was timed. */
-function timedBy(plan: Plan): readonly unknown[] {
-  const { batch: _batch, ...rest } = worked(plan);
-  return fieldsOf(rest);
-}
+/** What was really done is nothing to how it was timed. */
+const timedBy = (plan: Plan): readonly unknown[] => fieldsOf(worked(plan));
 
 interface WeighedDay {
   readonly day: Day;
@@ -35,11 +33,11 @@ const weighed = keptByInputs<WeighedDay>();
 const timed = keptByInputs<Timetable | undefined>();
 
 /** The acts of a laid plan in order, with everything that they put on the scale: the same objects while nothing changes that counts. */
-export const weighedDay = (laid: LaidPlan): WeighedDay =>
-  weighed(weighedBy(laid.plan), () => {
+export const weighedDay = (laid: LaidPlan, happened: HappenedByPour): WeighedDay =>
+  weighed(weighedBy(laid.plan, happened), () => {
     const { plan, recipe, moulds } = laid;
     const day = isSecond(plan) ? dayOfBags(plan) : dayOf(plan, moulds);
-    return { day, weights: recipe && weighPlan(laid, recipe, day) };
+    return { day, weights: recipe && weighPlan(laid, recipe, day, happened) };
   });
 
 /** The same acts with their minutes. */

@@ -1,7 +1,7 @@
 import type { Pot } from '../plan/planSchema.ts';
 import type { MicaLine, Pour, Ridges, Scrape, Step, Stroke, Top, Wait, Wire } from '../plan/stepSchema.ts';
 import type { Stage } from '../units/quantity.ts';
-import type { ColorantId, MouldId, OmbreId } from '../validate/ids.ts';
+import type { ColorantId, MouldId, OmbreId, StepId } from '../validate/ids.ts';
 
 /** What an act is known by: the same however the rest of the plan changes. It is compared and printed, and never taken apart. */
 export type ActId = string & { readonly __id?: 'act' };
@@ -94,6 +94,9 @@ type Doing<A extends DayAct, D> = A extends { readonly does: infer X }
 
 /** Acts that do this. */
 export type ActOf<D extends DayAct['does']> = Doing<DayAct, D>;
+
+/** How a pour is known among the acts. */
+export const pourActId = (step: StepId): ActId => `pour:${step}`;
 
 /** How an act of the second batch is known among those of the loaf's. */
 export const secondId = (id: ActId): ActId => `second:${id}`;

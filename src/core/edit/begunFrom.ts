@@ -1,11 +1,10 @@
-import { asPlanned } from '../batch/happened.ts';
 import { sameMould } from '../mould/sameMould.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { pourInto } from './pourInto.ts';
 
-/** A plan as one to begin others from: what was really poured, and written about it, belongs to the loaf it was. */
-export const asBeginning = (plan: Plan): Plan => ({ ...asPlanned(plan), notes: '' });
+/** A plan as one to begin others from: what was written about it belongs to the loaf it was. */
+export const asBeginning = (plan: Plan): Plan => ({ ...plan, notes: '' });
 
 interface Begun {
   readonly id: string;

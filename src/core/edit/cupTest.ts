@@ -70,7 +70,7 @@ export function cupTest(
     cut: { ...LOAF_CUT, thicknessMm: 25, trimStartMm: 0, trimEndMm: 0 },
     clock: {},
   };
-  const { batch: _batch, second: _second, ...plain } = cup;
+  const { second: _second, ...plain } = cup;
   const { perMinute, known } = plan.clock;
   return setClock(plain, { start: START, perMinute, known });
 }

@@ -1,5 +1,5 @@
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+import { takenOut } from './bookOfPlan.ts';
+import { isRecord } from './head.ts';
 
 const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? (value as unknown[]) : []);
 
@@ -141,6 +141,26 @@ function v6to7(body: Record<string, unknown>): Record<string, unknown> {
 /** One step a version: the body of version n + 1 from that of version n. */
 const STEPS = [v1to2, v2to3, v3to4, v4to5, v5to6, v6to7] as const;
 
-/** The body of a plan written by an older version, as this version writes it. What is at fault in it stays so. */
-export const migratePlan = (body: Record<string, unknown>, version: number): Record<string, unknown> =>
-  STEPS.slice(version - 1).reduce((now, step) => step(now), body);
+/** The first version whose plans have no batch in them. */
+const APART = 8;
+
+type Body = Record<string, unknown>;
+
+/** What is in a plan of an older version, as this version writes it: a plan, and the batch that was written down in it. */
+interface Found {
+  readonly plan: Body;
+  readonly batch?: Body;
+}
+
+/**
+ * The body of a plan written by an older version as this version writes it, and the batch that was in it. What is at fault in them stays
+ * so. From version 7 to 8 nothing else has changed.
+ */
+export function foundIn(body: Body, version: number): Found {
+  if (version >= APART) return { plan: body };
+  const seventh = STEPS.slice(version - 1).reduce((now, step) => step(now), body);
+  return takenOut(seventh) ?? { plan: seventh };
+}
+
+/** The plan alone. */
+export const migratePlan = (body: Body, version: number): Body => foundIn(body, version).plan;

@@ -1,34 +1,25 @@
-import * as v from 'valibot';
-import { checkPlan } from '../plan/checkPlan.ts';
-import { planSchema, type Plan } from '../plan/planSchema.ts';
-import type { Fault } from '../result/result.ts';
+import type { Batch } from '../batch/batchSchema.ts';
+import type { Plan } from '../plan/planSchema.ts';
+import { PLAN_FORMAT, PLAN_VERSION } from '../plan/planVersion.ts';
+import { readBatchValue } from './batchFile.ts';
 import { readHead } from './head.ts';
-import { migratePlan } from './migrate.ts';
-import { PLAN_FORMAT, PLAN_VERSION } from './planVersion.ts';
-import { faultOf } from './schemaFaults.ts';
+import { foundIn } from './migrate.ts';
+import { readPlanValue, type PlanRead } from './planValue.ts';
 
-export type PlanRead =
-  | { readonly ok: true; readonly plan: Plan }
-  | { readonly ok: false; readonly faults: readonly [Fault, ...Fault[]] };
-
-/** Check a value that claims to be a plan (without the file's head). Every fault names its field. */
-export function readPlanValue(value: unknown): PlanRead {
-  const parsed = v.safeParse(planSchema, value);
-  if (!parsed.success) {
-    const [first, ...others] = parsed.issues;
-    return { ok: false, faults: [faultOf(first), ...others.map(faultOf)] };
-  }
-  const [first, ...others] = checkPlan(parsed.output);
-  return first ? { ok: false, faults: [first, ...others] } : { ok: true, plan: parsed.output };
-}
+/** What came out of a plan file: up to version 7 what was really done is written in it, and is a batch by itself. */
+export type PlanFileRead =
+  { readonly ok: true; readonly plan: Plan; readonly batch?: Batch } | Extract<PlanRead, { ok: false }>;
 
 /**
  * Read the text of a `.dripline.json` file. Never throws; a file it will not take comes back as faults,
  * each with the dotted path of the field and a message with the offending value.
  */
-export function readPlanFile(text: string): PlanRead {
+export function readPlanFile(text: string): PlanFileRead {
   const head = readHead(text, 'plan', { format: PLAN_FORMAT, version: PLAN_VERSION });
-  return head.ok
-    ? readPlanValue(migratePlan(head.value.body, head.value.version))
-    : { ok: false, faults: [head.fault] };
+  if (!head.ok) return { ok: false, faults: [head.fault] };
+  const found = foundIn(head.value.body, head.value.version);
+  const plan = readPlanValue(found.plan);
+  if (!plan.ok || !found.batch) return plan;
+  const batch = readBatchValue(found.batch, 'batch.');
+  return batch.ok ? { ...plan, batch: batch.value } : { ok: false, faults: [batch.fault] };
 }

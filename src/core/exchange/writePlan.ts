@@ -1,5 +1,5 @@
 import type { Plan } from '../plan/planSchema.ts';
-import { PLAN_FORMAT, PLAN_VERSION } from './planVersion.ts';
+import { PLAN_FORMAT, PLAN_VERSION } from '../plan/planVersion.ts';
 
 /** The text of a plan file. Reading it back gives the same plan. */
 export const writePlanFile = (plan: Plan): string =>

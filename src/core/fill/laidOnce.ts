@@ -11,7 +11,7 @@ const potInputs = ({ name: _name, colour: _colour, jug: _jug, ...rest }: Pot): r
 /** What a plan is laid by: what it is called, how it is timed and, where nothing lies evenly on its bars, how it is cut are not among it. */
 function inputsOf(plan: Plan): readonly unknown[] {
   const { id: _id, name: _name, notes: _notes, created: _created, changed: _changed, ...rest } = plan;
-  const { clock: _clock, batch: _batch, cut, pots, ...laid } = rest;
+  const { clock: _clock, cut, pots, ...laid } = rest;
   const onBars = plan.steps.some((s) => s.kind === 'top');
   return [...fieldsOf(laid), ...(onBars ? [cut] : []), ...pots.flatMap(potInputs)];
 }

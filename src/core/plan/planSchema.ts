@@ -15,7 +15,6 @@ import {
   text,
   volumeMl,
 } from '../validate/fields.ts';
-import { batchSchema } from './batchSchema.ts';
 import { clockSchema } from './clockSchema.ts';
 import { mix, ombreSchema } from './ombreSchema.ts';
 import { copies, cutSchema, otherMouldSchema, toHeadspace, toHeight } from './otherMould.ts';
@@ -114,8 +113,6 @@ export const planSchema = v.strictObject({
   cut: cutSchema,
   /** what the timing rests on */
   clock: v.optional(clockSchema, () => ({})),
-  /** the batch that is made of it: what was really done, where it differed */
-  batch: v.optional(batchSchema),
   /** piped on top */
   second: v.optional(second),
   /** other moulds, filled from the same batch */

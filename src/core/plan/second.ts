@@ -62,7 +62,7 @@ export function secondAsPlan(plan: Plan, massOf: PipedOf): Plan | undefined {
   const { second } = plan;
   if (!second) return undefined;
   const piped = new Set(pipedRows(plan).map((r) => r.row.pot));
-  const { second: _second, batch: _batch, ...rest } = plan;
+  const { second: _second, ...rest } = plan;
   const steps = second.pots.flatMap((pot): Pour[] =>
     piped.has(pot.id)
       ? [

@@ -1,6 +1,6 @@
 import type { StepId } from '../validate/ids.ts';
 import { askSuperfat, isLyeHeavy, type SuperfatAsked } from '../ask/superfat.ts';
-import { asPlanned, happenedIn, type HappenedByPour } from '../batch/happened.ts';
+import { AS_PLANNED, type HappenedByPour } from '../batch/happened.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { Day } from '../day/act.ts';
 import { potOfVessel } from '../day/vessel.ts';
@@ -124,23 +124,23 @@ function leanestKept(written: (lyeStepsOff: number) => Written): Written {
 }
 
 /**
- * Weigh a plan: what is wanted of every pot, what that takes of each colorant, and then the book of the day, every transfer
- * in order. All weights are read off the book.
+ * Weigh a plan of which so much has happened otherwise: what is wanted of every pot, what that takes of each colorant, and then
+ * the book of the day, every transfer in order. All weights are read off the book.
  */
 export function weighPlan(
   { plan, recipes, moulds, givenBatchG }: Pick<LaidPlan, 'plan' | 'recipes' | 'moulds' | 'givenBatchG'>,
   recipe: Recipe,
   day: Day,
+  happened: HappenedByPour,
 ): Weights {
   const stepG = plan.units.scaleStepG;
   // a bench scale finer than the fine one is used for everything
   const fineG = Math.min(plan.units.fineStepG, stepG);
   const targets = targetsOf(plan, moulds, moundsOn(plan, recipes, moulds), givenBatchG);
-  const ombres = weighOmbres(plan, recipes, recipe, targets.pots, fineG);
+  const planned = weighOmbres(plan, recipes, recipe, targets.pots, fineG, AS_PLANNED);
   // the batch is made as planned; what was really poured or added changes only what comes after
-  const happened = happenedIn(plan);
-  const planned =
-    happened.size > 0 ? weighOmbres(asPlanned(plan), recipes, recipe, targets.pots, fineG) : ombres;
+  const ombres =
+    happened.size > 0 ? weighOmbres(plan, recipes, recipe, targets.pots, fineG, happened) : planned;
   const massOf = (id: string): Grams => targets.pots.find((p) => p.pot.id === id)?.batterG ?? 0;
   const coloursOf = (graded: ReadonlyMap<string, readonly Weight[]>) =>
     targets.pots.map((target) => ({

@@ -1,8 +1,10 @@
-import { database, type DraftRecord } from '../database.ts';
+import type { Dexie } from 'dexie';
 import { gonePages, PAGE_ID } from '../page.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { samePlan } from './samePlan.ts';
-import { upToDate } from './upToDate.ts';
+import { allDrafts, type DraftRecord } from '../tables/drafts.ts';
+import { planRecord } from '../tables/plans.ts';
+import { upToDate } from '../tables/upToDate.ts';
 
 /** A plan that waits for the maker's decision between what is stored and what a page had of it. */
 export interface Conflict {
@@ -21,8 +23,8 @@ const nameOf = (plan: unknown): string | undefined => {
   return typeof name === 'string' ? name : undefined;
 };
 
-async function isOpen(draft: DraftRecord): Promise<'conflict' | 'deleted' | undefined> {
-  const record = await database.plans.get(draft.planId);
+async function isOpen(db: Dexie, draft: DraftRecord): Promise<'conflict' | 'deleted' | undefined> {
+  const record = await planRecord(db, draft.planId);
   if ((record?.revision ?? null) === draft.base) return undefined;
   if (!record) return 'deleted';
   const same = samePlan(
@@ -33,9 +35,9 @@ async function isOpen(draft: DraftRecord): Promise<'conflict' | 'deleted' | unde
 }
 
 /** All plans that wait for a decision. */
-export async function openConflicts(): Promise<readonly Conflict[]> {
-  const drafts = await database.drafts.toArray();
-  const found = await Promise.all(drafts.map(async (draft) => ({ draft, why: await isOpen(draft) })));
+export async function openConflicts(db: Dexie): Promise<readonly Conflict[]> {
+  const drafts = await allDrafts(db);
+  const found = await Promise.all(drafts.map(async (draft) => ({ draft, why: await isOpen(db, draft) })));
   return found.flatMap(({ draft, why }) =>
     why === undefined
       ? []

@@ -3,7 +3,7 @@ import { store } from '../store.ts';
 import { Keeper } from './keeper.ts';
 import { storageAnswered, storageFailed, workChanged, workEnded } from './keepingSlice.ts';
 import { askToLast, storageUse } from './storageUse.ts';
-import type { Held } from './planRecords.ts';
+import type { Held } from '../tables/plans.ts';
 
 let asked = false;
 

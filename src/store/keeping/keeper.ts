@@ -1,9 +1,9 @@
-import type { DripLineDatabase, PlanRecord } from '../database.ts';
+import type { DripLineDatabase } from '../database.ts';
 import { stayAlive } from '../page.ts';
-import { draftOf, dropDraft, keepDraft, leaveDraft } from './drafts.ts';
+import { draftOf, dropDraft, keepDraft, leaveDraft } from '../tables/drafts.ts';
 import type { WorkState } from './keepingSlice.ts';
-import { savePlan, type Held } from './planRecords.ts';
-import { newRevision } from './revisions.ts';
+import { savePlan, type Held, type PlanRecord } from '../tables/plans.ts';
+import { newRevision } from '../tables/revisions.ts';
 import { withStorage } from './storage.ts';
 import { troubleOf, type Trouble } from './trouble.ts';
 

@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import type { PlanRecord } from '../database.ts';
+import type { PlanRecord } from '../tables/plans.ts';
 import type { Trouble } from './trouble.ts';
 
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'conflict';

@@ -1,8 +1,8 @@
 import { dequal } from 'dequal/lite';
-import type { Table } from 'dexie';
-import type { DripLineDatabase, Revised } from '../database.ts';
+import type { DripLineDatabase } from '../database.ts';
 import type { Gesture } from '../gesture.ts';
-import { newRevision } from './revisions.ts';
+import { rowsOf, thingRecord, type Kind, type Seen } from '../tables/kind.ts';
+import { newRevision } from '../tables/revisions.ts';
 import { withStorage } from './storage.ts';
 import { troubleOf, type Trouble } from './trouble.ts';
 
@@ -11,25 +11,6 @@ const RETRY_MS = 4000;
 
 /** What was stored is shown from here until whoever follows the table has it too, ms. */
 const SEEN_MS = 400;
-
-/** A kind of thing in the library, and how it stands in its table. */
-export interface Kind<T, R extends Revised> {
-  readonly table: (db: DripLineDatabase) => Table<R, string>;
-  readonly record: (value: T, revision: string) => R;
-  readonly valueOf: (record: R) => T;
-  /** both changed one thing, or both made one (base null): what becomes of it; undefined where mine must give way */
-  readonly merge: (base: T | null, mine: T, theirs: T) => T | undefined;
-  /** what another has made of `mine`, as if it had been made of `start` */
-  readonly apart: (start: T, mine: T, theirs: T) => T;
-  /** what stands there while nothing is stored: stored, it would only hide a better one that comes with a newer version */
-  readonly usual?: (key: string) => T | undefined;
-}
-
-/** A thing as it is seen, with the writing it is; null revision: it is not stored, or stands in for what is not. */
-export interface Seen<T> {
-  readonly value: T;
-  readonly revision: string | null;
-}
 
 interface Item<T> {
   /** as it was seen when the change began */
@@ -59,13 +40,13 @@ export interface LibraryTells<T> {
  * Keeps changes to things of the library: each shows at once, is written on top of what other pages wrote meanwhile (what
  * only one changed is merged, and what both changed is told, not overwritten), and is tried again while storage refuses it.
  */
-export class LibraryKeeper<T, R extends Revised> {
+export class LibraryKeeper<T> {
   readonly #db: DripLineDatabase;
-  readonly #kind: Kind<T, R>;
+  readonly #kind: Kind<T>;
   readonly #tells: LibraryTells<T>;
   readonly #items = new Map<string, Item<T>>();
 
-  constructor(db: DripLineDatabase, kind: Kind<T, R>, tells: LibraryTells<T>) {
+  constructor(db: DripLineDatabase, kind: Kind<T>, tells: LibraryTells<T>) {
     this.#db = db;
     this.#kind = kind;
     this.#tells = tells;
@@ -164,13 +145,13 @@ export class LibraryKeeper<T, R extends Revised> {
 
   /** True where both changed the same and this page's change gives way. */
   async #write(key: string, item: Item<T>, next: T | null): Promise<boolean> {
-    const { table, record, valueOf, merge, apart, usual } = this.#kind;
-    const rows = table(this.#db);
+    const { merge, apart, usual } = this.#kind;
+    const rows = rowsOf(this.#db, this.#kind);
     return this.#db.transaction('rw', rows, async () => {
       const there = await rows.get(key);
       const known = there ? item.own.has(there.revision) : item.own.size === 0 && item.start === null;
       if (!known && there?.revision !== item.start?.revision) {
-        const theirs = there ? valueOf(there) : null;
+        const theirs = there ? (there.value as T) : null;
         item.foreign =
           theirs !== null && item.wrote !== null && item.start !== null
             ? apart(item.start.value, item.wrote, theirs)
@@ -188,7 +169,7 @@ export class LibraryKeeper<T, R extends Revised> {
         return false;
       }
       const revision = newRevision();
-      await rows.put(record(merged, revision));
+      await rows.put(thingRecord(this.#kind, merged, revision));
       item.own.add(revision);
       return false;
     });

@@ -1,11 +1,9 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Trouble } from './trouble.ts';
 
-export type LibraryTable = 'colorants' | 'moulds' | 'palettes' | 'settings' | 'stores';
-
-/** A change that is on its way to storage, or that storage refuses for now. */
+/** A change of a record that is on its way to storage, or that storage refuses for now. */
 export interface Pending {
-  readonly table: LibraryTable;
+  readonly table: string;
   readonly key: string;
   /** null: taken out */
   readonly value: unknown;

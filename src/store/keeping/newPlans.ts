@@ -3,12 +3,22 @@ import { database } from '../database.ts';
 import { newPlanId } from '../page.ts';
 import { store } from '../store.ts';
 import { toastShown } from '../toastSlice.ts';
+import { bookKeeper } from './books.ts';
 import { keeper } from './keep.ts';
 import { storageFailed } from './keepingSlice.ts';
-import { addPlans, deletePlan, recordOf, restorePlan, type Taken } from './planRecords.ts';
-import { newRevision } from './revisions.ts';
+import {
+  addFound,
+  batchOfPlan,
+  deletePlan,
+  planRecord,
+  recordOf,
+  restorePlan,
+  type FoundPlan,
+  type Taken,
+} from '../tables/plans.ts';
+import { newRevision } from '../tables/revisions.ts';
 import { withStorage } from './storage.ts';
-import { upToDate } from './upToDate.ts';
+import { upToDate } from '../tables/upToDate.ts';
 import { troubleOf, TROUBLE_WORDS, type Trouble } from './trouble.ts';
 
 const failed = (error: unknown): Trouble => {
@@ -17,25 +27,31 @@ const failed = (error: unknown): Trouble => {
   return trouble;
 };
 
-/** Put plans on the shelf. What storage refuses stays in this page, can be worked on, and is tried again. */
-export async function bringPlans(plans: readonly Plan[]): Promise<readonly Plan[]> {
+/** Put plans on the shelf, with their batches. What storage refuses stays in this page, can be worked on, and is tried again. */
+export async function bringFound(found: readonly FoundPlan[]): Promise<readonly Plan[]> {
   try {
-    return await withStorage(database, () => addPlans(database, plans));
+    return await withStorage(database, () => addFound(database, found));
   } catch (error) {
     failed(error);
-    // what is stored cannot be asked: an id of their own keeps them from being taken for another's
-    const kept = plans.map((plan) => ({ ...plan, id: newPlanId() }));
-    for (const plan of kept) keeper.keep({ plan, past: [], future: [] });
-    return kept;
+    return found.flatMap(({ plan, batch }) => {
+      // what is stored cannot be asked: an id of their own keeps them from being taken for another's
+      const kept = plan && { ...plan, id: newPlanId() };
+      if (kept) keeper.keep({ plan: kept, past: [], future: [] });
+      if (batch) void bookKeeper.write(kept ? batchOfPlan(batch, kept) : batch, batch.events);
+      return kept ?? [];
+    });
   }
 }
+
+export const bringPlans = (plans: readonly Plan[]): Promise<readonly Plan[]> =>
+  bringFound(plans.map((plan) => ({ plan })));
 
 /** The newest of a plan: what this page has not stored yet is stored first. Where storage refuses: as it is shown. */
 export async function newestPlan(shown: Plan): Promise<Plan> {
   const unfinished = keeper.unfinished(shown.id);
   if (!(await keeper.flush(shown.id)) && unfinished) return unfinished.plan;
   try {
-    const record = await withStorage(database, () => database.plans.get(shown.id));
+    const record = await withStorage(database, () => planRecord(database, shown.id));
     return record ? (upToDate(record.plan, record.version) as Plan) : shown;
   } catch (error) {
     failed(error);

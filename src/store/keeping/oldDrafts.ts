@@ -1,5 +1,8 @@
 import type { Plan } from '../../core/plan/planSchema.ts';
-import type { DripLineDatabase } from '../database.ts';
+import type { Dexie } from 'dexie';
+import { foundIn } from '../../core/exchange/migrate.ts';
+import { putFound } from '../tables/batches.ts';
+import { keepDraft } from '../tables/drafts.ts';
 
 const PREFIX = 'drip-line/draft/';
 
@@ -20,18 +23,21 @@ export const hasOldDrafts = (storage: Storage | undefined): boolean =>
  * Edits that an older Drip Line left in localStorage before it could store them: they become drafts like any other. Damaged ones are
  * let go, as that one did.
  */
-export async function takeOldDrafts(db: DripLineDatabase, storage: Storage | undefined): Promise<void> {
+export async function takeOldDrafts(db: Dexie, storage: Storage | undefined): Promise<void> {
   if (!storage) return;
   for (const key of keysOf(storage)) {
     const [planId = '', page = ''] = key.slice(PREFIX.length).split('/');
     try {
       const { baseRevision, version, plan } = JSON.parse(storage.getItem(key) ?? '') as OldDraft;
-      await db.drafts.put({
+      const was = version ?? 1;
+      const { batch } = foundIn(plan, was);
+      if (batch) await putFound(db, batch);
+      // drafts from before plans had a second version say none
+      await keepDraft(db, {
         planId,
         page,
         base: baseRevision === 0 ? null : String(baseRevision),
-        // drafts from before plans had a second version say none
-        version: version ?? 1,
+        version: was,
         plan,
         past: [],
         future: [],

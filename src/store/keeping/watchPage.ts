@@ -1,4 +1,6 @@
+import { bookKeeper } from './books.ts';
 import { keeper } from './keep.ts';
+import { writeTyped } from '../writeDown.ts';
 import { store } from '../store.ts';
 import { stayAlive } from '../page.ts';
 
@@ -6,14 +8,21 @@ import { stayAlive } from '../page.ts';
 export function watchPage(): void {
   void stayAlive();
   document.addEventListener('visibilitychange', () => {
-    if (document.visibilityState === 'hidden') void keeper.flush();
+    if (document.visibilityState !== 'hidden') return;
+    writeTyped();
+    void keeper.flush();
   });
   addEventListener('beforeprint', () => void keeper.flush());
-  addEventListener('pagehide', () => {
+  const leave = (): void => {
+    writeTyped();
+    bookKeeper.leave();
     keeper.leaveDrafts();
+  };
+  addEventListener('pagehide', () => {
+    leave();
   });
   addEventListener('beforeunload', (event) => {
-    keeper.leaveDrafts();
+    leave();
     const library = Object.values(store.getState().library).some((p) => p.trouble !== null);
     if (keeper.wouldLose || library) event.preventDefault();
   });

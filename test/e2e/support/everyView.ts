@@ -105,11 +105,11 @@ export function everyView(
       await page.getByRole('button', { name: 'Blank', exact: true }).waitFor();
       await audit(page, 'new plan', { themes, fits: false });
       expect((await overflow(page))['page']).to.equal(0);
-      await page.goto(`${s.url()}/stores`);
+      await page.goto(`${s.url()}/supplies`);
       for (const kind of ['Fragrance', 'Jar', 'Jug', 'Cutter'])
         await page.getByRole('button', { name: kind, exact: true }).click();
       await page.getByRole('listitem', { name: 'New cutter' }).waitFor();
-      await audit(page, 'stores', { themes, fits: false });
+      await audit(page, 'supplies', { themes, fits: false });
       expect((await overflow(page))['page']).to.equal(0);
       await page.goto(`${s.url()}/colorants`);
       await page.getByText('Weighing and dispersing').waitFor();

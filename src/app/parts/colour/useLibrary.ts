@@ -1,26 +1,15 @@
 import { useMemo } from 'react';
-import * as v from 'valibot';
-import { colorantSchema, type Colorant } from '../../../core/colorant/schema.ts';
+import type { Colorant } from '../../../core/colorant/schema.ts';
 import { STARTER_COLORANTS } from '../../../core/colorant/starters.ts';
 import { POT_COLOURS } from '../../../core/edit/pots.ts';
-import { paletteSchema, type Palette } from '../../../core/exchange/palette.ts';
-import { database, type ColorantRecord, type PaletteRecord } from '../../../store/database.ts';
-import type { Seen } from '../../../store/keeping/libraryKeeper.ts';
-import { useThings } from '../useThings.ts';
+import type { Palette } from '../../../core/exchange/palette.ts';
+import { COLORANT } from '../../../store/tables/colorantKind.ts';
+import type { Seen } from '../../../store/tables/kind.ts';
+import { PALETTE } from '../../../store/tables/paletteKind.ts';
+import { allOf, useThings } from '../useThings.ts';
 
-const colorantRows = (): Promise<readonly ColorantRecord[]> => database.colorants.toArray();
-const paletteRows = (): Promise<readonly PaletteRecord[]> => database.palettes.orderBy('name').toArray();
-
-const readColorant = (row: ColorantRecord): Colorant | undefined => {
-  const read = v.safeParse(colorantSchema, row.colorant);
-  return read.success ? read.output : undefined;
-};
-const readPalette = (row: PaletteRecord): Palette | undefined => {
-  const read = v.safeParse(paletteSchema, row.palette);
-  return read.success ? read.output : undefined;
-};
-const idOf = (row: ColorantRecord): string => row.id;
-const nameOf = (row: PaletteRecord): string => row.name;
+const colorantRows = allOf(COLORANT);
+const paletteRows = allOf(PALETTE);
 
 const STARTERS: readonly Seen<Colorant>[] = STARTER_COLORANTS.map((value) => ({ value, revision: null }));
 
@@ -32,7 +21,7 @@ interface Colorants {
 }
 
 export function useColorantShelf(): Colorants {
-  const { things: own, damaged } = useThings('colorants', colorantRows, idOf, readColorant);
+  const { things: own, damaged } = useThings(COLORANT, colorantRows);
   return useMemo(() => {
     const ids = new Set(own.map((c) => c.value.id));
     const all = [...own, ...STARTERS.filter((c) => !ids.has(c.value.id))].toSorted((a, b) =>
@@ -57,6 +46,6 @@ interface Palettes {
 }
 
 export function usePalettes(): Palettes {
-  const { things: own, damaged } = useThings('palettes', paletteRows, nameOf, readPalette);
+  const { things: own, damaged } = useThings(PALETTE, paletteRows);
   return useMemo(() => ({ all: [BUILT_IN, ...own.map((p) => p.value)], own, damaged }), [own, damaged]);
 }

@@ -1,9 +1,9 @@
 import { fragranceInBarPercent } from '../../../core/batter/fragranceLimit.ts';
 import type { Fragrance } from '../../../core/batter/schema.ts';
-import { takeFragrance } from '../../../core/edit/stores.ts';
-import { SpeedPicker } from '../../stores/SpeedPicker.tsx';
+import { takeFragrance } from '../../../core/edit/supplies.ts';
+import { SpeedPicker } from '../../supplies/SpeedPicker.tsx';
 import { Picker } from '../../parts/Picker.tsx';
-import { useStores } from '../../parts/useStores.ts';
+import { useSupplies } from '../../parts/useSupplies.ts';
 import { addAddition, removeAddition, updateFragrance } from '../../../core/edit/additions.ts';
 import { formatPercent } from '../../../core/units/format.ts';
 import { Fact } from '../../parts/Fact.tsx';
@@ -21,11 +21,11 @@ const FIRST: Omit<Fragrance, 'id'> = {
   doses: [{ id: 'd1', gPerKgOils: 30, moment: 'trace' }],
 };
 
-const FROM_STORES = 'From the stores…';
+const FROM_SUPPLIES = 'From the supplies…';
 
 export function Fragrances() {
   const { plan, edit } = usePlan();
-  const stock = useStores('fragrance');
+  const stock = useSupplies('fragrance');
   return (
     <Group
       title="Fragrance"
@@ -33,11 +33,11 @@ export function Fragrances() {
         <span className="flex gap-2">
           {stock.length > 0 && (
             <Picker
-              label="A fragrance out of the stores"
+              label="A fragrance out of the supplies"
               hideLabel
-              value={FROM_STORES}
+              value={FROM_SUPPLIES}
               options={[
-                { value: FROM_STORES, label: FROM_STORES },
+                { value: FROM_SUPPLIES, label: FROM_SUPPLIES },
                 ...stock.map(({ value: f }) => ({
                   value: f.id,
                   label: f.version === undefined ? f.name : `${f.name}, ${f.version}`,

@@ -3,7 +3,7 @@ import { FACTORS, scentDoubt, scentSpeed } from '../../../core/clock/scents.ts';
 import type { Fragrance } from '../../../core/batter/schema.ts';
 import { formatShort } from '../../../core/units/format.ts';
 import { plural } from '../../../core/units/words.ts';
-import { SpeedPicker } from '../../stores/SpeedPicker.tsx';
+import { SpeedPicker } from '../../supplies/SpeedPicker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { useTaught } from './useTaught.ts';

@@ -8,8 +8,8 @@ import { formatShort } from '../../../core/units/format.ts';
 import { plural } from '../../../core/units/words.ts';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
-import { useStores } from '../../parts/useStores.ts';
-import { keepOf } from '../../stores/useKeep.ts';
+import { useSupplies } from '../../parts/useSupplies.ts';
+import { keepOf } from '../../supplies/useKeep.ts';
 
 /** A spread of a logarithm as so many percent either way. */
 const doubt = (sd: number): string => `± ${Math.round((Math.exp(sd) - 1) * 100)} %`;
@@ -24,7 +24,7 @@ function named({ id }: RateOf, { batter }: Plan): { readonly name: string; reado
 /** What each rate was taken to be, and what the readings make of it; each can be left as it was, kept, or forgotten. */
 export function WhatWasLearned({ learned }: { readonly learned: readonly LearnedRate[] }) {
   const { plan, computed, edit } = usePlan('recipe');
-  const stock = useStores('fragrance');
+  const stock = useSupplies('fragrance');
   const rows = ratesOf(plan, computed.recipe).flatMap((of) => {
     const rate = learned.find((l) => l.name === of.doubt);
     // of rest nothing is said until anything was
@@ -35,7 +35,7 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
   const keep = (): void => {
     const kept = new Map(rows.flatMap(({ id, news }) => (news ? [[id, news] as const] : [])));
     edit((p) => keepLearned(p, kept));
-    // the fragrance of that name and lot in the stores learns it too
+    // the fragrance of that name and lot in the supplies learns it too
     for (const f of plan.batter.fragrances) {
       const known = kept.get(f.id);
       const seen = stock.find((s) => s.value.name === f.name && s.value.version === f.version);
@@ -102,7 +102,7 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
             Keep what was learned
           </button>
           <p className="quiet text-sm">
-            The readings are done with then; copies of this plan have it, and the fragrance in the stores.
+            The readings are done with then; copies of this plan have it, and the fragrance in the supplies.
           </p>
         </div>
       )}

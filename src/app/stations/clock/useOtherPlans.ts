@@ -2,25 +2,22 @@ import { useEffect, useState } from 'react';
 import { planTimetable, type Timetable } from '../../../core/clock/timetable.ts';
 import { layPlan } from '../../../core/fill/layPlan.ts';
 import type { Plan } from '../../../core/plan/planSchema.ts';
-import { database } from '../../../store/database.ts';
-import { listPlans, type PlanEntry } from '../../../store/keeping/planRecords.ts';
-import { readStored } from '../../../store/keeping/storedPlan.ts';
-import { withStorage } from '../../../store/keeping/storage.ts';
+import { ask } from '../../../store/ask.ts';
+import { listPlans, planRecord, type PlanEntry } from '../../../store/tables/plans.ts';
+import { readStored } from '../../../store/tables/storedPlan.ts';
 import { useLive } from '../../parts/useLive.ts';
 
 /** Another plan of the shelf, and when what of it is done; or why that cannot be said. */
 export type OtherPlan = { readonly plan: Plan; readonly clock: Timetable } | { readonly trouble: string };
 
-const list = (): Promise<readonly PlanEntry[]> => listPlans(database);
-
 /** The plans on the shelf, by name. */
 export function useShelfNames(): readonly PlanEntry[] {
-  const entries = useLive(list);
+  const entries = useLive(listPlans);
   return (entries ?? []).filter((e) => !e.unlisted).toSorted((a, b) => a.name.localeCompare(b.name));
 }
 
 async function read(id: string): Promise<OtherPlan> {
-  const record = await withStorage(database, () => database.plans.get(id));
+  const record = await ask((db) => planRecord(db, id));
   if (!record) return { trouble: 'is not on the shelf any more' };
   const stored = readStored(record.plan, record.version);
   if (!stored.ok) return { trouble: `is damaged: ${stored.faults[0].message}` };

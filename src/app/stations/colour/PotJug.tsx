@@ -1,22 +1,22 @@
 import { Link } from 'react-router';
-import { intoJug } from '../../../core/edit/stores.ts';
+import { intoJug } from '../../../core/edit/supplies.ts';
 import type { Pot } from '../../../core/plan/planSchema.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
-import { useStores } from '../../parts/useStores.ts';
+import { useSupplies } from '../../parts/useSupplies.ts';
 
 const UNKNOWN = 'unknown';
 
 /** Which of the maker's jugs a pot is mixed in: does it fit, and what does the scale read. */
 export function PotJug({ pot }: { readonly pot: Pot }) {
   const { plan, computed, edit, show } = usePlan('weights');
-  const jugs = useStores('jug');
+  const jugs = useSupplies('jug');
   const { jug } = pot;
   if (jugs.length === 0 && !jug)
     return (
       <p className="quiet text-sm">
-        <Link to="/stores" className="underline">
-          Jugs in the stores
+        <Link to="/supplies" className="underline">
+          Jugs in the supplies
         </Link>{' '}
         say whether a pot fits and what the scale reads.
       </p>
@@ -34,7 +34,7 @@ export function PotJug({ pot }: { readonly pot: Pot }) {
         value={jug ? (chosen?.id ?? 'kept') : UNKNOWN}
         options={[
           { value: UNKNOWN, label: 'any jug' },
-          ...(jug && !chosen ? [{ value: 'kept', label: `${jug.name} (no longer in the stores)` }] : []),
+          ...(jug && !chosen ? [{ value: 'kept', label: `${jug.name} (no longer in the supplies)` }] : []),
           ...jugs.map(({ value: j }) => ({ value: j.id, label: j.name })),
         ]}
         onPick={(id) => {

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { withCutter } from '../../../core/edit/stores.ts';
+import { withCutter } from '../../../core/edit/supplies.ts';
 import type { Plan } from '../../../core/plan/planSchema.ts';
 import { formatLength } from '../../../core/units/format.ts';
 import { parseAs } from '../../../core/units/parseQuantity.ts';
@@ -10,7 +10,7 @@ import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
-import { useStores } from '../../parts/useStores.ts';
+import { useSupplies } from '../../parts/useSupplies.ts';
 
 const HAND = 'hand';
 
@@ -36,7 +36,7 @@ function parsePlaces(text: string, unit: string): Result<readonly number[]> {
 /** What the loaf is cut with, and what lies on top that no cut should meet. */
 export function CutterFields() {
   const { plan, edit } = useBench();
-  const cutters = useStores('cutter');
+  const cutters = useSupplies('cutter');
   const { cutter, onTop } = plan.cut;
   const { length } = plan.units;
   const chosen = cutters.find((c) => c.value.name === cutter?.name)?.value;
@@ -63,8 +63,8 @@ export function CutterFields() {
         {cutters.length === 0 && !cutter ? (
           <p className="quiet col-span-3 text-sm">
             Cut by hand at any thickness. A{' '}
-            <Link to="/stores" className="underline">
-              cutter in the stores
+            <Link to="/supplies" className="underline">
+              cutter in the supplies
             </Link>{' '}
             has its own grid and its longest loaf.
           </p>
@@ -75,7 +75,9 @@ export function CutterFields() {
             value={cutter ? (chosen?.id ?? 'kept') : HAND}
             options={[
               { value: HAND, label: 'a knife, at any thickness' },
-              ...(cutter && !chosen ? [{ value: 'kept', label: `${cutter.name} (not in the stores)` }] : []),
+              ...(cutter && !chosen
+                ? [{ value: 'kept', label: `${cutter.name} (not in the supplies)` }]
+                : []),
               ...cutters.map(({ value: c }) => ({
                 value: c.id,
                 label: `${c.name}, every ${formatLength(c.pitchMm, length)}`,

@@ -5,7 +5,7 @@ import { mouldOfStep, usesAbout } from '../../plan/moulds.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import { depositKey, potNamed, potsIn, poursFrom } from '../../plan/sources.ts';
 import type { Pour, Step, Top } from '../../plan/stepSchema.ts';
-import type { ActId, DayAct } from '../act.ts';
+import { pourActId, type ActId, type DayAct } from '../act.ts';
 import { madeAtFirst } from './making.ts';
 import { Readying } from './ready.ts';
 
@@ -61,7 +61,7 @@ function pourOf(plan: Plan, jugs: Readying, step: Pour): readonly DayAct[] {
       const key = depositKey(step, pot.id);
       return { id: `stir:${key}`, does: 'stir-before', chapter: 'pour', step, pot, key };
     }),
-    { id: `pour:${step.id}`, does: 'pour', chapter: 'pour', step },
+    { id: pourActId(step.id), does: 'pour', chapter: 'pour', step },
   ];
 }
 

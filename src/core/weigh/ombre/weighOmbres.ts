@@ -1,5 +1,5 @@
 import type { PotId } from '../../validate/ids.ts';
-import { happenedIn } from '../../batch/happened.ts';
+import type { HappenedByPour } from '../../batch/happened.ts';
 import type { Recipe } from '../../batter/recipe.ts';
 import { shadesOf } from '../../ombre/shades.ts';
 import type { Plan } from '../../plan/planSchema.ts';
@@ -25,9 +25,9 @@ export const weighOmbres = (
   recipe: Recipe,
   pots: readonly WeighedPot[],
   fineG: Grams,
+  happened: HappenedByPour,
 ): OmbreWeights[] => {
   const byId = new Map(pots.map((p) => [p.pot.id, p] as const));
-  const happened = happenedIn(plan);
   return plan.ombres.map((ombre) =>
     SCHOOL[ombre.school]({
       plan,

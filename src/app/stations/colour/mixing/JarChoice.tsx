@@ -1,8 +1,8 @@
-import { fromJar } from '../../../../core/edit/stores.ts';
+import { fromJar } from '../../../../core/edit/supplies.ts';
 import type { PlanColorant } from '../../../../core/colorant/schema.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
-import { useStores } from '../../../parts/useStores.ts';
+import { useSupplies } from '../../../parts/useSupplies.ts';
 
 const TODAY = 'today';
 
@@ -15,7 +15,7 @@ interface JarChoiceProps {
 /** Whether a colorant is dispersed on the day, or weighed out of a jar that stands ready, and what that leaves in it. */
 export function JarChoice({ colorant, takesG }: JarChoiceProps) {
   const { edit, show } = usePlan();
-  const jars = useStores('jar').filter((j) => j.value.colorant === colorant.id);
+  const jars = useSupplies('jar').filter((j) => j.value.colorant === colorant.id);
   if (jars.length === 0 && colorant.jar === undefined) return null;
   const chosen = jars.find((j) => j.value.name === colorant.jar)?.value;
   return (
@@ -28,7 +28,7 @@ export function JarChoice({ colorant, takesG }: JarChoiceProps) {
         options={[
           { value: TODAY, label: 'dispersed on the day' },
           ...(colorant.jar !== undefined && !chosen
-            ? [{ value: 'kept', label: `jar ${colorant.jar} (not in the stores)` }]
+            ? [{ value: 'kept', label: `jar ${colorant.jar} (not in the supplies)` }]
             : []),
           ...jars.map(({ value: j }) => ({ value: j.id, label: `jar: ${j.name}` })),
         ]}

@@ -1,7 +1,6 @@
 import type { HappenedByPour } from '../../../../core/batch/happened.ts';
-import { notePoured } from '../../../../core/edit/happened.ts';
+import { poured } from '../../../../core/batch/note.ts';
 import { updateOmbre } from '../../../../core/edit/ombre.ts';
-import { now } from './now.ts';
 import { formatPercent } from '../../../../core/units/format.ts';
 import { teaspoons } from '../../../../core/units/spoons.ts';
 import type { OmbreWeights, Stock } from '../../../../core/weigh/ombre/types.ts';
@@ -10,6 +9,7 @@ import { usePlan } from '../../../parts/usePlan.ts';
 import { WideTable } from '../../../parts/WideTable.tsx';
 import { ActualField } from './ActualField.tsx';
 import { LayerCell } from './LayerCell.tsx';
+import { useWriteDown } from './useWriteDown.ts';
 
 interface BlendRecipeProps {
   readonly weights: Extract<OmbreWeights, { school: 'master-blends' }>;
@@ -23,6 +23,7 @@ const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap';
 /** Two stocks to make, and what each layer draws from them. */
 export function BlendRecipe({ weights, happened }: BlendRecipeProps) {
   const { edit, show } = usePlan();
+  const writeDown = useWriteDown();
   const { ombre, of } = weights;
   const some = (g: number): string => (g > 0 ? show.mass(g) : '–');
   return (
@@ -78,9 +79,7 @@ export function BlendRecipe({ weights, happened }: BlendRecipeProps) {
                           label={`Really poured at layer ${layer.shade.nth + 1}`}
                           value={actual}
                           shown={show.mass}
-                          onValue={(pouredG, g) =>
-                            edit((p) => notePoured(p, layer.shade.pourId, pouredG, now()), g)
-                          }
+                          onValue={(massG, g) => writeDown([poured(layer.shade.pourId, massG)], g)}
                         />
                       </span>
                     )}

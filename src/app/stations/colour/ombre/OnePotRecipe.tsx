@@ -1,13 +1,13 @@
 import { gradedIn } from '../../../../core/ombre/shades.ts';
 import type { HappenedByPour } from '../../../../core/batch/happened.ts';
-import { noteAdded, notePoured } from '../../../../core/edit/happened.ts';
-import { now } from './now.ts';
+import { added, poured } from '../../../../core/batch/note.ts';
 import type { OmbreWeights } from '../../../../core/weigh/ombre/types.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
 import { WideTable } from '../../../parts/WideTable.tsx';
 import { ActualField } from './ActualField.tsx';
 import { Added } from './Added.tsx';
 import { LayerCell } from './LayerCell.tsx';
+import { useWriteDown } from './useWriteDown.ts';
 
 interface OnePotRecipeProps {
   readonly weights: Extract<OmbreWeights, { school: 'one-pot' }>;
@@ -20,7 +20,8 @@ const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap align-top';
 
 /** Before each pass: what the pot holds, what to stir in, and what is left after pouring. */
 export function OnePotRecipe({ weights, happened }: OnePotRecipeProps) {
-  const { plan, edit, show } = usePlan();
+  const { plan, show } = usePlan();
+  const writeDown = useWriteDown();
   const { ombre } = weights;
   return (
     <>
@@ -79,7 +80,7 @@ export function OnePotRecipe({ weights, happened }: OnePotRecipeProps) {
                           whatIf={happened !== undefined}
                           stock={ombre.measure === 'stock'}
                           graded={gradedIn(ombre)}
-                          onActual={(added, g) => edit((p) => noteAdded(p, pass.pourId, added, now()), g)}
+                          onActual={(all, g) => writeDown([added(pass.pourId, all)], g)}
                         />
                       </td>
                       <td className={CELL}>
@@ -90,9 +91,7 @@ export function OnePotRecipe({ weights, happened }: OnePotRecipeProps) {
                               label={`Really poured at layer ${nth}`}
                               value={actual?.pouredG}
                               shown={show.mass}
-                              onValue={(pouredG, g) =>
-                                edit((p) => notePoured(p, pass.pourId, pouredG, now()), g)
-                              }
+                              onValue={(massG, g) => writeDown([poured(pass.pourId, massG)], g)}
                             />
                           </span>
                         )}

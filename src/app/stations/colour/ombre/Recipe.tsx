@@ -1,7 +1,5 @@
 import { useState } from 'react';
-import { backToPlan } from '../../../../core/edit/happened.ts';
-import { now } from './now.ts';
-import { happenedIn } from '../../../../core/batch/happened.ts';
+import { asPlanned } from '../../../../core/batch/note.ts';
 import { poursOfOmbre } from '../../../../core/ombre/runs.ts';
 import type { Ombre } from '../../../../core/plan/ombreSchema.ts';
 import { Group } from '../../../parts/Station.tsx';
@@ -9,12 +7,14 @@ import { usePlan } from '../../../parts/usePlan.ts';
 import { BlendRecipe } from './BlendRecipe.tsx';
 import { OnePotRecipe } from './OnePotRecipe.tsx';
 import { SeparateRecipe } from './SeparateRecipe.tsx';
+import { useWriteDown } from './useWriteDown.ts';
 
 /** What to weigh, layer by layer, by the ombre's school; and what becomes of it when something went otherwise. */
 export function Recipe({ ombre }: { readonly ombre: Ombre }) {
-  const { plan, computed, edit } = usePlan('weights', 'entered', 'warnings');
+  const { plan, computed } = usePlan('weights', 'entered', 'warnings', 'happened');
+  const writeDown = useWriteDown();
   const [asked, setAsked] = useState(false);
-  const happened = happenedIn(plan);
+  const { happened } = computed;
   const own = poursOfOmbre(plan, ombre.id).map((p) => p.id);
   const noted = own.some((id) => happened.has(id));
   const whatIf = asked || noted;
@@ -29,11 +29,7 @@ export function Recipe({ ombre }: { readonly ombre: Ombre }) {
       aside={
         <span className="flex gap-2">
           {noted && (
-            <button
-              type="button"
-              className="btn btn-sm"
-              onClick={() => edit((p) => backToPlan(p, own, now()))}
-            >
+            <button type="button" className="btn btn-sm" onClick={() => writeDown(asPlanned(happened, own))}>
               Back to the plan
             </button>
           )}

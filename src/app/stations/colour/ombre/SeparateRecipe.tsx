@@ -1,12 +1,12 @@
 import { gradedIn } from '../../../../core/ombre/shades.ts';
 import type { HappenedByPour } from '../../../../core/batch/happened.ts';
-import { noteAdded } from '../../../../core/edit/happened.ts';
-import { now } from './now.ts';
+import { added } from '../../../../core/batch/note.ts';
 import type { OmbreWeights } from '../../../../core/weigh/ombre/types.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
 import { WideTable } from '../../../parts/WideTable.tsx';
 import { Added } from './Added.tsx';
 import { LayerCell } from './LayerCell.tsx';
+import { useWriteDown } from './useWriteDown.ts';
 
 interface SeparateRecipeProps {
   readonly weights: Extract<OmbreWeights, { school: 'separate-pots' }>;
@@ -19,7 +19,8 @@ const CELL = 'py-1.5 pl-2 text-right whitespace-nowrap align-top';
 
 /** What each pot takes. */
 export function SeparateRecipe({ weights, happened }: SeparateRecipeProps) {
-  const { plan, computed, edit, show } = usePlan('weights');
+  const { plan, computed, show } = usePlan('weights');
+  const writeDown = useWriteDown();
   const { ombre } = weights;
   return (
     <WideTable label="What to weigh, layer by layer">
@@ -66,7 +67,7 @@ export function SeparateRecipe({ weights, happened }: SeparateRecipeProps) {
                         whatIf={happened !== undefined}
                         stock={ombre.measure === 'stock'}
                         graded={gradedIn(ombre)}
-                        onActual={(added, g) => edit((p) => noteAdded(p, pourId, added, now()), g)}
+                        onActual={(all, g) => writeDown([added(pourId, all)], g)}
                       />
                     </td>
                   </>

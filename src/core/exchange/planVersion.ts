@@ -1,2 +1,0 @@
-export const PLAN_FORMAT = 'drip-line/plan';
-export const PLAN_VERSION = 7;

@@ -100,7 +100,13 @@ export default tseslint.config(
     files: ['src/workers/**'],
     rules: noImports(['/(app|store|server|cli)/', '^react'], 'workers may import only from core'),
   },
-  { files: ['src/app/**'], rules: noImports(['/(server|cli)/'], 'app may import only from store and core') },
+  {
+    files: ['src/app/**'],
+    rules: noImports(
+      ['/(server|cli)/', '/store/database', '^dexie$'],
+      'app may import only from store and core, and reads the database through store/ask',
+    ),
+  },
   {
     files: ['src/server/**', 'src/cli/**'],
     rules: noImports(['/(app|store)/'], 'server and cli may import only from core'),

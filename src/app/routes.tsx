@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
+import { createBrowserRouter, redirect, type RouteObject } from 'react-router';
 import { Broken } from './parts/Broken.tsx';
 import { Loading } from './parts/Loading.tsx';
 import { Page } from './parts/Page.tsx';
@@ -19,8 +19,14 @@ const part = (path: string, load: Loaded, children: RouteObject[] = []): RouteOb
   ...(children.length > 0 ? { children } : {}),
 });
 
+/** The page that a station opens with. Left to what is drawn, a second press on the station while it is on its way would leave none. */
+const first = (page: string): RouteObject => ({
+  index: true,
+  loader: ({ request }) => redirect(`${new URL(request.url).pathname.replace(/\/$/, '')}/${page}`),
+});
+
 const stations: RouteObject[] = [
-  { index: true, element: <Navigate to="design" replace /> },
+  first('design'),
   part('mould', async () => ({
     Component: (await import('./stations/mould/MouldStation.tsx')).MouldStation,
   })),
@@ -34,7 +40,7 @@ const stations: RouteObject[] = [
     'colour',
     async () => ({ Component: (await import('./stations/colour/ColourStation.tsx')).ColourStation }),
     [
-      { index: true, element: <Navigate to="pots" replace /> },
+      first('pots'),
       part('pots', async () => ({ Component: (await import('./stations/colour/PotsPage.tsx')).PotsPage })),
       part('ombre', async () => ({
         Component: (await import('./stations/colour/ombre/OmbrePage.tsx')).OmbrePage,
@@ -48,7 +54,7 @@ const stations: RouteObject[] = [
     'clock',
     async () => ({ Component: (await import('./stations/clock/ClockStation.tsx')).ClockStation }),
     [
-      { index: true, element: <Navigate to="timetable" replace /> },
+      first('timetable'),
       part('timetable', async () => ({
         Component: (await import('./stations/clock/TimetablePage.tsx')).TimetablePage,
       })),
@@ -68,7 +74,7 @@ const stations: RouteObject[] = [
     ],
   ),
   part('pour-day', async () => ({ Component: (await import('./stations/pourday/PourDay.tsx')).PourDay }), [
-    { index: true, element: <Navigate to="sheet" replace /> },
+    first('sheet'),
     part('sheet', async () => ({ Component: (await import('./stations/pourday/PourSheet.tsx')).PourSheet })),
     part('jugs', async () => ({
       Component: (await import('./stations/pourday/JugLedger.tsx')).JugLedger,

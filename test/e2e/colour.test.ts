@@ -6,6 +6,8 @@ import { difference } from '../../src/core/colour/difference.ts';
 import { readGpl } from '../../src/core/exchange/palette.ts';
 import { readCsv, writeCsv } from '../../src/app/colorants/csv.ts';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
+import { readBatchFile, writeBatchFile } from '../../src/core/exchange/batchFile.ts';
+import { storedIn, storedPlan } from './support/stored.ts';
 import { halves } from './support/png.ts';
 import { fieldValue, saved, studio, type } from './support/studio.ts';
 
@@ -215,6 +217,59 @@ describe('an ombre', () => {
     await page.getByRole('button', { name: 'Back to the plan' }).click();
     await page.getByRole('button', { name: 'What if it went otherwise?' }).waitFor();
     expect(await third.innerText()).to.equal(before);
+  });
+
+  it('what was written in a plan of version 7 is a batch, which undo leaves alone and two tabs share', async () => {
+    const page = s.page();
+    await page.goto(s.url());
+    await page
+      .getByLabel('Plan and batch files')
+      .setInputFiles('test/fixtures/heather-poured.v7.dripline.json');
+    await page.getByRole('link', { name: 'Open heather-poured' }).click();
+    await page.getByRole('link', { name: /Colour/ }).dblclick();
+    await page.getByRole('link', { name: 'Ombre', exact: true }).click();
+    const second = 'Really poured at layer 2';
+    const was = await fieldValue(page, second);
+    expect(was).to.match(/^\d+ g$/);
+    const plan = await storedPlan(page, 'heather-poured');
+    await type(page, 'Layers', '8');
+    await type(page, second, '150');
+    await page.keyboard.press('Control+z');
+    expect(await fieldValue(page, 'Layers')).to.equal('9');
+    expect(await fieldValue(page, second)).to.equal('150 g');
+    await saved(page);
+    expect(await storedPlan(page, 'heather-poured')).to.deep.equal(plan);
+
+    const other = await s.tab(new URL(page.url()).pathname);
+    await other.getByLabel(second).waitFor();
+    expect(await fieldValue(other, second)).to.equal('150 g');
+    await type(other, 'Really poured at layer 4', '99');
+    await page.getByLabel('Really poured at layer 4').and(page.locator('[value="99 g"]')).waitFor();
+    expect(await fieldValue(page, second)).to.equal('150 g');
+    await other.close();
+
+    await page.goto(`${s.url()}/kept`);
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Export the batch of heather-poured' }).click();
+    const batch = readBatchFile(readFileSync(await (await download).path(), 'utf8'));
+    if (!batch.ok) throw new Error(batch.fault.message);
+    expect(batch.value.events.map((e) => e.does)).to.deep.equal([
+      'weighed',
+      'as-planned',
+      'weighed',
+      'added',
+      'weighed',
+      'weighed',
+    ]);
+    // read again, it adds nothing
+    await page.goto(s.url());
+    await page.getByLabel('Plan and batch files').setInputFiles({
+      name: 'again.dripline-batch.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(writeBatchFile(batch.value)),
+    });
+    await page.getByText('Batches kept: heather-poured').waitFor();
+    expect(await storedIn(page, 'events')).to.have.length(6);
   });
 
   it('says which colour is nearest when an end cannot be reached, and takes it', async () => {

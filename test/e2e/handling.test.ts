@@ -26,7 +26,7 @@ describe('plans that can be told apart', () => {
       buffer: readFileSync(await download.path()),
     };
     for (const name of ['Slate Beds (2)', 'Slate Beds (3)']) {
-      await page.getByLabel('Plan files').setInputFiles(file);
+      await page.getByLabel('Plan and batch files').setInputFiles(file);
       await page.getByRole('article', { name, exact: true }).waitFor();
       await page.getByText(`On the shelf: ${name}`).waitFor();
     }

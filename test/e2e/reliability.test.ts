@@ -507,9 +507,17 @@ describe('damaged records', () => {
 
   it('of the library are named, and the rest of it works', async () => {
     const page = s.page();
-    await inStore(page, 'colorants', `store.put({ id: 'bad', revision: 'r', colorant: { name: 5 } });`);
-    await inStore(page, 'moulds', `store.put({ name: 'Bent', revision: 'r', mould: { shape: {} } });`);
-    await inStore(page, 'palettes', `store.put({ name: 'Pale', revision: 'r' });`);
+    await inStore(
+      page,
+      'colorants',
+      `store.put({ id: 'bad', revision: 'r', version: 1, value: { name: 5 } });`,
+    );
+    await inStore(
+      page,
+      'moulds',
+      `store.put({ name: 'Bent', revision: 'r', version: 2, value: { shape: {} } });`,
+    );
+    await inStore(page, 'palettes', `store.put({ name: 'Pale', revision: 'r', version: 99, value: {} });`);
     await page.goto(`${s.url()}/colorants`);
     await page.getByText('“bad” is damaged as it is stored').waitFor();
     await page.getByRole('button', { name: 'Set aside' }).click();
@@ -542,7 +550,7 @@ describe('damaged records', () => {
     await page.getByText(`You have one called “${other.mould.name}” already`).waitFor();
     await page.getByRole('button', { name: /^Take it as/ }).click();
     await page.getByRole('button', { name: `Export ${other.mould.name} (2)` }).waitFor();
-    const kept = await storedIn<{ mould: { linerMm: number } }>(page, 'moulds');
-    expect(kept.map((m) => m.mould.linerMm).toSorted()).to.deep.equal([0.5, 3]);
+    const kept = await storedIn<{ value: { linerMm: number } }>(page, 'moulds');
+    expect(kept.map((m) => m.value.linerMm).toSorted()).to.deep.equal([0.5, 3]);
   });
 });

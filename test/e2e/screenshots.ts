@@ -44,7 +44,7 @@ const fillSupplies = async (page: Page): Promise<void> => {
     await inStore(
       page,
       'supplies',
-      `store.put(${JSON.stringify({ id: thing.id, kind: thing.kind, revision: 'r', thing })});`,
+      `store.put(${JSON.stringify({ id: thing.id, revision: 'r', version: 1, value: thing })});`,
     );
   await page.reload();
   await page.getByText('You saw that it quickens').waitFor();

@@ -148,7 +148,7 @@ export async function files(browser: Browser, url: string, count: number, seed: 
     try {
       const name = `hostile-${now}.json`;
       await page
-        .getByLabel('Plan files')
+        .getByLabel('Plan and batch files')
         .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(hostileFile(now)) });
       const refused = page.getByRole('alert').getByText(`“${name}” was not taken.`);
       const onShelf = page.getByText(/^On the shelf: /);

@@ -6,8 +6,9 @@ import { allAside, dropAside } from '../../store/tables/aside.ts';
 import { COLORANTS } from '../../store/tables/colorants.ts';
 import { MOULDS } from '../../store/tables/moulds.ts';
 import { PALETTES } from '../../store/tables/palettes.ts';
-import { countPlans } from '../../store/tables/plans.ts';
+import { PLANS } from '../../store/tables/plans.ts';
 import { SUPPLIES } from '../../store/tables/supplies.ts';
+import { countOf } from '../../store/tables/table.ts';
 import { askToLast, storageUse, type StorageUse } from '../../store/keeping/storageUse.ts';
 import { bytesText } from '../parts/bytesText.ts';
 import { exportRaw } from '../parts/exportRaw.ts';
@@ -18,20 +19,17 @@ import { useLive } from '../parts/useLive.ts';
 import { Waiting } from '../shelf/Waiting.tsx';
 import { Batches } from './Batches.tsx';
 
-/** The library's tables, and what a maker calls what is in them. */
-const LIBRARY = [
+/** What is counted, and what a maker calls it. */
+const COUNTED = [
+  { table: PLANS.name, name: 'Plans' },
   { table: MOULDS.name, name: 'Moulds of your own' },
   { table: COLORANTS.name, name: 'Colorants of your own, or changed' },
   { table: PALETTES.name, name: 'Palettes of your own' },
   { table: SUPPLIES.name, name: 'Supplies' },
 ];
 
-const counts: Query<readonly { readonly name: string; readonly count: number }[]> = async (db) => [
-  { name: 'Plans', count: await countPlans(db) },
-  ...(await Promise.all(
-    LIBRARY.map(async ({ table, name }) => ({ name, count: await db.table(table).count() })),
-  )),
-];
+const counts: Query<readonly { readonly name: string; readonly count: number }[]> = (db) =>
+  Promise.all(COUNTED.map(async ({ table, name }) => ({ name, count: await countOf(db, table) })));
 
 const KINDS: Readonly<Record<string, string>> = {
   plans: 'plan',

@@ -1,14 +1,11 @@
 import { useMemo } from 'react';
 import type { Supply, SupplyKind, SupplyOf } from '../../core/supplies/schema.ts';
-import { rowsOf, type Seen } from '../../store/tables/kind.ts';
+import { allOf, someOf, type Rows, type Seen } from '../../store/tables/kind.ts';
 import { SUPPLY } from '../../store/tables/supplyKind.ts';
-import { allOf, useThings, type Rows, type Things } from './useThings.ts';
+import { useThings, type Things } from './useThings.ts';
 
 const all = allOf(SUPPLY);
-const only =
-  (kind: SupplyKind): Rows =>
-  (db) =>
-    rowsOf(db, SUPPLY).where({ 'value.kind': kind }).toArray();
+const only = (kind: SupplyKind): Rows => someOf(SUPPLY, 'value.kind', kind);
 
 /** A page that asks for jugs reads no beginnings, which are whole plans. */
 const ROWS: Readonly<Record<SupplyKind, Rows>> = {

@@ -1,13 +1,5 @@
 import { useMemo } from 'react';
-import type { Query } from '../../store/ask.ts';
-import {
-  keyOfRow,
-  readRow,
-  rowsOf,
-  type Kind,
-  type Seen,
-  type ThingRecord,
-} from '../../store/tables/kind.ts';
+import { keyOfRow, readRow, type Kind, type Rows, type Seen } from '../../store/tables/kind.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useLive } from './useLive.ts';
 
@@ -16,16 +8,6 @@ export interface Things<T> {
   /** keys of records that cannot be read */
   readonly damaged: readonly string[];
 }
-
-/** The records of a kind, all or some of them. */
-export type Rows = Query<readonly ThingRecord[]>;
-
-export const allOf =
-  <T>(kind: Kind<T>): Rows =>
-  (db) =>
-    kind.only === undefined
-      ? rowsOf(db, kind).toArray()
-      : rowsOf(db, kind).where(kind.key).equals(kind.only).toArray();
 
 /**
  * The things of one kind in the library, as they are stored and with what this page is about to store of them in its place.

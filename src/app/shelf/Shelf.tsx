@@ -115,7 +115,7 @@ export function Shelf() {
             multiple
             hidden
             accept=".json,application/json"
-            aria-label="Plan files"
+            aria-label="Plan and batch files"
             onChange={(event) => {
               void bring([...(event.target.files ?? [])]);
               event.target.value = '';

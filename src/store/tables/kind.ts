@@ -42,6 +42,22 @@ export interface Seen<T> {
 
 export const rowsOf = <T>(db: Dexie, { table }: Kind<T>): Table<ThingRecord, string> => db.table(table);
 
+/** The records of a kind, all or some of them. */
+export type Rows = (db: Dexie) => Promise<readonly ThingRecord[]>;
+
+export const allOf =
+  <T>(kind: Kind<T>): Rows =>
+  (db) =>
+    kind.only === undefined
+      ? rowsOf(db, kind).toArray()
+      : rowsOf(db, kind).where(kind.key).equals(kind.only).toArray();
+
+/** Those of a kind whose index says this. */
+export const someOf =
+  <T>(kind: Kind<T>, index: string, says: string): Rows =>
+  (db) =>
+    rowsOf(db, kind).where(index).equals(says).toArray();
+
 export const thingRecord = <T>(
   { key, keyOf, version }: Kind<T>,
   value: T,

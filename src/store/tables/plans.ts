@@ -223,8 +223,6 @@ export const planRecords = (
   ids: readonly string[],
 ): Promise<readonly (PlanRecord | undefined)[]> => rows(db).bulkGet([...ids]);
 
-export const countPlans = (db: Dexie): Promise<number> => rows(db).count();
-
 export const lastChanged = (db: Dexie): Promise<PlanRecord | undefined> => rows(db).orderBy('changed').last();
 
 /** Every plan, one after another: all of them at once may be much. */

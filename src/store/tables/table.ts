@@ -1,4 +1,4 @@
-import type { Transaction } from 'dexie';
+import type { Dexie, Transaction } from 'dexie';
 
 /** Every record that a maker's work is in says which writing of it this is: a write that does not build on it is refused. */
 export interface Revised {
@@ -16,6 +16,9 @@ export interface TableHistory {
   /** what is done to its records as that version comes */
   readonly upgrades?: Readonly<Record<number, (transaction: Transaction) => PromiseLike<unknown>>>;
 }
+
+/** How many records a table has. */
+export const countOf = (db: Dexie, table: string): Promise<number> => db.table(table).count();
 
 /** Every record of a table put in another shape; null: it stays as it is. */
 export const reshaped =

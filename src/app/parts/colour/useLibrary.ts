@@ -4,9 +4,9 @@ import { STARTER_COLORANTS } from '../../../core/colorant/starters.ts';
 import { POT_COLOURS } from '../../../core/edit/pots.ts';
 import type { Palette } from '../../../core/exchange/palette.ts';
 import { COLORANT } from '../../../store/tables/colorantKind.ts';
-import type { Seen } from '../../../store/tables/kind.ts';
+import { allOf, type Seen } from '../../../store/tables/kind.ts';
 import { PALETTE } from '../../../store/tables/paletteKind.ts';
-import { allOf, useThings } from '../useThings.ts';
+import { useThings } from '../useThings.ts';
 
 const colorantRows = allOf(COLORANT);
 const paletteRows = allOf(PALETTE);

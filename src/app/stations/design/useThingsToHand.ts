@@ -1,7 +1,8 @@
 import type { Thing } from '../../../core/mould/propped.ts';
 import { propsKeeper } from '../../../store/keeping/library.ts';
 import { PROPS } from '../../../store/tables/settingKinds.ts';
-import { allOf, useThings } from '../../parts/useThings.ts';
+import { allOf } from '../../../store/tables/kind.ts';
+import { useThings } from '../../parts/useThings.ts';
 
 /** What nearly every kitchen has. Common practice, no source. */
 const USUAL: readonly Thing[] = [

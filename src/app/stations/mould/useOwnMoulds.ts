@@ -1,6 +1,7 @@
 import type { Mould } from '../../../core/mould/schema.ts';
 import { MOULD } from '../../../store/tables/mouldKind.ts';
-import { allOf, useThings, type Things } from '../../parts/useThings.ts';
+import { allOf } from '../../../store/tables/kind.ts';
+import { useThings, type Things } from '../../parts/useThings.ts';
 
 const rows = allOf(MOULD);
 

@@ -54,7 +54,8 @@ export function Recipe({ ombre }: { readonly ombre: Ombre }) {
       ))}
       {whatIf && (
         <p className="text-sm">
-          Write what was really added or poured: the layers after it are solved again from what is left.
+          Write what was really added or poured: the layers after it are solved again from what is left. It is
+          kept with the batch, which undo does not touch; empty a field to take it back.
         </p>
       )}
       {weights.school === 'one-pot' && (

@@ -1,0 +1,106 @@
+import ts from 'typescript';
+
+/** A small fault that may be planted in a file: what stands at a place, and what would stand there instead. */
+export interface Fault {
+  readonly file: string;
+  /** characters from the beginning of the file */
+  readonly from: number;
+  readonly to: number;
+  readonly was: string;
+  readonly is: string;
+  /** what it is known by wherever it moves in the file: the line it stands in, and what is changed in it */
+  readonly name: string;
+}
+
+const SWAPS: Readonly<Record<string, string>> = {
+  '+': '-',
+  '-': '+',
+  '*': '/',
+  '/': '*',
+  '<': '<=',
+  '<=': '<',
+  '>': '>=',
+  '>=': '>',
+  '===': '!==',
+  '!==': '===',
+  '&&': '||',
+  '||': '&&',
+  '+=': '-=',
+  '-=': '+=',
+};
+
+const CALLS: Readonly<Record<string, string>> = {
+  max: 'min',
+  min: 'max',
+  floor: 'ceil',
+  ceil: 'floor',
+  some: 'every',
+  every: 'some',
+};
+
+/** A figure a tenth larger; nothing becomes one, one becomes nothing. */
+const figure = (text: string): string | undefined => {
+  const value = Number(text.replaceAll('_', ''));
+  if (!Number.isFinite(value)) return undefined;
+  if (value === 0) return '1';
+  return value === 1 ? '0' : String(Number((value * 1.1).toPrecision(6)));
+};
+
+/** A place where a figure or a truth is data of the program, and no type. */
+const isType = (node: ts.Node): boolean => ts.isTypeNode(node) || ts.isImportDeclaration(node);
+
+/** Every small fault that can be planted in the text of a file. Faults in words that are only shown are none. */
+export function faultsIn(file: string, text: string): readonly Fault[] {
+  const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
+  const faults: Fault[] = [];
+  const put = (from: number, to: number, is: string): void => {
+    const was = text.slice(from, to);
+    const start = text.lastIndexOf('\n', from - 1) + 1;
+    const end = text.indexOf('\n', from);
+    const line = text.slice(start, end < 0 ? undefined : end).trim();
+    const before = text.slice(start, from).trimStart().length;
+    faults.push({ file, from, to, was, is, name: `${file}: ${line} [${before}: ${was} -> ${is}]` });
+  };
+  const visit = (node: ts.Node): void => {
+    if (isType(node)) return;
+    if (ts.isBinaryExpression(node)) {
+      const operator = node.operatorToken.getText();
+      const swap = SWAPS[operator];
+      const words = [node.left, node.right].some(
+        (n) => ts.isStringLiteralLike(n) || ts.isTemplateExpression(n),
+      );
+      if (swap !== undefined && !(words && operator === '+'))
+        put(node.operatorToken.getStart(), node.operatorToken.getEnd(), swap);
+    }
+    if (ts.isNumericLiteral(node) && !ts.isElementAccessExpression(node.parent)) {
+      const is = figure(node.getText());
+      if (is !== undefined) put(node.getStart(), node.getEnd(), is);
+    }
+    if (node.kind === ts.SyntaxKind.TrueKeyword) put(node.getStart(), node.getEnd(), 'false');
+    if (node.kind === ts.SyntaxKind.FalseKeyword) put(node.getStart(), node.getEnd(), 'true');
+    if (ts.isPropertyAccessExpression(node) && ts.isCallExpression(node.parent)) {
+      const swap = CALLS[node.name.text];
+      if (swap !== undefined) put(node.name.getStart(), node.name.getEnd(), swap);
+    }
+    if (ts.isConditionalExpression(node)) {
+      const { condition } = node;
+      put(condition.getStart(), condition.getEnd(), `!(${condition.getText()})`);
+    }
+    if (ts.isIfStatement(node)) {
+      const { expression } = node;
+      put(expression.getStart(), expression.getEnd(), `!(${expression.getText()})`);
+    }
+    // one of several summands or factors is left out
+    if (
+      ts.isCallExpression(node) &&
+      ts.isPropertyAccessExpression(node.expression) &&
+      node.expression.name.text === 'filter'
+    )
+      put(node.getStart(), node.getEnd(), node.expression.expression.getText());
+    if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.ExclamationToken)
+      put(node.getStart(), node.getEnd(), node.operand.getText());
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return faults;
+}

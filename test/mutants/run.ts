@@ -1,0 +1,128 @@
+// npm run mutants [-- faults=240 seed=1 only=weigh]: small faults planted in what weighs, times, colours and measures, one at a time, each
+// followed by the tests that run what it stands in. Apart from npm test; about an hour on two cores. The same seed plants the same.
+import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { seeded } from '../support/random.ts';
+import { CHANGES_NOTHING } from './changesNothing.ts';
+import { nearTests, passes, type Spec } from './near.ts';
+import { faultsIn, type Fault } from './plant.ts';
+
+/** Folders of the core by what they work out. */
+const AREAS = {
+  weights: ['weigh', 'ledger', 'ask', 'batter', 'fill'],
+  clock: ['timing', 'clock', 'setting', 'day'],
+  colour: ['colour', 'colorant', 'ombre', 'look'],
+  geometry: ['geometry', 'mould', 'cut', 'flow'],
+} as const;
+type Area = keyof typeof AREAS;
+
+/** Tests near a fault are run, the quickest first, until they come to this, s: three of them at least. */
+const NEAR_S = 90;
+
+/** Of the faults that change something at most this part may live. */
+const MOST_LIVING = 0.1;
+
+const given = new Map(process.argv.slice(2).map((a) => a.split('=') as [string, string]));
+const [wanted, seed] = [Number(given.get('faults') ?? 240), Number(given.get('seed') ?? 1)];
+const only = given.get('only');
+const next = seeded(seed);
+
+const filesOf = (area: Area): readonly string[] =>
+  AREAS[area].flatMap((folder) =>
+    readdirSync(`src/core/${folder}`, { recursive: true, encoding: 'utf8' })
+      .filter((f) => f.endsWith('.ts'))
+      .map((f) => `src/core/${folder}/${f}`)
+      .toSorted(),
+  );
+
+/** So many faults of an area, each file as likely as it is long. */
+function drawn(area: Area, count: number): readonly Fault[] {
+  const all = filesOf(area).flatMap((file) => faultsIn(file, readFileSync(file, 'utf8')));
+  const chosen = new Set<Fault>();
+  while (chosen.size < Math.min(count, all.length)) chosen.add(all[Math.floor(next() * all.length)]!);
+  return [...chosen];
+}
+
+/** A copy of the project to plant in. */
+function copied(): string {
+  const root = mkdtempSync(join(tmpdir(), 'drip-line-mutants-'));
+  for (const part of [
+    'src',
+    'test',
+    'demo',
+    'docs',
+    'scripts',
+    'package.json',
+    'tsconfig.base.json',
+    'tsconfig.json',
+  ])
+    cpSync(part, join(root, part), { recursive: true });
+  symlinkSync(join(process.cwd(), 'node_modules'), join(root, 'node_modules'));
+  return root;
+}
+
+const nearEnough = (specs: readonly Spec[]): readonly string[] => {
+  let seconds = 0;
+  return specs
+    .filter((s, i) => {
+      seconds += s.seconds;
+      return i < 3 || seconds <= NEAR_S;
+    })
+    .map((s) => s.file);
+};
+
+const specs = ['unit', 'reference'].flatMap((kind) =>
+  readdirSync(`test/${kind}`)
+    .filter((f) => f.endsWith('.test.ts'))
+    .map((f) => `test/${kind}/${f}`),
+);
+const roots = [copied(), copied()];
+process.stdout.write(`what runs in which of ${specs.length} files of tests...\n`);
+const halves = [0, 1].map((k) => specs.filter((_s, i) => i % 2 === k));
+const maps = await Promise.all(halves.map((half, k) => nearTests(roots[k]!, half)));
+const near = (file: string): readonly Spec[] =>
+  maps.flatMap((m) => m.get(file) ?? []).toSorted((a, b) => a.seconds - b.seconds);
+
+const areas = (Object.keys(AREAS) as Area[]).filter((a) => only === undefined || a === only);
+const faults = areas.flatMap((area) =>
+  drawn(area, Math.ceil(wanted / areas.length)).map((fault) => ({ area, fault })),
+);
+const waiting = faults.entries();
+const lived: { readonly area: Area; readonly fault: Fault }[] = [];
+const same: string[] = [];
+let done = 0;
+
+async function work(root: string): Promise<void> {
+  for (const [, one] of waiting) {
+    const { fault } = one;
+    const text = readFileSync(fault.file, 'utf8');
+    writeFileSync(join(root, fault.file), text.slice(0, fault.from) + fault.is + text.slice(fault.to));
+    let caught = false;
+    for (const spec of nearEnough(near(fault.file))) {
+      caught = !(await passes(root, [spec], {}, 240));
+      if (caught) break;
+    }
+    writeFileSync(join(root, fault.file), text);
+    done += 1;
+    if (!caught && fault.name in CHANGES_NOTHING) same.push(fault.name);
+    else if (!caught) {
+      lived.push(one);
+      process.stdout.write(`${done}/${faults.length} lives: ${fault.name}\n`);
+    }
+  }
+}
+await Promise.all(roots.map(work));
+for (const root of roots) rmSync(root, { recursive: true });
+
+for (const name of same) process.stdout.write(`changes nothing: ${name}\n  ${CHANGES_NOTHING[name] ?? ''}\n`);
+for (const area of areas) {
+  const of = faults.filter((f) => f.area === area).length;
+  const live = lived.filter((f) => f.area === area).length;
+  process.stdout.write(`${String(of).padStart(6)} planted in ${area}, ${live} lived\n`);
+}
+const part = lived.length / Math.max(1, faults.length - same.length);
+process.stdout.write(
+  `seed ${seed}: ${faults.length} planted, ${same.length} change nothing, ${lived.length} lived: ${(100 * part).toFixed(1)} %\n`,
+);
+process.exitCode = part > MOST_LIVING ? 1 : 0;

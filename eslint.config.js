@@ -20,6 +20,7 @@ const CORE_ORDER = [
   'timing',
   'batter',
   'supplies',
+  'ways',
   'plan',
   'look',
   'ombre',

@@ -6,7 +6,8 @@ import { rateToMedium, speedOf, toMediumMin, type Speed as BatterSpeed } from '.
 import { planTimetable, type Timetable } from '../../src/core/clock/timetable.ts';
 import { beginPlan, type BeginningId } from '../../src/core/edit/beginnings.ts';
 import { keepAt, landPours, layOnFluid, lyeOf, mixAt, setClock } from '../../src/core/edit/clock.ts';
-import { addPattern, firstPlace } from '../../src/core/edit/pattern.ts';
+import { addPattern } from '../../src/core/edit/pattern.ts';
+import { IN_THE_POT } from '../../src/core/ways/inThePot.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
 import { addWire } from '../../src/core/edit/wire.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
@@ -85,7 +86,7 @@ function lines(plan: Plan): Plan {
 /** Three jugs of swirled batter poured one on another at once, then a wire. */
 function swirledThrice(): Plan {
   let plan: Plan = { ...begun('in-the-pot', 3), steps: [] };
-  for (let i = 0; i < 3; i += 1) plan = addPattern(plan, firstPlace('in-the-pot')).plan;
+  for (let i = 0; i < 3; i += 1) plan = addPattern(plan, IN_THE_POT.first).plan;
   const pours = plan.steps.filter((s) => s.kind === 'pour');
   const fluid = layOnFluid(
     plan,

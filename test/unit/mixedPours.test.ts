@@ -5,7 +5,7 @@ import { topFace } from '../../src/core/face/loafFaces.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
 import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
-import type { Place } from '../../src/core/plan/patternSchema.ts';
+import type { Place } from '../../src/core/ways/ways.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Pour } from '../../src/core/plan/stepSchema.ts';
 import type { Shape } from '../../src/core/mould/schema.ts';

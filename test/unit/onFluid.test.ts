@@ -24,7 +24,7 @@ import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
 import type { Shape } from '../../src/core/mould/schema.ts';
 import { roughOn } from '../../src/core/pattern/moves.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import type { Landing } from '../../src/core/plan/stepSchema.ts';
+import type { Landing } from '../../src/core/setting/landing.ts';
 import { blurOn, stageToCarryWithin, stageToStayApart } from '../../src/core/setting/blur.ts';
 import { stageToCarry } from '../../src/core/setting/carries.ts';
 import { boxPlan, demo, pour, rest } from '../support/plans.ts';

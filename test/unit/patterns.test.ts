@@ -6,7 +6,7 @@ import { rasterise } from '../../src/core/face/raster.ts';
 import { planAt, sectionAt, topFace } from '../../src/core/face/loafFaces.ts';
 import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
 import { holeVolumeMl } from '../../src/core/pattern/hole.ts';
-import type { Place } from '../../src/core/plan/patternSchema.ts';
+import type { Place } from '../../src/core/ways/ways.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { roundsOf } from '../../src/core/weigh/rounds.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';

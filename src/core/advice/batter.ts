@@ -8,7 +8,7 @@ import { hasOwn } from '../plan/recipes.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { formatNumber, formatPercent } from '../units/format.ts';
 import type { Remedy, Warning } from './warning.ts';
-import type { WarningCode } from './codes.ts';
+import type { WarningCode } from '../result/warningCodes.ts';
 import type { Facts } from './facts.ts';
 import { additionWarnings } from './additions.ts';
 import { fragranceWarnings } from './fragrance.ts';

@@ -4,7 +4,7 @@ import { actName } from '../clock/words.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { stageFigure } from '../setting/stage.ts';
 import { formatClock, formatMinutes, formatShort } from '../units/format.ts';
-import type { WarningCode } from './codes.ts';
+import type { WarningCode } from '../result/warningCodes.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
 

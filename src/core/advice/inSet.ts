@@ -2,7 +2,7 @@ import { setAt } from '../pattern/depthAt.ts';
 import type { Stroke, Wire } from '../plan/stepSchema.ts';
 import { formatLength } from '../units/format.ts';
 import type { Millimetres } from '../units/quantity.ts';
-import type { WarningCode } from './codes.ts';
+import type { WarningCode } from '../result/warningCodes.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
 

@@ -9,14 +9,11 @@ import { formatLength, formatMass, formatShort } from '../units/format.ts';
 import { roundsOf } from '../weigh/rounds.ts';
 import { setAt } from '../pattern/depthAt.ts';
 import { columnsIn } from '../mould/column.ts';
-import { pouredOver } from '../pattern/moves.ts';
-import { placeWindow } from '../pattern/windows.ts';
 import { sinkOf, stageToSink } from '../setting/spike.ts';
 import { stageFigure } from '../setting/stage.ts';
-import type { Place } from '../plan/patternSchema.ts';
-import { isOneJug } from '../plan/sources.ts';
-import type { Pot } from '../plan/planSchema.ts';
-import type { Pour } from '../plan/stepSchema.ts';
+import type { WayRemedy } from '../ways/way.ts';
+import { isOneJug, wayOf, type Place } from '../ways/ways.ts';
+import type { PotId } from '../validate/ids.ts';
 import type { Stage } from '../units/quantity.ts';
 import type { Facts } from './facts.ts';
 import { matWarnings } from './mat.ts';
@@ -36,87 +33,38 @@ function isInside({ geometry, fill }: Facts, x: number, y: number): boolean {
   });
 }
 
-/** A line beyond a wall is poured down that wall. */
-function lineOutside(
-  { plan, geometry }: Facts,
-  pour: Pour,
-  place: Extract<Place, { at: 'line' }>,
-): Warning[] {
-  const half = (place.runs === 'lengthwise' ? geometry.most.width : geometry.most.length) / 2;
-  if (Math.abs(place.offMm) <= half) return [];
-  const { length } = plan.units;
-  return [
-    {
-      station: 'design',
-      step: pour.id,
-      code: 'line-outside',
-      level: 'refuse',
-      message: `The line is ${formatLength(Math.abs(place.offMm), length)} off the middle, and the wall is ${formatLength(half, length)} from it.`,
-      remedies: [{ label: 'Along the middle', apply: (p) => setPlace(p, pour.id, { ...place, offMm: 0 }) }],
-    },
-  ];
-}
-
+/** What is wrong with a pour where it goes in, as its way of pouring has it. */
 function placeWarnings(facts: Facts, layer: PouredLayer): Warning[] {
-  const { plan } = facts;
-  const { pour } = layer;
-  const { length } = plan.units;
+  const { plan, geometry } = facts;
+  const { pour, densityGMl } = layer;
   const place = pour.pattern?.place;
   if (!place) return [];
-  const about = { station: 'design', step: pour.id } as const;
-  const standing = columnsIn(plan.mould);
-  if (place.at === 'column' && layer.blocked.length === 0)
-    return [
-      {
-        ...about,
-        code: 'no-column',
-        level: 'warn',
-        message: `${
-          layer.room.columns.length > 0
-            ? 'The column is pulled by then'
-            : standing.length > 0
-              ? 'No column stands in this compartment'
-              : 'No column stands in the mould'
-        }: this pour goes in as a stream in its middle.`,
-        remedies: standing.length > 0 ? [] : [{ label: 'Stand a column in it', apply: withAColumn }],
-      },
-    ];
-  if (place.at === 'column') {
-    const onDivider = pouredOver(layer.room.columns, place).filter(
-      (c) => facts.geometry.rooms.filter((r) => r.columns.includes(c)).length > 1,
-    );
-    if (onDivider.length > 0)
-      return [
-        {
-          ...about,
-          code: 'column-on-divider',
-          level: 'refuse',
-          message:
-            'The column stands on the divider: what is poured over it would go into both compartments.',
-        },
-      ];
-  }
-  if (place.at === 'line') return lineOutside(facts, pour, place);
-  if (place.at !== 'drops') return [];
-  return place.spots.flatMap((s, i): Warning[] =>
-    isInside(facts, s.xMm, s.yMm)
-      ? []
-      : [
-          {
-            ...about,
-            code: 'drop-outside',
-            level: 'refuse',
-            message: `Place ${i + 1}, ${formatLength(s.xMm, length)} right of the middle and ${formatLength(s.yMm, length)} beyond it, is outside the mould.`,
-            remedies: [
-              {
-                label: 'Put it into the middle',
-                apply: (p) =>
-                  setPlace(p, pour.id, { ...place, spots: place.spots.with(i, { xMm: 0, yMm: 0 }) }),
-              },
-            ],
-          },
-        ],
-  );
+  const { fallMm } = pour.landing;
+  const faults = wayOf(place).faults?.(place, {
+    halfMm: { across: geometry.most.width / 2, along: geometry.most.length / 2 },
+    isInside: (x, y) => isInside(facts, x, y),
+    columns: {
+      standing: columnsIn(plan.mould).length,
+      inRoom: layer.room.columns,
+      reached: layer.blocked.length > 0,
+      onDivider: (c) => geometry.rooms.filter((r) => r.columns.includes(c)).length > 1,
+    },
+    pots: layer.pots,
+    sinkOf: (stage) => sinkOf(stage, fallMm, densityGMl),
+    stageToSink: (sinkMm) => stageToSink(sinkMm, fallMm, densityGMl),
+    fluidMm: layer.offset - layer.riseMm - setAt(facts, pour),
+    length: (mm) => formatLength(mm, plan.units.length),
+  });
+  const remedied = (r: WayRemedy<Place>): Remedy => {
+    if ('place' in r) return { label: r.label, apply: (p) => setPlace(p, pour.id, r.place) };
+    return 'stand' in r ? { label: r.label, apply: withAColumn } : atStage(r.pots, r.stage);
+  };
+  return (faults ?? []).map(({ remedies, ...fault }) => ({
+    ...fault,
+    station: 'design',
+    step: pour.id,
+    ...(remedies ? { remedies: remedies.map(remedied) } : {}),
+  }));
 }
 
 /** A turn that the scale does not show can only be poured by eye. */
@@ -147,73 +95,19 @@ function smallTurns({ plan }: Facts, layer: ScaledLayer): Warning[] {
 }
 
 /** Some pots at another thickness. */
-function atStage(pots: readonly Pick<Pot, 'id'>[], stage: Stage): Remedy {
-  const ids = new Set(pots.map((p) => p.id));
+function atStage(pots: readonly PotId[], stage: Stage): Remedy {
   return {
     label: `Pour at ${stage} of 5`,
     apply: (plan) => ({
       ...plan,
-      pots: plan.pots.map((pot) => (ids.has(pot.id) ? { ...pot, stage } : pot)),
+      pots: plan.pots.map((pot) => (pots.includes(pot.id) ? { ...pot, stage } : pot)),
     }),
   };
 }
 
-/** More turns of a spoon than this, and nothing is told apart. Common practice, no source. */
-const MOST_TURNS = 4;
-
-function overmixed({ pour }: PouredLayer): Warning[] {
-  const place = pour.pattern?.place;
-  if (place?.at !== 'in-the-pot' || place.spoonTurns <= MOST_TURNS) return [];
-  return [
-    {
-      code: 'overmixed',
-      level: 'warn',
-      station: 'design',
-      step: pour.id,
-      message: `${formatShort(place.spoonTurns, 1)} turns of the spoon: above about ${MOST_TURNS} the colours are one. The streaks that are drawn will not be told apart.`,
-      remedies: [{ label: 'Two turns', apply: (p) => setPlace(p, pour.id, { ...place, spoonTurns: 2 }) }],
-    },
-  ];
-}
-
-/** Lines that sink deeper than what is fluid below them go to its floor, and colours wash together. */
-function washes(facts: Facts, layer: PouredLayer): Warning[] {
-  const { pour } = layer;
-  if (pour.pattern?.place.at !== 'close-lines') return [];
-  const { plan } = facts;
-  const fluid = layer.offset - layer.riseMm - setAt(facts, pour);
-  const sinks = layer.pots.map((pot) => ({
-    pot,
-    sinkMm: sinkOf(pot.stage, pour.landing.fallMm, layer.densityGMl),
-  }));
-  const deep = sinks.filter((s) => s.sinkMm > fluid);
-  const [worst] = deep.toSorted((a, b) => b.sinkMm - a.sinkMm);
-  if (!worst || fluid <= 0) return [];
-  const say = (mm: number): string => formatLength(mm, plan.units.length);
-  const stage = Math.ceil(10 * stageToSink(fluid * 0.8, pour.landing.fallMm, layer.densityGMl)) / 10;
-  return [
-    {
-      code: 'lines-wash',
-      level: 'warn',
-      station: 'design',
-      step: pour.id,
-      message: `Lines of pot ${worst.pot.letter} sink ${say(Math.round(worst.sinkMm))} (estimated), and what is fluid below them is ${say(fluid)} deep: they go to its floor, and the colours wash together.`,
-      remedies:
-        stage <= placeWindow('close-lines', pour.landing.fallMm).most
-          ? [
-              atStage(
-                deep.map((d) => d.pot),
-                stage,
-              ),
-            ]
-          : [],
-    },
-  ];
-}
-
 function tooThick({ pour, pots }: PouredLayer): Warning[] {
   if (!pour.pattern) return [];
-  const window = placeWindow(pour.pattern.place.at, pour.landing.fallMm);
+  const window = wayOf(pour.pattern.place).window(pour.landing.fallMm);
   const thick = pots.filter((p) => p.stage > window.most + 1e-9);
   if (thick.length === 0) return [];
   const most = Math.max(...thick.map((p) => p.stage));
@@ -224,7 +118,12 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
       station: 'design',
       step: pour.id,
       message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stageFigure(most)}; this way of pouring spreads up to ${formatShort(window.most, 1)} (estimated). What is drawn is what thinner batter does.`,
-      remedies: [atStage(thick, window.most)],
+      remedies: [
+        atStage(
+          thick.map((p) => p.id),
+          window.most,
+        ),
+      ],
     },
   ];
 }
@@ -283,13 +182,7 @@ function afterPull({ plan, stack }: Facts): Warning[] {
 export function patternWarnings(facts: Facts): Warning[] {
   const layers = facts.stack.layers.filter((l) => l.pour.pattern !== undefined);
   return [
-    ...layers.flatMap((l) => [
-      ...placeWarnings(facts, l),
-      ...smallTurns(facts, l),
-      ...tooThick(l),
-      ...washes(facts, l),
-      ...overmixed(l),
-    ]),
+    ...layers.flatMap((l) => [...placeWarnings(facts, l), ...smallTurns(facts, l), ...tooThick(l)]),
     ...unpulled(facts),
     ...afterPull(facts),
     ...facts.plan.steps.flatMap((s) => (s.kind === 'stroke' ? strokeWarnings(facts, s) : [])),

@@ -11,7 +11,7 @@ import { stageToKeepRidges } from '../setting/ridge.ts';
 import { stagePhrase } from '../setting/stage.ts';
 import { formatLength, formatMass } from '../units/format.ts';
 import type { Stage } from '../units/quantity.ts';
-import type { WarningCode } from './codes.ts';
+import type { WarningCode } from '../result/warningCodes.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
 

@@ -1,5 +1,5 @@
 import type { MouldId, PotId, StepId } from '../validate/ids.ts';
-import type { WarningCode } from './codes.ts';
+import type { WarningCode } from '../result/warningCodes.ts';
 import type { Plan } from '../plan/planSchema.ts';
 
 export type Station = 'mould' | 'design' | 'batter' | 'colour' | 'clock' | 'pour-day' | 'cut';

@@ -1,7 +1,7 @@
 import { blendAll, landPours, layOnFluid, loosenPot, lyingOn } from '../edit/clock.ts';
 import { pourNames } from '../plan/deposits.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import type { Landing } from '../plan/stepSchema.ts';
+import type { Landing } from '../setting/landing.ts';
 import { FAILS, Run } from '../timing/run.ts';
 import type { Millimetres, Minutes, Stage } from '../units/quantity.ts';
 import { listed } from '../units/words.ts';

@@ -1,5 +1,4 @@
-import { KNOW_HOW } from '../pattern/knowHow.ts';
-import type { Place } from '../plan/patternSchema.ts';
+import { wayOf } from '../ways/ways.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { potsIn } from '../plan/sources.ts';
 import { fallFor } from '../setting/plunge.ts';
@@ -26,15 +25,12 @@ export interface Need {
   };
 }
 
-/** Ways whose depth goes with how high the jug is held. */
-const FALLS: readonly Place['at'][] = ['drops', 'close-lines', 'line', 'column', 'corner'];
-
 /** Nobody holds a jug higher, mm. */
 const HIGHEST: Millimetres = 400;
 
 const jugOf = (plan: Plan, { about, firstStage, stage }: TimedAct): Need['jug'] => {
   const { step } = about;
-  if (step?.kind !== 'pour' || !step.pattern || !FALLS.includes(step.pattern.place.at)) return undefined;
+  if (step?.kind !== 'pour' || !step.pattern || !wayOf(step.pattern.place).byHeight) return undefined;
   if (firstStage === undefined || stage === undefined) return undefined;
   const pots = potsIn(plan, step);
   const planned = pots.reduce((s, p) => s + p.stage, 0) / Math.max(1, pots.length);
@@ -55,7 +51,7 @@ export function needsOf(plan: Plan, { acts }: Timetable): readonly Need[] {
       return [
         {
           step: step.id,
-          name: KNOW_HOW[step.pattern.place.at].name,
+          name: wayOf(step.pattern.place).know.name,
           ...act.window,
           untilMin: startMin + during,
           hasMin: timed.pourableUntilMin + during,

@@ -1,4 +1,4 @@
-import { placeWindow } from '../pattern/windows.ts';
+import { wayOf } from '../ways/ways.ts';
 import { isSecond } from '../plan/second.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Stage } from '../units/quantity.ts';
@@ -22,7 +22,7 @@ export function startStage(plan: Pick<Plan, 'clock' | 'steps' | 'mould'>): Stage
   const { clock, steps } = plan;
   if (clock.start !== undefined) return clock.start;
   const windows = steps.flatMap((s) =>
-    s.kind === 'pour' && s.pattern ? [placeWindow(s.pattern.place.at, s.landing.fallMm)] : [],
+    s.kind === 'pour' && s.pattern ? [wayOf(s.pattern.place).window(s.landing.fallMm)] : [],
   );
   const thin = windows.filter((w) => w.most < THIN);
   if (thin.length === 0 && !steps.some((s) => s.kind === 'ridges')) return LAYERS;

@@ -7,8 +7,9 @@ import type { KnownRate, Moment } from '../batter/schema.ts';
 import { waterAs } from '../batter/water.ts';
 import type { Pace, PlanClock, Reading } from '../plan/clockSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { isOneJug } from '../plan/sources.ts';
-import type { Landing, Pour } from '../plan/stepSchema.ts';
+import { isOneJug } from '../ways/ways.ts';
+import type { Pour } from '../plan/stepSchema.ts';
+import type { Landing } from '../setting/landing.ts';
 import type { Celsius, Minutes, Percent, Stage } from '../units/quantity.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 

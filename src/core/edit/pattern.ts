@@ -1,9 +1,10 @@
 import { columnsIn } from '../mould/column.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
-import { cornerSpot } from '../pattern/moves.ts';
-import { MOST_ROUNDS, type PatternPour, type Place, type StickPath } from '../plan/patternSchema.ts';
+import { cornerSpot } from '../ways/corner.ts';
+import { MOST_ROUNDS, type PatternPour, type StickPath } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { isOneJug, potsOf, roundOf } from '../plan/sources.ts';
+import { potsOf, roundOf } from '../plan/sources.ts';
+import { isOneJug, wayOf, type Place } from '../ways/ways.ts';
 import type { Pour, Step, Stroke } from '../plan/stepSchema.ts';
 import type { Grams, Millimetres, Stage } from '../units/quantity.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
@@ -104,55 +105,6 @@ export function setPourStage(plan: Plan, pour: Pour, stage: Stage): Plan {
   return { ...plan, pots: plan.pots.map((p) => (pots.has(p.id) ? { ...p, stage } : p)) };
 }
 
-/** Where a pour of each kind begins, before it is told otherwise. */
-export const firstPlace = (at: Place['at']): Place => {
-  switch (at) {
-    case 'column':
-      return { at };
-    case 'corner':
-      return { at, corner: 'left-near' };
-    case 'line':
-      return { at, runs: 'lengthwise', offMm: 0 };
-    case 'wall':
-      return { at, wall: 'left' };
-    case 'two-walls':
-      return { at, walls: 'long', firstPercent: 50 };
-    case 'close-lines':
-      return { at, runs: 'lengthwise', spacingMm: 14 };
-    case 'in-the-pot':
-      return { at, spoonTurns: 1.5 };
-    case 'split-jug':
-      return { at, wiggleMm: 30 };
-    case 'drops':
-      return { at, spots: [{ xMm: 0, yMm: 0 }] };
-  }
-};
-
-/** How a pour that displaces others begins to be poured. What runs down a column or a wall lands low: 1 cm in effect (common practice, no source). */
-const FALLS: Readonly<Record<Place['at'], Pour['landing']>> = {
-  column: { how: 'low', fallMm: 10 },
-  corner: { how: 'low', fallMm: 20 },
-  line: { how: 'stream', fallMm: 50 },
-  wall: { how: 'low', fallMm: 10 },
-  'two-walls': { how: 'low', fallMm: 10 },
-  'close-lines': { how: 'low', fallMm: 20 },
-  'in-the-pot': { how: 'spatula', fallMm: 8 },
-  'split-jug': { how: 'low', fallMm: 20 },
-  drops: { how: 'stream', fallMm: 150 },
-};
-
-const FIRST_ROUNDS: Readonly<Record<Place['at'], number>> = {
-  column: 4,
-  corner: 4,
-  line: 3,
-  wall: 2,
-  'two-walls': 1,
-  'close-lines': 1,
-  'in-the-pot': 1,
-  'split-jug': 1,
-  drops: 2,
-};
-
 /** A new pour of all the pots there are, after the chosen step or at the end of the pours. */
 export function addPattern(
   plan: Plan,
@@ -161,6 +113,7 @@ export function addPattern(
 ): { readonly plan: Plan; readonly stepId: StepId } {
   const stepId = freshId('s', plan.steps);
   const [first, ...others] = plan.pots;
+  const way = wayOf(place);
   const pour: Pour = {
     id: stepId,
     kind: 'pour',
@@ -168,15 +121,15 @@ export function addPattern(
     compartment: 0,
     amount: { kind: 'rest', parts: meanParts(plan) },
     locked: false,
-    landing: FALLS[place.at],
+    landing: way.landing,
     pattern: {
       place,
-      then: place.at === 'two-walls' ? [] : others.slice(0, 23).map((p) => p.id),
-      rounds: Array.from({ length: FIRST_ROUNDS[place.at] }, () => 1),
+      then: way.onePot ? [] : others.slice(0, 23).map((p) => p.id),
+      rounds: Array.from({ length: way.rounds }, () => 1),
     },
   };
   const last = plan.steps.findLast((s) => s.kind !== 'finish')?.id;
-  const stood = place.at === 'column' ? withAColumn(plan) : plan;
+  const stood = way.column ? withAColumn(plan) : plan;
   return { plan: insertAfter(stood, afterId ?? last, pour), stepId };
 }
 

@@ -1,6 +1,7 @@
 import type { StepId } from '../validate/ids.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import type { Amount, Landing, Pour, Step } from '../plan/stepSchema.ts';
+import type { Amount, Pour, Step } from '../plan/stepSchema.ts';
+import type { Landing } from '../setting/landing.ts';
 import { freshId } from './freshId.ts';
 import { heldPots } from '../plan/held.ts';
 import { layerUnder } from '../plan/scrapes.ts';

@@ -3,12 +3,13 @@ import { mouldGeometry } from '../mould/geometry.ts';
 import type { Mould } from '../mould/schema.ts';
 import { tiltHolds } from '../mould/spill.ts';
 import { holeMassG } from '../pattern/hole.ts';
-import { THIN_PERCENT, type Place } from '../plan/patternSchema.ts';
+import { wayNamed, type Place } from '../ways/ways.ts';
+import { SPLIT_JUG, THIN_PERCENT } from '../ways/splitJug.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import { layOnFluid } from './clock.ts';
-import { addPattern, addPull, addStroke, firstPlace } from './pattern.ts';
+import { addPattern, addPull, addStroke } from './pattern.ts';
 import { plainPour } from './plainPour.ts';
 import { holdBackEvenly } from './pots.ts';
 import { mapPour } from './pours.ts';
@@ -65,39 +66,39 @@ export function pushedAside(id: PushedAside, layers: Plan): Plan {
   const lines = others.length > 0 ? others.map((p) => p.id) : [first.id];
   switch (id) {
     case 'column': {
-      const poured = addPull(addPattern(plan, firstPlace(id)).plan);
+      const poured = addPull(addPattern(plan, wayNamed(id).first).plan);
       const laid = layPlan(poured);
       const held = holdBackEvenly(poured, Math.ceil(holeMassG(laid.stack.layers) * 1.1));
       return addStroke(held, 'fan', Math.max(1, Math.floor(laid.fill.heightMm))).plan;
     }
     case 'corner': {
-      const { plan: level, stepId } = addPattern(plan, firstPlace(id));
+      const { plan: level, stepId } = addPattern(plan, wayNamed(id).first);
       const poured = propped(level, stepId);
       const drawn = addStroke(poured, 'fan', Math.max(1, Math.floor(layPlan(poured).fill.heightMm))).plan;
       return poured === level ? drawn : settleAtEnd(drawn);
     }
     case 'centre-line':
     case 'wall':
-      return addPattern(plan, firstPlace(id === 'wall' ? id : 'line')).plan;
+      return addPattern(plan, wayNamed(id === 'wall' ? id : 'line').first).plan;
     case 'two-sided': {
       const thicker = {
         ...plan,
         pots: plan.pots.map((p) => ({ ...p, stage: lines.includes(p.id) ? 1.6 : 1.2 })),
       };
-      const { plan: lined, stepId } = addPattern({ ...thicker, steps: [base(48)] }, firstPlace('line'));
+      const { plan: lined, stepId } = addPattern({ ...thicker, steps: [base(48)] }, wayNamed('line').first);
       const stacked = ofRound(lined, stepId, [...lines, ...(others.length > 0 ? [first.id] : [])], 2, 24, 8);
-      const last = addPattern(stacked, firstPlace('two-walls'));
+      const last = addPattern(stacked, wayNamed('two-walls').first);
       return ofRound(last.plan, last.stepId, [first.id], 1, 28, 10);
     }
     case 'in-the-pot': {
       // as much of the first as of all its accents
-      const { plan: made, stepId } = addPattern(plan, firstPlace(id));
+      const { plan: made, stepId } = addPattern(plan, wayNamed(id).first);
       return ofRound(made, stepId, [...lines.map(() => first.id), ...lines], 1, 1, 8);
     }
     case 'split-jug': {
       // of three colours and more the last is a thin line between the wiggles
       const accent = lines.length > 1 ? lines.at(-1) : undefined;
-      const place = accent === undefined ? firstPlace(id) : withAccent(accent);
+      const place = accent === undefined ? wayNamed(id).first : withAccent(accent);
       const { plan: made, stepId } = addPattern(plan, place);
       return ofRound(made, stepId, [first.id, ...lines.filter((p) => p !== accent)], 1, 1, 20);
     }
@@ -120,7 +121,7 @@ export function pushedAside(id: PushedAside, layers: Plan): Plan {
 }
 
 const withAccent = (pot: PotId): Place => ({
-  ...(firstPlace('split-jug') as Extract<Place, { at: 'split-jug' }>),
+  ...SPLIT_JUG.first,
   accent: { pot, percent: THIN_PERCENT },
 });
 
@@ -133,7 +134,7 @@ function pointed(plan: Plan, lines: readonly PotId[]): Plan {
   const base: Pour = { ...plainPour(1, first), amount: { kind: 'rest', parts: 2 } };
   return lines.reduce<Plan>(
     (p, pot) => {
-      const { plan: added, stepId } = addPattern(p, firstPlace('close-lines'));
+      const { plan: added, stepId } = addPattern(p, wayNamed('close-lines').first);
       return ofRound(added, stepId, [pot], 1, 1.5, 20);
     },
     { ...plan, steps: [base] },

@@ -11,7 +11,7 @@ import type { Room } from '../mould/rooms.ts';
 import { columnOutline } from '../mould/column.ts';
 import type { Column } from '../mould/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { isOneJug } from '../plan/sources.ts';
+import { isOneJug } from '../ways/ways.ts';
 import type { Step, Stroke } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { nthOf, type Block, type Body } from './body.ts';

@@ -1,13 +1,5 @@
-import type { Place } from '../plan/patternSchema.ts';
+import type { KnowHow } from '../ways/way.ts';
 import type { TopWay } from '../plan/topSchema.ts';
-
-/** A way of pouring that pushes earlier batter aside: what it is called, what it needs and how it usually fails. Common practice, no source. */
-export interface KnowHow {
-  readonly name: string;
-  readonly says: string;
-  readonly needs: string;
-  readonly fails: string;
-}
 
 /** A pattern of the stick for the top alone goes no deeper, mm: 1/4 in. Common practice, no source. */
 export const TOP_MM = 6;
@@ -93,70 +85,5 @@ export const TOPS: Readonly<Record<TopWay['top'], KnowHow>> = {
     needs:
       'A little more than is wanted to stay: much of it falls off at the cut. Pressed in lightly while the top is thick.',
     fails: 'It weeps in damp air and leaves wet spots; a wire drags it through the faces.',
-  },
-};
-
-export const KNOW_HOW: Readonly<Record<Place['at'], KnowHow>> = {
-  column: {
-    name: 'Column pour',
-    says: 'over a column that stands in the mould, in rounds',
-    needs:
-      'Emulsion to light, and a recipe that stays so. A column that water in it holds down; about 30 ml of each pot held back for its hole; a stick.',
-    fails:
-      'Too thick to spread, and the rings stay heaped round the column. The hole filled late or too little: it slumps.',
-  },
-  corner: {
-    name: 'Corner pour',
-    says: 'into one corner of a slab, in rounds',
-    needs:
-      'Emulsion to light. The same grams in every jug by the end of a round; a stick for strokes out of the corner.',
-    fails: 'The jugs drift apart, and colours near the corner blend.',
-  },
-  line: {
-    name: 'Centre line',
-    says: 'every colour in a line along the middle',
-    needs: 'Light. A jug with a narrow lip, drawn along slowly, short of the ends.',
-    fails: 'A line that wanders leans the whole picture; poured from high it goes to the floor.',
-  },
-  wall: {
-    name: 'Wall pour',
-    says: 'every colour down one wall',
-    needs: 'Light. Poured against the wall, so that it runs down it and lands low.',
-    fails: 'Poured away from the wall it makes a line of its own.',
-  },
-  'two-walls': {
-    name: 'Down both walls',
-    says: 'two jugs at once, which draws what lies between them in to a drop',
-    needs:
-      'Two jugs with the same grams and two steady hands, slowly; lines that float along the middle before it.',
-    fails: 'One side gets more, and the drop leans to the other.',
-  },
-  'close-lines': {
-    name: 'Pointed layers',
-    says: 'close lines back and forth, which sink in as points',
-    needs:
-      'Medium, over a layer that is still fluid. A thin stream held low and drawn back and forth quickly, every line the same; a layer below as deep as the points.',
-    fails:
-      'Too thin: the lines go to the floor and the colours wash together. Too thick: they lie on top as ropes.',
-  },
-  'in-the-pot': {
-    name: 'In-the-pot swirl',
-    says: 'accents stirred into one jug with a spoon, poured level',
-    needs:
-      'Light to medium. The main colour in one jug, its accents poured in on different sides; one or two turns of a spoon, then out at once.',
-    fails: 'Turned too often it is one colour: above about four turns nothing is told apart.',
-  },
-  'split-jug': {
-    name: 'Split jug',
-    says: 'colours side by side in one jug, poured level in wiggles',
-    needs:
-      'Light to medium. The colours poured into one jug from both sides at once, halves by weight; the lip held so that both run over it; wiggles close together.',
-    fails: 'Unequal halves: one runs out first. A jug that is turned mixes them.',
-  },
-  drops: {
-    name: 'Drops',
-    says: 'thin streams let fall in chosen places',
-    needs: 'Light to medium. Raise the jug as it thickens: from higher it plunges deeper.',
-    fails: 'From too low it sits on top; from too high it hits the floor and blooms.',
   },
 };

@@ -1,15 +1,13 @@
 import type { LayerPart, PouredLayer } from '../fill/layers.ts';
 import type { Box } from '../flow/box.ts';
-import type { Move, Source, Spot } from '../flow/spec.ts';
+import type { Move } from '../flow/spec.ts';
 import { corners } from '../geometry/polyhedron.ts';
 import { dot } from '../geometry/vec.ts';
-import { columnOutline } from '../mould/column.ts';
-import type { Corner } from '../mould/cornerProp.ts';
 import type { Column } from '../mould/schema.ts';
 import { MM3_PER_ML, type Size } from '../mould/geometry.ts';
-import type { Place } from '../plan/patternSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { heldKey, isOneJug, roundOf } from '../plan/sources.ts';
+import { heldKey, roundOf } from '../plan/sources.ts';
+import { wayOf } from '../ways/ways.ts';
 import type { Wire } from '../plan/stepSchema.ts';
 import { blurOn } from '../setting/blur.ts';
 import { plungeOf } from '../setting/plunge.ts';
@@ -17,67 +15,6 @@ import { sinkOf } from '../setting/spike.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { holesOf, holeVolumeMl } from './hole.ts';
 import { wireWay } from './wirePath.ts';
-
-/** Where a corner of a plan is. */
-export const cornerSpot = (corner: Corner, { x0, x1, y0, y1 }: Box): Spot => [
-  corner.startsWith('left') ? x0 : x1,
-  corner.endsWith('near') ? y0 : y1,
-];
-
-/** The columns that a pour goes over: the one it names, where it stands there, or all there are. */
-export function pouredOver(
-  columns: readonly Column[],
-  { column }: Pick<Extract<Place, { at: 'column' }>, 'column'>,
-): readonly Column[] {
-  const named = columns.filter((c) => c.id === column);
-  return named.length > 0 ? named : columns;
-}
-
-/** Where each drop of a round comes from, in order: streams in several places are dealt to the pots in turn. */
-function sourcesOf(
-  place: Place,
-  box: Box,
-  columns: readonly Column[],
-  sinkMm: Millimetres,
-): readonly Source[] {
-  const middle: Spot = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
-  switch (place.at) {
-    case 'column':
-      return [
-        columns.length > 0
-          ? { kind: 'outlines', outlines: pouredOver(columns, place).map(columnOutline) }
-          : { kind: 'point', at: middle },
-      ];
-    case 'corner':
-      return [{ kind: 'point', at: cornerSpot(place.corner, box) }];
-    case 'line':
-      return [{ kind: 'line', axis: place.runs === 'lengthwise' ? 0 : 1, at: middleOf(place, middle) }];
-    case 'wall': {
-      const axis = place.wall === 'left' || place.wall === 'right' ? 0 : 1;
-      const low = place.wall === 'left' || place.wall === 'near';
-      return [{ kind: 'line', axis, at: low ? -Infinity : Infinity }];
-    }
-    case 'two-walls':
-      return [{ kind: 'walls', axis: place.walls === 'long' ? 0 : 1, low: place.firstPercent / 100 }];
-    case 'close-lines':
-      return [
-        {
-          kind: 'lines',
-          axis: place.runs === 'lengthwise' ? 0 : 1,
-          spacingMm: place.spacingMm,
-          sinkMm,
-        },
-      ];
-    case 'in-the-pot':
-    case 'split-jug':
-      return [{ kind: 'level' }];
-    case 'drops':
-      return place.spots.map((s): Source => ({ kind: 'point', at: [s.xMm, s.yMm] }));
-  }
-}
-
-const middleOf = ({ runs, offMm }: Extract<Place, { at: 'line' }>, [x, y]: Spot): number =>
-  (runs === 'lengthwise' ? x : y) + offMm;
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
@@ -136,7 +73,9 @@ export function risesOf(
     }));
   const order = roundOf(pour);
   const { place } = pattern;
-  if (isOneJug(place)) {
+  const way = wayOf(place);
+  const mixed = way.inOneJug?.(place);
+  if (mixed) {
     const [first] = layer.parts;
     if (!first) return [];
     return [
@@ -148,27 +87,24 @@ export function risesOf(
         deposit: numberOf(first.key),
         ...rough,
         mixed: {
-          how:
-            place.at === 'in-the-pot'
-              ? { kind: 'stirred', turns: place.spoonTurns }
-              : { kind: 'wiggled', spacingMm: place.wiggleMm },
+          how: mixed,
           parts: layer.parts.map((p) => ({ deposit: numberOf(p.key), share: p.share })),
         },
       },
     ];
   }
   const { fallMm } = pour.landing;
-  const places = sourcesOf(pattern.place, box, columns, 0).length;
+  const places = way.sources(place, { box, columns, sinkMm: 0 }).length;
   const turns = (order.length * places) / gcd(order.length, places);
   const all = pattern.rounds.reduce((s, r) => s + r, 0);
-  const reach = pattern.place.at === 'drops' ? pattern.place.reachMm : undefined;
+  const reach = way.reachMm?.(place);
   return pattern.rounds.flatMap((round) =>
     Array.from({ length: turns }, (_, i): Move[] => {
       const pot = order[i % order.length] ?? pour.pot;
       const part = partOf(pot);
       if (!part) return [];
       const sinkMm = sinkOf(part.pot.stage, fallMm, layer.densityGMl);
-      const source = sourcesOf(pattern.place, box, columns, sinkMm)[i % places];
+      const source = way.sources(place, { box, columns, sinkMm })[i % places];
       if (!source) return [];
       const times = order.filter((p) => p === pot).length * (turns / order.length);
       return [

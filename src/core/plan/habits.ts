@@ -1,6 +1,7 @@
 import type { Colouring, PlanClock, Stirrer } from './clockSchema.ts';
 import type { Plan } from './planSchema.ts';
-import type { Landing, Stroke } from './stepSchema.ts';
+import type { Stroke } from './stepSchema.ts';
+import type { Landing } from '../setting/landing.ts';
 import type { Grams, Millimetres, Minutes, Stage } from '../units/quantity.ts';
 
 /** How long a maker takes, minutes. What a plan does not say is as usual; common practice, no source. */

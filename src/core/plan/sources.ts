@@ -1,5 +1,5 @@
 import type { PotId, StepId } from '../validate/ids.ts';
-import type { Place } from './patternSchema.ts';
+import { wayOf } from '../ways/ways.ts';
 import type { Plan, Pot } from './planSchema.ts';
 import type { Pour, Step } from './stepSchema.ts';
 
@@ -15,10 +15,8 @@ export function potsOf(pour: Pour): readonly [PotId, ...PotId[]] {
   return [pour.pot, ...others];
 }
 
-/** The thin line between the wiggles of a split jug. */
-function accentOf({ pattern }: Pour): Extract<Place, { at: 'split-jug' }>['accent'] {
-  return pattern?.place.at === 'split-jug' ? pattern.place.accent : undefined;
-}
+/** The thin line out of a jug of its own, where it has one. */
+const accentOf = ({ pattern }: Pour) => pattern && wayOf(pattern.place).accent?.(pattern.place);
 
 /** The pots of one round of a pour, in order: one can come again. */
 export const roundOf = (pour: Pour): readonly [PotId, ...PotId[]] => [
@@ -79,9 +77,3 @@ export const UNTOLD_RIDGES = 'ridges';
 
 /** What is held back in a pot, by its name as a deposit. */
 export const heldKey = (pot: PotId): string => `pot ${pot}`;
-
-type OneJug = Extract<Place, { at: 'in-the-pot' | 'split-jug' }>;
-
-/** All its pots are in one jug before they are poured. */
-export const isOneJug = (place: Place): place is OneJug =>
-  place.at === 'in-the-pot' || place.at === 'split-jug';

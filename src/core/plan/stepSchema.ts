@@ -1,7 +1,9 @@
 import { colorantId, mouldId, ombreId, potId, stepId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import { UNDER } from '../mould/propped.ts';
-import { patternSchema, strokeFields, WALLS } from './patternSchema.ts';
+import { WALLS } from '../mould/walls.ts';
+import { landingSchema } from '../setting/landing.ts';
+import { patternSchema, strokeFields } from './patternSchema.ts';
 import { scrapeFields } from './scrapeSchema.ts';
 import { topSchema } from './topSchema.ts';
 import { wireFields } from './wireSchema.ts';
@@ -50,10 +52,7 @@ const pour = v.strictObject({
   atMin: v.optional(minutes(0, 2880)),
   /** a locked pour keeps its amount when others are evened or its neighbour's line is dragged */
   locked: v.boolean(),
-  landing: v.strictObject({
-    how: v.picklist(['stream', 'low', 'spatula', 'spoon']),
-    fallMm: lengthMm(1, 500),
-  }),
+  landing: landingSchema,
   /**
    * A layer of an ombre: its shade comes from its place among that ombre's pours. With `turn` a new run begins here:
    * `restart` goes back to the first colour, `reverse` goes on the other way.
@@ -154,7 +153,6 @@ export type Wall = Extract<v.InferOutput<typeof amount>, { kind: 'line' }>['wall
 export type Wait = v.InferOutput<typeof wait>;
 export type Amount = v.InferOutput<typeof amount>;
 export type Pour = v.InferOutput<typeof pour>;
-export type Landing = Pour['landing'];
 export type Stroke = v.InferOutput<typeof stroke>;
 export type Wire = v.InferOutput<typeof wire>;
 export type Scrape = v.InferOutput<typeof scrape>;

@@ -1,5 +1,6 @@
 import type { Pour } from '../plan/stepSchema.ts';
-import { isOneJug, potsOf, roundOf } from '../plan/sources.ts';
+import { potsOf, roundOf } from '../plan/sources.ts';
+import { isOneJug } from '../ways/ways.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Grams } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';

@@ -1,6 +1,6 @@
 import { long, wide } from '../../../core/flow/box.ts';
 import type { Spot } from '../../../core/flow/spec.ts';
-import type { FromAbove } from '../../../core/pattern/fromAbove.ts';
+import type { FromAbove } from '../../../core/ways/fromAbove.ts';
 
 /** So large at most, px. */
 const SIZE = { wide: 120, high: 150 } as const;

@@ -1,7 +1,7 @@
 import { TriangleAlert } from 'lucide-react';
 import type { Act } from '../../../core/procedure/act.ts';
 import type { Deed } from '../../../core/procedure/deeds.ts';
-import type { FromAbove } from '../../../core/pattern/fromAbove.ts';
+import type { FromAbove } from '../../../core/ways/fromAbove.ts';
 import { wordsOf } from '../../../core/procedure/words/wordsOf.ts';
 import { potNamed } from '../../../core/plan/sources.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';

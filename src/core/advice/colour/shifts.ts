@@ -6,7 +6,7 @@ import { plannedHeat } from '../../look/state.ts';
 import { gradedPots } from '../../ombre/runs.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import { formatPercent, formatShort } from '../../units/format.ts';
-import type { WarningCode } from '../codes.ts';
+import type { WarningCode } from '../../result/warningCodes.ts';
 import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';

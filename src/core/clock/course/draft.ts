@@ -7,7 +7,7 @@ import type { Plan, Pot } from '../../plan/planSchema.ts';
 import type { Step } from '../../plan/stepSchema.ts';
 import type { CourseAct, CoursePot, Doubt } from '../../timing/course.ts';
 import { SOFT } from '../../timing/estimates.ts';
-import type { StageWindow } from '../../pattern/windows.ts';
+import type { StageWindow } from '../../setting/window.ts';
 import type { Millimetres, Stage } from '../../units/quantity.ts';
 import type { MouldId, PotId } from '../../validate/ids.ts';
 

@@ -1,7 +1,9 @@
 import type { ActOf } from '../../day/act.ts';
 import { liesOn } from '../../edit/clock.ts';
-import { LANDS, pourWindow, type StageWindow } from '../../pattern/windows.ts';
-import { isOneJug, potsOf, roundOf } from '../../plan/sources.ts';
+import { LANDS, pourWindow } from '../../pattern/windows.ts';
+import type { StageWindow } from '../../setting/window.ts';
+import { potsOf, roundOf } from '../../plan/sources.ts';
+import { isOneJug } from '../../ways/ways.ts';
 import type { Pour } from '../../plan/stepSchema.ts';
 import { stageToCarryWithin, stageToStayApart } from '../../setting/blur.ts';
 import { stageToKeepRidges } from '../../setting/ridge.ts';

@@ -1,4 +1,5 @@
 import type { DayAct } from '../../day/act.ts';
+import { wayOf } from '../../ways/ways.ts';
 import { propsFor } from '../../mould/props.ts';
 import { isLevel } from '../../mould/tilt.ts';
 import { wireLong } from '../../pattern/moves.ts';
@@ -55,12 +56,13 @@ function sifts(batch: Batch): boolean {
 
 const onIce = ({ w }: Batch): boolean => w.partLiquids.some((l) => l.massG > 0 && l.moment === 'frozen');
 
-/** One pot poured down two walls at once is poured out of two jugs: what of it is to be in the first. */
+/** One pot poured out of two jugs at once: what of it is to be in the first. */
 function secondJugs(telling: Telling): readonly Tool[] {
   const { plan } = telling.computed;
   return telling.day.flatMap((act): readonly Tool[] => {
-    if (act.does !== 'pour' || act.step.pattern?.place.at !== 'two-walls') return [];
-    const { firstPercent } = act.step.pattern.place;
+    const place = act.does === 'pour' ? act.step.pattern?.place : undefined;
+    const firstPercent = place && wayOf(place).firstJugPercent?.(place);
+    if (act.does !== 'pour' || firstPercent === undefined) return [];
     const pots = potsIn(plan, act.step);
     const allG = pots.reduce(
       (s, p) =>

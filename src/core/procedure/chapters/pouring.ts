@@ -6,12 +6,11 @@ import type { PouredLayer } from '../../fill/layers.ts';
 import { pouredHeights } from '../../fill/onWalls.ts';
 import { columnsIn } from '../../mould/column.ts';
 import { floorBox, roughnessOf } from '../../pattern/blocks.ts';
-import { placeFromAbove } from '../../pattern/fromAbove.ts';
 import type { PutUnder } from '../../mould/propped.ts';
 import { propsFor } from '../../mould/props.ts';
 import { isLevel } from '../../mould/tilt.ts';
 import { mouldOfStep } from '../../plan/moulds.ts';
-import type { Place } from '../../plan/patternSchema.ts';
+import { wayOf, type Place } from '../../ways/ways.ts';
 import { potsOf } from '../../plan/sources.ts';
 import type { Pour } from '../../plan/stepSchema.ts';
 import type { Grams, Stage } from '../../units/quantity.ts';
@@ -120,10 +119,11 @@ function patternOf(telling: Telling, act: ActOf<'pour'>, into: Into): PatternDee
       };
     },
   );
-  const over = overColumns(into.facts, step, step.pattern.place);
-  const above = placeFromAbove(step.pattern.place, floorBox(into.facts));
+  const { place } = step.pattern;
+  const over = overColumns(into.facts, step, place);
+  const above = wayOf(place).fromAbove?.(place, floorBox(into.facts));
   return {
-    place: step.pattern.place,
+    place,
     ...(over ? { over } : {}),
     fallMm: step.landing.fallMm,
     ...(above ? { above } : {}),

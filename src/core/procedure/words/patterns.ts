@@ -1,67 +1,20 @@
-import type { CORNERS } from '../../mould/cornerProp.ts';
 import type { StickPath } from '../../plan/patternSchema.ts';
 import type { RepeatedEdge, ScraperEdge } from '../../plan/scrapeSchema.ts';
 import { stagePhrase } from '../../setting/stage.ts';
 import { formatShort } from '../../units/format.ts';
-import type { Spot } from '../../flow/spec.ts';
-import type { FromAbove } from '../../pattern/fromAbove.ts';
+import { firstLine, spotText, type FromAbove } from '../../ways/fromAbove.ts';
+import { wayOf } from '../../ways/ways.ts';
 import { lowerFirst, plural } from '../../units/words.ts';
 import type { Deed, PatternDeed } from '../deeds.ts';
 import { inMould, type Saying, type WordsFor } from './says.ts';
 
-const CORNER_WORDS: Readonly<Record<(typeof CORNERS)[number], string>> = {
-  'left-near': 'the near left corner',
-  'right-near': 'the near right corner',
-  'left-far': 'the far left corner',
-  'right-far': 'the far right corner',
-};
-
-const off = (mm: number, words: readonly [string, string], { length }: Pick<Saying, 'length'>): string =>
-  mm === 0 ? '' : `, ${length(Math.abs(mm))} ${mm > 0 ? words[1] : words[0]} the middle`;
-
-/** Where a pour that pushes others aside goes in. */
-function placeText(
-  { place, over, above }: Pick<PatternDeed, 'place' | 'over' | 'above'>,
-  say: Pick<Saying, 'length'>,
-): string {
-  switch (place.at) {
-    case 'column':
-      if (over && over.count > 1)
-        return over.nth === undefined
-          ? `over the ${over.count} columns, one after another and as much over each, so that it runs down all their sides`
-          : `over column ${over.nth}, so that it runs down all its sides`;
-      return 'over the column, so that it runs down all its sides';
-    case 'corner':
-      return `into ${CORNER_WORDS[place.corner]}`;
-    case 'line':
-      return place.runs === 'lengthwise'
-        ? `in a line from end to end${off(place.offMm, ['left of', 'right of'], say)}`
-        : `in a line from side to side${off(place.offMm, ['on the near side of', 'beyond'], say)}`;
-    case 'wall':
-      return place.wall === 'left' || place.wall === 'right'
-        ? `down the ${place.wall} wall`
-        : `down the ${place.wall} end`;
-    case 'two-walls':
-      return place.walls === 'long'
-        ? `down both long walls at once${place.firstPercent === 50 ? '' : `, ${place.firstPercent} % of it on the left`}`
-        : `down both ends at once${place.firstPercent === 50 ? '' : `, ${place.firstPercent} % of it at the near end`}`;
-    case 'close-lines':
-      return `in close lines ${place.runs === 'lengthwise' ? 'from end to end' : 'from side to side'}, back and forth, ${say.length(place.spacingMm)} apart${above ? `: ${plural(above.paths.length, 'line')}, ${firstLine(above, place.runs, say)}` : ''}`;
-    case 'in-the-pot':
-      return `out of one jug: the first of them in it, the others poured in on different sides, stirred with ${place.spoonTurns === 1 ? 'one turn' : `${place.spoonTurns} turns`} of a spoon and poured level at once`;
-    case 'split-jug':
-      return `out of one jug, side by side in it, level in wiggles ${say.length(place.wiggleMm)} apart`;
-    case 'drops':
-      return `in ${place.spots.length === 1 ? 'one place' : `${place.spots.length} places in turn`}: ${place.spots.map((s) => spotText([s.xMm, s.yMm], say)).join('; ')}`;
-  }
-}
-
 /** What rounds there are, before they are listed. */
 export function roundsText(pattern: PatternDeed, say: Saying): string {
   const { rounds, place, fallMm } = pattern;
-  const where = placeText(pattern, say);
+  const way = wayOf(place);
+  const where = way.text(place, { ...pattern, length: (mm) => say.length(mm) });
   const letters = rounds[0]?.turns.map((t) => t.letter) ?? [];
-  if (place.at === 'split-jug' && place.accent && letters.length > 1)
+  if (way.accent?.(place) && letters.length > 1)
     return `${letters.slice(0, -1).join(', ')}, from ${say.length(fallMm)} high, ${where}, and ${letters.at(-1) ?? ''} out of a jug of its own in a thin line between them`;
   const order = letters.join(', ');
   const how = `from ${say.length(fallMm)} high, ${where}`;
@@ -77,31 +30,11 @@ function fanText({ strokes, doubled, way }: Extract<StickPath, { kind: 'fan' }>,
   return `${part ? pieces : strokes} strokes ${drawn}${doubled ? (part ? ', every second one from half way out' : ', another between each two from half way out') : ''}`;
 }
 
-/** Where something is, from the middle of the mould: "12 mm left of and 40 mm beyond the middle". */
-function spotText([x, y]: Spot, { length }: Pick<Saying, 'length'>): string {
-  const part = (mm: number, low: string, high: string): readonly string[] =>
-    Math.abs(mm) < 0.5 ? [] : [`${length(Math.abs(mm))} ${mm < 0 ? low : high}`];
-  const parts = [...part(x, 'left of', 'right of'), ...part(y, 'on the near side of', 'beyond')];
-  return parts.length > 0 ? `${parts.join(' and ')} the middle` : 'in the middle';
-}
-
 /** What something is drawn round. */
 const aboutText = (
   { xMm, yMm }: { readonly xMm: number; readonly yMm: number },
   say: Pick<Saying, 'length'>,
-): string => (Math.hypot(xMm, yMm) < 0.5 ? 'the middle' : `a place ${spotText([xMm, yMm], say)}`);
-
-/** The first of some lines, from the wall that it lies along. */
-function firstLine(
-  { floor, paths }: FromAbove,
-  runs: 'lengthwise' | 'crosswise',
-  { length }: Pick<Saying, 'length'>,
-): string {
-  const [x = 0, y = 0] = paths[0]?.[0] ?? [];
-  return runs === 'lengthwise'
-    ? `the first ${length(x - floor.x0)} from the left wall`
-    : `the first ${length(y - floor.y0)} from the near end`;
-}
+): string => (Math.hypot(xMm, yMm) < 0.5 ? 'the middle' : `a place ${spotText([xMm, yMm], say.length)}`);
 
 /** A stick's way in a mould: how many strokes, from where, how far apart. */
 export function pathText(path: StickPath, above: FromAbove, say: Pick<Saying, 'length'>): string {
@@ -113,14 +46,14 @@ export function pathText(path: StickPath, above: FromAbove, say: Pick<Saying, 'l
       return `${fanText(path, paths.length)}, ${formatShort(apart, 1)}° apart, about ${aboutText(path.about, say)}`;
     }
     case 'spiral':
-      return `a spiral ${path.way === 'out' ? 'outward' : 'inward'} about ${aboutText(path.about, say)}, ${say.length(path.pitchMm)} from turn to turn${start ? `, beginning ${spotText(start, say)}` : ''}`;
+      return `a spiral ${path.way === 'out' ? 'outward' : 'inward'} about ${aboutText(path.about, say)}, ${say.length(path.pitchMm)} from turn to turn${start ? `, beginning ${spotText(start, say.length)}` : ''}`;
     case 'rings':
       return `rings ${say.length(path.spacingMm)} apart, the smallest first, about ${aboutText(path.about, say)}`;
     case 'lines':
-      return `${plural(paths.length, 'line')} ${path.runs === 'lengthwise' ? 'from end to end' : 'from side to side'}, ${say.length(path.spacingMm)} apart, ${firstLine(above, path.runs, say)}${path.turns ? ', there and back' : ', all the same way'}`;
+      return `${plural(paths.length, 'line')} ${path.runs === 'lengthwise' ? 'from end to end' : 'from side to side'}, ${say.length(path.spacingMm)} apart, ${firstLine(above, path.runs, say.length)}${path.turns ? ', there and back' : ', all the same way'}`;
     case 'free': {
       const end = paths[0]?.at(-1);
-      return `along the path that is drawn${start && end ? `: from ${spotText(start, say)} to ${spotText(end, say)}` : ''}`;
+      return `along the path that is drawn${start && end ? `: from ${spotText(start, say.length)} to ${spotText(end, say.length)}` : ''}`;
     }
   }
 }

@@ -2,7 +2,7 @@ import { USUAL_FROM_CORNER_MM } from '../../mould/cornerProp.ts';
 import { isCorner } from '../../mould/propped.ts';
 import { UNDER_WORDS } from '../../mould/propWords.ts';
 import { grouped } from '../../ledger/grouped.ts';
-import type { Landing } from '../../plan/stepSchema.ts';
+import type { Landing } from '../../setting/landing.ts';
 import { blurPhrase } from '../../setting/blur.ts';
 import { stageFigure } from '../../setting/stage.ts';
 import { formatLength, formatShort } from '../../units/format.ts';

@@ -1,9 +1,9 @@
-import { addPattern, addPull, addStroke, firstPlace } from '../../../../core/edit/pattern.ts';
+import { addPattern, addPull, addStroke } from '../../../../core/edit/pattern.ts';
 import { settleAtEnd } from '../../../../core/edit/tilt.ts';
 import { addWire } from '../../../../core/edit/wire.ts';
 import type { WireWay } from '../../../../core/pattern/wirePath.ts';
-import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
-import type { Place, StickPath } from '../../../../core/plan/patternSchema.ts';
+import type { StickPath } from '../../../../core/plan/patternSchema.ts';
+import { WAY_KINDS, wayNamed } from '../../../../core/ways/ways.ts';
 import { columnsIn } from '../../../../core/mould/column.ts';
 import { isLevel, LEVEL } from '../../../../core/mould/tilt.ts';
 import { poursOf } from '../../../../core/plan/pours.ts';
@@ -29,7 +29,8 @@ export function AddPattern() {
   const propped = !isLevel(poursOf(plan).at(-1)?.tilt ?? LEVEL);
   const put = useNewStep();
   const add = (at: string): void => {
-    if (at !== NONE) put((p) => addPattern(p, firstPlace(at as Place['at']), chosen ?? undefined), 'plan');
+    const kind = WAY_KINDS.find((k) => k === at);
+    if (kind) put((p) => addPattern(p, wayNamed(kind).first, chosen ?? undefined), 'plan');
   };
   const draw = (kind: StickPath['kind']): void => {
     const deep = Math.max(1, Math.round(computed.fill.heightMm));
@@ -45,10 +46,10 @@ export function AddPattern() {
         value={NONE}
         options={[
           { value: NONE, label: 'which way?' },
-          ...(Object.keys(KNOW_HOW) as Place['at'][]).map((at) => ({
-            value: at,
-            label: `${KNOW_HOW[at].name}: ${KNOW_HOW[at].says}`,
-          })),
+          ...WAY_KINDS.map((at) => {
+            const { name, says } = wayNamed(at).know;
+            return { value: at, label: `${name}: ${says}` };
+          }),
         ]}
         onPick={add}
       />

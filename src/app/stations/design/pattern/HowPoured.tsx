@@ -1,5 +1,6 @@
 import { useId, useRef } from 'react';
 import { setPourStage } from '../../../../core/edit/pattern.ts';
+import { wayOf } from '../../../../core/ways/ways.ts';
 import { setLanding } from '../../../../core/edit/pours.ts';
 import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import { pourWindow } from '../../../../core/pattern/windows.ts';
@@ -84,14 +85,13 @@ export function HowPoured({ layer }: { readonly layer: ScaledLayer }) {
   const stage = stages.reduce((a, b) => a + b, 0) / Math.max(1, stages.length);
   const alike = Math.max(...stages) - Math.min(...stages) < 0.05;
   const { fallMm } = pour.landing;
-  const at = pour.pattern?.place.at;
+  const way = pour.pattern && wayOf(pour.pattern.place);
   const { most: thickest } = pourWindow(pour, false);
-  const sinks =
-    at === 'in-the-pot' || at === 'split-jug'
-      ? 'lies on what is there'
-      : at === 'close-lines'
-        ? `each line sinks ${show.length(Math.round(sinkOf(stage, fallMm, densityGMl)))}`
-        : sinking(plungeOf(stage, fallMm, densityGMl));
+  const sinks = way?.inOneJug
+    ? 'lies on what is there'
+    : way?.asLines
+      ? `each line sinks ${show.length(Math.round(sinkOf(stage, fallMm, densityGMl)))}`
+      : sinking(plungeOf(stage, fallMm, densityGMl));
   return (
     <div className="grid gap-2">
       <Slide

@@ -1,4 +1,4 @@
-import type { KnowHow } from '../../../../core/pattern/knowHow.ts';
+import type { KnowHow } from '../../../../core/ways/way.ts';
 
 /** What a way of pouring or a tool needs, and how it usually fails. */
 export const NeedsAndFails = ({ know }: { readonly know: Pick<KnowHow, 'needs' | 'fails'> }) => (

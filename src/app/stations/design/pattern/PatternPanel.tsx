@@ -1,8 +1,7 @@
 import { Copy, Trash2, X } from 'lucide-react';
 import { duplicatePour, mapPour, removeStep } from '../../../../core/edit/pours.ts';
 import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
-import { KNOW_HOW } from '../../../../core/pattern/knowHow.ts';
-import { isOneJug } from '../../../../core/plan/sources.ts';
+import { isOneJug, wayOf } from '../../../../core/ways/ways.ts';
 import type { PatternPour } from '../../../../core/plan/patternSchema.ts';
 import { pourChosen } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
@@ -34,7 +33,7 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
   const { layers } = computed.stack;
   const index = layers.findIndex((l) => l.pour.id === pour.id);
   const rooms = computed.geometry.rooms.length;
-  const know = KNOW_HOW[pattern.place.at];
+  const { know } = wayOf(pattern.place);
   const choose = (id: string | null): void => {
     dispatch(pourChosen(id));
   };

@@ -1,24 +1,14 @@
 import { roundOf } from '../../../../core/plan/sources.ts';
-import { THIN_PERCENT, type Place } from '../../../../core/plan/patternSchema.ts';
-import type { Pour } from '../../../../core/plan/stepSchema.ts';
-import type { Fault } from '../../../../core/result/result.ts';
-import type { Gesture } from '../../../../store/gesture.ts';
+import { THIN_PERCENT } from '../../../../core/ways/splitJug.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { LengthField, PercentField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
-
-type SplitJug = Extract<Place, { at: 'split-jug' }>;
-
-interface SplitJugProps {
-  readonly pour: Pour;
-  readonly place: SplitJug;
-  readonly put: (place: Place, gesture?: Gesture) => Fault | undefined;
-}
+import type { WayFieldsProps } from './wayFieldsProps.ts';
 
 const NONE = '';
 
 /** How close the wiggles are, and the thin line between them. */
-export function SplitJugFields({ pour, place, put }: SplitJugProps) {
+export function SplitJugFields({ pour, place, put }: WayFieldsProps<'split-jug'>) {
   const { plan } = useBench();
   const round = roundOf(pour);
   const { accent } = place;

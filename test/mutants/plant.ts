@@ -8,6 +8,8 @@ export interface Fault {
   readonly to: number;
   readonly was: string;
   readonly is: string;
+  /** the named function that it stands in; empty: in none */
+  readonly inside: string;
   /** what it is known by wherever it moves in the file: the line it stands in, and what is changed in it */
   readonly name: string;
 }
@@ -17,10 +19,10 @@ const SWAPS: Readonly<Record<string, string>> = {
   '-': '+',
   '*': '/',
   '/': '*',
-  '<': '<=',
-  '<=': '<',
-  '>': '>=',
-  '>=': '>',
+  '<': '>=',
+  '<=': '>',
+  '>': '<=',
+  '>=': '<',
   '===': '!==',
   '!==': '===',
   '&&': '||',
@@ -38,10 +40,15 @@ const CALLS: Readonly<Record<string, string>> = {
   every: 'some',
 };
 
+/** Figures below this are tolerances. */
+const TOLERANCE = 1e-4;
+
 /** A figure a tenth larger; nothing becomes one, one becomes nothing. */
 const figure = (text: string): string | undefined => {
   const value = Number(text.replaceAll('_', ''));
   if (!Number.isFinite(value)) return undefined;
+  // of a tolerance nothing is noticed until it is another by far
+  if (Math.abs(value) > 0 && Math.abs(value) < TOLERANCE) return undefined;
   if (value === 0) return '1';
   return value === 1 ? '0' : String(Number((value * 1.1).toPrecision(6)));
 };
@@ -49,20 +56,33 @@ const figure = (text: string): string | undefined => {
 /** A place where a figure or a truth is data of the program, and no type. */
 const isType = (node: ts.Node): boolean => ts.isTypeNode(node) || ts.isImportDeclaration(node);
 
+/** What a function is called, as the engine calls it; undefined: it is none, or has no name. */
+function nameOf(node: ts.Node): string | undefined {
+  if (ts.isFunctionDeclaration(node) || ts.isMethodDeclaration(node)) return node.name?.getText();
+  if (!ts.isArrowFunction(node) && !ts.isFunctionExpression(node)) return undefined;
+  const { parent } = node;
+  if (ts.isVariableDeclaration(parent) || ts.isPropertyAssignment(parent))
+    return parent.name.getText().replaceAll(/^'|'$/g, '');
+  return undefined;
+}
+
 /** Every small fault that can be planted in the text of a file. Faults in words that are only shown are none. */
 export function faultsIn(file: string, text: string): readonly Fault[] {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
   const faults: Fault[] = [];
+  let inside = '';
   const put = (from: number, to: number, is: string): void => {
     const was = text.slice(from, to);
     const start = text.lastIndexOf('\n', from - 1) + 1;
     const end = text.indexOf('\n', from);
     const line = text.slice(start, end < 0 ? undefined : end).trim();
     const before = text.slice(start, from).trimStart().length;
-    faults.push({ file, from, to, was, is, name: `${file}: ${line} [${before}: ${was} -> ${is}]` });
+    faults.push({ file, from, to, was, is, inside, name: `${file}: ${line} [${before}: ${was} -> ${is}]` });
   };
   const visit = (node: ts.Node): void => {
     if (isType(node)) return;
+    const outer = inside;
+    inside = nameOf(node) ?? outer;
     if (ts.isBinaryExpression(node)) {
       const operator = node.operatorToken.getText();
       const swap = SWAPS[operator];
@@ -100,6 +120,7 @@ export function faultsIn(file: string, text: string): readonly Fault[] {
     if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.ExclamationToken)
       put(node.getStart(), node.getEnd(), node.operand.getText());
     ts.forEachChild(node, visit);
+    inside = outer;
   };
   visit(source);
   return faults;

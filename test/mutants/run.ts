@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { seeded } from '../support/random.ts';
 import { CHANGES_NOTHING } from './changesNothing.ts';
-import { nearTests, passes, type Spec } from './near.ts';
+import { look, nearest, passes, type Spec } from './near.ts';
 import { faultsIn, type Fault } from './plant.ts';
 
 /** Folders of the core by what they work out. */
@@ -17,8 +17,8 @@ const AREAS = {
 } as const;
 type Area = keyof typeof AREAS;
 
-/** Tests near a fault are run, the quickest first, until they come to this, s: three of them at least. */
-const NEAR_S = 90;
+/** Tests near a fault are run until they come to this, s: three of them at least. */
+const NEAR_S = 150;
 
 /** Of the faults that change something at most this part may live. */
 const MOST_LIVING = 0.1;
@@ -62,16 +62,6 @@ function copied(): string {
   return root;
 }
 
-const nearEnough = (specs: readonly Spec[]): readonly string[] => {
-  let seconds = 0;
-  return specs
-    .filter((s, i) => {
-      seconds += s.seconds;
-      return i < 3 || seconds <= NEAR_S;
-    })
-    .map((s) => s.file);
-};
-
 const specs = ['unit', 'reference'].flatMap((kind) =>
   readdirSync(`test/${kind}`)
     .filter((f) => f.endsWith('.test.ts'))
@@ -79,10 +69,13 @@ const specs = ['unit', 'reference'].flatMap((kind) =>
 );
 const roots = [copied(), copied()];
 process.stdout.write(`what runs in which of ${specs.length} files of tests...\n`);
-const halves = [0, 1].map((k) => specs.filter((_s, i) => i % 2 === k));
-const maps = await Promise.all(halves.map((half, k) => nearTests(roots[k]!, half)));
-const near = (file: string): readonly Spec[] =>
-  maps.flatMap((m) => m.get(file) ?? []).toSorted((a, b) => a.seconds - b.seconds);
+const looked: Spec[] = [];
+const unseen = specs.values();
+await Promise.all(
+  roots.map(async (root) => {
+    for (const file of unseen) looked.push(await look(root, file));
+  }),
+);
 
 const areas = (Object.keys(AREAS) as Area[]).filter((a) => only === undefined || a === only);
 const faults = areas.flatMap((area) =>
@@ -99,8 +92,8 @@ async function work(root: string): Promise<void> {
     const text = readFileSync(fault.file, 'utf8');
     writeFileSync(join(root, fault.file), text.slice(0, fault.from) + fault.is + text.slice(fault.to));
     let caught = false;
-    for (const spec of nearEnough(near(fault.file))) {
-      caught = !(await passes(root, [spec], {}, 240));
+    for (const spec of nearest(looked, fault, NEAR_S)) {
+      caught = !(await passes(root, spec, {}, 240));
       if (caught) break;
     }
     writeFileSync(join(root, fault.file), text);

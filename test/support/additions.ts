@@ -1,4 +1,5 @@
-import type { Additive, Dose, Fragrance, Moment } from '../../src/core/batter/schema.ts';
+import type { Moment } from '../../src/core/batter/moments.ts';
+import type { Additive, Dose, Fragrance } from '../../src/core/batter/schema.ts';
 
 /** An additive in one dose, into the whole batch unless pots are named. */
 export const additive = (

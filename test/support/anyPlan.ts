@@ -1,6 +1,7 @@
+import { MOMENTS, type Moment } from '../../src/core/batter/moments.ts';
 import { potsByPour } from '../../src/core/plan/sources.ts';
 import fc from 'fast-check';
-import { MOMENTS, type Dose, type Moment } from '../../src/core/batter/schema.ts';
+import { type Dose } from '../../src/core/batter/schema.ts';
 import { addMould, ownDesign, setCopies, sizeBatch, takesRest } from '../../src/core/edit/moulds.ts';
 import { onMat } from '../../src/core/edit/mat.ts';
 import { addPot } from '../../src/core/edit/pots.ts';

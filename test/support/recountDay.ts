@@ -1,5 +1,5 @@
+import { isInPot } from '../../src/core/batter/moments.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import { isInPot } from '../../src/core/batter/additions.ts';
 import type { Dose } from '../../src/core/batter/schema.ts';
 import { followLines, type Followed } from './lineByLine.ts';
 import type { LivedDay } from './anyDay.ts';

@@ -1,7 +1,8 @@
+import { MOMENTS, type Moment } from '../../src/core/batter/moments.ts';
 import { happenedIn } from '../../src/core/batch/happened.ts';
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import { MOMENTS, type Dose, type LateOil, type Moment } from '../../src/core/batter/schema.ts';
+import { type Dose, type LateOil } from '../../src/core/batter/schema.ts';
 import { curedPerOil } from '../../src/core/batter/fragranceLimit.ts';
 import { recipesOf } from '../../src/core/plan/recipes.ts';
 import { addDose, doseFrom, doseInto, settleDoses, updateDose } from '../../src/core/edit/additions.ts';

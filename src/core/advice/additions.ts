@@ -1,5 +1,5 @@
+import { MOMENT, isInLye, isEarly } from '../batter/moments.ts';
 import { potNamed } from '../plan/sources.ts';
-import { isInLye } from '../batter/additions.ts';
 import { dosesPerOil, type Recipe } from '../batter/recipe.ts';
 import type { Dose } from '../batter/schema.ts';
 import { doseInto, updateDose, type AdditionList } from '../edit/additions.ts';
@@ -9,7 +9,6 @@ import { formatPercent } from '../units/format.ts';
 import { portionsFirst } from './portionsFirst.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
-import { MOMENT_WORDS } from '../batter/momentWords.ts';
 
 /** More than this part of a pot is no addition any more. A judgement, no source. */
 const MOST_ADDED = 0.4;
@@ -43,7 +42,7 @@ function notApart({ plan }: Facts): Warning[] {
   const portions = plan.divide.kind === 'before-lye';
   return listed(plan).flatMap(({ list, id, name, dose }): Warning[] => {
     if (dose.pots === undefined) return [];
-    const inCommon = portions ? isInLye(dose.moment) : isInLye(dose.moment) || dose.moment === 'oils';
+    const inCommon = portions ? isInLye(dose.moment) : isEarly(dose.moment);
     if (!inCommon) return [];
     const why = portions
       ? 'all jugs draw from the same lye solution'
@@ -53,7 +52,7 @@ function notApart({ plan }: Facts): Warning[] {
         code: 'dose-before-pots',
         level: 'refuse',
         station: 'batter',
-        message: `${name} is to go ${MOMENT_WORDS[dose.moment]} of pot ${lettersOf(plan, dose.pots)} alone, but ${why}.`,
+        message: `${name} is to go ${MOMENT[dose.moment].words} of pot ${lettersOf(plan, dose.pots)} alone, but ${why}.`,
         remedies: [
           {
             label: 'Stir it in with the colour',

@@ -1,5 +1,5 @@
+import { MOMENT } from '../batter/moments.ts';
 import { fragranceForLimit, fragranceInBarPercent, fragrancePerOil } from '../batter/fragranceLimit.ts';
-import { MOMENT_WORDS } from '../batter/momentWords.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { Fragrance, Speed } from '../batter/schema.ts';
 import { updateFragrance } from '../edit/additions.ts';
@@ -67,7 +67,7 @@ function quick({ plan }: Facts): Warning[] {
         code: 'fragrance-quick',
         level: 'warn',
         station: 'batter',
-        message: `"${f.name}" ${says}, and it is stirred in ${MOMENT_WORDS[early[0]?.moment ?? 'trace']}: with ${plan.pots.length} pots to pour the last may be too thick. It goes into each jug only as that is poured.`,
+        message: `"${f.name}" ${says}, and it is stirred in ${MOMENT[early[0]?.moment ?? 'trace'].words}: with ${plan.pots.length} pots to pour the last may be too thick. It goes into each jug only as that is poured.`,
         remedies: [
           {
             label: 'Stir it in just before each pour',

@@ -1,6 +1,6 @@
 import { naohNeed } from './lye.ts';
 import { lotName, midSv } from './oil.ts';
-import type { Batter, Dose, Moment } from './schema.ts';
+import type { Batter, Dose } from './schema.ts';
 import { oilOf } from './usedOils.ts';
 
 /** What is stirred in besides oils, lye and water: an additive, an oil after the lye, a fragrance. */
@@ -34,14 +34,6 @@ export const additionsOf = (batter: Batter): readonly Addition[] => [
   }),
   ...batter.fragrances.map((f): Addition => ({ ...f, kind: 'fragrance', needsNaoh: 0 })),
 ];
-
-/** Moments at which the lye is still by itself. */
-const IN_LYE: readonly Moment[] = ['water', 'hot-lye', 'cooled-lye'];
-
-export const isInLye = (moment: Moment): boolean => IN_LYE.includes(moment);
-
-/** Moments at which every pot is by itself, however the batch is divided. */
-export const isInPot = (moment: Moment): boolean => moment === 'colour' || moment === 'pour';
 
 /** Which doses go into what is asked about. */
 export type Scope = (dose: Dose) => boolean;

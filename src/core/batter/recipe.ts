@@ -1,5 +1,6 @@
+import { isInLye, LIQUID_MOMENT } from './moments.ts';
 import { lyePerOil, naohPerOil, superfatAtRange } from './lye.ts';
-import { additionsOf, isInLye, wholeBatch, type Addition, type Scope } from './additions.ts';
+import { additionsOf, wholeBatch, type Addition, type Scope } from './additions.ts';
 import type { Batter, Dose, PartLiquid } from './schema.ts';
 import { solutionDensity } from './solutionDensity.ts';
 import { usedOils, type UsedOil } from './usedOils.ts';
@@ -16,11 +17,10 @@ export interface RecipeLiquid {
 
 /** The lye solution has it in it; otherwise it goes to the oils. */
 export const isInSolution = ({ moment }: Pick<RecipeLiquid, 'moment'>): boolean =>
-  moment === 'frozen' || moment === 'water' || moment === 'cooled-lye';
+  LIQUID_MOMENT[moment].inSolution;
 
 /** The lye is dissolved in it, with the water or instead of it. */
-const dissolves = ({ moment }: Pick<RecipeLiquid, 'moment'>): boolean =>
-  moment === 'frozen' || moment === 'water';
+const dissolves = ({ moment }: Pick<RecipeLiquid, 'moment'>): boolean => LIQUID_MOMENT[moment].dissolves;
 
 /** One dose of an addition, g/g oils. */
 export interface RecipeDose {

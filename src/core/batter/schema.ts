@@ -1,3 +1,4 @@
+import { MOMENTS, type LiquidMoment } from './moments.ts';
 import { doseId, potId, stepId } from '../validate/ids.ts';
 import * as v from 'valibot';
 import {
@@ -48,18 +49,6 @@ export const waterSchema = v.variant('school', [
   v.strictObject({ school: v.literal('water-to-lye'), value: ratio(1, 9) }),
 ]);
 
-/** When something is stirred in, in the order of the day. */
-export const MOMENTS = [
-  'water',
-  'hot-lye',
-  'cooled-lye',
-  'oils',
-  'emulsion',
-  'trace',
-  'colour',
-  'pour',
-] as const;
-
 /** So much of an addition, into the whole batch or into some pots, at a moment. */
 const doseSchema = v.strictObject({
   id: doseId,
@@ -79,9 +68,6 @@ const additive = v.strictObject({ id, name: name(60), densityGMl: density, doses
 /** An oil stirred in after the lye: on top of the recipe's, it counts in the lye balance of what it goes into. */
 const lateOil = v.strictObject({ id, ...oilLine, doses });
 
-/** When milk, aloe and the like go in. Frozen: the lye is dissolved in it, slowly and on ice. */
-export const LIQUID_MOMENTS = ['frozen', 'water', 'cooled-lye', 'oils', 'emulsion'] as const;
-
 const partLiquid = v.strictObject({
   id,
   name: name(60),
@@ -89,7 +75,7 @@ const partLiquid = v.strictObject({
   percentOfWater: percent(0, 100),
   /** how much of the liquid is water, percent by mass */
   waterPercent: percent(20, 100),
-  moment: v.picklist(LIQUID_MOMENTS),
+  moment: v.picklist(['frozen', 'water', 'cooled-lye', 'oils', 'emulsion'] satisfies LiquidMoment[]),
 });
 
 /** What a fragrance does to the batter's speed: quickens it mildly, or much. */
@@ -154,7 +140,6 @@ export type Water = Batter['water'];
 export type Promised = (typeof PROMISES)[number];
 export type Speed = (typeof SPEEDS)[number];
 export type KnownRate = v.InferOutput<typeof knownRate>;
-export type Moment = (typeof MOMENTS)[number];
 export type Dose = v.InferOutput<typeof doseSchema>;
 export type Additive = Batter['additives'][number];
 export type LateOil = Batter['lateOils'][number];

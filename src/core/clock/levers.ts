@@ -1,5 +1,5 @@
+import type { Moment } from '../batter/moments.ts';
 import { blendPiping, inPortions, lyeOf, lyingOn, mixAt, scentAt, setClock } from '../edit/clock.ts';
-import type { Moment } from '../batter/schema.ts';
 import { settingOils } from '../batter/setsAt.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isPiped } from '../plan/second.ts';

@@ -1,4 +1,5 @@
-import type { Dose, Fragrance, KnownRate, Moment, Speed } from '../batter/schema.ts';
+import { MOMENT, type MomentOfDay } from '../batter/moments.ts';
+import type { Dose, Fragrance, KnownRate, Speed } from '../batter/schema.ts';
 import type { Doubt, Quickens } from '../timing/course.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 
@@ -61,14 +62,12 @@ export function scentSpeed({ speed, known }: Pick<Fragrance, 'speed' | 'known'>)
 export interface ScentDose {
   /** what it does to a pot, where that gets it: a part of a fragrance's doses does a part of what the whole does */
   readonly quickens: (pot: PotId) => Quickens;
-  readonly when: 'batch' | 'colour' | 'pour';
+  readonly when: MomentOfDay['scent'];
   /** the pots it is for; undefined: all */
   readonly pots: readonly PotId[] | undefined;
   /** with `pour`: into all that is left from this pour on; undefined: into each pour's own cup */
   readonly fromPour: StepId | undefined;
 }
-
-const WHEN: Readonly<Partial<Record<Moment, ScentDose['when']>>> = { colour: 'colour', pour: 'pour' };
 
 /** It goes into this pot: every pot where none are named. */
 export const isFor = ({ pots }: { readonly pots?: readonly PotId[] | undefined }, pot: PotId): boolean =>
@@ -93,7 +92,7 @@ export function scentsOf(
             ? { factor, doubt: from + i }
             : { factor: factor ** share, doubt: from + i, share };
         },
-        when: WHEN[d.moment] ?? 'batch',
+        when: MOMENT[d.moment].scent,
         pots: d.pots,
         fromPour: d.fromPour,
       })),

@@ -1,3 +1,4 @@
+import type { Into } from '../batter/moments.ts';
 import type { Pot } from '../plan/planSchema.ts';
 import type { MicaLine, Pour, Ridges, Scrape, Step, Stroke, Top, Wait, Wire } from '../plan/stepSchema.ts';
 import type { Stage } from '../units/quantity.ts';
@@ -19,9 +20,6 @@ export type Chapter =
   | 'top'
   | 'finish'
   | 'cut';
-
-/** What a whole batch or vessel gets stirred in: which, and when. */
-export type Into = 'water' | 'hot-lye' | 'cooled-lye' | 'oils' | 'emulsion' | 'trace' | 'scent';
 
 type OfKind<K extends Step['kind']> = Extract<Step, { kind: K }>;
 

@@ -1,9 +1,10 @@
+import type { Moment } from '../batter/moments.ts';
 import { LANDING_FALL_MM, mapPour } from './pours.ts';
 import { updateFragrance } from './additions.ts';
 import { setTemperatures } from './batter.ts';
 import { freshId } from './freshId.ts';
 import { recipeOf } from '../batter/recipe.ts';
-import type { KnownRate, Moment } from '../batter/schema.ts';
+import type { KnownRate } from '../batter/schema.ts';
 import { waterAs } from '../batter/water.ts';
 import type { Pace, PlanClock, Reading } from '../plan/clockSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';

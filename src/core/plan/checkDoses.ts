@@ -1,11 +1,9 @@
+import { isEarly } from '../batter/moments.ts';
 import { potsByPour } from './sources.ts';
-import type { Dose, Moment } from '../batter/schema.ts';
+import type { Dose } from '../batter/schema.ts';
 import type { Fault } from '../result/result.ts';
 import { repeats, unknown } from './faults.ts';
 import type { Plan } from './planSchema.ts';
-
-/** An oil stirred in late is on top of what the lye is reckoned for: it goes in once the lye is in. */
-const LATE: readonly Moment[] = ['emulsion', 'trace', 'colour', 'pour'];
 
 /** Pots and pours that doses name must be there, and a dose that waits for a pour must be for that pour's pot. */
 export function doseFaults(plan: Plan): Fault[] {
@@ -28,7 +26,8 @@ export function doseFaults(plan: Plan): Fault[] {
           },
         ]
       : []),
-    ...(late && !LATE.includes(d.moment)
+    // on top of what the lye is reckoned for: it goes in once the lye is in
+    ...(late && isEarly(d.moment)
       ? [
           {
             code: 'late-oil-early' as const,

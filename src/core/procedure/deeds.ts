@@ -1,5 +1,5 @@
 import type { PotId } from '../validate/ids.ts';
-import type { Into } from '../day/act.ts';
+import type { Into } from '../batter/moments.ts';
 import type { Sliced } from '../cut/bars.ts';
 import type { Column, Mould } from '../mould/schema.ts';
 import type { Stirrer } from '../plan/clockSchema.ts';

@@ -1,5 +1,5 @@
+import type { Moment } from '../batter/moments.ts';
 import type { Recipe } from '../batter/recipe.ts';
-import type { Moment } from '../batter/schema.ts';
 import type { Grams } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
 import { doseKey, SUBSTANCE } from './substances.ts';

@@ -1,4 +1,5 @@
-import type { ActOf, Into } from '../day/act.ts';
+import type { ActOf } from '../day/act.ts';
+import { WHOLE_STIRS, type Into } from '../batter/moments.ts';
 import { VESSEL } from '../day/vessel.ts';
 import { massOfContents } from '../ledger/contents.ts';
 import type { Grams } from '../units/quantity.ts';
@@ -87,19 +88,12 @@ export function oneBatchOf(bench: WeighBench): OneBatch {
   return { kind: 'one-batch', aside, oils, doses, lye: { lyeG, liquids, doses }, bases };
 }
 
-/** What the whole batch gets at one moment after the lye, or its oils before it. */
-export function stirIntoBatch(
-  { book }: Weighing,
-  { doses, lye }: OneBatch,
-  into: Extract<Into, 'oils' | 'emulsion' | 'trace' | 'scent'>,
-): void {
-  const scent = into === 'scent';
-  stirIn(
-    book,
-    VESSEL.oils,
-    at(doses, scent ? 'trace' : into).filter((d) => d.moment !== 'trace' || d.scent === scent),
-  );
-  if (into === 'oils') pourLiquids(book, lye.liquids, 'oils', VESSEL.oils);
+/** What the whole batch gets by one act: its lye, its oils before it, or its batter after it. */
+export function stirIntoBatch({ book }: Weighing, { doses, lye }: OneBatch, into: Into): void {
+  const { moment, scents } = WHOLE_STIRS[into];
+  const due = at(doses, moment).filter((d) => scents === undefined || d.scent === scents);
+  stirIn(book, VESSEL.oils, due);
+  if (moment === 'oils') pourLiquids(book, lye.liquids, 'oils', VESSEL.oils);
 }
 
 /** Lye and oils brought together. */

@@ -1,3 +1,4 @@
+import type { StirMoment } from '../batter/moments.ts';
 import type { OmbreId, PotId } from '../validate/ids.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import { makeupOf } from '../fill/makeup.ts';
@@ -10,7 +11,7 @@ import type { Grams } from '../units/quantity.ts';
 import type { DispersionDraw } from './dispersions.ts';
 import type { Weight } from './ingredients.ts';
 import type { OmbreWeights } from './ombre/types.ts';
-import { partsOf, stirIn, stirsOf, type PotPart, type Stir, type StirMoment } from './stirs.ts';
+import { partsOf, stirIn, stirsOf, type PotPart, type Stir } from './stirs.ts';
 import type { PotTarget } from './targets.ts';
 
 /** How a pot is filled: out of the batch, as the start of a pot coloured as it empties, or from two stocks. */

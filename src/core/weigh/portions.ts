@@ -1,5 +1,5 @@
+import { isInLye } from '../batter/moments.ts';
 import { naohNeed } from '../batter/lye.ts';
-import { isInLye } from '../batter/additions.ts';
 import { isInSolution, solutionPerOil, type Recipe, type RecipeLiquid } from '../batter/recipe.ts';
 import { VESSEL } from '../day/vessel.ts';
 import { plannedNeedOf } from '../ledger/balance.ts';

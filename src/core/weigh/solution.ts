@@ -1,6 +1,6 @@
+import type { Moment } from '../batter/moments.ts';
 import { VESSEL } from '../day/vessel.ts';
 import type { RecipeLiquid } from '../batter/recipe.ts';
-import type { Moment } from '../batter/schema.ts';
 import type { OpenLedger } from '../ledger/ledger.ts';
 import type { Grams } from '../units/quantity.ts';
 import { toStep, upToStep } from '../units/scaleStep.ts';
@@ -64,11 +64,7 @@ export function weighWater(book: OpenLedger, { liquids }: LyeSolution): void {
 }
 
 /** What is stirred into the water, or into the lye while it is hot or once it has cooled. */
-export function stirIntoLye(
-  book: OpenLedger,
-  { liquids, doses }: LyeSolution,
-  moment: Extract<Moment, 'water' | 'hot-lye' | 'cooled-lye'>,
-): void {
+export function stirIntoLye(book: OpenLedger, { liquids, doses }: LyeSolution, moment: Moment): void {
   if (moment === 'cooled-lye') pourLiquids(book, liquids, moment);
   stirIn(
     book,

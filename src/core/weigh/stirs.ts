@@ -1,5 +1,5 @@
+import { isInLye, isInPot, MOMENT, type StirMoment } from '../batter/moments.ts';
 import type { StepId } from '../validate/ids.ts';
-import { isInLye, isInPot } from '../batter/additions.ts';
 import { dosesPerOil, type Recipe, type RecipeDose } from '../batter/recipe.ts';
 import type { Vessel } from '../day/vessel.ts';
 import { grouped } from '../ledger/grouped.ts';
@@ -10,9 +10,6 @@ import type { Grams } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
 import type { PotTarget } from './targets.ts';
 import { doseKey, SUBSTANCE } from './substances.ts';
-
-/** When one pot gets something by itself: as it is made up, as it is coloured, once it holds, once it has thickened, or before a pour. */
-export type StirMoment = 'jug' | 'colour' | 'emulsion' | 'trace' | 'pour';
 
 /** Something stirred into one pot by itself. */
 export interface Stir {
@@ -71,13 +68,11 @@ export function partsOf(
 export const isOwn = (plan: Plan, { dose }: RecipeDose): boolean =>
   plan.divide.kind === 'before-lye' ? !isInLye(dose.moment) : dose.pots !== undefined || isInPot(dose.moment);
 
+/** When a pot gets a dose that it gets by itself. One that nothing is poured of gets it with its colour. */
 function momentOf(plan: Plan, { dose }: RecipeDose, poured: boolean): StirMoment {
-  // a portion has its colour in its oils
-  const coloured = plan.divide.kind === 'before-lye' ? 'jug' : 'colour';
-  if (dose.moment === 'pour') return poured ? 'pour' : coloured;
-  if (dose.moment === 'colour') return coloured;
-  if (dose.moment === 'trace') return 'trace';
-  return dose.moment === 'emulsion' && plan.divide.kind === 'before-lye' ? 'emulsion' : 'jug';
+  const way = plan.divide.kind === 'before-lye' ? 'ofPortion' : 'ofBatch';
+  const { own } = MOMENT[dose.moment];
+  return own[way] === 'pour' && !poured ? MOMENT.colour.own[way] : own[way];
 }
 
 /** What one pot is to get besides its oils, lye and colour; `oilsG` are the recipe's oils in each of its parts. */

@@ -1,4 +1,5 @@
-import { additionsOf, isInLye, type Addition } from '../batter/additions.ts';
+import { isInLye } from '../batter/moments.ts';
+import { additionsOf, type Addition } from '../batter/additions.ts';
 import type { Dose } from '../batter/schema.ts';
 import { isInSolution, SOLIDS_DENSITY, type Recipe } from '../batter/recipe.ts';
 import { naohNeed } from '../batter/lye.ts';

@@ -1,3 +1,4 @@
+import { isInLye, WHOLE_STIRS } from '../batter/moments.ts';
 import type { Day, DayAct } from '../day/act.ts';
 import { VESSEL } from '../day/vessel.ts';
 import { openLedger, type Ledger } from '../ledger/ledger.ts';
@@ -89,11 +90,12 @@ function weighMaking(w: Going, act: DayAct): boolean {
     case 'weigh-lye':
       book.add(SUBSTANCE.lye, VESSEL.lye, lyeOf(w).lyeG, false);
       return true;
-    case 'stir-in':
-      if (act.into === 'water' || act.into === 'hot-lye' || act.into === 'cooled-lye')
-        stirIntoLye(book, lyeOf(w), act.into);
+    case 'stir-in': {
+      const { moment } = WHOLE_STIRS[act.into];
+      if (isInLye(moment)) stirIntoLye(book, lyeOf(w), moment);
       else if (making.kind === 'one-batch') stirIntoBatch(w, making, act.into);
       return true;
+    }
     case 'make-stock':
       for (const o of w.ombres)
         if (o.school === 'master-blends' && o.ombre.id === act.ombre)

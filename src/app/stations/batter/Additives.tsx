@@ -1,4 +1,5 @@
-import type { Additive, Moment } from '../../../core/batter/schema.ts';
+import type { Moment } from '../../../core/batter/moments.ts';
+import type { Additive } from '../../../core/batter/schema.ts';
 import { addAddition, removeAddition, updateAddition } from '../../../core/edit/additions.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { Group } from '../../parts/Station.tsx';

@@ -1,7 +1,8 @@
+import type { Moment } from '../../../core/batter/moments.ts';
 import { poursFrom } from '../../../core/plan/sources.ts';
 import { pourNames } from '../../../core/plan/deposits.ts';
 import { X } from 'lucide-react';
-import type { Dose, Moment } from '../../../core/batter/schema.ts';
+import type { Dose } from '../../../core/batter/schema.ts';
 import {
   addDose,
   doseFrom,

@@ -1,4 +1,12 @@
-import type { Moment, PartLiquid } from '../../../core/batter/schema.ts';
+import {
+  isEarly,
+  isInLye,
+  LIQUID_MOMENT,
+  MOMENT,
+  MOMENTS,
+  type LiquidMoment,
+  type Moment,
+} from '../../../core/batter/moments.ts';
 import type { AdditionList } from '../../../core/edit/additions.ts';
 import type { Divide } from '../../../core/plan/planSchema.ts';
 
@@ -7,17 +15,6 @@ interface Option<T extends string> {
   readonly label: string;
 }
 
-const ALL: readonly Option<Moment>[] = [
-  { value: 'water', label: 'in the water, before the lye' },
-  { value: 'hot-lye', label: 'in the hot lye' },
-  { value: 'cooled-lye', label: 'in the cooled lye' },
-  { value: 'oils', label: 'in the oils' },
-  { value: 'emulsion', label: 'at emulsion' },
-  { value: 'trace', label: 'at trace' },
-  { value: 'colour', label: 'with the colour' },
-  { value: 'pour', label: 'just before each pour' },
-];
-
 /** The moments at which a dose can go in: an oil after the lye, one pot's once it is by itself. `now` is always among them. */
 export function momentOptions(
   list: AdditionList,
@@ -25,19 +22,12 @@ export function momentOptions(
   divide: Divide['kind'],
   now?: Moment,
 ): readonly Option<Moment>[] {
-  const early: readonly Moment[] = ['water', 'hot-lye', 'cooled-lye', 'oils'];
-  const inCommon = divide === 'before-lye' ? early.slice(0, 3) : early;
-  return ALL.filter(
-    ({ value }) =>
-      value === now ||
-      ((list !== 'lateOils' || !early.includes(value)) && (!inPots || !inCommon.includes(value))),
-  );
+  const inCommon = divide === 'before-lye' ? isInLye : isEarly;
+  return MOMENTS.filter(
+    (m) => m === now || ((list !== 'lateOils' || !isEarly(m)) && (!inPots || !inCommon(m))),
+  ).map((m) => ({ value: m, label: MOMENT[m].label }));
 }
 
-export const LIQUID_OPTIONS: readonly Option<PartLiquid['moment']>[] = [
-  { value: 'emulsion', label: 'at emulsion' },
-  { value: 'oils', label: 'in the oils' },
-  { value: 'water', label: 'with the water, before the lye' },
-  { value: 'cooled-lye', label: 'in the cooled lye' },
-  { value: 'frozen', label: 'frozen, the lye dissolved in it on ice' },
-];
+export const LIQUID_OPTIONS: readonly Option<LiquidMoment>[] = (
+  Object.keys(LIQUID_MOMENT) as LiquidMoment[]
+).map((m) => ({ value: m, label: LIQUID_MOMENT[m].label }));

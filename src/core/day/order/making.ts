@@ -4,7 +4,8 @@ import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { pouredPots } from '../../plan/sources.ts';
 import type { Grams } from '../../units/quantity.ts';
 import type { ColorantId, PotId } from '../../validate/ids.ts';
-import type { ActId, Chapter, DayAct, Into } from '../act.ts';
+import { WHOLE_STIRS, type Into, type WholeStir } from '../../batter/moments.ts';
+import type { DayAct } from '../act.ts';
 import { combined, waitsForJug, weighOut } from './ready.ts';
 import { colouringOrder, dispersingOrder } from './whisk.ts';
 
@@ -21,32 +22,33 @@ export function madeAtFirst(plan: Plan): readonly Pot[] {
   return usedPots(plan).filter((p) => !waitsForJug(plan, p));
 }
 
-const STIRRED: Readonly<Record<Into, { readonly id: ActId; readonly chapter: Chapter }>> = {
-  water: { id: 'in-water', chapter: 'lye' },
-  'hot-lye': { id: 'in-hot-lye', chapter: 'lye' },
-  'cooled-lye': { id: 'dissolve', chapter: 'lye' },
-  oils: { id: 'in-oils', chapter: 'oils' },
-  emulsion: { id: 'in-emulsion', chapter: 'emulsify' },
-  trace: { id: 'trace', chapter: 'emulsify' },
-  scent: { id: 'scent', chapter: 'emulsify' },
-};
+/** Chapters in which something is stirred into all of a batch. */
+const STIRRED_IN = {
+  'weigh-water': 'lye',
+  'dissolve-lye': 'lye',
+  'weigh-oils': 'oils',
+  emulsify: 'emulsify',
+} as const;
 
-const stirIn = (into: Into): DayAct => ({ ...STIRRED[into], does: 'stir-in', into });
+/** What is stirred into all of a batch once this is done, in order. */
+const stirsAfter = (after: WholeStir['after']): readonly DayAct[] =>
+  (Object.keys(WHOLE_STIRS) as Into[])
+    .filter((into) => WHOLE_STIRS[into].after === after)
+    .map((into) => ({ id: WHOLE_STIRS[into].act, does: 'stir-in', into, chapter: STIRRED_IN[after] }));
 
 const LYE: readonly DayAct[] = [
   { id: 'water', does: 'weigh-water', chapter: 'lye' },
-  stirIn('water'),
+  ...stirsAfter('weigh-water'),
   { id: 'lye', does: 'weigh-lye', chapter: 'lye' },
   { id: 'stir-lye', does: 'dissolve-lye', chapter: 'lye' },
-  stirIn('hot-lye'),
-  stirIn('cooled-lye'),
+  ...stirsAfter('dissolve-lye'),
   { id: 'strain', does: 'strain-lye', chapter: 'lye' },
 ];
 
 const OILS: readonly DayAct[] = [
   { id: 'carrier-oil', does: 'set-oil-aside', chapter: 'oils' },
   { id: 'oils', does: 'weigh-oils', chapter: 'oils' },
-  stirIn('oils'),
+  ...stirsAfter('weigh-oils'),
 ];
 
 /** Colorants that anything is coloured with. */
@@ -86,9 +88,7 @@ function oneBatch(plan: Plan, massOf: (pot: PotId) => Grams): readonly DayAct[] 
     ...OILS,
     ...disperseAll(plan),
     { id: 'emulsify', does: 'emulsify', chapter: 'emulsify' },
-    stirIn('emulsion'),
-    stirIn('trace'),
-    stirIn('scent'),
+    ...stirsAfter('emulsify'),
     ...stocks(plan),
     ...(coloursEach(plan) ? pots : colouringOrder(plan, pots, massOf)).map((p) =>
       weighOut(plan, p, 'divide'),

@@ -1,22 +1,7 @@
-import type { Into } from '../../day/act.ts';
-import { blendedTo, type Words, type WordsFor } from './says.ts';
+import { WHOLE_STIRS } from '../../batter/moments.ts';
+import { blendedTo, type WordsFor } from './says.ts';
 
 const INTO_WATER = 'Lye into water, never water into lye. It fumes: stand back and do not breathe over it.';
-
-const STIR_IN: Readonly<Record<Into, Words>> = {
-  water: {
-    text: 'Stir into the water until nothing is left to see: crystals in a lye jug are taken for lye.',
-  },
-  'hot-lye': {
-    text: 'Stir into the lye while it is hot and fresh, until it has dissolved.',
-    caution: 'Hot lye burns at once: goggles and gloves, and stir slowly.',
-  },
-  'cooled-lye': { text: 'Stir into the cooled lye.' },
-  oils: { text: 'Stir into the oils.' },
-  emulsion: { text: 'Stir in as soon as it holds as an emulsion' },
-  trace: { text: 'Stir in by hand.' },
-  scent: { text: 'Stir in the fragrance.' },
-};
 
 export const lyeWords: WordsFor<
   'weigh-water' | 'weigh-lye' | 'dissolve-lye' | 'dissolve-lye-on-ice' | 'strain-lye' | 'stir-in'
@@ -45,8 +30,9 @@ export const lyeWords: WordsFor<
     text: 'Strain the lye solution, through steel or plastic, into a second heat-safe jug: what has not dissolved must not reach the oils.',
     caution: 'Never an aluminium sieve. What stays in it is caustic: rinse it at once with plenty of water.',
   }),
-  'stir-in': ({ into, blendTo }) =>
-    blendTo === undefined
-      ? STIR_IN[into]
-      : { text: `${STIR_IN[into].text}, then blend on ${blendedTo(blendTo)}.` },
+  'stir-in': ({ into, blendTo }) => {
+    const { text, caution } = WHOLE_STIRS[into];
+    if (blendTo !== undefined) return { text: `${text}, then blend on ${blendedTo(blendTo)}.` };
+    return caution === undefined ? { text } : { text, caution };
+  },
 };

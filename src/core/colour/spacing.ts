@@ -169,8 +169,9 @@ export const evenSteps = (ramp: Ramp, layers: number): number[] =>
 
 /**
  * A curve through (0, 0), three inner heights at a quarter, half and three quarters, and (1, 1), rising throughout:
- * cubic pieces with Fritsch & Carlson's slopes ("Monotone piecewise cubic interpolation", SIAM Journal on Numerical
- * Analysis 1980, from memory). Gives the seen way (0..1) at each place among the layers (0..1).
+ * cubic pieces whose slope at a height is the harmonic mean of the rises on both sides of it (Fritsch & Butland, "A method for
+ * constructing local monotone piecewise cubic interpolants", SIAM Journal on Scientific and Statistical Computing 1984, for equal
+ * distances; from memory). Gives the seen way (0..1) at each place among the layers (0..1).
  */
 export function risingCurve(inner: readonly [number, number, number]): (x: number) => number {
   const ys = [0, ...inner, 1];

@@ -80,7 +80,9 @@ async function dragTimes(page: Page): Promise<number[]> {
   return noted(page);
 }
 
-/** From a key on the ombre's curve until the page is laid out anew, ms: graded, weighed and drawn each time. */
+/**
+ * From a key on the ombre's curve until the page is laid out anew, ms: graded, weighed and drawn each time.
+ */
 async function bendTimes(page: Page): Promise<number[]> {
   await page.getByText('Bent by hand').click();
   const knot = page.getByRole('slider', { name: 'The layer half up the ombre' });

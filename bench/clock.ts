@@ -79,7 +79,10 @@ export function benchClock(say: Say): void {
   say('clock: search for 8 pots, all choices (aim: 1 000 ms)', `${ms(percentile(times, 50))}, ${tried} ways`);
 }
 
-/** The same in the page: a pour dragged on its lane, and the search in its worker, from the press until it is shown. */
+/**
+ * The same in the page: a pour dragged on its lane, and the search in its worker, from the press until it is
+ * shown.
+ */
 export async function benchClockPage(page: Page, url: string, id: string, say: Say): Promise<void> {
   await page.goto(`${url}/plan/${id}/clock/timetable`);
   const drop = page.getByRole('slider', { name: /^Pour 4 \(/ });

@@ -58,7 +58,10 @@ function sizeOf(value: unknown, seen = new Set<unknown>()): number {
   return Object.values(value).reduce((s: number, v) => s + sizeOf(v, seen), 0);
 }
 
-/** Patterns: made ready once, then read off; how that grows with rounds, and against pulling back one pour after another. */
+/**
+ * Patterns: made ready once, then read off; how that grows with rounds, and against pulling back one pour
+ * after another.
+ */
 export function benchPatterns(say: Say): void {
   const plan = demoPlans().find((p) => p.name === 'Basalt Columns');
   if (!plan) throw new Error('no Basalt Columns');

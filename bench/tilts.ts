@@ -8,7 +8,10 @@ import { medianMs, ms, type Say } from './measure.ts';
 /** Steps of bisection that give the reference the same 1e-9 of the mould's height. */
 const BISECTIONS = 30;
 
-/** Twelve pours at changing tilts, every line solved from its volume: ours against the same job in manifold-3d. */
+/**
+ * Twelve pours at changing tilts, every line solved from its volume: ours against the same job in
+ * manifold-3d.
+ */
 export async function benchTilts(say: Say): Promise<void> {
   const mould = STARTER_MOULDS[1];
   if (!mould) throw new Error('no starter mould');

@@ -14,7 +14,10 @@ const filesOf = (dir: string): readonly string[] =>
       : [],
   );
 
-/** What the service worker holds: every file of the build. Names in assets/ change with what is in them, others are told apart by a hash. */
+/**
+ * What the service worker holds: every file of the build. Names in assets/ change with what is in them,
+ * others are told apart by a hash.
+ */
 const heldFiles = (): readonly { readonly url: string; readonly revision: string | null }[] =>
   filesOf(DIST)
     .filter((file) => file !== 'sw.js')

@@ -9,8 +9,8 @@ import { Shelf } from './shelf/Shelf.tsx';
 type Loaded = () => Promise<{ readonly Component: ComponentType }>;
 
 /**
- * A part of a page, loaded when it is wanted. One that cannot be loaded fails alone: it is caught here, as the router would show
- * nothing of what stands round it either.
+ * A part of a page, loaded when it is wanted. One that cannot be loaded fails alone: it is caught here, as
+ * the router would show nothing of what stands round it either.
  */
 const part = (path: string, load: Loaded, children: RouteObject[] = []): RouteObject => ({
   path,
@@ -19,7 +19,10 @@ const part = (path: string, load: Loaded, children: RouteObject[] = []): RouteOb
   ...(children.length > 0 ? { children } : {}),
 });
 
-/** The page that a station opens with. Left to what is drawn, a second press on the station while it is on its way would leave none. */
+/**
+ * The page that a station opens with. Left to what is drawn, a second press on the station while it is on its
+ * way would leave none.
+ */
 const first = (page: string): RouteObject => ({
   index: true,
   loader: ({ request }) => redirect(`${new URL(request.url).pathname.replace(/\/$/, '')}/${page}`),

@@ -95,7 +95,8 @@ function pictureOf(computed: Computed, options: Options): Uint8Array {
 }
 
 /**
- * The picture that the screen shows of a cut or of the top, written as a PNG file; or what is wrong, said line by line, and 2.
+ * The picture that the screen shows of a cut or of the top, written as a PNG file; or what is wrong, said
+ * line by line, and 2.
  */
 export function faceCommand(args: readonly string[], say: (line: string) => void): number {
   try {

@@ -7,7 +7,10 @@ export const onStandardError = (line: string): void => {
   process.stderr.write(`${line}\n`);
 };
 
-/** The plan in a file computed, with what was really done of it where the file says so; otherwise a fault a line is said, and undefined. */
+/**
+ * The plan in a file computed, with what was really done of it where the file says so; otherwise a fault a
+ * line is said, and undefined.
+ */
 export function readComputed(path: string, say: (line: string) => void): Computed | undefined {
   let text: string;
   try {

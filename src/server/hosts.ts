@@ -1,6 +1,9 @@
 import type { RequestHandler } from 'express';
 
-/** Names of this machine for itself. Another name that leads here is another site's, and could read what is served (DNS rebinding). */
+/**
+ * Names of this machine for itself. Another name that leads here is another site's, and could read what is
+ * served (DNS rebinding).
+ */
 const LOOPBACK = /^(?:localhost|127(?:\.\d{1,3}){3}|\[::1\])(?::\d{1,5})?$/i;
 
 export const onlyLoopback: RequestHandler = (request, response, next) => {

@@ -43,7 +43,9 @@ const plainFault: ErrorRequestHandler = (error: unknown, _request, response, nex
     .send(code === 500 ? 'Something went wrong in the server.\n' : 'This request cannot be answered.\n');
 };
 
-/** Serves the built page, and the demo studio where asked. Every path that names no file is the page itself. */
+/**
+ * Serves the built page, and the demo studio where asked. Every path that names no file is the page itself.
+ */
 export function dripLineServer({ pageDir, studioDir }: ServerOptions): Express {
   const root = resolve(pageDir);
   const app = express();

@@ -12,8 +12,8 @@ export type Query<T> = (db: Dexie) => Promise<T>;
 export const ask = <T>(query: Query<T>): Promise<T> => withStorage(database, () => query(database));
 
 /**
- * What a query gives, now and whenever what it reads changes. A query that fails is told to the page, and is not asked again. Returns
- * the function that stops following.
+ * What a query gives, now and whenever what it reads changes. A query that fails is told to the page, and is
+ * not asked again. Returns the function that stops following.
  */
 export function follow<T>(query: Query<T>, seen: (answer: T) => void): () => void {
   let gone = false;

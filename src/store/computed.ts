@@ -25,8 +25,9 @@ const sameWork = (a: Plan, b: Plan): boolean =>
 let last: Plan | null = null;
 
 /**
- * The open plan as there is work in it: the same object until something changes that counts. A keystroke in the notes is none of
- * that, so nothing is computed for it, and nothing drawn but what shows the words; its words may be older than those of `present`.
+ * The open plan as there is work in it: the same object until something changes that counts. A keystroke in
+ * the notes is none of that, so nothing is computed for it, and nothing drawn but what shows the words; its
+ * words may be older than those of `present`.
  */
 export const selectWork = ({ plan }: RootState): Plan | null => {
   const { present } = plan;
@@ -34,7 +35,10 @@ export const selectWork = ({ plan }: RootState): Plan | null => {
   return last;
 };
 
-/** What was really done of the open plan, with what is typed of it in a field that is open: the same object while it says the same. */
+/**
+ * What was really done of the open plan, with what is typed of it in a field that is open: the same object
+ * while it says the same.
+ */
 const selectHappened = createSelector(
   selectWork,
   (state: RootState) => state.batch,

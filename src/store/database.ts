@@ -52,8 +52,9 @@ export class DripLineDatabase extends Dexie {
   }
 
   /**
-   * What is stored was written by a newer Drip Line, whose records this one must not touch. Asked before it is opened: Dexie opens
-   * a newer database as if it were its own. Where the browser does not say, it is taken for no newer.
+   * What is stored was written by a newer Drip Line, whose records this one must not touch. Asked before it
+   * is opened: Dexie opens a newer database as if it were its own. Where the browser does not say, it is
+   * taken for no newer.
    */
   async isNewer(): Promise<boolean> {
     try {

@@ -7,9 +7,9 @@ import { gestureTakenBack, planEdited, startOf } from './planSlice.ts';
 import type { AppDispatch, RootState } from './store.ts';
 
 /**
- * Apply an edit to the open plan. An edit that says why it cannot be, or that would make an invalid plan, comes back as its
- * first fault, for the field to show, and changes nothing. With a gesture it starts from the plan as it was when that gesture began; refused, the
- * gesture's earlier edits are taken back too.
+ * Apply an edit to the open plan. An edit that says why it cannot be, or that would make an invalid plan,
+ * comes back as its first fault, for the field to show, and changes nothing. With a gesture it starts from
+ * the plan as it was when that gesture began; refused, the gesture's earlier edits are taken back too.
  */
 export const editPlan =
   (edit: (plan: Plan) => Plan | Result<Plan>, gesture?: Gesture) =>

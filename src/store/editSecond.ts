@@ -7,7 +7,10 @@ import { editPlan } from './editPlan.ts';
 import type { Gesture } from './gesture.ts';
 import type { AppDispatch, RootState } from './store.ts';
 
-/** An edit of the batch that is piped on top, seen as a plan by itself; of the open plan while nothing is piped. */
+/**
+ * An edit of the batch that is piped on top, seen as a plan by itself; of the open plan while nothing is
+ * piped.
+ */
 export const editSecond =
   (edit: (part: Plan) => Plan | Result<Plan>, gesture?: Gesture) =>
   (dispatch: AppDispatch, getState: () => RootState): Fault | undefined => {

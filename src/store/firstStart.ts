@@ -17,8 +17,8 @@ async function fetchStudio(): Promise<readonly Studio[]> {
 }
 
 /**
- * On the very first start in this browser, put the demo studio on the shelf. Later starts change nothing. Returns what was
- * refused of it, a line each.
+ * On the very first start in this browser, put the demo studio on the shelf. Later starts change nothing.
+ * Returns what was refused of it, a line each.
  */
 export async function firstStart(): Promise<readonly string[]> {
   if (await marks(database).get('first-start')) return [];

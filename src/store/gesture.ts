@@ -1,13 +1,15 @@
 let count = 0;
 
 /**
- * One visit to a field, from focus to blur or Enter, or one drag. All edits of a gesture start from the plan (or the
- * colorant) as it was when the gesture began, show at once and undo as one. What is refused, unfinished or escaped from is
- * taken back: then everything is as it was.
+ * One visit to a field, from focus to blur or Enter, or one drag. All edits of a gesture start from the plan
+ * (or the colorant) as it was when the gesture began, show at once and undo as one. What is refused,
+ * unfinished or escaped from is taken back: then everything is as it was.
  */
 export class Gesture {
   readonly id: string;
-  /** where each edit starts: from the beginning of the gesture, or (steps by a key) from the edit before it */
+  /**
+   * where each edit starts: from the beginning of the gesture, or (steps by a key) from the edit before it
+   */
   readonly builds: 'from-start' | 'on-itself';
   #back: (() => void) | undefined;
   #changed = false;

@@ -31,8 +31,9 @@ function follow(registration: ServiceWorkerRegistration, ready: () => void): voi
 }
 
 /**
- * Hold the build in this browser, so that it opens without the server. `ready` is called when a newer one is there: it is taken when
- * the maker wants it, and until then this page goes on with its own. Where the browser has no service workers, nothing happens.
+ * Hold the build in this browser, so that it opens without the server. `ready` is called when a newer one is
+ * there: it is taken when the maker wants it, and until then this page goes on with its own. Where the
+ * browser has no service workers, nothing happens.
  */
 export function holdBuild(ready: () => void): void {
   const workers = (navigator as { serviceWorker?: ServiceWorkerContainer }).serviceWorker;

@@ -70,7 +70,8 @@ async function find(id: string): Promise<Found> {
   for (const one of await looseDrafts(id)) {
     const work = readDraft(one);
     if (!work) await ifItCan(setAside(database, 'drafts', [id, one.page]), undefined);
-    // stored after all, in the last moment of the page that left it; what builds on the stored one has newer undo and redo
+    // stored after all, in the last moment of the page that left it; what builds on the stored one has newer
+    // undo and redo
     else if (stored && one.base !== base && samePlan(work.plan, stored.plan))
       await ifItCan(dropDraft(database, id, one.page), undefined);
     else if (!draft || (one.base === base && draft.base !== base)) [draft, held] = [one, work];
@@ -149,8 +150,8 @@ export const takeTheirs =
   };
 
 /**
- * Follow the stored plan while it is open here: an unchanged plan is brought up to date, a changed one becomes a conflict for
- * the maker to settle. Returns the function that stops following.
+ * Follow the stored plan while it is open here: an unchanged plan is brought up to date, a changed one
+ * becomes a conflict for the maker to settle. Returns the function that stops following.
  */
 export const followPlan =
   (id: string): Thunk<() => void> =>

@@ -13,7 +13,10 @@ const locks = (): LockManager | undefined => (navigator as { locks?: LockManager
 
 let alive: Promise<void> | undefined;
 
-/** From now on until this page is gone, other pages see that it lives. It holds a lock that the browser lets go with it. */
+/**
+ * From now on until this page is gone, other pages see that it lives. It holds a lock that the browser lets
+ * go with it.
+ */
 export function stayAlive(): Promise<void> {
   alive ??= new Promise((held) => {
     if (!locks()) {

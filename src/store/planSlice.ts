@@ -1,7 +1,9 @@
 import { createAction, type Reducer, type UnknownAction } from '@reduxjs/toolkit';
 import type { Plan } from '../core/plan/planSchema.ts';
 
-/** The plans before and after the one on screen, oldest first. Lists are only ever replaced, never changed. */
+/**
+ * The plans before and after the one on screen, oldest first. Lists are only ever replaced, never changed.
+ */
 export interface PastAndFuture {
   readonly past: readonly Plan[];
   readonly future: readonly Plan[];
@@ -13,7 +15,10 @@ export interface Moment extends PastAndFuture {
 
 /** The open plan with its history, and the history as it was when the gesture that is going on began. */
 export interface PlanHistory extends Moment {
-  /** how often a plan was opened, or another tab's writing of it was taken over: what a field shows may be somebody else's since */
+  /**
+   * how often a plan was opened, or another tab's writing of it was taken over: what a field shows may be
+   * somebody else's since
+   */
   readonly opened: number;
   readonly gesture?: { readonly id: string; readonly before: Moment };
 }
@@ -59,8 +64,8 @@ function moved({ past, present, future }: Moment, way: 'back' | 'on'): Work | un
 }
 
 /**
- * As it was before a gesture. What the gesture had made was shown, and may have been stored: it stays one undo away. Going on, the gesture
- * starts from where it began, and leaves no such trace.
+ * As it was before a gesture. What the gesture had made was shown, and may have been stored: it stays one
+ * undo away. Going on, the gesture starts from where it began, and leaves no such trace.
  */
 function takenBack(state: Work, id: string): Work {
   const { gesture, present } = state;

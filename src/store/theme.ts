@@ -4,7 +4,10 @@ export type Theme = 'day' | 'evening';
 
 const KEY = 'drip-line/theme';
 
-/** The chosen theme, or the machine's preference where none was chosen. It is asked for before anything is drawn. */
+/**
+ * The chosen theme, or the machine's preference where none was chosen. It is asked for before anything is
+ * drawn.
+ */
 export const readTheme = (): Theme => {
   const kept = browserStorage()?.getItem(KEY);
   if (kept === 'day' || kept === 'evening') return kept;

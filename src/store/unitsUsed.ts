@@ -15,7 +15,9 @@ async function seen(): Promise<Seen<Units> | null> {
   }
 }
 
-/** The units and scales that were chosen last: a new plan begins with them. Undefined before any were chosen. */
+/**
+ * The units and scales that were chosen last: a new plan begins with them. Undefined before any were chosen.
+ */
 export const unitsUsed = async (): Promise<Units | undefined> => (await seen())?.value;
 
 export async function keepUnits(units: Units): Promise<void> {

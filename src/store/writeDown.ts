@@ -54,7 +54,10 @@ export function writeTyped(): void {
   store.dispatch(typedShown(null));
 }
 
-/** What a visit has typed is as it was before: what was written down of it already is followed by what was so before. */
+/**
+ * What a visit has typed is as it was before: what was written down of it already is followed by what was so
+ * before.
+ */
 function takeBack(of: Visit): void {
   clearTimeout(of.timer);
   if (store.getState().batch.typed?.gesture === of.gesture) store.dispatch(typedShown(null));
@@ -64,8 +67,9 @@ function takeBack(of: Visit): void {
 }
 
 /**
- * Write down what was really done of the open plan. With a gesture it shows at once, is written down when no key has come for a moment,
- * and can be taken back by it. What cannot be comes back as a fault, and nothing of it is written.
+ * Write down what was really done of the open plan. With a gesture it shows at once, is written down when no
+ * key has come for a moment, and can be taken back by it. What cannot be comes back as a fault, and nothing
+ * of it is written.
  */
 export const writeDown =
   (says: readonly Said[], gesture?: Gesture) =>

@@ -13,7 +13,9 @@ const OLDER = 'drip-line-older';
 /** So many files of older builds are held: those of three or four. */
 const MOST_OLDER = 500;
 
-/** Before the files of the build before are let go: a tab that runs it may ask for one it has not loaded yet. */
+/**
+ * Before the files of the build before are let go: a tab that runs it may ask for one it has not loaded yet.
+ */
 async function holdOlder(): Promise<void> {
   const [now, older] = await Promise.all([caches.open(cacheNames.precache), caches.open(OLDER)]);
   for (const request of await now.keys()) {

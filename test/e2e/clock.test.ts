@@ -176,7 +176,8 @@ describe('the clock in the browser', () => {
     await typeIn(page, field, '0.01');
     await page.getByText(/stages a minute is outside/).waitFor();
     await page.getByLabel(field).press('Escape');
-    // hard oils melted, liquid ones from the shelf: 25 % palm, 25 % coconut and 10 % shea at 60, the rest at 20 °C: 0.6 x 60 + 0.4 x 20
+    // hard oils melted, liquid ones from the shelf: 25 % palm, 25 % coconut and 10 % shea at 60, the rest at
+    // 20 °C: 0.6 x 60 + 0.4 x 20
     await typeIn(page, 'Hard oils melted to', '60');
     await page.getByText('are ≈ 44 °C together').waitFor();
     // lye by two readings: 80 at 0 and 50 at 20 in a room of 20 are at 38 in 20 ln(60/18) / ln(2) = 34.7 min

@@ -2,7 +2,10 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { fieldValue, saved, studio, type } from './support/studio.ts';
 
-/** From now on nothing that the page puts off is done, until it is let go. As text: the page knows no helpers of a compiler. */
+/**
+ * From now on nothing that the page puts off is done, until it is let go. As text: the page knows no helpers
+ * of a compiler.
+ */
 const holdTimers = (page: Page): Promise<unknown> =>
   page.evaluate(`{
     const held = [];

@@ -128,7 +128,8 @@ describe('the build, held in the browser', () => {
     const { installabilityErrors } = (await session.send('Page.getInstallabilityErrors')) as {
       installabilityErrors: readonly { errorId: string }[];
     };
-    // a window without a trace of the maker, as every test's is, installs nothing: that is the one thing in the way
+    // a window without a trace of the maker, as every test's is, installs nothing: that is the one thing in
+    // the way
     expect(installabilityErrors.map((e) => e.errorId).filter((id) => id !== 'in-incognito')).to.deep.equal(
       [],
     );

@@ -38,7 +38,8 @@ describe('npm start', () => {
     }
   });
 
-  // a stop of the one process, as a service manager does it; Ctrl+C in a terminal, which all of its processes get
+  // a stop of the one process, as a service manager does it; Ctrl+C in a terminal, which all of its processes
+  // get
   for (const [signal, whom] of [
     ['SIGTERM', 1],
     ['SIGINT', -1],

@@ -68,7 +68,8 @@ describe('what is typed and escaped from', () => {
           if (await field.isDisabled()) continue;
           const label = (await field.evaluate((f: HTMLInputElement) => f.labels?.[0]?.textContent)) ?? '';
           const shown = await field.inputValue();
-          // every field two of them in turn: what they do is up to the kind of field, and there are several of each kind
+          // every field two of them in turn: what they do is up to the kind of field, and there are several
+          // of each kind
           for (const text of [TYPED[i % 4]!, TYPED[(i + 1) % 4]!]) {
             await typeAndEscape(page, field, text);
             expect(await fieldsOf(page).count(), `${station}, ${label}: fields after "${text}"`).to.equal(
@@ -83,7 +84,8 @@ describe('what is typed and escaped from', () => {
         }
         await saved(page);
         expect(await storedPlan(page, plan), station).to.deep.equal(before);
-        // what was escaped from is there for undo, once there and once back: all the way back it is the plan as it was
+        // what was escaped from is there for undo, once there and once back: all the way back it is the plan
+        // as it was
         expect(await undoAll(page), `${station}: steps back`).to.satisfy((n: number) => n % 2 === 0);
         await saved(page);
         expect(await storedPlan(page, plan), station).to.deep.equal(before);

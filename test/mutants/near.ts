@@ -3,7 +3,10 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-/** A file of tests, how long it takes, and how often it calls each function of the core, by file and name; '' are all of a file. */
+/**
+ * A file of tests, how long it takes, and how often it calls each function of the core, by file and name; ''
+ * are all of a file.
+ */
 export interface Spec {
   readonly file: string;
   readonly seconds: number;
@@ -29,7 +32,10 @@ const MOCHA = [
   '--bail',
 ];
 
-/** Run a file of tests in a folder that holds the project: true where all passed. A run that goes on for too long has failed. */
+/**
+ * Run a file of tests in a folder that holds the project: true where all passed. A run that goes on for too
+ * long has failed.
+ */
 export const passes = (
   root: string,
   spec: string,
@@ -90,8 +96,9 @@ export async function look(root: string, file: string): Promise<Spec> {
 }
 
 /**
- * The files of tests that call the function a fault stands in, those first that have most to do with it: to which its calls are a large
- * part of all, and which are quick. So many that they come to `mostS` seconds, three of them at least.
+ * The files of tests that call the function a fault stands in, those first that have most to do with it: to
+ * which its calls are a large part of all, and which are quick. So many that they come to `mostS` seconds,
+ * three of them at least.
  */
 export function nearest(
   specs: readonly Spec[],

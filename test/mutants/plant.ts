@@ -1,6 +1,8 @@
 import ts from 'typescript';
 
-/** A small fault that may be planted in a file: what stands at a place, and what would stand there instead. */
+/**
+ * A small fault that may be planted in a file: what stands at a place, and what would stand there instead.
+ */
 export interface Fault {
   readonly file: string;
   /** characters from the beginning of the file */
@@ -66,7 +68,9 @@ function nameOf(node: ts.Node): string | undefined {
   return undefined;
 }
 
-/** Every small fault that can be planted in the text of a file. Faults in words that are only shown are none. */
+/**
+ * Every small fault that can be planted in the text of a file. Faults in words that are only shown are none.
+ */
 export function faultsIn(file: string, text: string): readonly Fault[] {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
   const faults: Fault[] = [];

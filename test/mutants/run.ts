@@ -1,5 +1,6 @@
-// npm run mutants [-- faults=240 seed=1 only=weigh]: small faults planted in what weighs, times, colours and measures, one at a time, each
-// followed by the tests that run what it stands in. Apart from npm test; about an hour on two cores. The same seed plants the same.
+// npm run mutants [-- faults=240 seed=1 only=weigh]: small faults planted in what weighs, times, colours and
+// measures, one at a time, each followed by the tests that run what it stands in. Apart from npm test; about
+// an hour on two cores. The same seed plants the same.
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

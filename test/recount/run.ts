@@ -1,5 +1,6 @@
-// npm run recount [-- plans=10000 seed=1]: plans of every kind, their sheets followed line by line with chemistry of its own. Apart
-// from npm test, which follows a hundred; ten thousand take about a quarter of an hour. The same seed tries the same.
+// npm run recount [-- plans=10000 seed=1]: plans of every kind, their sheets followed line by line with
+// chemistry of its own. Apart from npm test, which follows a hundred; ten thousand take about a quarter of an
+// hour. The same seed tries the same.
 import fc from 'fast-check';
 import { anyDay } from '../support/anyDay.ts';
 import { recountDay } from '../support/recountDay.ts';

@@ -23,8 +23,9 @@ import { OPPOSITE, stirredName, wheelApart, wheelOf } from '../../src/core/colou
 import { bendOf } from '../../src/core/look/shifts.ts';
 
 /**
- * The 34 pairs of G. Sharma, W. Wu & E. N. Dalal, "The CIEDE2000 color-difference formula: implementation notes,
- * supplementary test data, and mathematical observations", Color Research & Application 30, 2005, table 1 (from memory).
+ * The 34 pairs of G. Sharma, W. Wu & E. N. Dalal, "The CIEDE2000 color-difference formula: implementation
+ * notes, supplementary test data, and mathematical observations", Color Research & Application 30, 2005,
+ * table 1 (from memory).
  */
 const SHARMA: readonly (readonly [number, number, number, number, number, number, number])[] = [
   [50, 2.6772, -79.7751, 50, 0, -82.7485, 2.0425],
@@ -132,7 +133,8 @@ describe('colour against published values and reference libraries', () => {
     expect(Math.max(...curve) - Math.min(...curve)).to.be.below(1e-6);
   });
 
-  // spectral.js weighs its parts by their lightness, we by their mass: the kind of hue is compared, not its angle
+  // spectral.js weighs its parts by their lightness, we by their mass: the kind of hue is compared, not its
+  // angle
   it('blue and yellow go green, as in spectral.js', () => {
     for (const [blue, yellow] of [
       ['#2b5fa8', '#f2c81e'],

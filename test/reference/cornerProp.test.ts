@@ -55,7 +55,8 @@ describe('a rod under a corner', () => {
         }),
         (prop) => {
           const up = upOf(of(prop));
-          // corners of the foot from its middle; the floor's height there over the bench is up . x less the lowest corner's
+          // corners of the foot from its middle; the floor's height there over the bench is up . x less the
+          // lowest corner's
           const x = prop.corner.startsWith('right') ? 50 : -50;
           const y = prop.corner.endsWith('far') ? 125 : -125;
           const height = (px: number, py: number): number => up[0] * px + up[1] * py;

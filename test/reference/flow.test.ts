@@ -204,7 +204,8 @@ describe('a stick drawn through batter', () => {
   });
 
   it('carries the batter in its way along, as the quadrature of its slip has it', () => {
-    // in the stick's frame what is right in its way goes by at 1 - DRAG g: it is carried by the integral of DRAG g / (1 - DRAG g)
+    // in the stick's frame what is right in its way goes by at 1 - DRAG g: it is carried by the integral of
+    // DRAG g / (1 - DRAG g)
     const [w, drag] = [20, 0.65];
     let wanted = 0;
     const steps = 4000;
@@ -281,7 +282,8 @@ describe('potential flow from several sources', () => {
   });
 
   it('round something that stands in the way is that of a uniform stream past a circle', () => {
-    // L. M. Milne-Thomson, Theoretical Hydrodynamics, 1968, uniform stream past a circular cylinder; from memory
+    // L. M. Milne-Thomson, Theoretical Hydrodynamics, 1968, uniform stream past a circular cylinder; from
+    // memory
     const grid = { nx: 240, ny: 160, dx: 1, dy: 1 };
     const open = new Uint8Array(grid.nx * grid.ny).fill(1);
     const [cx, cy, r] = [120, 80, 12];

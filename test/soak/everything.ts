@@ -1,6 +1,9 @@
 import type { Page } from 'playwright-core';
 
-/** Plans, work that waits for a decision, histories and the library, as this browser holds them: what is nowhere in it is lost. */
+/**
+ * Plans, work that waits for a decision, histories and the library, as this browser holds them: what is
+ * nowhere in it is lost.
+ */
 export interface Everything {
   /** plans as they are, and drafts beside them */
   readonly present: readonly { readonly name: string; readonly notes: string }[];

@@ -46,7 +46,10 @@ async function notes(page: Page, url: string) {
   return page.getByRole('textbox', { name: 'Notes' });
 }
 
-/** Figures into a field of the mould, each larger than the one before, until the time is up: the last of them is the text. */
+/**
+ * Figures into a field of the mould, each larger than the one before, until the time is up: the last of them
+ * is the text.
+ */
 async function figures(page: Page, url: string, random: Random): Promise<readonly Figure[]> {
   await page.goto(`${url}/plan/${PLAN}/mould`);
   const field = page.getByRole('textbox', { name: 'Length', exact: true });

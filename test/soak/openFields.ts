@@ -12,7 +12,10 @@ const PLAN = 'demo-slate-beds';
 /** How long anything may take to come from one tab to the other: no finding is a matter of timing, ms. */
 const FOLLOWS_MS = 8000;
 
-/** Where both tabs are at once, and whether words can be added to what is there or one figure takes the other's place. */
+/**
+ * Where both tabs are at once, and whether words can be added to what is there or one figure takes the
+ * other's place.
+ */
 interface Place {
   readonly path: string;
   readonly of: 'words' | 'figure';

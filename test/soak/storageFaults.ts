@@ -1,6 +1,7 @@
 /**
- * Faults of storage as a browser shows them, put into a page before it runs. Text, as the page knows no helpers of a compiler. Each
- * is over once the tab's window has the name "healed", which it keeps from page to page.
+ * Faults of storage as a browser shows them, put into a page before it runs. Text, as the page knows no
+ * helpers of a compiler. Each is over once the tab's window has the name "healed", which it keeps from page
+ * to page.
  */
 export const FAULTS = {
   /** the database cannot be opened at all */

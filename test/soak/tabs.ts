@@ -23,7 +23,10 @@ class Tab {
   get notes() {
     return this.page.getByRole('dialog', { name: 'This plan' }).getByRole('textbox', { name: 'Notes' });
   }
-  /** Write a word at the end of the notes, and leave them or stay in the field. Null where this tab has no plan open. */
+  /**
+   * Write a word at the end of the notes, and leave them or stay in the field. Null where this tab has no
+   * plan open.
+   */
   async write(word: string, then: 'leave' | 'stay' = 'leave'): Promise<string | null> {
     if (!(await this.open) && !(await this.notes.isVisible())) return null;
     if (!(await this.notes.isVisible()))
@@ -68,7 +71,9 @@ interface Told {
   readonly versions: number;
 }
 
-/** One seeded interleaving of two to five tabs on one plan. Tells the words that were written and are nowhere. */
+/**
+ * One seeded interleaving of two to five tabs on one plan. Tells the words that were written and are nowhere.
+ */
 async function interleave(browser: Browser, url: string, seed: number): Promise<Told> {
   const random = new Random(seed);
   const context: BrowserContext = await browser.newContext({

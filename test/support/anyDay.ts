@@ -10,7 +10,9 @@ import { anyPlan } from './anyPlan.ts';
 import { starter } from './colours.ts';
 import { really } from './written.ts';
 
-/** Oils that are little alike in what lye they can use, some of one name in two lots, some of a maker's own. */
+/**
+ * Oils that are little alike in what lye they can use, some of one name in two lots, some of a maker's own.
+ */
 const OILS: readonly (readonly RecipeOil[])[] = [
   [
     { oil: 'olive', percent: 60 },
@@ -70,7 +72,10 @@ export interface LivedDay {
   readonly happened: HappenedByPour;
 }
 
-/** A plan of any kind for a whole day: mats, spare batter, copies, portions, jars, lots, piping, rounds with late doses, entries made late. */
+/**
+ * A plan of any kind for a whole day: mats, spare batter, copies, portions, jars, lots, piping, rounds with
+ * late doses, entries made late.
+ */
 export const anyDay: fc.Arbitrary<LivedDay> = fc.tuple(anyPlan, more).map(([plan, m]): LivedDay => {
   let day: Plan = {
     ...plan,

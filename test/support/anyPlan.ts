@@ -108,7 +108,10 @@ const anyBatch = fc
     rounds: fc.constantFrom('none', 'none', 'wall', 'column'),
     /** the first pour scraped, and where its scrapings go */
     scraped: fc.constantFrom('none', 'none', 'spare', 'pot', 'next'),
-    /** heaped out of the first or the last pot, or out of one that nothing is poured of; or piped of a second batch */
+    /**
+     * heaped out of the first or the last pot, or out of one that nothing is poured of; or piped of a second
+     * batch
+     */
     top: fc.constantFrom(
       ...Array.from({ length: 8 }, () => 'none' as const),
       'first',
@@ -207,7 +210,10 @@ const other = fc.record({
   own: fc.boolean(),
 });
 
-/** A batch poured into up to three kinds of mould, some as the first and some by steps of their own, of given size or not. */
+/**
+ * A batch poured into up to three kinds of mould, some as the first and some by steps of their own, of given
+ * size or not.
+ */
 const intoMoulds = fc.record({
   others: fc.array(other, { maxLength: 2 }),
   /** of given size, as part of what the moulds want; more than that where none takes what is left */

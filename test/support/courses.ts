@@ -2,7 +2,10 @@ import { stageToCarry } from '../../src/core/setting/carries.ts';
 import { SOFT } from '../../src/core/timing/estimates.ts';
 import type { Course, CourseAct } from '../../src/core/timing/course.ts';
 
-/** 425 g poured so takes so many minutes, and falls so far in effect, mm (models of the trade: common practice, no source). */
+/**
+ * 425 g poured so takes so many minutes, and falls so far in effect, mm (models of the trade: common
+ * practice, no source).
+ */
 const LANDS = {
   stream: { minutes: 0.6, fallMm: 50 },
   low: { minutes: 0.8, fallMm: 20 },

@@ -4,7 +4,10 @@ import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Step } from '../../src/core/plan/stepSchema.ts';
 import { basePlan, pour } from './plans.ts';
 
-/** As large as a plan can be: 200 steps, 48 pots of six colorants each, 300 colorants, tilts between the pours. */
+/**
+ * As large as a plan can be: 200 steps, 48 pots of six colorants each, 300 colorants, tilts between the
+ * pours.
+ */
 export function largePlan(): Plan {
   const colorants = Array.from({ length: 300 }, (_, i) => {
     const { nature, name } = STARTER_COLORANTS[i % STARTER_COLORANTS.length]!;

@@ -2,9 +2,10 @@ import type { OilLine } from '../../src/core/batter/schema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 
 /*
- * A third bookkeeping of the sheet: from its printed lines and the plan's own figures alone, nothing of the product's ledger. Each
- * line moves grams of a mixed vessel. Pure NaOH that a gram of oil can use is SV / 1000 x 39.997 / 56.106 (SV in mg KOH/g, ISO 3657);
- * the library's values are the middles of the Codex ranges (CXS 210, 33 and 211; castor by the pharmacopoeia), from memory.
+ * A third bookkeeping of the sheet: from its printed lines and the plan's own figures alone, nothing of the
+ * product's ledger. Each line moves grams of a mixed vessel. Pure NaOH that a gram of oil can use is SV /
+ * 1000 x 39.997 / 56.106 (SV in mg KOH/g, ISO 3657); the library's values are the middles of the Codex ranges
+ * (CXS 210, 33 and 211; castor by the pharmacopoeia), from memory.
  */
 const RANGES: Readonly<Record<string, readonly [name: string, low: number, high: number]>> = {
   olive: ['Olive oil', 184, 196],
@@ -16,7 +17,9 @@ const RANGES: Readonly<Record<string, readonly [name: string, low: number, high:
   castor: ['Castor oil', 176, 187],
   lard: ['Lard', 192, 203],
 };
-/** An oil in a jar that nobody named is counted as the light oil that can use least: avocado at its low end. */
+/**
+ * An oil in a jar that nobody named is counted as the light oil that can use least: avocado at its low end.
+ */
 const LEAST = 170;
 
 export interface SheetLine {
@@ -89,7 +92,10 @@ export interface Out {
 }
 
 export interface Followed {
-  /** superfat of all that the loaf's batch was mixed from, wherever it is at the end; undefined where there is none */
+  /**
+   * superfat of all that the loaf's batch was mixed from, wherever it is at the end; undefined where there is
+   * none
+   */
   readonly ofAll: number | undefined;
   readonly faults: readonly string[];
   readonly out: readonly Out[];

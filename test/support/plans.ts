@@ -20,7 +20,9 @@ export const pour = (id: string, pot: string, amount: Amount, locked = false): P
 
 export const rest = (parts = 1): Amount => ({ kind: 'rest', parts });
 
-/** A box of 100 x 80 x 60 mm without a liner, filled to the rim with these pours of pots p1 and p2 in turn. */
+/**
+ * A box of 100 x 80 x 60 mm without a liner, filled to the rim with these pours of pots p1 and p2 in turn.
+ */
 export const boxPlan = (amounts: readonly Amount[], change: Partial<Plan> = {}): Plan =>
   basePlan({
     mould: {

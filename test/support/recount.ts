@@ -1,9 +1,10 @@
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 
 /*
- * A second bookkeeping of the pour sheet, from its printed lines alone: each line moves so many grams of what a vessel holds,
- * mixed, into another. Chemistry by hand: NaOH to saponify = sum(oil g x SV / 1000 x 39.997 / 56.106), the saponification
- * values in the middle of the Codex ranges (CXS 210 and 33, from memory), shea by the trade's range.
+ * A second bookkeeping of the pour sheet, from its printed lines alone: each line moves so many grams of what
+ * a vessel holds, mixed, into another. Chemistry by hand: NaOH to saponify = sum(oil g x SV / 1000 x 39.997 /
+ * 56.106), the saponification values in the middle of the Codex ranges (CXS 210 and 33, from memory), shea by
+ * the trade's range.
  */
 const MIDDLE_OF: Readonly<Record<string, number>> = {
   'Olive oil': (184 + 196) / 2,
@@ -37,7 +38,10 @@ export interface Recount {
   readonly supplied: number;
   /** the lowest that any vessel ever went, g: 0 when nothing is drawn that is not there */
   readonly lowest: number;
-  /** superfat of what each task drew out of a pot into the mould, percent, by the task and the pot: "pour:s1 p1" */
+  /**
+   * superfat of what each task drew out of a pot into the mould, percent, by the task and the pot: "pour:s1
+   * p1"
+   */
   readonly poured: ReadonlyMap<string, number>;
 }
 

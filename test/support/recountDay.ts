@@ -15,9 +15,9 @@ const everyTime = (doses: readonly Dose[], pot: string): readonly Dose[] =>
   doses.filter((d) => isInPot(d.moment) && d.fromPour === undefined && (d.pots?.includes(pot) ?? true));
 
 /**
- * What goes into the pots by themselves is in what leaves them as it was dosed, g in each gram of the recipe's oils: to a step of the
- * fine scale, and to what rounding a cup or a jug to the bench scale's step makes of it. Not asked where batter of several pots, or
- * plain batter, comes together in a jug.
+ * What goes into the pots by themselves is in what leaves them as it was dosed, g in each gram of the
+ * recipe's oils: to a step of the fine scale, and to what rounding a cup or a jug to the bench scale's step
+ * makes of it. Not asked where batter of several pots, or plain batter, comes together in a jug.
  */
 function doseFaults(plan: Plan, { out }: Followed): readonly string[] {
   const mixes = plan.ombres.length > 0 || plan.steps.some((s) => s.kind === 'scrape');
@@ -55,7 +55,10 @@ interface PrintedPour {
   readonly from?: readonly { readonly pot: string; readonly superfat_percent: number | null }[];
 }
 
-/** What the sheet says of its jugs, pours and doses beside its lines, held against what the lines make of them. */
+/**
+ * What the sheet says of its jugs, pours and doses beside its lines, held against what the lines make of
+ * them.
+ */
 function saidFaults({ plan, happened }: LivedDay, sheet: Sheet, { out, ofAll }: Followed): readonly string[] {
   const faults: string[] = [];
   const near = (what: string, is: number, said: number, off: number): void => {
@@ -74,8 +77,9 @@ function saidFaults({ plan, happened }: LivedDay, sheet: Sheet, { out, ofAll }: 
       total,
       1e-6,
     );
-    // blends draw two stocks to the step, and their lye follows the oils that come with them: where those are little
-    // alike in what they need, the whole moves by a hundredth or so (the ledger's own test holds the usual recipe closer)
+    // blends draw two stocks to the step, and their lye follows the oils that come with them: where those are
+    // little alike in what they need, the whole moves by a hundredth or so (the ledger's own test holds the
+    // usual recipe closer)
     const off = blended ? 1.5 * scaleStepG + 0.02 * pot.mass_g : 0;
     // every dose is rounded by itself, to the fine scale's step
     const short = 0.2 + 5 * fineStepG;

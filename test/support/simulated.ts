@@ -6,7 +6,10 @@ import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
 import { seeded } from './random.ts';
 import type { LaidMould } from '../../src/core/fill/layPlan.ts';
 
-/** What a mould's pictures show of every deposit, ml: so many cuts across it, each looked at in so many samples a side. */
+/**
+ * What a mould's pictures show of every deposit, ml: so many cuts across it, each looked at in so many
+ * samples a side.
+ */
 export function simulatedMl(
   laid: Pick<LaidMould, 'plan' | 'geometry' | 'stack' | 'fill'>,
   ready: Ready,
@@ -32,7 +35,10 @@ export function simulatedMl(
   return shown;
 }
 
-/** What was poured of every deposit, ml; the columns' holes apart. Where nothing is held back for them the layer they were in runs in. */
+/**
+ * What was poured of every deposit, ml; the columns' holes apart. Where nothing is held back for them the
+ * layer they were in runs in.
+ */
 export function pouredMl({ stack, plan }: Pick<LaidMould, 'stack' | 'plan'>): ReadonlyMap<string, number> {
   const runsIn = plan.fill.top.length === 0;
   const poured = new Map<string, number>();

@@ -141,7 +141,8 @@ describe('additions in some pots', () => {
     const sheet = printed(plan);
     const [p1, p2] = sheet.pots;
     expect(p1!.superfat_percent).to.be.closeTo(5, 0.1);
-    // per g of oils: need n, lye 0.95 n; 0.04 g of shea more needs 0.04 x 180/1000 x 39.997/56.106 (mid of 170 to 190)
+    // per g of oils: need n, lye 0.95 n; 0.04 g of shea more needs 0.04 x 180/1000 x 39.997/56.106 (mid of
+    // 170 to 190)
     const need = recipesOf(plan).batch!.fullNeed;
     const late = (0.04 * 180 * 39.997) / 56.106 / 1000;
     expect(p2!.superfat_percent).to.be.closeTo((1 - (0.95 * need) / (need + late)) * 100, 0.1);

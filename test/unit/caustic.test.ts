@@ -229,7 +229,8 @@ describe('no way to caustic batter', () => {
     const lines = procedure.flatMap((t) => t.lines);
     const solution = lines.filter((l) => l.to === 'lye').reduce((s, l) => s + l.mass_g, 0);
     const jug = pots.find((p) => p.mass_g > 0)!.jug;
-    // pure NaOH in the jug, and what its oils can use by the superfat that is said: the rest is for olive, 190 mg KOH/g
+    // pure NaOH in the jug, and what its oils can use by the superfat that is said: the rest is for olive,
+    // 190 mg KOH/g
     const naoh = (jug['lye_solution_g']! / solution) * made.alkali_g * 0.99;
     const beyond = naoh - naoh / (1 - lean / 100);
     expect(told).to.equal(Math.ceil(beyond / ((0.19 * 39.997) / 56.106)));
@@ -487,7 +488,8 @@ describe('doses just before the pour', () => {
       2,
     );
     const out = inMoulds(sound(plan));
-    // a cylinder of 30 mm as high as 500 g stand: 25 mm, some 17.7 ml; what one pot has not, the next one gives
+    // a cylinder of 30 mm as high as 500 g stand: 25 mm, some 17.7 ml; what one pot has not, the next one
+    // gives
     const hole = out.filter((o) => o.act === 'u1');
     expect(hole.map((o) => o.from.split(':')[1])).to.deep.equal(['p1', 'p2']);
     expect(hole.reduce((s, o) => s + o.massG, 0)).to.be.within(16.5, 19.5);

@@ -191,7 +191,8 @@ describe('the course of a plan', () => {
     const twice = timed(scentAt({ ...scented('pour'), pots: FIVE.pots, steps: FIVE.steps }, 'pour'));
     const [cup, first] = [at(twice, 'pour:s1').act.cup, twice.plan.course.pots[0]];
     expect(cup?.quickens).to.have.length(1);
-    // by hand: half a minute to weigh it, 0.35 to stir, which adds 0.05; in the cup it goes four times as fast as in the jug
+    // by hand: half a minute to weigh it, 0.35 to stir, which adds 0.05; in the cup it goes four times as
+    // fast as in the jug
     const inJug = (first?.start ?? NaN) + 0.15 + (first?.perMinute ?? NaN) * at(twice, 'pour:s1').startMin;
     const colours = twice.acts.some((a) => a.act.key === 'pot-colour:p1') ? 0 : 0.15;
     expect(at(twice, 'pour:s1').stage).to.be.closeTo(
@@ -568,7 +569,8 @@ describe('the minutes on the sheet', () => {
         before = min;
         told.add(does);
         const step = sheet.steps.find((s) => s.id === of);
-        // a step is timed in its own mould: what a jug needs for it, and what others like it get, come before and after
+        // a step is timed in its own mould: what a jug needs for it, and what others like it get, come before
+        // and after
         const own = !['stir-into-pot', 'blend-jug', 'loosen-jug'].includes(does) && !id.endsWith(':m1');
         if (step?.start_min !== undefined && own)
           expect(min, `${plan.name}, ${id}`).to.be.closeTo(step.start_min, 1e-9);

@@ -316,7 +316,8 @@ describe('a column’s hole', () => {
     const laid = firstOf(under);
     const shown = simulatedMl(laid, readyFrom(newShelf()), 90, 160);
     const density = laid.stack.layers[1]!.densityGMl;
-    // 5 g at the bottom, the rest of the hole from the other pot: as much as the hole holds, set layer and all
+    // 5 g at the bottom, the rest of the hole from the other pot: as much as the hole holds, set layer and
+    // all
     const holeG = holeMassG(laid.stack.layers);
     expect(holeG / density).to.be.closeTo((Math.PI * 100 * laid.fill.heightMm) / 1000, 0.05);
     expect(shown.get('pot p3')!).to.be.closeTo(5 / density, 0.5);

@@ -16,7 +16,9 @@ import { boxPlan, demoPlans, rest } from '../support/plans.ts';
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 const BY = ['floor', 'lengthwise'] as const;
 
-/** A box of 100 x 100 mm inside, filled to some height, cut without loss: blocks of 50 mm, each in `slices`. */
+/**
+ * A box of 100 x 100 mm inside, filled to some height, cut without loss: blocks of 50 mm, each in `slices`.
+ */
 function exact(by: CutWay['by'], slices: number, change: Partial<Plan> = {}): Plan {
   const plan = boxPlan([rest(), rest(2), rest()], change);
   const { fill, geometry } = computePlan(plan);
@@ -55,7 +57,8 @@ describe('blocks that are sliced', () => {
     });
 
   it('as many as the height and the length hold, by hand; what is left of the length is cut across', () => {
-    // a loaf of 249 x 91 mm, 70.5 high: trims 6 + 6; two blocks of 80 with 0.5 kerf leave 76 mm: three bars of 25
+    // a loaf of 249 x 91 mm, 70.5 high: trims 6 + 6; two blocks of 80 with 0.5 kerf leave 76 mm: three bars
+    // of 25
     const slate = demoPlans().find((p) => p.name === 'Slate Beds')!;
     const plan = withWay({ by: 'floor', longMm: 80 })({
       ...slate,

@@ -417,7 +417,8 @@ describe('what is laid out', () => {
     const stirrers = ['Ripple Sill', 'Beck Pool', 'Heather on Peat', 'Cotton Grass', 'Bracken Bank'].map(
       (name) => count(name, 'stirrer'),
     );
-    // all coloured first; two stocks and a pot; one pot for each of two ombres and a third; three and two that are piped; by the blender
+    // all coloured first; two stocks and a pot; one pot for each of two ombres and a third; three and two
+    // that are piped; by the blender
     expect(stirrers).to.deep.equal([4, 3, 3, 5, 0]);
     expect(count('Cotton Grass', 'dispersing-cups')).to.equal(5);
     for (const plan of demoPlans()) {
@@ -488,7 +489,8 @@ describe('one number', () => {
   it('every pour is weighed as it is planned, to a step of the scale, out of its jug or out of a cup', () => {
     const asPlanned = (plan: Plan): void => {
       const { moulds, weights } = computePlan(plan);
-      // a portion is as heavy as its own oils, blend and lye come to: with nothing made beyond, a little less than its share
+      // a portion is as heavy as its own oils, blend and lye come to: with nothing made beyond, a little less
+      // than its share
       const part = plan.divide.kind === 'before-lye' ? 0.005 : 0;
       for (const { stack } of weights ? moulds : [])
         for (const { parts } of stack.layers)

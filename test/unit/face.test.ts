@@ -111,7 +111,8 @@ describe('faces', () => {
       expect(bars[0]!.beside).to.include('near end');
       expect(bars.at(-1)!.beside).to.include('far end');
     }
-    // 27 bars of a slab, nine places of three strips: eight and twelve lie along walls, one is the very middle
+    // 27 bars of a slab, nine places of three strips: eight and twelve lie along walls, one is the very
+    // middle
     const slab = singleBars(computePlan(demoPlans().find((p) => p.name === 'Chalk Scar')!));
     expect(slab.filter((b) => b.centre)).to.have.length(1);
     expect(slab.filter((b) => b.beside.length > 0)).to.have.length(27 - 7);

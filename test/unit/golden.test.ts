@@ -14,8 +14,9 @@ import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { starter } from '../support/colours.ts';
 
 /*
- * Pictures that were looked at and found right, one of each way of pouring: a change of the simulation shows as another picture. `GOLDEN=write npx mocha
- * test/unit/golden.test.ts` writes them anew; look at them before they are kept.
+ * Pictures that were looked at and found right, one of each way of pouring: a change of the simulation shows
+ * as another picture. `GOLDEN=write npx mocha test/unit/golden.test.ts` writes them anew; look at them before
+ * they are kept.
  */
 const WIDE = 180;
 const HIGH = 120;

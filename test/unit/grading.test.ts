@@ -42,9 +42,9 @@ const soapColours = fc
 const ratio = (differences: readonly number[]): number => Math.max(...differences) / Math.min(...differences);
 
 /**
- * How much the difference to a neighbour jumps at any of the places. CIEDE2000 is not continuous where two hues are opposite: the
- * mean hue turns over (Sharma, Wu & Dalal, "The CIEDE2000 color-difference formula", Color Res. Appl. 2005, section on
- * discontinuities). No grading can be even across such a place.
+ * How much the difference to a neighbour jumps at any of the places. CIEDE2000 is not continuous where two
+ * hues are opposite: the mean hue turns over (Sharma, Wu & Dalal, "The CIEDE2000 color-difference formula",
+ * Color Res. Appl. 2005, section on discontinuities). No grading can be even across such a place.
  */
 const jumpOf = (ramp: Ramp, places: readonly number[]): number => {
   const near = 1e-4;
@@ -285,7 +285,8 @@ describe('one pot, darkened as it empties', () => {
           const stays = (passes.at(-1)!.concentrations[j]! * passes.at(-1)!.leftG) / 1000;
           expect(Math.abs(added - gone - stays)).to.be.below(1e-9 * Math.max(1, added));
         }
-        // a dose that rises by less than a billionth stays as it is; several in a row fall behind by as much each
+        // a dose that rises by less than a billionth stays as it is; several in a row fall behind by as much
+        // each
         const most = Math.max(1, layers.at(-1)!.wanted[0]!) * layers.length;
         passes.forEach((p, i) =>
           expect(p.concentrations[0]!).to.be.closeTo(layers[i]!.wanted[0]!, 1e-9 * most),

@@ -37,4 +37,18 @@ describe('the source', () => {
     expect(loads('src/core/computed/stages.ts')).to.include('src/core/weigh/weights.ts');
     expect(rings(files).map((r) => r.join(' -> '))).to.deep.equal([]);
   });
+
+  it('has no comment that is wider than the code', () => {
+    const wide = ['src', 'test', 'bench', 'scripts'].flatMap((folder) =>
+      readdirSync(folder, { recursive: true, encoding: 'utf8' })
+        .filter((f) => /\.(tsx?|mjs)$/.test(f))
+        .flatMap((f) =>
+          readFileSync(join(folder, f), 'utf8')
+            .split('\n')
+            .filter((l) => l.length > 110 && /^\s*(\/\/ (?!eslint)|\*|\/\*)/.test(l))
+            .map((l) => `${folder}/${f}: ${l.trim().slice(0, 60)}`),
+        ),
+    );
+    expect(wide).to.deep.equal([]);
+  });
 });

@@ -22,8 +22,8 @@ import { fragrance } from '../support/additions.ts';
 import { starter } from '../support/colours.ts';
 
 /*
- * Jobs of the kinds that came out, and of the kinds that did not, as plans of our own (common practice, no source): what they took is read off work done by hand,
- * stages by words good to 0.4.
+ * Jobs of the kinds that came out, and of the kinds that did not, as plans of our own (common practice, no
+ * source): what they took is read off work done by hand, stages by words good to 0.4.
  */
 
 const begun = (id: BeginningId, layers: number, oils: readonly (readonly [string, number])[] = []): Plan => {
@@ -107,7 +107,10 @@ function fiveOnFluid(): Plan {
   );
 }
 
-/** Surer than 98 of 100 by first guess: over within minutes, before any rate that may well be has made a difference. */
+/**
+ * Surer than 98 of 100 by first guess: over within minutes, before any rate that may well be has made a
+ * difference.
+ */
 const SURE = ['three swirled jugs one on another and a wire'];
 
 const CAME_OUT: readonly (readonly [string, Plan, readonly [number, number]])[] = [

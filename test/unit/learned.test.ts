@@ -203,7 +203,10 @@ describe('what was learned', () => {
     expect(sd(before)).to.be.above(1.3 * sd(kept));
     expect(rate(forgetLearned(forgetLearned(kept, 'recipe'), fragrance(2).id))).to.equal(rate(plain));
   });
-  /** A layer that was touched: it really doubles its strength so many times as fast as it is taken to, and thickens so many times as fast. */
+  /**
+   * A layer that was touched: it really doubles its strength so many times as fast as it is taken to, and
+   * thickens so many times as fast.
+   */
   const touched = (plan: Plan, times: number, sooner: number, minutes: readonly number[]): Plan => {
     const laid = layPlan(plan);
     const prior = priorCourse(plan, laid);

@@ -128,7 +128,8 @@ describe('the ledger', () => {
           const { total_g: total, ...parts } = pot.jug;
           expect(Object.values(parts).reduce((a, b) => a + b, 0)).to.be.closeTo(total!, 1e-6);
           const blended = plan.ombres.some((o) => o.school === 'master-blends');
-          // enough for its pours; a blend draws two stocks to the step, and its lye follows the oils that came with it
+          // enough for its pours; a blend draws two stocks to the step, and its lye follows the oils that
+          // came with it
           expect(total!).to.be.within(
             pot.mass_g - (blended ? 1.5 * scaleStepG + 0.004 * pot.mass_g : 0) - 0.2,
             pot.mass_g + 3 * scaleStepG + 0.1,

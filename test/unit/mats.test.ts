@@ -57,7 +57,8 @@ describe('a texture mat', () => {
   });
 
   it('has hollows of known volume: by hand, for each of its shapes', () => {
-    // over whole turns: waves, teeth and notches are half full, a round groove is a half ellipse, pi / 4, a ridge what that leaves
+    // over whole turns: waves, teeth and notches are half full, a round groove is a half ellipse, pi / 4, a
+    // ridge what that leaves
     const part = { waves: 0.5, teeth: 0.5, notches: 0.5, grooves: Math.PI / 4, ridges: 1 - Math.PI / 4 };
     for (const shape of REPEATED_EDGES)
       for (const runs of ['lengthwise', 'crosswise'] as const) {
@@ -203,7 +204,8 @@ describe('a texture mat', () => {
     const pot = ridgesOf(plan).key;
     expect([...seen].every((k) => k === 's1' || k === pot)).to.equal(true);
     const facets = facetsOf(bodiesOf(laid), { azimuth: -38, elevation: 32 }, undefined, laid.fill.heightMm);
-    // nothing hides what is nearer: the base is drawn first, the ridges last of all, the nearest of their levels at the end
+    // nothing hides what is nearer: the base is drawn first, the ridges last of all, the nearest of their
+    // levels at the end
     expect(facets[0]!.pourId).to.equal('s3');
     expect(facets.at(-1)!.pourId).to.equal('s1');
     const sheets = bodiesOf(laid).flatMap((b) => levelSheet(b) ?? []);

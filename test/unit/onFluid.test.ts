@@ -61,7 +61,10 @@ const firstOf = (plan: Plan): LaidMould => layPlan(plan).moulds[0];
 
 const STREAM: Landing = { how: 'stream', fallMm: 50 };
 
-/** How far the border between the second layer and the third strays from its middle, mm, as some sections show it. */
+/**
+ * How far the border between the second layer and the third strays from its middle, mm, as some sections show
+ * it.
+ */
 function strays(laid: LaidMould): number {
   const size = 200;
   const ready = readyFrom(newShelf());

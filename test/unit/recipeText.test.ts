@@ -133,7 +133,9 @@ describe('a written recipe', () => {
 });
 
 describe('checking a written recipe', () => {
-  /** A blend of coconut, palm, castor, olive and soya, 50.5 oz, made so that 7.4 oz of lye is 1.4 % too much. */
+  /**
+   * A blend of coconut, palm, castor, olive and soya, 50.5 oz, made so that 7.4 oz of lye is 1.4 % too much.
+   */
   const blend = () => {
     const rest = [
       ['palm', 0.3],

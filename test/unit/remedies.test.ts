@@ -143,7 +143,10 @@ const anyEdit: fc.Arbitrary<Edit> = fc.oneof(
 
 const [patterned, plain] = [true, false].map((moved) => demoPlans().filter((p) => hasPatterns(p) === moved));
 
-/** Plans whose pours push others aside are simulated for their sheet, which takes its time: each of them now and then. */
+/**
+ * Plans whose pours push others aside are simulated for their sheet, which takes its time: each of them now
+ * and then.
+ */
 const anyFirst = fc.oneof(
   { weight: 9, arbitrary: fc.constantFrom(basePlan(), ...plain!) },
   { weight: 1, arbitrary: fc.constantFrom(...patterned!) },

@@ -175,7 +175,10 @@ describe('a course that rests', () => {
   });
 });
 
-/** One time of pouring layers, minute by minute in small steps, told anew without anything of the product's own clock. */
+/**
+ * One time of pouring layers, minute by minute in small steps, told anew without anything of the product's
+ * own clock.
+ */
 function poured(
   course: Course,
   {

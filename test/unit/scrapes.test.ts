@@ -100,7 +100,10 @@ function expectConserved(plan: Plan, within: number, what: string): void {
 
 describe('scraped layers: what is scraped off', () => {
   const width = 90;
-  /** mean height of an edge, as a part of its relief, worked out by hand: areas of a cosine, a triangle, a half circle */
+  /**
+   * mean height of an edge, as a part of its relief, worked out by hand: areas of a cosine, a triangle, a
+   * half circle
+   */
   const MEANS: Readonly<Record<RepeatedEdge, number>> = {
     waves: 1 / 2,
     teeth: 1 / 2,

@@ -105,7 +105,8 @@ describe('stock jars', () => {
     expect(text(ready, 'disperse:heather')).to.match(/Shake up the jar "Heather 1:3"/);
     expect(sheet.procedure.some((t) => t.id === 'carrier-oil')).to.equal(false);
     expect(printed(plan).procedure.some((t) => t.id === 'carrier-oil')).to.equal(true);
-    // the lye counts it: in the oil that the recipe's is taken from, each pot has the superfat that it has with the same dispersed on the day
+    // the lye counts it: in the oil that the recipe's is taken from, each pot has the superfat that it has
+    // with the same dispersed on the day
     const today = fromJar(ready, 'heather', undefined);
     expect(today.colorants[0]).to.not.have.property('jar');
     const before = printed(today).pots.map((p) => p.superfat_percent);

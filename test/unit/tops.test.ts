@@ -124,9 +124,10 @@ describe('forms of what lies on a loaf', () => {
   });
 
   it('agree with solids whose volumes are known', () => {
-    // Archimedes: a half ball is two thirds of its cylinder ("On the Sphere and Cylinder"), a segment of a parabola two thirds of its
-    // box ("Quadrature of the Parabola"), a paraboloid half of its cylinder ("On Conoids and Spheroids"); a star of six flutes has
-    // the area of a circle of 1 / 1.3 of the square of its outermost radius. From memory.
+    // Archimedes: a half ball is two thirds of its cylinder ("On the Sphere and Cylinder"), a segment of a
+    // parabola two thirds of its box ("Quadrature of the Parabola"), a paraboloid half of its cylinder ("On
+    // Conoids and Spheroids"); a star of six flutes has the area of a circle of 1 / 1.3 of the square of its
+    // outermost radius. From memory.
     const cylinder = (r: number): number => Math.PI * r * r * 12;
     expect(volumeOfThing(things[0]!)).to.be.closeTo(cylinder(10) / 2 / 1.3, 1e-6);
     expect(volumeOfThing(things[1]!)).to.be.closeTo((cylinder(8) * 2) / 3, 1e-6);

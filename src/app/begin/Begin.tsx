@@ -24,7 +24,10 @@ const FIRST_COLOURS = ['Slate', 'Chalk', 'Weir copper'];
 const FIRST_LAYERS = 5;
 const FIRST_COLORANT = 'heather';
 
-/** New plan: beginnings drawn in the maker's mould, with as many layers and in the colours chosen. Nothing is kept before one is pressed. */
+/**
+ * New plan: beginnings drawn in the maker's mould, with as many layers and in the colours chosen. Nothing is
+ * kept before one is pressed.
+ */
 export function Begin() {
   const navigate = useNavigate();
   const last = useLastUsed();

@@ -1,7 +1,10 @@
 import { useId } from 'react';
 import type { Nature } from '../../core/colorant/schema.ts';
 
-/** A drop of this colorant running out into plain soap: full colour below, its pale bar or the soap itself above. */
+/**
+ * A drop of this colorant running out into plain soap: full colour below, its pale bar or the soap itself
+ * above.
+ */
 export function ColourDrop({ nature }: { readonly nature: Nature }) {
   const id = useId();
   return (

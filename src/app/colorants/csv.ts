@@ -6,7 +6,10 @@ import { fail, type Result } from '../../core/result/result.ts';
 /** Larger tables are not colorants. */
 const MOST_CHARACTERS = 1_000_000;
 
-/** Colorants of a CSV file (RFC 4180; comma, tab, or semicolon with decimal commas). The fault names the row and the column. */
+/**
+ * Colorants of a CSV file (RFC 4180; comma, tab, or semicolon with decimal commas). The fault names the row
+ * and the column.
+ */
 export function readCsv(text: string): Result<readonly ColorantRow[]> {
   if (text.length > MOST_CHARACTERS)
     return fail('too-large', `${text.length} characters is more than a table of colorants has`, 'file');

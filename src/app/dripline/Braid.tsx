@@ -25,7 +25,10 @@ export const braidWords = (braid: string): string => {
   return `${rounds} ${rounds === 1 ? 'round' : 'rounds'} of ${pots.length}`;
 };
 
-/** Rounds are one thing: drops of one round on a thread, and how often; chosen, the braid opens and shows every round. */
+/**
+ * Rounds are one thing: drops of one round on a thread, and how often; chosen, the braid opens and shows
+ * every round.
+ */
 export function Braid({ braid, chosen }: { readonly braid: string; readonly chosen: boolean }) {
   const { plan } = useBench();
   const colours = useColours();

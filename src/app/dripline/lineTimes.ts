@@ -13,7 +13,10 @@ export interface OnLine {
   readonly amiss: boolean;
 }
 
-/** When each step of a mould is done, and how far it is to the next. A wait begins where what is before it ends. */
+/**
+ * When each step of a mould is done, and how far it is to the next. A wait begins where what is before it
+ * ends.
+ */
 export function lineTimes(steps: readonly Step[], clock: Timetable): ReadonlyMap<StepId, OnLine> {
   const acts = new Map(clock.acts.flatMap((a) => (a.about.step ? [[a.about.step.id, a] as const] : [])));
   let endMin = 0;

@@ -11,7 +11,10 @@ interface IntroductionProps {
   readonly small?: boolean;
 }
 
-/** On a first visit, in its place: what a part of the workbench is. Closing one closes all; Help has them again. */
+/**
+ * On a first visit, in its place: what a part of the workbench is. Closing one closes all; Help has them
+ * again.
+ */
 export function Introduction({ of, className = '', small = false }: IntroductionProps) {
   const shown = useAppSelector((s) => s.desk.introduce);
   const dispatch = useAppDispatch();

@@ -41,7 +41,9 @@ const KINDS: Readonly<Record<string, string>> = {
   drafts: 'unstored work',
 };
 
-/** What this browser keeps for Drip Line: how much, how safely, what waits for a decision, what was set aside. */
+/**
+ * What this browser keeps for Drip Line: how much, how safely, what waits for a decision, what was set aside.
+ */
 export function Kept() {
   const aside = useLive(allAside) ?? [];
   const stored = useLive(counts);

@@ -8,7 +8,10 @@ interface DialogButtonProps {
   readonly children: ReactNode;
 }
 
-/** A button in the head that opens a dialog over the page, closed by Done or Esc. What is in it is there only while it is open. */
+/**
+ * A button in the head that opens a dialog over the page, closed by Done or Esc. What is in it is there only
+ * while it is open.
+ */
 export function DialogButton({ label, icon, title, children }: DialogButtonProps) {
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();

@@ -14,8 +14,8 @@ const ENOUGH = 4.5;
 const INKS = ['#1c2727', '#ffffff', '#000000'] as const;
 
 /**
- * Ink for a letter on a soap colour: our dark or white, whichever stands out more; plain black on the middling
- * colours where neither reaches 4.5 : 1 (there black always does).
+ * Ink for a letter on a soap colour: our dark or white, whichever stands out more; plain black on the
+ * middling colours where neither reaches 4.5 : 1 (there black always does).
  */
 export function inkOn(colour: string): string {
   const l = luminance(colour);

@@ -15,7 +15,10 @@ import { useShow, type Show } from './useShow.ts';
 
 export type Edit = (edit: (plan: Plan) => Plan | Result<Plan>, gesture?: Gesture) => Fault | undefined;
 
-/** The open plan with those stages of what is computed from it that were asked for, and how its units are shown. */
+/**
+ * The open plan with those stages of what is computed from it that were asked for, and how its units are
+ * shown.
+ */
 interface OpenPlan<C extends { readonly plan: Plan }, Stage extends keyof C> {
   readonly plan: Plan;
   readonly computed: Pick<C, Stage | 'plan'>;
@@ -41,7 +44,10 @@ function open<T>(found: T | undefined): T {
 const picked = <C extends object, Key extends keyof C>(of: C, keys: readonly Key[]): Pick<C, Key> =>
   Object.fromEntries(keys.map((k) => [k, of[k]])) as Pick<C, Key>;
 
-/** Some stages of a plan, and the plan. Who takes them is drawn again when one of them is another object, and for nothing else. */
+/**
+ * Some stages of a plan, and the plan. Who takes them is drawn again when one of them is another object, and
+ * for nothing else.
+ */
 function useStages<C extends { readonly plan: Plan }, Stage extends keyof C>(
   of: (state: RootState) => C | undefined,
   stages: readonly Stage[],
@@ -59,7 +65,10 @@ export const usePresent = (): Plan => useAppSelector((s) => open(s.plan.present 
 /** All that is computed from the open plan, for a screen that tells all of it. Only inside the workbench. */
 export const useComputed = (): Computed => useFigure((computed) => computed);
 
-/** How every pot and pour looks as the maker looks at it: at the pour, at the cut or cured. Only inside the workbench. */
+/**
+ * How every pot and pour looks as the maker looks at it: at the pour, at the cut or cured. Only inside the
+ * workbench.
+ */
 export const useColours = (): PlanColours => useAppSelector((state) => open(selectColours(state)));
 
 /** An edit of the open plan, or of the batch that is piped on top where it is that. */
@@ -85,8 +94,8 @@ export function useOfSecond(): boolean {
 }
 
 /**
- * The open plan's work, the named stages of what is computed from it, and how its units are shown; for its name and notes ask
- * `usePresent`. Only inside the workbench.
+ * The open plan's work, the named stages of what is computed from it, and how its units are shown; for its
+ * name and notes ask `usePresent`. Only inside the workbench.
  */
 export function usePlan<Stage extends keyof Computed = never>(
   ...stages: readonly Stage[]
@@ -98,8 +107,8 @@ export function usePlan<Stage extends keyof Computed = never>(
 }
 
 /**
- * The mould on the bench as a plan by itself: its own sizes, fill, layers and cut. A plan with one mould is what `usePlan` gives.
- * Edits change that mould's part.
+ * The mould on the bench as a plan by itself: its own sizes, fill, layers and cut. A plan with one mould is
+ * what `usePlan` gives. Edits change that mould's part.
  */
 export function useBench<Stage extends keyof Bench = never>(
   ...stages: readonly Stage[]
@@ -109,7 +118,10 @@ export function useBench<Stage extends keyof Bench = never>(
   return { plan: computed.plan, computed, show, edit: useBenchEdit() };
 }
 
-/** How the mould on the bench stands in the plan; one that follows has the pours of the first, and they are changed there. */
+/**
+ * How the mould on the bench stands in the plan; one that follows has the pours of the first, and they are
+ * changed there.
+ */
 export function useMouldUse(): { readonly use: MouldUse; readonly follows: boolean } {
   const use = useAppSelector((state) => open(selectMouldUse(state)));
   return { use, follows: use.design === 'as-first' };

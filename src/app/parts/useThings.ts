@@ -10,8 +10,9 @@ export interface Things<T> {
 }
 
 /**
- * The things of one kind in the library, as they are stored and with what this page is about to store of them in its place.
- * Whatever is stored is checked: what is damaged is named, and does not hide the rest. `rows` must stay the same.
+ * The things of one kind in the library, as they are stored and with what this page is about to store of them
+ * in its place. Whatever is stored is checked: what is damaged is named, and does not hide the rest. `rows`
+ * must stay the same.
  */
 export function useThings<T>(kind: Kind<T>, rows: Rows): Things<T> {
   const stored = useLive(rows);

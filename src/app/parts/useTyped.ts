@@ -2,7 +2,10 @@ import { useRef, useState } from 'react';
 import type { Fault } from '../../core/result/result.ts';
 import type { Gesture } from '../../store/gesture.ts';
 
-/** A figure or a text that belongs to no plan, typed in a field: what is refused or escaped from leaves it as it was. */
+/**
+ * A figure or a text that belongs to no plan, typed in a field: what is refused or escaped from leaves it as
+ * it was.
+ */
 export function useTyped<T>(
   initial: T,
   refuse: (value: T) => Fault | undefined = () => undefined,

@@ -1,7 +1,10 @@
 import { useRef, useState } from 'react';
 import type { Gesture } from '../../store/gesture.ts';
 
-/** A value of the page's own that is typed in a field: escaped from or refused, it is what it was before that visit. */
+/**
+ * A value of the page's own that is typed in a field: escaped from or refused, it is what it was before that
+ * visit.
+ */
 export function useTypedState<T>(first: T): readonly [T, (value: T, gesture: Gesture) => void] {
   const [value, setValue] = useState(first);
   const typed = useRef<{ readonly gesture: Gesture; readonly was: T } | null>(null);

@@ -6,7 +6,9 @@ import { useAppSelector } from '../../store/store.ts';
 interface Typing {
   /** the value as it is, while nothing is being typed */
   readonly shown: string;
-  /** take what is typed, starting from how things were when the gesture began; a fault says why it is refused */
+  /**
+   * take what is typed, starting from how things were when the gesture began; a fault says why it is refused
+   */
   readonly take: (text: string, gesture: Gesture) => Fault | undefined;
   /** a half-typed figure is no fault yet; an empty name is */
   readonly complain: 'at once' | 'when left';
@@ -26,7 +28,10 @@ interface TypedField {
 interface Typed {
   readonly text: string;
   readonly fault: string | null;
-  /** what the value was once this was taken or refused: it belongs to how things were then; undefined until that is drawn */
+  /**
+   * what the value was once this was taken or refused: it belongs to how things were then; undefined until
+   * that is drawn
+   */
   readonly then: string | undefined;
   /** how often the plan had been opened by then */
   readonly opened: number | null;
@@ -35,10 +40,11 @@ interface Typed {
 }
 
 /**
- * One visit to a field, from focus to blur or Enter, is one gesture: every keystroke that reads well is applied to how things were
- * when the visit began, shows at once, and undoes as one. What is refused or unfinished leaves everything as it was and stays in
- * the field with its reason; Escape brings back what was there, and says so. Once somebody else changes the value (another tab), the
- * field shows how it is now, and what is typed on starts from there. A field that goes away in mid-visit keeps what it had taken.
+ * One visit to a field, from focus to blur or Enter, is one gesture: every keystroke that reads well is
+ * applied to how things were when the visit began, shows at once, and undoes as one. What is refused or
+ * unfinished leaves everything as it was and stays in the field with its reason; Escape brings back what was
+ * there, and says so. Once somebody else changes the value (another tab), the field shows how it is now, and
+ * what is typed on starts from there. A field that goes away in mid-visit keeps what it had taken.
  */
 export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
   readonly field: TypedField;
@@ -46,7 +52,8 @@ export function useTyping({ shown, take, complain, lines = 'one' }: Typing): {
   /** Escape has taken back what was typed: how it is brought again */
   readonly bringBack: (() => void) | undefined;
 } {
-  // what is computed from a plan may be drawn a moment after the key: only another's writing that was taken over makes it foreign
+  // what is computed from a plan may be drawn a moment after the key: only another's writing that was taken
+  // over makes it foreign
   const opened = useAppSelector((s) => (s.plan.present ? s.plan.opened : null));
   const [typed, setTyped] = useState<Typed | null>(null);
   /** what Escape has taken back, until something is typed again */

@@ -14,7 +14,10 @@ import { saveFacePicture } from './saveFacePicture.ts';
 /** So many of the bars round the one that is looked at are drawn small. */
 const NEIGHBOURS = 41;
 
-/** Walk the bars, piece by piece, from the near end or the foot: a slope along the loaf makes every bar another. */
+/**
+ * Walk the bars, piece by piece, from the near end or the foot: a slope along the loaf makes every bar
+ * another.
+ */
 export function BarsView() {
   const { name } = usePresent();
   const { computed, show } = useBench('cut', ...SEEN);

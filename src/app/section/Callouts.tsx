@@ -18,7 +18,9 @@ interface CalloutsProps {
   readonly onChoose: (stepId: StepId) => void;
 }
 
-/** Spread wanted positions (rising) to be at least `gap` apart, as near to them as may be, inside [low, high]. */
+/**
+ * Spread wanted positions (rising) to be at least `gap` apart, as near to them as may be, inside [low, high].
+ */
 function spread(wanted: readonly number[], gap: number, low: number, high: number): number[] {
   const mean = (list: readonly number[]): number =>
     list.reduce((a, b) => a + b, 0) / Math.max(1, list.length);

@@ -64,7 +64,10 @@ function TurnHandle({ column, name, spot, scale, onPut }: MarksProps) {
   );
 }
 
-/** The corners of a column of own outline, each with a handle; Delete takes one out while more than three are left. */
+/**
+ * The corners of a column of own outline, each with a handle; Delete takes one out while more than three are
+ * left.
+ */
 function Corners({
   column,
   name,

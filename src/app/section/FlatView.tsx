@@ -41,7 +41,10 @@ import { WireMarks } from './WireMarks.tsx';
 const CALLOUTS_FROM = 500;
 const CALLOUT_WIDTH = 192;
 
-/** What holds the mould up as it is seen in this view: what was put under it, or the prop that its angle needs. */
+/**
+ * What holds the mould up as it is seen in this view: what was put under it, or the prop that its angle
+ * needs.
+ */
 function propWords(plan: Plan, here: ScaledLayer, view: View, geometry: MouldGeometry): string | undefined {
   const seen = view === 'section' ? /edge/ : /end/;
   const put = propsAt(plan, here.pour.id);
@@ -79,8 +82,8 @@ interface FlatViewProps {
 }
 
 /**
- * The loaf cut through its middle, end-on or from the side, to scale. With "at this pour" the mould stands at that
- * pour's tilt, filled up to it, and its surface is level on screen.
+ * The loaf cut through its middle, end-on or from the side, to scale. With "at this pour" the mould stands at
+ * that pour's tilt, filled up to it, and its surface is level on screen.
  */
 export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
   const { plan, computed, show } = useBench('geometry', 'stack', 'fill');

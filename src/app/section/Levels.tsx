@@ -31,8 +31,8 @@ const DARKEST = 0.72;
 const SHEET_SCALE = 1.9;
 
 /**
- * A top that is no plane as it is turned: its level cuts come on one sheet, once; each is drawn under one affine map, the nearest last. Turning and cutting
- * away draw them anew and ask for nothing.
+ * A top that is no plane as it is turned: its level cuts come on one sheet, once; each is drawn under one
+ * affine map, the nearest last. Turning and cutting away draw them anew and ask for nothing.
  */
 export function Levels(props: LevelsProps) {
   const { sheet, colours, eye, overMm, keep, spot, scale, width, height } = props;

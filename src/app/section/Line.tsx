@@ -26,7 +26,10 @@ interface LineProps {
 const fluid = (x0: number, y0: number, x1: number, y1: number): string =>
   `M${x0},${y0 - 2} Q${x0 + 5},${y0 + 0.5} ${x0 + 16},${y0 + ((y1 - y0) * 16) / Math.max(1, x1 - x0)} L${x1 - 16},${y1 - ((y1 - y0) * 16) / Math.max(1, x1 - x0)} Q${x1 - 5},${y1 + 0.5} ${x1},${y1 - 2}`;
 
-/** The surface of a pour: drag it, or move it with the arrow keys. One that a drag does not move is not drawn again. */
+/**
+ * The surface of a pour: drag it, or move it with the arrow keys. One that a drag does not move is not drawn
+ * again.
+ */
 export const Line = memo(function Line(props: LineProps) {
   const { index, label, value, max, valueText, x0, x1, y0, y1, chosen, faint, onStart, onDrag, onNudge } =
     props;

@@ -21,7 +21,9 @@ const FIRST: Eye = { azimuth: -38, elevation: 32 };
 const PLAN: Eye = { azimuth: 0, elevation: 90 };
 const LOWEST = 15;
 
-/** The loaf out of its mould, cut away where wanted. Drag it to turn it; from straight above it is the plan. */
+/**
+ * The loaf out of its mould, cut away where wanted. Drag it to turn it; from straight above it is the plan.
+ */
 export function LoafView({ above }: { readonly above: boolean }) {
   const { plan, computed, show } = useBench('geometry', 'fill');
   const colours = useColours();

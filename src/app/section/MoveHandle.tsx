@@ -27,7 +27,10 @@ interface MoveHandleProps {
   readonly children: React.ReactNode;
 }
 
-/** Something that stands at a place in mm, up being up, and is dragged, or moved with the arrow keys; Delete takes it out where it can be. */
+/**
+ * Something that stands at a place in mm, up being up, and is dragged, or moved with the arrow keys; Delete
+ * takes it out where it can be.
+ */
 export function MoveHandle({
   at,
   scale,

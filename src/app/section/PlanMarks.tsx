@@ -7,7 +7,10 @@ import { ColumnMarks } from './ColumnMarks.tsx';
 import { MoveHandle } from './MoveHandle.tsx';
 import { pointsText, type Spotted } from './plan.ts';
 
-/** Over the loaf from above: where it is cut, where the column stands, where drops fall, and the way of the stick that is chosen. */
+/**
+ * Over the loaf from above: where it is cut, where the column stands, where drops fall, and the way of the
+ * stick that is chosen.
+ */
 export function PlanMarks({ spot, scale }: Spotted) {
   const { plan, computed, edit } = useBench('geometry', 'stack', 'cut');
   const { follows } = useMouldUse();

@@ -49,7 +49,9 @@ function Slide({ label, value, least, most, step, shown, onValue }: SlideProps) 
   );
 }
 
-/** The loaf cut by hand: the cut moved through it, turned and leant over, and its face looked at square on. */
+/**
+ * The loaf cut by hand: the cut moved through it, turned and leant over, and its face looked at square on.
+ */
 export function PlaneView() {
   const { name } = usePresent();
   const { computed } = useBench(...SEEN);

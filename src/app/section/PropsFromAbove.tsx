@@ -49,7 +49,10 @@ function endsOf(
   }
 }
 
-/** The props as they stand, from above: a bar under the edge or end, a rod across the corner, each with its height. */
+/**
+ * The props as they stand, from above: a bar under the edge or end, a rod across the corner, each with its
+ * height.
+ */
 export function PropsFromAbove({ props, foot, at }: PropsFromAboveProps) {
   return (
     <g aria-label="What the mould is propped on" role="group">

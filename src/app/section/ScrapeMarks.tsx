@@ -17,7 +17,10 @@ const GRASP = 14;
 
 const bounded = (mm: number, low: number, high: number): number => Math.min(high, Math.max(low, mm));
 
-/** A scraper's profile over the section that it is seen in, and handles for its depth, its relief, and the points of one drawn by hand. */
+/**
+ * A scraper's profile over the section that it is seen in, and handles for its depth, its relief, and the
+ * points of one drawn by hand.
+ */
 export function ScrapeMarks({ scrape, frame, editable }: ScrapeMarksProps) {
   const { plan, computed, edit, show } = useBench('stack');
   const pour = layerUnder(plan, scrape);

@@ -19,8 +19,9 @@ const lit = (colours: ReadonlyMap<string, string>, light: number): ReadonlyMap<s
   new Map([...colours].map(([key, hex]) => [key, darker(hex, light)]));
 
 /**
- * A face of the loaf in three dimensions: under parallel projection it is its picture seen square on, under one affine map. Turning the loaf moves the picture and draws
- * nothing new. One that says where nothing is is lit itself: what is behind it is seen through it.
+ * A face of the loaf in three dimensions: under parallel projection it is its picture seen square on, under
+ * one affine map. Turning the loaf moves the picture and draws nothing new. One that says where nothing is is
+ * lit itself: what is behind it is seen through it.
  */
 export function SwirlFacet({ facet, plane, spot, scale, colours }: SwirlFacetProps) {
   const [x0, y0] = spot(plane.origin);

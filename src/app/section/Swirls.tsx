@@ -20,7 +20,10 @@ function framedBand(band: Band): FramedFace {
   };
 }
 
-/** Its top left corner where it is, and as much to the right and below as makes whole pixels: so it fills its picture at the scale of what is drawn round it. */
+/**
+ * Its top left corner where it is, and as much to the right and below as makes whole pixels: so it fills its
+ * picture at the scale of what is drawn round it.
+ */
 const inPixels = (
   { face, left, head }: FramedFace,
   width: number,
@@ -59,7 +62,9 @@ const SAID = { wide: 90, high: 14 } as const;
 const stateOf = (seen: boolean, drawn: boolean, done: number | undefined): string =>
   !seen ? 'unseen' : !drawn ? 'none' : done === undefined ? 'sharp' : 'coming';
 
-/** The inside of a block where it is cut, as it is simulated. A change of colour paints it anew, nothing more. */
+/**
+ * The inside of a block where it is cut, as it is simulated. A change of colour paints it anew, nothing more.
+ */
 export const SwirlPicture = memo(function SwirlPicture({
   band,
   colours,

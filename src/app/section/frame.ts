@@ -16,8 +16,8 @@ export interface Margins {
 }
 
 /**
- * Maps mould millimetres to drawing pixels at one scale; z up becomes y down. `turned` adds the mould's tilt about
- * the middle of the drawing, lifted side up.
+ * Maps mould millimetres to drawing pixels at one scale; z up becomes y down. `turned` adds the mould's tilt
+ * about the middle of the drawing, lifted side up.
  */
 export interface Frame {
   readonly scale: number;

@@ -30,8 +30,9 @@ interface Drawn {
 }
 
 /**
- * A face in pixels, simulated apart from the page: the last one until a new one is there, coarse and then sharp. A newer request takes the place of
- * one that is under way; nothing is done for one that was never on the screen. `face` must be the same object for the same face.
+ * A face in pixels, simulated apart from the page: the last one until a new one is there, coarse and then
+ * sharp. A newer request takes the place of one that is under way; nothing is done for one that was never on
+ * the screen. `face` must be the same object for the same face.
  */
 export function useFacePicture(
   face: FramedFace,

@@ -58,7 +58,10 @@ function fillUpTo(edit: Edit, now: Computed, layer: PouredLayer, offset: number,
   );
 }
 
-/** The moves of lines, which read what there is at the moment they are made: the same object while the plan changes. */
+/**
+ * The moves of lines, which read what there is at the moment they are made: the same object while the plan
+ * changes.
+ */
 function lineMoves(edit: Edit): LineMoves {
   let drag: { readonly gesture: Gesture; readonly whole: Plan; readonly from: Computed } | undefined;
   /** the layers as they were when the drag began; for steps by a key, as they are */
@@ -107,7 +110,10 @@ function lineMoves(edit: Edit): LineMoves {
   };
 }
 
-/** Moving layer lines: what the pour below takes, the next unlocked pour above gives; the top line moves the fill. */
+/**
+ * Moving layer lines: what the pour below takes, the next unlocked pour above gives; the top line moves the
+ * fill.
+ */
 export function useLineMoves(): LineMoves {
   const edit = useBenchEdit();
   return useMemo(() => lineMoves(edit), [edit]);

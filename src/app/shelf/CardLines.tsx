@@ -7,7 +7,9 @@ const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', 
 
 const TROUBLE_WORDS = { refuse: 'cannot be poured yet', warn: 'something to look at' } as const;
 
-/** Under a card's name: its mould, what it takes and gives, when it was changed, and whether there is trouble. */
+/**
+ * Under a card's name: its mould, what it takes and gives, when it was changed, and whether there is trouble.
+ */
 export function CardLines({ plan }: { readonly plan: Plan }) {
   const facts = useCardFacts(plan);
   const { mass, scaleStepG } = plan.units;

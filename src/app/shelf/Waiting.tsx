@@ -9,7 +9,9 @@ const NONE: readonly Conflict[] = [];
 const conflictsNow: Query<readonly Conflict[]> = async (db) =>
   (await countDrafts(db)) === 0 ? NONE : openConflicts(db);
 
-/** Plans that were changed in two places and wait for the maker's decision: they are kept until it is made. */
+/**
+ * Plans that were changed in two places and wait for the maker's decision: they are kept until it is made.
+ */
 export function Waiting() {
   const conflicts = useLive(conflictsNow) ?? NONE;
   const [shown, setShown] = useState(NONE);

@@ -18,7 +18,10 @@ interface Imported {
   readonly refused: readonly Refusal[];
 }
 
-/** Read files of plans and batches and keep the good ones. A refused file changes nothing and says which field. */
+/**
+ * Read files of plans and batches and keep the good ones. A refused file changes nothing and says which
+ * field.
+ */
 export async function importFiles(files: readonly File[]): Promise<Imported> {
   const good: FoundPlan[] = [];
   const refused: Refusal[] = [];

@@ -16,7 +16,10 @@ const refused = (code: FaultCode, message: string): ShelfRead => ({
   faults: [{ code, message, at: 'file' }],
 });
 
-/** Read the text of a plan file or a batch file in a worker. A worker that fails or takes too long is a refusal like any other. */
+/**
+ * Read the text of a plan file or a batch file in a worker. A worker that fails or takes too long is a
+ * refusal like any other.
+ */
 export async function readShelfText(text: string): Promise<ShelfRead> {
   const tooLong = `it could not be read within ${LONGEST_MS / 1000} s`;
   const timer = setTimeout(() => {

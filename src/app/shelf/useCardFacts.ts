@@ -10,8 +10,8 @@ const known = new WeakMap<Plan, CardFacts>();
 const STAYS_MS = 120;
 
 /**
- * The figures of a plan, worked out apart from the page: its bars first, the rest when it is done. A card that scrolls out of sight
- * is not worked on any more. A figure that cannot be had is left out.
+ * The figures of a plan, worked out apart from the page: its bars first, the rest when it is done. A card
+ * that scrolls out of sight is not worked on any more. A figure that cannot be had is left out.
  */
 export function useCardFacts(plan: Plan): CardFacts | undefined {
   const [found, setFound] = useState<{ readonly plan: Plan; readonly facts: CardFacts }>();

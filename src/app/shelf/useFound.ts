@@ -23,7 +23,10 @@ interface Indexed {
 const GREY = 12;
 const COLOURLESS = 400;
 
-/** The most colourful of what a plan is poured in: colours given by hand, and colorants of its pots and ombres. */
+/**
+ * The most colourful of what a plan is poured in: colours given by hand, and colorants of its pots and
+ * ombres.
+ */
 function hueOf(plan: Plan): number {
   const poured = pouredPots(plan);
   const pots = plan.pots.filter((p) => poured.has(p.id));
@@ -72,8 +75,8 @@ const all: Query<ReadonlyMap<string, Indexed>> = async (db) => {
 const none = (): Promise<undefined> => Promise.resolve(undefined);
 
 /**
- * The entries that hold the words sought, in their name, notes, mould or pots, in an order. Plans are read for it only where names and
- * dates are not enough.
+ * The entries that hold the words sought, in their name, notes, mould or pots, in an order. Plans are read
+ * for it only where names and dates are not enough.
  */
 export function useFound(
   entries: readonly PlanEntry[] | undefined,

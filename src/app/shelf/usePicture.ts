@@ -26,8 +26,8 @@ async function here(plan: Plan): Promise<Picture> {
 }
 
 /**
- * The picture of a plan, worked out apart from the page: until it is there that of the plan before it, or the one that is remembered
- * by `key`; undefined where there is none yet. Throws for one that cannot be drawn.
+ * The picture of a plan, worked out apart from the page: until it is there that of the plan before it, or the
+ * one that is remembered by `key`; undefined where there is none yet. Throws for one that cannot be drawn.
  */
 export function usePicture(plan: Plan, key: string | undefined): Picture | undefined {
   const [found, setFound] = useState<{

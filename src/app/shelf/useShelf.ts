@@ -13,7 +13,10 @@ import { useLive } from '../parts/useLive.ts';
 
 let begun = false;
 
-/** What is done once, when the shelf is first read in this page: the studio of a first start, and what was left unstored. */
+/**
+ * What is done once, when the shelf is first read in this page: the studio of a first start, and what was
+ * left unstored.
+ */
 async function begin(say: (text: string) => void): Promise<void> {
   const refused = await firstStart();
   if (refused.length > 0) say(`Plans of the studio were refused. ${refused.join('; ')}`);
@@ -25,8 +28,8 @@ async function begin(say: (text: string) => void): Promise<void> {
 }
 
 /**
- * The shelf's entries, newest first, kept up to date; undefined while they are read for the first time. Unreadable: storage refuses, and
- * nothing was begun in this page either.
+ * The shelf's entries, newest first, kept up to date; undefined while they are read for the first time.
+ * Unreadable: storage refuses, and nothing was begun in this page either.
  */
 export function useShelf(): readonly PlanEntry[] | 'unreadable' | undefined {
   const dispatch = useAppDispatch();
@@ -62,7 +65,10 @@ const looksLikePlan = (value: unknown): value is Plan =>
   'changed' in value &&
   Number.isFinite(Date.parse(String(value.changed)));
 
-/** The plans of these entries, each read once for each state it is in. Work of this page comes before what is stored. */
+/**
+ * The plans of these entries, each read once for each state it is in. Work of this page comes before what is
+ * stored.
+ */
 export function usePlans(entries: readonly PlanEntry[]): ReadonlyMap<string, Shown> {
   const works = useAppSelector((s) => s.keeping.works);
   const [plans, setPlans] = useState<ReadonlyMap<string, { readonly of: string; readonly shown: Shown }>>(

@@ -66,7 +66,10 @@ function Section<K extends Fresh>({ kind, title, one, says, card }: SectionProps
   );
 }
 
-/** What a maker has: fragrances by lot, jars of colour, jugs, cutters. Plans keep copies of what they take from here. */
+/**
+ * What a maker has: fragrances by lot, jars of colour, jugs, cutters. Plans keep copies of what they take
+ * from here.
+ */
 export function Supplies() {
   const { things, damaged } = useAllSupplies();
   const [refused, setRefused] = useState<string | null>(null);

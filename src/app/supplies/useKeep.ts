@@ -9,7 +9,10 @@ import type { Seen } from '../../store/tables/kind.ts';
 /** Changes fields of one thing in the supplies; a fault says which cannot be. */
 export type Keep<K extends SupplyKind> = (part: Partial<SupplyOf<K>>, gesture?: Gesture) => Fault | undefined;
 
-/** How one thing in the supplies is changed: kept at once, whatever was copied from it into a plan staying as it was. */
+/**
+ * How one thing in the supplies is changed: kept at once, whatever was copied from it into a plan staying as
+ * it was.
+ */
 export const keepOf =
   <K extends SupplyKind>(seen: Seen<SupplyOf<K>>): Keep<K> =>
   (part, gesture) => {

@@ -11,7 +11,10 @@ import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { usePresent } from '../parts/usePlan.ts';
 import { Compare } from './Compare.tsx';
 
-/** A plan was changed in two places, or deleted in the other: nothing is written over until the maker says which to keep. */
+/**
+ * A plan was changed in two places, or deleted in the other: nothing is written over until the maker says
+ * which to keep.
+ */
 export function ConflictBanner() {
   const plan = usePresent();
   const notice = useAppSelector((s) => s.desk.notice);

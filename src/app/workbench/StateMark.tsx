@@ -7,7 +7,9 @@ const WORDS: Readonly<Record<StationState, string>> = {
   trouble: 'refused until put right',
 };
 
-/** How a station stands, told by shape as well as colour: filled round, dashed round, diamond, filled diamond. */
+/**
+ * How a station stands, told by shape as well as colour: filled round, dashed round, diamond, filled diamond.
+ */
 export function StateMark({ state }: { readonly state: StationState }) {
   return (
     <svg width="18" height="18" viewBox="-9 -9 18 18" role="img" aria-label={WORDS[state]}>

@@ -32,7 +32,9 @@ const WIDE: Readonly<Record<string, string>> = {
   cut: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_32rem]',
 };
 
-/** Narrower than the bench breakpoint of style.css: the section stands over the panel and can be folded away. */
+/**
+ * Narrower than the bench breakpoint of style.css: the section stands over the panel and can be folded away.
+ */
 const SMALL = '(max-width: 61.99rem)';
 
 /** On a phone the section is folded until it is asked for, on a tablet it is open until it is folded away. */

@@ -192,7 +192,10 @@ function waterWarnings({ batter }: Plan, recipe: Recipe): Warning[] {
   return care;
 }
 
-/** A jug can have no less water than its lye dissolves in: the solution that all draw from is as strong as it asks. */
+/**
+ * A jug can have no less water than its lye dissolves in: the solution that all draw from is as strong as it
+ * asks.
+ */
 function ownWaterWarnings({ plan, recipes }: Facts): Warning[] {
   return plan.pots.flatMap((pot): Warning[] => {
     const recipe = recipes.ofPot(pot.id);

@@ -16,8 +16,8 @@ const inThis = (mouldId: MouldId, { label, apply }: Remedy): Remedy => ({
 });
 
 /**
- * What there is to say of every mould by itself, named where there are several. `ofDesign`: it is about the pours, which are not
- * a follower's own.
+ * What there is to say of every mould by itself, named where there are several. `ofDesign`: it is about the
+ * pours, which are not a follower's own.
  */
 export function inEachMould(
   facts: Facts,

@@ -26,7 +26,9 @@ export interface Facts extends ScaledPlan {
   /** everything that is done, in order */
   readonly day: Day;
   readonly weights: Weights | undefined;
-  /** the mixes of the pours that belong to an ombre: after rounding, or as wanted while there are no weights */
+  /**
+   * the mixes of the pours that belong to an ombre: after rounding, or as wanted while there are no weights
+   */
   readonly graded: ReadonlyMap<string, Mix>;
   /** as the bar is and looks when it has cured */
   readonly bodies: PlanBodies;

@@ -54,7 +54,10 @@ const QUICK: Readonly<Partial<Record<Speed, string>>> = {
   seizes: 'seizes the batter',
 };
 
-/** What quickens is stirred into a jug as it is poured, so that it thickens in the mould. Common practice, no source. */
+/**
+ * What quickens is stirred into a jug as it is poured, so that it thickens in the mould. Common practice, no
+ * source.
+ */
 function quick({ plan }: Facts): Warning[] {
   if (plan.pots.length < 2) return [];
   return plan.batter.fragrances.flatMap((f): Warning[] => {

@@ -17,7 +17,10 @@ function vesselWords(plan: Plan, vessel: Vessel): string {
   return pot ? `pot ${pot.letter}` : vesselName(plan, vessel);
 }
 
-/** What cures a lye-heavy vessel, or what is drawn of it: "the dispersed colours and shea butter are in pot A". */
+/**
+ * What cures a lye-heavy vessel, or what is drawn of it: "the dispersed colours and shea butter are in pot
+ * A".
+ */
 export function cureWords(plan: Plan, { substances }: Weights, { cures }: LyeHeavy): string {
   const kinds = cures.flatMap((c) => c.with.flatMap((id) => substances.get(id) ?? []));
   const late = new Set(kinds.flatMap((s) => (s.kind === 'late-oil' ? [s.name.toLowerCase()] : [])));

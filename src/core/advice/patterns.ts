@@ -151,7 +151,9 @@ function unpulled({ plan, stack }: Facts): Warning[] {
   ];
 }
 
-/** What is poured once the columns are out would push what fills their holes about as well: that is not drawn. */
+/**
+ * What is poured once the columns are out would push what fills their holes about as well: that is not drawn.
+ */
 function afterPull({ plan, stack }: Facts): Warning[] {
   const pull = plan.steps.findIndex((s) => s.kind === 'pull');
   const pierced = stack.layers.some((l) => l.blocked.length > 0);

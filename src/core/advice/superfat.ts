@@ -11,7 +11,10 @@ import type { Remedy, Warning } from './warning.ts';
 /** Below this part of what was planned a pot's superfat is warned of. */
 const LOW_PART = 0.5;
 
-/** A pot that is fatter than planned by more than this is soft and slow: percent of its oils. A judgement, no source. */
+/**
+ * A pot that is fatter than planned by more than this is soft and slow: percent of its oils. A judgement, no
+ * source.
+ */
 const MUCH_FATTER = 10;
 
 /** A double's dust in a percentage. */
@@ -39,8 +42,8 @@ function finerScale(plan: Plan, { batterG }: PotWeight): Remedy[] {
 }
 
 /**
- * The superfat at which the pot that has least keeps what is planned now, and half of the new one, to a tenth; undefined
- * beyond 30 %. A pot's lye for its oils is `ratio` times the batch's, whatever the superfat.
+ * The superfat at which the pot that has least keeps what is planned now, and half of the new one, to a
+ * tenth; undefined beyond 30 %. A pot's lye for its oils is `ratio` times the batch's, whatever the superfat.
  */
 function enoughFor(planned: number, least: number): number | undefined {
   const ratio = (100 - least) / (100 - planned);

@@ -12,8 +12,9 @@ export interface BookFault {
 }
 
 /**
- * All that came in is somewhere, and nothing holds less than nothing: that is so in every book, or its figures are no figures. Undefined
- * where it holds. A fault of the program, asked all the same: people pour by these numbers.
+ * All that came in is somewhere, and nothing holds less than nothing: that is so in every book, or its
+ * figures are no figures. Undefined where it holds. A fault of the program, asked all the same: people pour
+ * by these numbers.
  */
 export function askBook(ledger: Ledger): BookFault | undefined {
   const suppliedG = massOfContents(supplied(ledger));

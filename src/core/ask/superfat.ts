@@ -54,8 +54,8 @@ function follow(held: Map<VesselKey, Contents>, { from, to, massG, what }: Trans
 }
 
 /**
- * What cures a lye-heavy vessel from a place in the book on: oil that comes into it, or into what is drawn of it. What leaves it
- * for good is no cure, and is asked by itself.
+ * What cures a lye-heavy vessel from a place in the book on: oil that comes into it, or into what is drawn of
+ * it. What leaves it for good is no cure, and is asked by itself.
  */
 function curesOf(
   { transfers }: Ledger,
@@ -92,7 +92,8 @@ const leavingOf = ({ transfers }: Ledger, known: Substances): readonly Leaving[]
   );
 
 /**
- * Superfat of every vessel after every act, and of everything that leaves one, as the book has it: the one place where it is asked.
+ * Superfat of every vessel after every act, and of everything that leaves one, as the book has it: the one
+ * place where it is asked.
  */
 export function askSuperfat(ledger: Ledger, known: Substances): SuperfatAsked {
   const { transfers, acts } = ledger;

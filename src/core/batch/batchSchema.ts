@@ -3,7 +3,10 @@ import { id, listOf, name } from '../validate/fields.ts';
 import { eventSchema, wholePlan } from './eventSchema.ts';
 import { whenSchema } from './when.ts';
 
-/** A plan carried out: what was really done. The plan in it is as it was at the start; events are only ever added. */
+/**
+ * A plan carried out: what was really done. The plan in it is as it was at the start; events are only ever
+ * added.
+ */
 export const batchSchema = v.strictObject({
   id,
   name: name(120),

@@ -4,8 +4,9 @@ import type { BatchEvent } from './eventSchema.ts';
 const byText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
 /**
- * What of two events counts as earlier: the one with the smaller counter (Lamport, Time, clocks, and the ordering of events in a distributed
- * system, 1978; from memory), else by device and its own count. No wall clock is asked.
+ * What of two events counts as earlier: the one with the smaller counter (Lamport, Time, clocks, and the
+ * ordering of events in a distributed system, 1978; from memory), else by device and its own count. No wall
+ * clock is asked.
  */
 const earlier = (a: BatchEvent, b: BatchEvent): number =>
   a.counter - b.counter || byText(a.device, b.device) || a.seq - b.seq || byText(a.id, b.id);
@@ -14,8 +15,9 @@ const earlier = (a: BatchEvent, b: BatchEvent): number =>
 export const inOrder = ({ events }: Pick<Batch, 'events'>): readonly BatchEvent[] => events.toSorted(earlier);
 
 /**
- * Two copies of one batch, put together: every event of either, once. The order in which copies are put together is none, and a copy
- * that is put in again changes nothing. What else a batch says is said when it begins; of two copies that differ there, the one that began first.
+ * Two copies of one batch, put together: every event of either, once. The order in which copies are put
+ * together is none, and a copy that is put in again changes nothing. What else a batch says is said when it
+ * begins; of two copies that differ there, the one that began first.
  */
 export function merged(one: Batch, other: Batch): Batch {
   const known = new Set(one.events.map((e) => e.id));

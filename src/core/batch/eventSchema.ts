@@ -22,7 +22,9 @@ const event = {
   /** the device that wrote it, and how many it had written in this batch by then */
   device: id,
   seq: count,
-  /** one more than the highest that the device had seen: what was known when it was written comes before it */
+  /**
+   * one more than the highest that the device had seen: what was known when it was written comes before it
+   */
   counter: count,
   at: whenSchema,
 };
@@ -38,7 +40,10 @@ const AFTER = ['unmoulded', 'cut', 'planed', 'weighed', 'tested', 'wrapped', 'so
 
 const left = v.strictObject({ vessel, massG: massG(0, 500000) });
 
-/** Every kind of event that this version knows. Nothing written is changed: what was wrong is followed by what is right. */
+/**
+ * Every kind of event that this version knows. Nothing written is changed: what was wrong is followed by what
+ * is right.
+ */
 const KNOWN_EVENTS = [
   /** laid out; with a reason: passed over */
   v.strictObject({ ...event, does: v.literal('ready'), what: name(120), skipped: v.optional(words) }),

@@ -33,8 +33,8 @@ export function writtenIn(batch: Batch): ReadonlyMap<string, Happened> {
 }
 
 /**
- * What happened otherwise than planned, by pour. Only at the layers of an ombre: what comes after those is solved again. What was
- * written of a pour that is no such layer any more stays in the book and says nothing.
+ * What happened otherwise than planned, by pour. Only at the layers of an ombre: what comes after those is
+ * solved again. What was written of a pour that is no such layer any more stays in the book and says nothing.
  */
 export function happenedIn(batch: Batch | undefined, { steps }: Pick<Plan, 'steps'>): HappenedByPour {
   if (!batch) return AS_PLANNED;

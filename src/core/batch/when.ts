@@ -2,8 +2,9 @@ import * as v from 'valibot';
 import { id } from '../validate/fields.ts';
 
 /**
- * A moment of a day: what the wall clock showed, and where it stood; and what a running clock of the device showed, where there was one.
- * Durations are taken between readings of one running clock: a wall clock may be set back.
+ * A moment of a day: what the wall clock showed, and where it stood; and what a running clock of the device
+ * showed, where there was one. Durations are taken between readings of one running clock: a wall clock may be
+ * set back.
  */
 export const whenSchema = v.strictObject({
   /** ms since 1970-01-01T00:00Z */

@@ -3,8 +3,8 @@ import type { Batter } from './schema.ts';
 const figure = (x: number): string => String(Number(x.toPrecision(6)));
 
 /**
- * What an assessor sees of a recipe, a line for each ingredient: oils, superfat, lye, water, liquids, additives, late oils and
- * fragrances with their amounts. Colours, pots and temperatures are not in it.
+ * What an assessor sees of a recipe, a line for each ingredient: oils, superfat, lye, water, liquids,
+ * additives, late oils and fragrances with their amounts. Colours, pots and temperatures are not in it.
  */
 export function recipeLines(batter: Batter): readonly string[] {
   const doses = (list: readonly { readonly gPerKgOils: number }[]): string =>

@@ -5,8 +5,8 @@ const OILS_J_PER_G_K = 2;
 const SOLUTION_J_PER_G_K = 3.6;
 
 /**
- * Temperature at which lye solution and oils meet: sum(m c T) / sum(m c), nothing lost to the pot. An estimate; it leaves out
- * the heat that saponification makes.
+ * Temperature at which lye solution and oils meet: sum(m c T) / sum(m c), nothing lost to the pot. An
+ * estimate; it leaves out the heat that saponification makes.
  */
 export function blendTemperature(
   { oilsG, solutionG }: { readonly oilsG: Grams; readonly solutionG: Grams },

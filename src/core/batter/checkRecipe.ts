@@ -61,8 +61,8 @@ export function rightLye(
 }
 
 /**
- * How much of an oil, stirred in late, brings a recipe to a superfat, g; 0 where it has that already. Each gram can use
- * naohNeed of pure lye: (lye x purity / (1 - superfat) - need) / naohNeed.
+ * How much of an oil, stirred in late, brings a recipe to a superfat, g; 0 where it has that already. Each
+ * gram can use naohNeed of pure lye: (lye x purity / (1 - superfat) - need) / naohNeed.
  */
 export function lateOilFor(recipe: RecipeToCheck, oil: Oil, superfatPercent: Percent): Grams {
   const { used, oilsG } = usedOf(recipe);

@@ -14,7 +14,10 @@ export const curedPerOil = (recipe: Recipe): number =>
 export const fragrancePerOil = (recipe: Recipe, fragrance: string): number =>
   dosesPerOil(recipe, ({ addition }) => addition.kind === 'fragrance' && addition.id === fragrance);
 
-/** A fragrance in the finished (cured) bar, percent by mass, an estimate on the cautious side: colorants are left out. */
+/**
+ * A fragrance in the finished (cured) bar, percent by mass, an estimate on the cautious side: colorants are
+ * left out.
+ */
 export const fragranceInBarPercent = (recipe: Recipe, fragrance: string): number =>
   (fragrancePerOil(recipe, fragrance) / curedPerOil(recipe)) * 100;
 

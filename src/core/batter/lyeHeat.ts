@@ -31,7 +31,10 @@ export function heatOfSolution(molWater: number): number {
   return y0 + ((y1 - y0) * (x - x0)) / (x1 - x0);
 }
 
-/** An estimate of the hottest the solution gets when all the lye is stirred in at once; without lye nothing heats. */
+/**
+ * An estimate of the hottest the solution gets when all the lye is stirred in at once; without lye nothing
+ * heats.
+ */
 export function peakLyeTemperature(lyeG: Grams, waterG: Grams, startC: Celsius): Celsius {
   if (lyeG <= 0) return startC;
   const mol = lyeG / MOLAR_MASS_NAOH;

@@ -1,4 +1,7 @@
-/** When one pot gets something by itself: as it is made up, as it is coloured, once it holds, once it has thickened, or before a pour. */
+/**
+ * When one pot gets something by itself: as it is made up, as it is coloured, once it holds, once it has
+ * thickened, or before a pour.
+ */
 export type StirMoment = 'jug' | 'colour' | 'emulsion' | 'trace' | 'pour';
 
 /** An act that stirs what is due at a moment into all of a batch. */
@@ -19,11 +22,17 @@ export interface MomentOfDay {
   readonly label: string;
   /** after "goes" */
   readonly words: string;
-  /** what there is by then: the lye or the oils by themselves, the batter of a batch, or every pot by itself however the batch is divided */
+  /**
+   * what there is by then: the lye or the oils by themselves, the batter of a batch, or every pot by itself
+   * however the batch is divided
+   */
   readonly stands: 'lye' | 'oils' | 'batter' | 'pot';
   /** the acts that stir it into a whole batch, by what they stir into it; none: each pot gets it by itself */
   readonly whole: Readonly<Record<string, WholeStir>>;
-  /** when a pot gets it that gets it by itself: out of one batch, and in portions made ready before the lye, which have their colour in their oils */
+  /**
+   * when a pot gets it that gets it by itself: out of one batch, and in portions made ready before the lye,
+   * which have their colour in their oils
+   */
   readonly own: { readonly ofBatch: StirMoment; readonly ofPortion: StirMoment };
   /** when a scent meets the batter: with all of it, with each jug's colour, or with each pour */
   readonly scent: 'batch' | 'colour' | 'pour';
@@ -143,7 +152,10 @@ export const isEarly = (moment: Moment): boolean => isInLye(moment) || MOMENT[mo
 /** Every pot is by itself, however the batch is divided. */
 export const isInPot = (moment: Moment): boolean => MOMENT[moment].stands === 'pot';
 
-/** When milk, aloe and the like go in, and how that is said. Frozen: the lye is dissolved in it, slowly and on ice. */
+/**
+ * When milk, aloe and the like go in, and how that is said. Frozen: the lye is dissolved in it, slowly and on
+ * ice.
+ */
 export const LIQUID_MOMENT = {
   emulsion: { label: 'at emulsion', inSolution: false, dissolves: false },
   oils: { label: 'in the oils', inSolution: false, dissolves: false },

@@ -42,7 +42,10 @@ const oil = (
 export const RANGES_NOTE =
   'Ranges are the published ones, written down from memory: the supplier’s sheet comes first.';
 
-/** The oil library: saponification ranges with their origin, all recalled. Densities recalled, good to about 1 %. */
+/**
+ * The oil library: saponification ranges with their origin, all recalled. Densities recalled, good to about 1
+ * %.
+ */
 export const OIL_LIBRARY: readonly Oil[] = [
   oil('olive', 'Olive oil', 184, 196, CXS_33, 0.914),
   oil('coconut', 'Coconut oil', 248, 265, CXS_210, 0.921),

@@ -3,8 +3,9 @@ import { hardPart } from './hardPart.ts';
 import type { UsedOil } from './usedOils.ts';
 
 /**
- * Where melted hard oils and liquid oils from the shelf meet: sum(m c T) / sum(m c), with one heat capacity for all oils, nothing lost to the pot. An estimate: what was
- * melted gives more than this once it sets again.
+ * Where melted hard oils and liquid oils from the shelf meet: sum(m c T) / sum(m c), with one heat capacity
+ * for all oils, nothing lost to the pot. An estimate: what was melted gives more than this once it sets
+ * again.
  */
 export function oilsMeet(
   oils: readonly Pick<UsedOil, 'oil' | 'share'>[],

@@ -96,8 +96,9 @@ const fault = (line: number, code: FaultCode, message: string): Fault & { readon
 });
 
 /**
- * Read a recipe as makers write it down: one ingredient a line (or parted by ";", " / " or commas), its amount before or after its name, in
- * any unit of mass or in percent of the oils; lye, water and superfat among them. A first line without a figure is a title.
+ * Read a recipe as makers write it down: one ingredient a line (or parted by ";", " / " or commas), its
+ * amount before or after its name, in any unit of mass or in percent of the oils; lye, water and superfat
+ * among them. A first line without a figure is a title.
  */
 export function readRecipeText(text: string): WrittenRecipe {
   const oils: WrittenOil[] = [];
@@ -159,8 +160,8 @@ export function readRecipeText(text: string): WrittenRecipe {
 }
 
 /**
- * The share of every oil, 0..1, adding up to 1, and what all oils weigh where weights say so. Percents are of all oils: weights share
- * what they leave. Undefined, with a fault, where that cannot be.
+ * The share of every oil, 0..1, adding up to 1, and what all oils weigh where weights say so. Percents are of
+ * all oils: weights share what they leave. Undefined, with a fault, where that cannot be.
  */
 export function sharesOf(
   oils: readonly WrittenOil[],

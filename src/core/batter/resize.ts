@@ -16,8 +16,8 @@ export interface Resized {
 }
 
 /**
- * A recipe of given shares of `oilsG` in all, divided into `jugs` alike. Lye is rounded down in each, water up, oils to the nearest
- * step so that they add up.
+ * A recipe of given shares of `oilsG` in all, divided into `jugs` alike. Lye is rounded down in each, water
+ * up, oils to the nearest step so that they add up.
  */
 export function resized(
   shares: readonly number[],

@@ -57,7 +57,10 @@ const doseSchema = v.strictObject({
   moment: v.picklist(MOMENTS),
   /** the pots it goes into; absent: the whole batch */
   pots: v.optional(listOf(potId, MOST_POTS, `at most ${MOST_POTS} pots`, 1, 'a pot is wanted')),
-  /** with the moment `pour`: once before this pour, into all that is left in the jug; absent: before each pour, for it alone */
+  /**
+   * with the moment `pour`: once before this pour, into all that is left in the jug; absent: before each
+   * pour, for it alone
+   */
   fromPour: v.optional(stepId),
 });
 
@@ -65,7 +68,9 @@ const doses = listOf(doseSchema, 12, 'at most 12 doses', 1, 'a dose is wanted');
 
 const additive = v.strictObject({ id, name: name(60), densityGMl: density, doses });
 
-/** An oil stirred in after the lye: on top of the recipe's, it counts in the lye balance of what it goes into. */
+/**
+ * An oil stirred in after the lye: on top of the recipe's, it counts in the lye balance of what it goes into.
+ */
 const lateOil = v.strictObject({ id, ...oilLine, doses });
 
 const partLiquid = v.strictObject({
@@ -81,11 +86,17 @@ const partLiquid = v.strictObject({
 /** What a fragrance does to the batter's speed: quickens it mildly, or much. */
 export const SPEEDS = ['slows', 'none', 'quickens', 'quickens-much', 'seizes'] as const;
 
-/** A rate as it was learned, and in how many readings: of a recipe in stages a minute, of a fragrance how many times as fast. */
+/**
+ * A rate as it was learned, and in how many readings: of a recipe in stages a minute, of a fragrance how many
+ * times as fast.
+ */
 export const knownRate = v.strictObject({
   value: v.pipe(v.number(), v.minValue(0.001), v.maxValue(50)),
   readings: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(100000)),
-  /** batter that stiffens at rest and lags near emulsion was reckoned with; absent: it was learned before that, and is in doubt by more */
+  /**
+   * batter that stiffens at rest and lags near emulsion was reckoned with; absent: it was learned before
+   * that, and is in doubt by more
+   */
   rested: v.optional(v.literal(true)),
 });
 
@@ -98,7 +109,9 @@ const fragrance = v.strictObject({
   speed: v.optional(v.picklist(SPEEDS)),
   /** what was learned of it in earlier batches: it comes before what is seen or said */
   known: v.optional(knownRate),
-  /** the certificate's limit for rinse-off bar soap, percent of the finished bar; absent when not known yet */
+  /**
+   * the certificate's limit for rinse-off bar soap, percent of the finished bar; absent when not known yet
+   */
   limitPercent: v.optional(percent(0, 100)),
   densityGMl: density,
   /** what tans soap: vanillin and its like in the fragrance, percent by mass; from the supplier's sheet */
@@ -127,7 +140,9 @@ export const batterSchema = v.strictObject({
   /** what is promised of every ingredient */
   promises: v.optional(listOf(v.picklist(PROMISES), 3, 'at most three promises')),
   assessed: v.optional(assessedSchema),
-  /** colour of the plain soap, cured and not gelled, from a bar of one's own; absent: estimated from the oils */
+  /**
+   * colour of the plain soap, cured and not gelled, from a bar of one's own; absent: estimated from the oils
+   */
   colour: v.optional(colour),
   /** wanted temperatures at mixing, and the water's before the lye goes in */
   temperatures: v.strictObject({ oilsC: celsius(15, 80), lyeC: celsius(15, 80), waterC: celsius(-5, 40) }),

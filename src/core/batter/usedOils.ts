@@ -23,8 +23,8 @@ export const oilOf = (line: OilLine): Oil | undefined =>
   line.custom ? { id: line.oil, ...line.custom, origin: 'entered for this plan' } : libraryOil(line.oil);
 
 /**
- * The name of every line of a list: its oil's id; where an earlier line is of the same oil, that with a number after it. A sign
- * that no id has stands between, so that no two lines are called the same.
+ * The name of every line of a list: its oil's id; where an earlier line is of the same oil, that with a
+ * number after it. A sign that no id has stands between, so that no two lines are called the same.
  */
 export function lineNames(oils: readonly { readonly oil: string }[]): readonly string[] {
   const met = new Map<string, number>();

@@ -44,7 +44,10 @@ const CURE = { usual: 4, least: 3, most: 10, spread: 2 } as const;
 
 const within = (low: number, high: number, x: number): number => Math.min(high, Math.max(low, x));
 
-/** When a plan's loaf can be unmoulded, cut and used, from its lye, its heat, its hard oils and sodium lactate. Estimates: what one feels comes first. */
+/**
+ * When a plan's loaf can be unmoulded, cut and used, from its lye, its heat, its hard oils and sodium
+ * lactate. Estimates: what one feels comes first.
+ */
 export function afterwards(plan: Plan, recipe: Recipe): Afterwards {
   const lye = recipe.schools.lyeConcentrationPercent;
   const wet = (USUAL_LYE / lye) ** 1.5;

@@ -28,8 +28,9 @@ function lumpsMm(
 }
 
 /**
- * A plan as it comes out when it is poured as it is timed, or so much later: pours that push others aside plunge as far as their batter then lets them, and layers
- * that have grown too thick are lumpy. For looks: nothing is weighed by it. The plan itself while nothing is known of its batter.
+ * A plan as it comes out when it is poured as it is timed, or so much later: pours that push others aside
+ * plunge as far as their batter then lets them, and layers that have grown too thick are lumpy. For looks:
+ * nothing is weighed by it. The plan itself while nothing is known of its batter.
  */
 export function asTimed(
   plan: Plan,

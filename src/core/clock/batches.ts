@@ -6,7 +6,10 @@ import type { Timetable } from './timetable.ts';
 export interface NextBatch {
   /** which of those that were asked for, by its place */
   readonly place: number;
-  /** its lye goes to its oils at this minute of the first one's clock; its minute 0 is when it has been blended */
+  /**
+   * its lye goes to its oils at this minute of the first one's clock; its minute 0 is when it has been
+   * blended
+   */
   readonly beginMin: Minutes;
   readonly startMin: Minutes;
   readonly endMin: Minutes;
@@ -35,7 +38,10 @@ const shiftFor = (own: Busy, other: Busy): Minutes =>
     ? other.to + BREATH_MIN - own.from
     : 0;
 
-/** The earliest that a batch can begin between what hands do anyway: moved to the end of whatever it meets, until it meets nothing. */
+/**
+ * The earliest that a batch can begin between what hands do anyway: moved to the end of whatever it meets,
+ * until it meets nothing.
+ */
 function earliest(own: readonly Busy[], taken: readonly Busy[], from: Minutes): Minutes {
   let shift = from;
   for (let later = 1; later > 0; shift += later) {
@@ -71,8 +77,9 @@ export const lastOf = (first: Timetable, batches: readonly Pick<NextBatch, 'endM
   Math.max(first.totalMin, ...batches.map((b) => b.endMin));
 
 /**
- * When further batches can be made by the same hands, alike or not: every batch keeps its own minutes, and no two jobs meet. The first is as it is; the others
- * come in the order in which all is over soonest, each as early as it fits.
+ * When further batches can be made by the same hands, alike or not: every batch keeps its own minutes, and no
+ * two jobs meet. The first is as it is; the others come in the order in which all is over soonest, each as
+ * early as it fits.
  */
 export function woven(first: Timetable, others: readonly Timetable[]): readonly NextBatch[] {
   const asked = others.map((clock, place) => ({ clock, place }));

@@ -5,7 +5,9 @@ import { asLearned, learnedOf } from './learned.ts';
 import type { PlanCourse } from './planCourse.ts';
 import { priorCourse } from './priorCourse.ts';
 
-/** The course of a plan, its rates as its readings have them. Undefined while nothing is known of its batter. */
+/**
+ * The course of a plan, its rates as its readings have them. Undefined while nothing is known of its batter.
+ */
 export function courseOf(plan: Plan, laid: Laid, day?: Day): PlanCourse | undefined {
   const prior = priorCourse(plan, laid, day);
   if (!prior || (plan.clock.readings ?? []).length === 0) return prior;

@@ -7,7 +7,10 @@ import type { LearnedRate } from './learned.ts';
 import type { PlanCourse } from './planCourse.ts';
 import { RECIPE, scentDoubt, scentSpeed } from './scents.ts';
 
-/** How thick a pot that was looked at was foretold to be, and what is foretold of the same since: NaN before it is there. */
+/**
+ * How thick a pot that was looked at was foretold to be, and what is foretold of the same since: NaN before
+ * it is there.
+ */
 export interface Foretold {
   readonly pot: Pot;
   readonly readings: readonly Reading[];

@@ -37,7 +37,10 @@ type Seen = 'pots' | 'layers';
 /** What was looked at: a pot in its jug, or the layer that was poured of it last. */
 export type Looked = Pick<Reading, 'pot' | 'min' | 'lying'>;
 
-/** What is done to each pot of a plan until it is looked at, as it is taken to go before anything is learned; undefined while it is not there. */
+/**
+ * What is done to each pot of a plan until it is looked at, as it is taken to go before anything is learned;
+ * undefined while it is not there.
+ */
 export function histories(
   plan: Plan,
   laid: Laid,
@@ -127,7 +130,10 @@ interface Grown {
   readonly shares: ReadonlyMap<string, Stage>;
 }
 
-/** By how much a pot thickened by itself from one minute to another, as far as that is seen: near emulsion it lags, and what is stirred or blended in takes that away first. */
+/**
+ * By how much a pot thickened by itself from one minute to another, as far as that is seen: near emulsion it
+ * lags, and what is stirred or blended in takes that away first.
+ */
 export function grown(
   history: PotHistory,
   from: Minutes,
@@ -170,13 +176,18 @@ function thickened(
 export const added = ({ spells }: PotHistory, from: Minutes, to: Minutes): Stage =>
   spells.reduce((s, x, i) => (i > 0 && x.min > from && x.min <= to ? s + x.adds : s), 0);
 
-/** Of a fragrance that is gone nothing can be told any more: whether all that were in the pot are still known. */
+/**
+ * Of a fragrance that is gone nothing can be told any more: whether all that were in the pot are still known.
+ */
 export const isTold = (
   { spells }: PotHistory,
   known: { readonly has: (fragrance: string) => boolean },
 ): boolean => spells.every((s) => s.fragrances.every((f) => known.has(f.id)));
 
-/** How fast a pot thickened before any fragrance was in it, as it is taken to: stages a minute, at the temperature and lye that it had. */
+/**
+ * How fast a pot thickened before any fragrance was in it, as it is taken to: stages a minute, at the
+ * temperature and lye that it had.
+ */
 export const rateOf = (clock: PlanClock, { perMinute, batterC, lyePercent }: PotHistory): number =>
   rateAt(clock.perMinute ?? clock.known?.value ?? perMinute, batterC, lyePercent);
 

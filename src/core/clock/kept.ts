@@ -34,7 +34,10 @@ export function ratesOf({ batter, clock }: Plan, recipe: Recipe | undefined): re
   ];
 }
 
-/** A rate as it is kept once its readings are done with; undefined where they say nothing of it, or it is left as it was. */
+/**
+ * A rate as it is kept once its readings are done with; undefined where they say nothing of it, or it is left
+ * as it was.
+ */
 export const keptAs = ({ was, known }: RateOf, rate: LearnedRate | undefined): KnownRate | undefined =>
   !rate || rate.refused || rate.readings === 0
     ? undefined
@@ -53,7 +56,10 @@ export const sameOils = (a: Pick<Plan, 'batter'>, b: Pick<Plan, 'batter'>): bool
   return dequal(of(a), of(b));
 };
 
-/** What another batch of the same oils tells that is not known here yet, kept or read there: of the recipe and of rest, and of fragrances of the same name and lot, by their ids here. */
+/**
+ * What another batch of the same oils tells that is not known here yet, kept or read there: of the recipe and
+ * of rest, and of fragrances of the same name and lot, by their ids here.
+ */
 export function toldBy(
   plan: Plan,
   other: Plan,

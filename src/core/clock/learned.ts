@@ -11,7 +11,10 @@ import { grown, histories, isTold, rateOf, stageBy } from './history.ts';
 import type { PlanCourse } from './planCourse.ts';
 import { idOfScent, RECIPE, scentDoubt, scentSpeed } from './scents.ts';
 
-/** The first guess counts as about three readings: so far out is one, standard deviation of a logarithm. Common practice of the trade's models; no source. */
+/**
+ * The first guess counts as about three readings: so far out is one, standard deviation of a logarithm.
+ * Common practice of the trade's models; no source.
+ */
 const READING_SD = 0.25 * Math.sqrt(3);
 
 /** Less growth than this tells little: so many stages. A judgement. */
@@ -20,7 +23,9 @@ const TELLS: Stage = 0.5;
 /** A reading that shows less growth than this is read as this: nothing is told by a logarithm of nothing. */
 const LEAST_GROWTH: Stage = 0.03;
 
-/** What one quantity was taken to be, and what readings make of it: factors on the rate that the course had. */
+/**
+ * What one quantity was taken to be, and what readings make of it: factors on the rate that the course had.
+ */
 export interface LearnedRate {
   /** the doubt's name: 'recipe', 'rest', or 'fragrance f1' */
   readonly name: string;
@@ -37,13 +42,18 @@ export interface LearnedRate {
 const WORD_SD: Stage = 0.35;
 
 interface Told {
-  /** a recipe's rate, a fragrance's factor, or how soon it stiffens at rest, and its share in what was seen */
+  /**
+   * a recipe's rate, a fragrance's factor, or how soon it stiffens at rest, and its share in what was seen
+   */
   readonly shares: ReadonlyMap<string, number>;
   readonly value: number;
   readonly sd: number;
 }
 
-/** What a layer tells that was touched as it lay: of its growth and of its rest, as far as each could have made the difference. */
+/**
+ * What a layer tells that was touched as it lay: of its growth and of its rest, as far as each could have
+ * made the difference.
+ */
 function toldLying(
   { restMin = 0 }: PotHistory,
   stage: Stage,
@@ -63,7 +73,10 @@ function toldLying(
   };
 }
 
-/** What the readings of a plan tell, reading by reading: from one to the next in the same pot, of what was done to it between. */
+/**
+ * What the readings of a plan tell, reading by reading: from one to the next in the same pot, of what was
+ * done to it between.
+ */
 function toldBy(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
   const { clock, batter } = plan;
   const readings = (clock.readings ?? []).toSorted((a, b) => a.min - b.min);

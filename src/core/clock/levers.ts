@@ -37,7 +37,10 @@ const LYES = [27, 30, 33] as const;
 /** Changes smaller than this are none. */
 const SAME = { stage: 0.15, celsius: 2, percent: 1.2 } as const;
 
-/** Everything that could be otherwise for the sake of the timing; what cannot, or makes no difference, is not among it. */
+/**
+ * Everything that could be otherwise for the sake of the timing; what cannot, or makes no difference, is not
+ * among it.
+ */
 export function leversOf(plan: Plan, laid: Laid, of: PlanCourse, speed: Speed): Levers {
   const many = of.pots.length > 1;
   const quick = plan.batter.fragrances.some((f) => scentSpeed(f).factor > 1);

@@ -10,10 +10,16 @@ const MINUTE_COSTS = 0.15;
 export const worth = (holds: number, options: readonly Option[], min: Minutes): number =>
   100 * holds - options.reduce((s, o) => s + o.cost, 0) - MINUTE_COSTS * min;
 
-/** ln of the chance that a standard normal number is below z: by the logistic curve, good enough to put ways in order. */
+/**
+ * ln of the chance that a standard normal number is below z: by the logistic curve, good enough to put ways
+ * in order.
+ */
 const lnBelow = (z: number): number => -Math.log1p(Math.exp(-1.702 * Math.max(-40, z)));
 
-/** About how likely a course is to hold, as it was just run: every window by how far its pots are from its end, and 0 for what fails anyway. */
+/**
+ * About how likely a course is to hold, as it was just run: every window by how far its pots are from its
+ * end, and 0 for what fails anyway.
+ */
 export function likely(run: Run): number {
   const { acts, pots, doubts } = run.course;
   let ln = 0;

@@ -43,7 +43,10 @@ function holdsIn(plan: Plan): number {
   return of ? finish(sampling(of.course, new Normals(SEED, TRIES), 'feel')).whole : 1;
 }
 
-/** A plan that is begun, timed so that it holds: as it is, or by the means that cost least trouble; with what was done, in its notes. */
+/**
+ * A plan that is begun, timed so that it holds: as it is, or by the means that cost least trouble; with what
+ * was done, in its notes.
+ */
 export function madeToHold(plan: Plan): Plan {
   const now = holdsIn(plan);
   if (now >= HOLDS) return plan;

@@ -86,7 +86,10 @@ function asked(plan: Plan, { course }: PlanCourse): readonly Asked[] {
   ];
 }
 
-/** What matters most: each assumption out by its own doubt, everything else drawn as ever; the one whose wrongness changes the odds most comes first. */
+/**
+ * What matters most: each assumption out by its own doubt, everything else drawn as ever; the one whose
+ * wrongness changes the odds most comes first.
+ */
 export function* weighing(
   plan: Plan,
   of: PlanCourse,

@@ -7,13 +7,18 @@ import type { Minutes } from '../units/quantity.ts';
 import { afterwards } from './afterwards.ts';
 import { beginMin, type TimedAct, type Timetable } from './timetable.ts';
 
-/** When an act of the day is done, on the clock of the pour; and what of the clock it is, where it is timed by itself. */
+/**
+ * When an act of the day is done, on the clock of the pour; and what of the clock it is, where it is timed by
+ * itself.
+ */
 export interface ActMinute {
   readonly startMin: Minutes;
   readonly timed?: TimedAct;
 }
 
-/** The jobs of a clock by the acts of the day that they are, each with its part of a job that is several acts. */
+/**
+ * The jobs of a clock by the acts of the day that they are, each with its part of a job that is several acts.
+ */
 function jobs({ acts }: Timetable): ReadonlyMap<ActId, Required<ActMinute>> {
   const of = new Map<ActId, Required<ActMinute>>();
   for (const timed of acts)
@@ -25,7 +30,10 @@ function jobs({ acts }: Timetable): ReadonlyMap<ActId, Required<ActMinute>> {
   return of;
 }
 
-/** What one of the day's acts takes where it is done right before another one, as far as that is reckoned by itself. */
+/**
+ * What one of the day's acts takes where it is done right before another one, as far as that is reckoned by
+ * itself.
+ */
 const takes = (act: DayAct, makeMin: Minutes): Minutes => (act.does === 'combine' && act.late ? makeMin : 0);
 
 /** Acts that are done right before a job, one after another, and no later than that begins. */
@@ -43,8 +51,9 @@ function leadingTo(
 }
 
 /**
- * The minute of every act from minute 0 of the clock on. What has no minutes of its own is done right before the next act that has; what
- * comes after the last, once that is done; what waits until the soap is firm, once it is. So in the order of the day they never go back.
+ * The minute of every act from minute 0 of the clock on. What has no minutes of its own is done right before
+ * the next act that has; what comes after the last, once that is done; what waits until the soap is firm,
+ * once it is. So in the order of the day they never go back.
  */
 export function minutesOf(
   { plan, day, recipe }: { readonly plan: Plan; readonly day: Day; readonly recipe: Recipe | undefined },

@@ -26,11 +26,16 @@ export interface Option {
   /** what it costs in trouble, as so many of a hundred odds */
   readonly cost: number;
   readonly apply: (plan: Plan) => Plan;
-  /** the jugs or pours that it is done to, where it need not be all of them; done to some alone it is another option */
+  /**
+   * the jugs or pours that it is done to, where it need not be all of them; done to some alone it is another
+   * option
+   */
   readonly each?: { readonly ids: readonly string[]; readonly alone: (ids: readonly string[]) => Option };
 }
 
-/** An option that changes the batter alone, not the order of work: its rate by a factor, or where it begins. */
+/**
+ * An option that changes the batter alone, not the order of work: its rate by a factor, or where it begins.
+ */
 export interface Rate extends Option {
   readonly faster: number;
   readonly from?: Stage;

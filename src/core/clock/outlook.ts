@@ -38,7 +38,10 @@ export type FirstOutlook = Omit<Outlook, 'matters' | 'rateKnown'>;
 /** Lanes go on a little after the last act. */
 export const shownUntil = (totalMin: Minutes): Minutes => Math.max(10, totalMin * 1.08 + 1);
 
-/** The odds of a plan with its haze first, what matters most after it. Undefined while nothing is known of its batter. */
+/**
+ * The odds of a plan with its haze first, what matters most after it. Undefined while nothing is known of its
+ * batter.
+ */
 export function* outlook(plan: Plan): Task<FirstOutlook, Outlook | undefined> {
   const of = courseOf(plan, layPlan(plan));
   if (!of) return undefined;

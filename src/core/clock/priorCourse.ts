@@ -101,7 +101,10 @@ function addAll(writing: Writing, day: Day): void {
   }
 }
 
-/** The course of a plan's day as it is taken to be before anything is learned of its batter. Undefined while there is no recipe: nothing is known of its speed then. */
+/**
+ * The course of a plan's day as it is taken to be before anything is learned of its batter. Undefined while
+ * there is no recipe: nothing is known of its speed then.
+ */
 export function priorCourse(
   plan: Plan,
   laid: Laid,

@@ -1,7 +1,10 @@
 import { usedOils } from '../batter/usedOils.ts';
 import type { Batter } from '../batter/schema.ts';
 
-/** How fast a batter of one oil alone thickens, stages a minute at 38 C and 30 % lye: slow, usual and quick recipes have 0.045, 0.08, 0.15. Common practice, no source. */
+/**
+ * How fast a batter of one oil alone thickens, stages a minute at 38 C and 30 % lye: slow, usual and quick
+ * recipes have 0.045, 0.08, 0.15. Common practice, no source.
+ */
 const SLOW = 0.045;
 const MEDIUM = 0.08;
 const FAST = 0.15;
@@ -34,7 +37,10 @@ const RATES: Readonly<Record<string, number>> = {
 /** An oil that is not among them. */
 const OTHER = 0.06;
 
-/** How far a first guess is out, standard deviation of its logarithm: of oils that are known here, and of others. Judgements. */
+/**
+ * How far a first guess is out, standard deviation of its logarithm: of oils that are known here, and of
+ * others. Judgements.
+ */
 const GUESSED_SD = 0.5;
 const UNKNOWN_SD = 0.7;
 
@@ -42,8 +48,9 @@ const UNKNOWN_SD = 0.7;
 const UNKNOWN_SHARE = 0.15;
 
 /**
- * How fast a batter thickens, stages a minute at 38 C with 30 % lye and nothing that quickens it: the geometric mean of its oils by their shares. An
- * estimate: readings of the recipe are far better. Undefined where there is no oil.
+ * How fast a batter thickens, stages a minute at 38 C with 30 % lye and nothing that quickens it: the
+ * geometric mean of its oils by their shares. An estimate: readings of the recipe are far better. Undefined
+ * where there is no oil.
  */
 export function recipeRate(batter: Pick<Batter, 'oils'>): number | undefined {
   const oils = usedOils(batter);

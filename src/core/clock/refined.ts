@@ -9,7 +9,10 @@ import type { Option } from './option.ts';
 export const applied = (plan: Plan, options: readonly Option[]): Plan =>
   options.reduce((p, o) => o.apply(p), plan);
 
-/** A way without what it can do without: what is done to each jug or pour is left out, one after another, wherever the way is worth as much. */
+/**
+ * A way without what it can do without: what is done to each jug or pour is left out, one after another,
+ * wherever the way is worth as much.
+ */
 export function* refined(
   plan: Plan,
   laid: Laid,

@@ -12,7 +12,10 @@ export const FACTORS: Readonly<Record<Speed, number>> = {
   seizes: 10,
 };
 
-/** How far each is out, standard deviation of its logarithm. Estimates: one that is feared for its speed often does nothing. */
+/**
+ * How far each is out, standard deviation of its logarithm. Estimates: one that is feared for its speed often
+ * does nothing.
+ */
 const SDS: Readonly<Record<Speed, number>> = {
   slows: 0.3,
   none: 0.25,
@@ -24,7 +27,10 @@ const SDS: Readonly<Record<Speed, number>> = {
 /** One of which nothing is known: a little quicker, and much in doubt. A judgement, no source. */
 const UNKNOWN = { factor: 1.5, sd: 0.6 } as const;
 
-/** How far a rate is out that was told once, standard deviation of its logarithm: a minute that was looked at, a figure that was given. An estimate. */
+/**
+ * How far a rate is out that was told once, standard deviation of its logarithm: a minute that was looked at,
+ * a figure that was given. An estimate.
+ */
 export const TOLD_SD = 0.25;
 
 /** The doubt of how fast a recipe thickens. */
@@ -60,7 +66,10 @@ export function scentSpeed({ speed, known }: Pick<Fragrance, 'speed' | 'known'>)
 
 /** Where a dose of a fragrance meets the batter. */
 export interface ScentDose {
-  /** what it does to a pot, where that gets it: a part of a fragrance's doses does a part of what the whole does */
+  /**
+   * what it does to a pot, where that gets it: a part of a fragrance's doses does a part of what the whole
+   * does
+   */
   readonly quickens: (pot: PotId) => Quickens;
   readonly when: MomentOfDay['scent'];
   /** the pots it is for; undefined: all */
@@ -75,7 +84,10 @@ export const isFor = ({ pots }: { readonly pots?: readonly PotId[] | undefined }
 
 const isIn = (d: Dose): boolean => d.gPerKgOils > 0;
 
-/** All fragrances of a batter as what they do to its speed; their doubts are numbered on from `from`. Those that change nothing for sure are left out. */
+/**
+ * All fragrances of a batter as what they do to its speed; their doubts are numbered on from `from`. Those
+ * that change nothing for sure are left out.
+ */
 export function scentsOf(
   fragrances: readonly Fragrance[],
   from: number,

@@ -35,20 +35,28 @@ const LYE_POWER = 1.5;
 /** What temperature does to the rate is in doubt by so much of it. A judgement. */
 const TEMPERED_SD = 0.4;
 
-/** A rate said at 38 C and 30 % lye, as it is at other conditions: x 2^((T - 38) / 10) x (lye / 30 %)^1.5. An estimate. */
+/**
+ * A rate said at 38 C and 30 % lye, as it is at other conditions: x 2^((T - 38) / 10) x (lye / 30 %)^1.5. An
+ * estimate.
+ */
 export const rateAt = (atRest: number, batterC: Celsius, lyePercent: Percent): number =>
   atRest * 2 ** ((batterC - AT_C) / DOUBLES_C) * (lyePercent / AT_LYE) ** LYE_POWER;
 
 /** From light to medium it is a stage: minutes at the batter's own conditions, unscented in its jug. */
 export const toMediumMin = ({ perMinute }: Pick<Speed, 'perMinute'>): Minutes => 1 / perMinute;
 
-/** The rate of a recipe, said as ever, that takes so many minutes from light to medium at the same conditions. */
+/**
+ * The rate of a recipe, said as ever, that takes so many minutes from light to medium at the same conditions.
+ */
 export const rateToMedium = (
   { batterC, lyePercent }: Pick<Speed, 'batterC' | 'lyePercent'>,
   minutes: Minutes,
 ): number => 1 / (minutes * rateAt(1, batterC, lyePercent));
 
-/** How fast the batter of a recipe thickens; undefined where there is no oil. The batter is taken to keep its temperature. */
+/**
+ * How fast the batter of a recipe thickens; undefined where there is no oil. The batter is taken to keep its
+ * temperature.
+ */
 export function speedOf(
   batter: Pick<Batter, 'oils' | 'temperatures'>,
   recipe: Recipe,

@@ -16,7 +16,10 @@ const INSIDE: Stage = 0.1;
 /** What is piped is blended to about here before it is coloured. A judgement, no source. */
 export const PIPED: Stage = 1.5;
 
-/** The stage at which the batter is divided, minute 0: as the plan says, or as its thinnest way of pouring wants it; that of a second batch, for piping. */
+/**
+ * The stage at which the batter is divided, minute 0: as the plan says, or as its thinnest way of pouring
+ * wants it; that of a second batch, for piping.
+ */
 export function startStage(plan: Pick<Plan, 'clock' | 'steps' | 'mould'>): Stage {
   if (isSecond(plan)) return PIPED;
   const { clock, steps } = plan;

@@ -12,7 +12,10 @@ import type { PlanCourse } from './planCourse.ts';
 /** What can be wrong with an act at its minute. */
 export type Trouble = keyof typeof FAILS;
 
-/** An act at its minute, everything going as it is taken to go. Minutes from the moment the batter is at its starting stage. */
+/**
+ * An act at its minute, everything going as it is taken to go. Minutes from the moment the batter is at its
+ * starting stage.
+ */
 export interface TimedAct {
   readonly place: number;
   readonly act: CourseAct;

@@ -33,16 +33,25 @@ export interface Ways {
 /** So many things are done otherwise at most: a plan that is another plan is no help. */
 const MOST_CHANGES = 4;
 
-/** Where enough ways with no more changes than this are likely to hold, no others are looked for: so many of a hundred, minutes and trouble counted. */
+/**
+ * Where enough ways with no more changes than this are likely to hold, no others are looked for: so many of a
+ * hundred, minutes and trouble counted.
+ */
 const FEW_CHANGES = 3;
 const GOOD = 75;
 
-/** Of what differs from what is offered already, so many of the likeliest are tried out, a few of every kind, so often; what is offered, as often as is asked for. */
+/**
+ * Of what differs from what is offered already, so many of the likeliest are tried out, a few of every kind,
+ * so often; what is offered, as often as is asked for.
+ */
 const TRIED = 16;
 const OF_A_KIND = 2;
 const TRIES = 240;
 
-/** Of those that were tried out, so many of the best are tried without each thing that is done to one jug or pour. */
+/**
+ * Of those that were tried out, so many of the best are tried without each thing that is done to one jug or
+ * pour.
+ */
 const REFINED = 3;
 
 /** So many ways are offered. */
@@ -71,7 +80,10 @@ function* choices<T>(groups: readonly (readonly T[])[], most: number, from = 0):
       for (const more of choices(groups, most - 1, g + 1)) yield [option, ...more];
 }
 
-/** Does one offer something that the other does not, each way round? A way and the same with more to it are one idea. */
+/**
+ * Does one offer something that the other does not, each way round? A way and the same with more to it are
+ * one idea.
+ */
 function differ(a: readonly Option[], b: readonly Option[]): boolean {
   const levers = (list: readonly Option[]): ReadonlySet<LeverId> => new Set(list.map((o) => o.lever));
   const [ofA, ofB] = [levers(a), levers(b)];
@@ -108,7 +120,10 @@ function* tryOut(
   return [{ options, plan: changed, course, odds, value: worth(odds.whole, options, odds.total.middle) }];
 }
 
-/** The best of some candidates, each tried out a few times, the best of them without what they can do without; undefined where none can be taken. */
+/**
+ * The best of some candidates, each tried out a few times, the best of them without what they can do without;
+ * undefined where none can be taken.
+ */
 function* bestOf(candidates: readonly Candidate[], trying: Trying): Task<never, Trial | undefined> {
   const byValue = (a: Trial, b: Trial): number => b.value - a.value;
   const trials: Trial[] = [];
@@ -128,8 +143,9 @@ export interface Search {
 }
 
 /**
- * Look for ways of doing a plan that hold: every choice of up to four things done otherwise is run once, the likeliest of each kind are tried out over and
- * over, and the best that differ are offered. Undefined while nothing is known of its batter.
+ * Look for ways of doing a plan that hold: every choice of up to four things done otherwise is run once, the
+ * likeliest of each kind are tried out over and over, and the best that differ are offered. Undefined while
+ * nothing is known of its batter.
  */
 export function* searching(
   plan: Plan,

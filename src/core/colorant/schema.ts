@@ -33,7 +33,9 @@ const knownNature = v.strictObject({
   carrierMlPerG: millilitresPerGram(0.5, 50),
   /** above this it is more than usual: it may speckle, bleed or colour the lather, g per kg of batter */
   usualGPerKg: dose(0.01, 200),
-  /** colour while the batter is fresh and at its most alkaline, at the same dose; and whether it comes back */
+  /**
+   * colour while the batter is fresh and at its most alkaline, at the same dose; and whether it comes back
+   */
   morph: v.optional(v.strictObject({ colour, returns: v.boolean() })),
   /** strength lost in a hot oven */
   palesPercent: percent(0, 100),

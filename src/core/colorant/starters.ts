@@ -1,7 +1,10 @@
 import { CREAM } from './cream.ts';
 import type { Colorant, ColorantKind, Nature } from './schema.ts';
 
-/** How each kind usually weighs, wets and behaves. Recalled common practice, no source; the supplier's sheet comes first. */
+/**
+ * How each kind usually weighs, wets and behaves. Recalled common practice, no source; the supplier's sheet
+ * comes first.
+ */
 const USUAL: Readonly<
   Record<ColorantKind, Pick<Nature, 'gPerTsp' | 'carrier' | 'carrierMlPerG' | 'usualGPerKg'>>
 > = {
@@ -17,8 +20,8 @@ const USUAL: Readonly<
 };
 
 /**
- * A second, pale test bar of each: invented, plausible, so that a little colours less than in proportion to a lot. A maker's
- * own test bars replace both.
+ * A second, pale test bar of each: invented, plausible, so that a little colours less than in proportion to a
+ * lot. A maker's own test bars replace both.
  */
 const PALE: Readonly<Record<string, NonNullable<Nature['pale']>>> = {
   heather: { colour: '#d3b7c7', doseGPerKg: 1 },
@@ -74,8 +77,8 @@ export const newColorant = (id: string, name: string, kind: ColorantKind): Color
   colorant(id, name, kind, '#a58fb0', 5);
 
 /**
- * Colorants to begin with: common pigments and plants, and the made-up micas of the demo studio. Colours and doses are
- * recalled or invented: a maker's own test bar replaces them.
+ * Colorants to begin with: common pigments and plants, and the made-up micas of the demo studio. Colours and
+ * doses are recalled or invented: a maker's own test bar replaces them.
  */
 export const STARTER_COLORANTS: readonly Colorant[] = [
   colorant('white-oil', 'Titanium dioxide, oil', 'titanium-oil', '#f7f2e5', 6, { speckles: true }),

@@ -12,8 +12,9 @@ const STEPS = 40;
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /**
- * The bend that takes a pigment through a second test bar: the strength is sought at which it comes nearest to the pale
- * bar's colour, and the power that gives it at the pale dose. `pale.doseGPerKg` is below `fullGPerKg`.
+ * The bend that takes a pigment through a second test bar: the strength is sought at which it comes nearest
+ * to the pale bar's colour, and the power that gives it at the pale dose. `pale.doseGPerKg` is below
+ * `fullGPerKg`.
  */
 export function bendThrough(
   pigment: Pigment,

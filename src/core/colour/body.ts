@@ -5,9 +5,9 @@ import { BANDS } from './observer.ts';
 import { reflectanceOf } from './reflectance.ts';
 
 /**
- * Something opaque enough that its back does not show: absorption K in each of 36 bands, and scattering S, the same in
- * all of them. Only K / S shows; plain batter has S = 1. (Kubelka & Munk, "Ein Beitrag zur Optik der
- * Farbanstriche", Zeitschrift für technische Physik 1931, from memory.)
+ * Something opaque enough that its back does not show: absorption K in each of 36 bands, and scattering S,
+ * the same in all of them. Only K / S shows; plain batter has S = 1. (Kubelka & Munk, "Ein Beitrag zur Optik
+ * der Farbanstriche", Zeitschrift für technische Physik 1931, from memory.)
  */
 export interface Body {
   readonly k: Float64Array;

@@ -9,10 +9,11 @@ const ROUNDS = 8;
 const BESIDE = 1e-5;
 
 /**
- * Places on the seen way, 0 to 1, whose neighbours differ (CIEDE2000) in the proportion of `weights`, all above nothing: every place
- * and the size of the step solved together, by Newton's method. Step i hangs on the places at its ends alone, so the change of each
- * place follows from the one before it and from the change of the size; the last place stays where it is, which gives the size.
- * Undefined where the steps do not come out right to `tolerance`, or out of order: where CIEDE2000 jumps.
+ * Places on the seen way, 0 to 1, whose neighbours differ (CIEDE2000) in the proportion of `weights`, all
+ * above nothing: every place and the size of the step solved together, by Newton's method. Step i hangs on
+ * the places at its ends alone, so the change of each place follows from the one before it and from the
+ * change of the size; the last place stays where it is, which gives the size. Undefined where the steps do
+ * not come out right to `tolerance`, or out of order: where CIEDE2000 jumps.
  */
 export function evenNewton(ramp: Ramp, weights: readonly number[], tolerance: number): number[] | undefined {
   const total = weights.reduce((a, b) => a + b, 0);

@@ -14,8 +14,8 @@ const times = (row: readonly number[], v: readonly number[]): number =>
   row.reduce((s, x, i) => s + x * (v[i] ?? 0), 0);
 
 /**
- * Weights that turn a curve of reflectances into linear sRGB: three rows of 36. Each row is scaled to add up to
- * 1, so that a perfect white is exactly (1, 1, 1); that moves it by less than 0.1 %.
+ * Weights that turn a curve of reflectances into linear sRGB: three rows of 36. Each row is scaled to add up
+ * to 1, so that a perfect white is exactly (1, 1, 1); that moves it by less than 0.1 %.
  */
 export const TO_LINEAR: readonly [Float64Array, Float64Array, Float64Array] = (() => {
   const row = (channel: readonly number[]): Float64Array => {

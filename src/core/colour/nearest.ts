@@ -15,8 +15,8 @@ export interface Nearest {
 const TRIALS = [0, 0.01, 0.03, 0.06, 0.1, 0.16, 0.24, 0.34, 0.46, 0.6, 0.8, 1];
 
 /**
- * Doses of one or two pigments, 0 to `mostGPerKg` each, that bring `base` nearest to a colour: a grid of trials, then
- * steps along each dose that halve until they are under a thousandth of the most.
+ * Doses of one or two pigments, 0 to `mostGPerKg` each, that bring `base` nearest to a colour: a grid of
+ * trials, then steps along each dose that halve until they are under a thousandth of the most.
  */
 export function nearestDoses(
   wanted: Lab,

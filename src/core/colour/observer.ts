@@ -2,7 +2,8 @@
 export const BANDS = 36;
 
 /**
- * CIE 1931 2-degree colour-matching functions x, y, z at 380, 390 ... 730 nm (CIE 15, Colorimetry; from memory).
+ * CIE 1931 2-degree colour-matching functions x, y, z at 380, 390 ... 730 nm (CIE 15, Colorimetry; from
+ * memory).
  */
 const MATCHING: readonly (readonly [number, number, number])[] = [
   [0.001368, 0.000039, 0.00645],

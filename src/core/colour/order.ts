@@ -13,7 +13,9 @@ interface Search {
 
 const at = (table: Table, i: number, j: number): number => table[i]?.[j] ?? 0;
 
-/** The best way through all places (Held & Karp's subsets, 1962, from memory). `first`: where it must begin. */
+/**
+ * The best way through all places (Held & Karp's subsets, 1962, from memory). `first`: where it must begin.
+ */
 function exact(table: Table, { join, better, start }: Search, first: number | undefined): number[] {
   const n = table.length;
   const worth = new Array<number | undefined>(2 ** n * n);

@@ -1,9 +1,9 @@
 import { hueOf, type Lab } from './lab.ts';
 
 /*
- * The painter's wheel: red, yellow and blue a third apart, their mixtures between them, opposites facing each other.
- * Common practice, no source for the angles: the anchors below put CIE L*a*b* hues of pigments where painters put them.
- * An earthen yellow (hue about 76) is a yellow there, not an orange.
+ * The painter's wheel: red, yellow and blue a third apart, their mixtures between them, opposites facing each
+ * other. Common practice, no source for the angles: the anchors below put CIE L*a*b* hues of pigments where
+ * painters put them. An earthen yellow (hue about 76) is a yellow there, not an orange.
  */
 const ANCHORS: readonly (readonly [labHue: number, wheel: number])[] = [
   [-40, -60],
@@ -18,7 +18,10 @@ const ANCHORS: readonly (readonly [labHue: number, wheel: number])[] = [
   [398, 360],
 ];
 
-/** Where a colour stands on the painter's wheel, degrees: red 0, orange 60, yellow 120, green 180, blue 240, purple 300. */
+/**
+ * Where a colour stands on the painter's wheel, degrees: red 0, orange 60, yellow 120, green 180, blue 240,
+ * purple 300.
+ */
 export function wheelOf(lab: Lab): number {
   const hue = hueOf(lab);
   const i = Math.max(
@@ -36,10 +39,16 @@ export const wheelApart = (one: number, other: number): number => {
   return apart > 180 ? 360 - apart : apart;
 };
 
-/** Colours further apart than this on the wheel are opposites: stirred together they are mud. A judgement, no source. */
+/**
+ * Colours further apart than this on the wheel are opposites: stirred together they are mud. A judgement, no
+ * source.
+ */
 export const OPPOSITE = 150;
 
-/** Up to about a third of the wheel apart (and what the anchors leave unsure) colours make a clear one between them. */
+/**
+ * Up to about a third of the wheel apart (and what the anchors leave unsure) colours make a clear one between
+ * them.
+ */
 const THIRD = 130;
 
 const NAMES = ['red', 'orange', 'yellow', 'green', 'blue', 'purple'] as const;
@@ -47,7 +56,10 @@ const NAMES = ['red', 'orange', 'yellow', 'green', 'blue', 'purple'] as const;
 /** The name of a place on the wheel. */
 export const wheelName = (wheel: number): string => NAMES[Math.round(wheel / 60) % 6] ?? 'red';
 
-/** What two colours become when they are stirred together, in words: by the painter's rule, not by idealised curves. */
+/**
+ * What two colours become when they are stirred together, in words: by the painter's rule, not by idealised
+ * curves.
+ */
 export function stirredName(one: number, other: number): string {
   const apart = wheelApart(one, other);
   if (apart >= OPPOSITE)

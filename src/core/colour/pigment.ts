@@ -10,9 +10,10 @@ export interface Pigment {
 }
 
 /**
- * A colorant known at a full and a pale dose. Up to the full dose c its strength is that of full (c / full)^power grams: an
- * assumed form, through both test bars. Above 1: little of it colours less than in proportion, as it does in raw batter
- * where fine powder clings together. Beyond the full dose it rises in proportion again.
+ * A colorant known at a full and a pale dose. Up to the full dose c its strength is that of full (c /
+ * full)^power grams: an assumed form, through both test bars. Above 1: little of it colours less than in
+ * proportion, as it does in raw batter where fine powder clings together. Beyond the full dose it rises in
+ * proportion again.
  */
 export interface Bend {
   readonly fullGPerKg: number;
@@ -26,10 +27,10 @@ export const strengthOf = ({ bend }: Pigment, doseGPerKg: number): number =>
     : bend.fullGPerKg * (doseGPerKg / bend.fullGPerKg) ** bend.power;
 
 /**
- * The pigment that turns `base` into `hex` at `doseGPerKg`. Where the colour is lighter than the base in any band no
- * absorption can bring it there: the pigment then scatters, just enough that no band needs less than none (a white
- * is almost all scattering). Mixtures are K = K_base + sum c k, S = S_base + sum c s (Duncan, "The colour of pigment
- * mixtures", Proceedings of the Physical Society 1940, from memory).
+ * The pigment that turns `base` into `hex` at `doseGPerKg`. Where the colour is lighter than the base in any
+ * band no absorption can bring it there: the pigment then scatters, just enough that no band needs less than
+ * none (a white is almost all scattering). Mixtures are K = K_base + sum c k, S = S_base + sum c s (Duncan,
+ * "The colour of pigment mixtures", Proceedings of the Physical Society 1940, from memory).
  */
 export function pigmentFor(hex: string, doseGPerKg: number, base: Body): Pigment {
   const wanted = bodyOfHex(hex).k;

@@ -6,8 +6,8 @@ import { BANDS } from './observer.ts';
 import { strengthOf, tint, type Pigment } from './pigment.ts';
 
 /**
- * The way from one body to another as the doses go evenly from the first's to the last's: t = 0 the first, t = 1 the
- * last. The eye does not see it evenly: `at` turns a part of the *seen* way (0..1) into t.
+ * The way from one body to another as the doses go evenly from the first's to the last's: t = 0 the first, t
+ * = 1 the last. The eye does not see it evenly: `at` turns a part of the *seen* way (0..1) into t.
  */
 export interface Ramp {
   readonly bodyAt: (t: number) => Body;
@@ -17,7 +17,9 @@ export interface Ramp {
   readonly length: number;
 }
 
-/** `labOfBody` of a mix of two bodies without making the mix: this runs some thousands of times for one strip. */
+/**
+ * `labOfBody` of a mix of two bodies without making the mix: this runs some thousands of times for one strip.
+ */
 function labBetween(from: Body, to: Body): (t: number) => Lab {
   const [red, green, blue] = TO_LINEAR;
   return (t) => {
@@ -90,7 +92,10 @@ export interface RampDose {
   readonly toGPerKg: number;
 }
 
-/** The way between two mixes in one base, dose by dose: where strength is not in proportion to the dose it bends too. */
+/**
+ * The way between two mixes in one base, dose by dose: where strength is not in proportion to the dose it
+ * bends too.
+ */
 export function rampOfDoses(base: Body, doses: readonly RampDose[]): Ramp {
   const at = (t: number): { pigment: Pigment; doseGPerKg: number }[] =>
     doses.map(({ pigment, fromGPerKg, toGPerKg }) => ({

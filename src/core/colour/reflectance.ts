@@ -5,23 +5,26 @@ import { NotConverged } from '../numeric/notConverged.ts';
 import { solveLinear } from '../numeric/solveLinear.ts';
 
 /**
- * No soap is a perfect black or white, and at 0 or 1 a curve has no slack left: linear sRGB is kept inside this.
- * #000000 comes back as about #060606, #ff0000 as #ff0606.
+ * No soap is a perfect black or white, and at 0 or 1 a curve has no slack left: linear sRGB is kept inside
+ * this. #000000 comes back as about #060606, #ff0000 as #ff0606.
  */
 const DARKEST = 0.0018;
 const LIGHTEST = 0.985;
 
 const TOLERANCE = 1e-9;
 
-/** A curve that misses its colour by more than this, linear sRGB, is not that colour: a tenth of a step of 255. */
+/**
+ * A curve that misses its colour by more than this, linear sRGB, is not that colour: a tenth of a step of
+ * 255.
+ */
 const SEEN = 4e-4;
 
 const inside = (x: number): number => Math.min(LIGHTEST, Math.max(DARKEST, x));
 
 /**
- * The smoothest curve of 36 reflectances (0..1) that has a given linear sRGB under D65: with R = (tanh z + 1) / 2 the
- * least sum of squared steps in z, by Newton's method on the Lagrangian (Scott A. Burns, "Numerical methods for
- * smoothest reflectance reconstruction", Color Research & Application 2020, from memory).
+ * The smoothest curve of 36 reflectances (0..1) that has a given linear sRGB under D65: with R = (tanh z + 1)
+ * / 2 the least sum of squared steps in z, by Newton's method on the Lagrangian (Scott A. Burns, "Numerical
+ * methods for smoothest reflectance reconstruction", Color Research & Application 2020, from memory).
  */
 function smoothest(wanted: Linear): Float64Array {
   const n = BANDS;
@@ -71,7 +74,10 @@ function smoothest(wanted: Linear): Float64Array {
 
 const known = new Map<string, Float64Array>();
 
-/** A smooth reflectance curve with the colour "#rrggbb" under D65: 36 bands, each between 0 and 1. Remembered by colour. */
+/**
+ * A smooth reflectance curve with the colour "#rrggbb" under D65: 36 bands, each between 0 and 1. Remembered
+ * by colour.
+ */
 export function reflectanceOf(hex: string): Float64Array {
   const before = known.get(hex);
   if (before) return before;

@@ -16,7 +16,10 @@ export const equalDose = (layers: number): number[] =>
 export const halving = (layers: number): number[] =>
   Array.from({ length: layers }, (_, i) => (i === 0 ? 0 : 0.5 ** (layers - 1 - i)));
 
-/** A root between two places; where the way turns back on itself there may be none: then the end that is nearer. */
+/**
+ * A root between two places; where the way turns back on itself there may be none: then the end that is
+ * nearer.
+ */
 function stepRoot(
   miss: (s: number) => number,
   low: number,
@@ -28,7 +31,10 @@ function stepRoot(
   return findRoot(miss, low, high, TOLERANCE, missLow, missHigh);
 }
 
-/** The place on the seen way that differs by `wanted` from the colour at `seen`; `rate` is the last step's way per difference. */
+/**
+ * The place on the seen way that differs by `wanted` from the colour at `seen`; `rate` is the last step's way
+ * per difference.
+ */
 function stepFrom(ramp: Ramp, from: Lab, seen: number, wanted: number, rate: number): number {
   const miss = (s: number): number => difference(from, ramp.labAt(ramp.at(s))) - wanted;
   // a step is much like the one before it: tried at its rate, then a little to either side
@@ -50,8 +56,8 @@ function stepFrom(ramp: Ramp, from: Lab, seen: number, wanted: number, rate: num
 }
 
 /**
- * March along the ramp from its start with steps of `size` times each weight (CIEDE2000). Gives the steps' t and what is
- * left to the end beyond the last weight: negative when the steps were too large.
+ * March along the ramp from its start with steps of `size` times each weight (CIEDE2000). Gives the steps' t
+ * and what is left to the end beyond the last weight: negative when the steps were too large.
  */
 function march(ramp: Ramp, weights: readonly number[], size: number): { ts: number[]; left: number } {
   const end = ramp.labAt(1);
@@ -99,9 +105,10 @@ function solvedTogether(ramp: Ramp, weights: readonly number[]): number[] | unde
 }
 
 /**
- * Places on the ramp, 0 to 1, whose neighbours differ in the proportion of `weights` (one fewer than the layers; all
- * alike: even to the eye). CIEDE2000 does not add up along a way, so the size of the step itself is solved with the places. Where
- * that does not come out: march with a trial size, find the one that lands on the other end.
+ * Places on the ramp, 0 to 1, whose neighbours differ in the proportion of `weights` (one fewer than the
+ * layers; all alike: even to the eye). CIEDE2000 does not add up along a way, so the size of the step itself
+ * is solved with the places. Where that does not come out: march with a trial size, find the one that lands
+ * on the other end.
  */
 export function weightedSteps(ramp: Ramp, weights: readonly number[]): number[] {
   const total = weights.reduce((a, b) => a + b, 0);
@@ -140,8 +147,9 @@ function unevenness(ramp: Ramp, weights: readonly number[], ts: readonly number[
 }
 
 /**
- * Each place moved between its neighbours to where the two steps beside it are in proportion, over and over. Marching misses a
- * grading where CIEDE2000 jumps, as two hues come to be opposite: of the places that differ by a size it meets the first.
+ * Each place moved between its neighbours to where the two steps beside it are in proportion, over and over.
+ * Marching misses a grading where CIEDE2000 jumps, as two hues come to be opposite: of the places that differ
+ * by a size it meets the first.
  */
 function relaxed(ramp: Ramp, weights: readonly number[], start: readonly number[]): number[] {
   const ts = [...start];
@@ -168,10 +176,11 @@ export const evenSteps = (ramp: Ramp, layers: number): number[] =>
   weightedSteps(ramp, new Array<number>(layers - 1).fill(1));
 
 /**
- * A curve through (0, 0), three inner heights at a quarter, half and three quarters, and (1, 1), rising throughout:
- * cubic pieces whose slope at a height is the harmonic mean of the rises on both sides of it (Fritsch & Butland, "A method for
- * constructing local monotone piecewise cubic interpolants", SIAM Journal on Scientific and Statistical Computing 1984, for equal
- * distances; from memory). Gives the seen way (0..1) at each place among the layers (0..1).
+ * A curve through (0, 0), three inner heights at a quarter, half and three quarters, and (1, 1), rising
+ * throughout: cubic pieces whose slope at a height is the harmonic mean of the rises on both sides of it
+ * (Fritsch & Butland, "A method for constructing local monotone piecewise cubic interpolants", SIAM Journal
+ * on Scientific and Statistical Computing 1984, for equal distances; from memory). Gives the seen way (0..1)
+ * at each place among the layers (0..1).
  */
 export function risingCurve(inner: readonly [number, number, number]): (x: number) => number {
   const ys = [0, ...inner, 1];

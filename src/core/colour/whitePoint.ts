@@ -14,8 +14,9 @@ export function averageOf(pixels: ArrayLike<number>): Linear {
 }
 
 /**
- * A colour of a photograph as "#rrggbb", corrected so that the thing clicked as white is a neutral white: each channel
- * scaled by its own factor (von Kries in linear sRGB). Undefined when that white is too dark to judge by (below 5 %).
+ * A colour of a photograph as "#rrggbb", corrected so that the thing clicked as white is a neutral white:
+ * each channel scaled by its own factor (von Kries in linear sRGB). Undefined when that white is too dark to
+ * judge by (below 5 %).
  */
 export function balanced(colour: Linear, white: Linear | undefined): string | undefined {
   if (!white) return hexOfLinear(colour);

@@ -10,10 +10,15 @@ import { computing, type Computed } from './compute.ts';
 
 /** What a card says of its plan besides its name. */
 export interface CardFacts {
-  /** of the whole batch as it is weighed; undefined while that is not known, or the recipe itself is refused */
+  /**
+   * of the whole batch as it is weighed; undefined while that is not known, or the recipe itself is refused
+   */
   readonly batterG: Grams | undefined;
   readonly bars: number;
-  /** the gravest there is to say: the sheet is refused, or something is warned of; undefined: nothing, or not known yet */
+  /**
+   * the gravest there is to say: the sheet is refused, or something is warned of; undefined: nothing, or not
+   * known yet
+   */
   readonly trouble: 'refuse' | 'warn' | undefined;
 }
 
@@ -28,7 +33,9 @@ const factsOf = ({ batch, moulds, warnings }: Computed): CardFacts => {
   };
 };
 
-/** A card's facts: the bars as soon as the layers are laid, then what is weighed and whether there is trouble. */
+/**
+ * A card's facts: the bars as soon as the layers are laid, then what is weighed and whether there is trouble.
+ */
 export function* cardFacts(plan: Plan): Task<CardFacts, CardFacts> {
   const task = computing(plan, AS_PLANNED);
   for (;;) {

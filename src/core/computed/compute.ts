@@ -25,13 +25,19 @@ export interface Computed extends Facts {
   /** the batch that is piped on top, as a plan by itself */
   readonly second: Computed | undefined;
   readonly warnings: readonly Warning[];
-  /** the ingredients of the batch, also while the mould cannot take it; undefined while the lye itself is refused */
+  /**
+   * the ingredients of the batch, also while the mould cannot take it; undefined while the lye itself is
+   * refused
+   */
   readonly batch: Weights | undefined;
   /** the ombres as weighed, also while what was entered of them is refused: it can be entered otherwise */
   readonly entered: readonly OmbreWeights[];
 }
 
-/** Where the pours lie with the amounts that are weighed, once something was really poured otherwise than planned. */
+/**
+ * Where the pours lie with the amounts that are weighed, once something was really poured otherwise than
+ * planned.
+ */
 function asPoured(laid: LaidPlan, weights: Weights | undefined, happened: HappenedByPour): LaidPlan {
   const { plan } = laid;
   if (!weights || !pouredOtherwise(happened)) return laid;
@@ -48,7 +54,10 @@ const pipedG =
   (pot: PotId): number =>
     inAll(moulds, (m) => m.tops.reduce((s, t) => s + (t.pot === pot ? t.massG : 0), 0));
 
-/** What there is to say of the second batch: of its recipe and its colours. Of the bags it is weighed into there is nothing. */
+/**
+ * What there is to say of the second batch: of its recipe and its colours. Of the bags it is weighed into
+ * there is nothing.
+ */
 const ofSecond = (second: Computed | undefined): readonly Warning[] =>
   (second?.warnings ?? [])
     .filter((w) => w.level === 'refuse' || w.station === 'batter' || w.station === 'colour')
@@ -73,9 +82,10 @@ const asPlan =
   };
 
 /**
- * The whole plan computed, with what has happened of it otherwise: geometry, recipe, layers, cut, weights and what there is to warn of.
- * While something is refused there are no weights. In stages, each kept by what it reads (laying, the day weighed, its minutes), and each of which can be the last that is waited for: the layers
- * first, which is enough to draw and to count bars.
+ * The whole plan computed, with what has happened of it otherwise: geometry, recipe, layers, cut, weights and
+ * what there is to warn of. While something is refused there are no weights. In stages, each kept by what it
+ * reads (laying, the day weighed, its minutes), and each of which can be the last that is waited for: the
+ * layers first, which is enough to draw and to count bars.
  */
 export function* computing(plan: Plan, happened: HappenedByPour): Task<LaidPlan, Computed> {
   const planned = layPlan(plan);

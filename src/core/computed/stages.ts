@@ -9,7 +9,10 @@ import { isSecond } from '../plan/second.ts';
 import { fieldsOf, keptByInputs } from '../task/kept.ts';
 import { weighPlan, type Weights } from '../weigh/weights.ts';
 
-/** What a plan is called, and when it was written, is nothing to any stage; how it is cut only where something lies evenly on its bars. */
+/**
+ * What a plan is called, and when it was written, is nothing to any stage; how it is cut only where something
+ * lies evenly on its bars.
+ */
 function worked(plan: Plan): Omit<Plan, 'id' | 'name' | 'notes' | 'created' | 'changed' | 'cut'> {
   const { id: _id, name: _name, notes: _notes, created: _created, changed: _changed, cut, ...rest } = plan;
   return plan.steps.some((s) => s.kind === 'top') ? { ...rest, ...{ cut } } : rest;
@@ -32,7 +35,10 @@ interface WeighedDay {
 const weighed = keptByInputs<WeighedDay>();
 const timed = keptByInputs<Timetable | undefined>();
 
-/** The acts of a laid plan in order, with everything that they put on the scale: the same objects while nothing changes that counts. */
+/**
+ * The acts of a laid plan in order, with everything that they put on the scale: the same objects while
+ * nothing changes that counts.
+ */
 export const weighedDay = (laid: LaidPlan, happened: HappenedByPour): WeighedDay =>
   weighed(weighedBy(laid.plan, happened), () => {
     const { plan, recipe, moulds } = laid;

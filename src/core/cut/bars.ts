@@ -21,7 +21,10 @@ import { massOnG, type WeighedPart } from '../fill/topMass.ts';
 import { blockBars } from './blockBars.ts';
 import { planedLayers } from './planed.ts';
 
-/** The bars of one place along a piece: from `startMm` to `endMm` of its length, 0 at its near end or at the floor. */
+/**
+ * The bars of one place along a piece: from `startMm` to `endMm` of its length, 0 at its near end or at the
+ * floor.
+ */
 export interface Bar {
   readonly piece: Piece;
   readonly startMm: Millimetres;
@@ -39,12 +42,17 @@ export interface Bar {
   readonly onTopG: Grams;
 }
 
-/** A slice of a block, mould frame: between two level planes, or between two upright ones that run along the loaf. */
+/**
+ * A slice of a block, mould frame: between two level planes, or between two upright ones that run along the
+ * loaf.
+ */
 export interface Slice {
   readonly by: CutWay['by'];
   readonly fromMm: Millimetres;
   readonly toMm: Millimetres;
-  /** the first lies against the floor or the left wall, the last right under the top or against the right wall */
+  /**
+   * the first lies against the floor or the left wall, the last right under the top or against the right wall
+   */
   readonly first: boolean;
   readonly last: boolean;
 }
@@ -76,7 +84,10 @@ export interface BarCut {
   readonly sliced?: Sliced;
   /** the longest that is left past a last bar's cut, before the far trim */
   readonly remainderMm: Millimetres;
-  /** the thickness at which the same trims and kerf give a piece this many bars and one more, nothing left over; of slices where blocks are sliced */
+  /**
+   * the thickness at which the same trims and kerf give a piece this many bars and one more, nothing left
+   * over; of slices where blocks are sliced
+   */
   readonly evenThicknessMm: { readonly same: Millimetres | undefined; readonly more: Millimetres };
 }
 
@@ -89,7 +100,9 @@ interface Slices {
   readonly massTo: (at: Millimetres) => Grams;
 }
 
-/** Mass and volume along a piece. `filled` is the part of a column's hole that what is held back fills, 0..1. */
+/**
+ * Mass and volume along a piece. `filled` is the part of a column's hole that what is held back fills, 0..1.
+ */
 function slicesOf(piece: Piece, layers: readonly PouredLayer[], filled: number): Slices {
   const normal: Vec3 = piece.axis === 'y' ? [0, 1, 0] : [0, 0, 1];
   const profiles = layers.map((l) => {
@@ -117,10 +130,11 @@ function slicesOf(piece: Piece, layers: readonly PouredLayer[], filled: number):
 }
 
 /**
- * Cut what one mould gives: each piece on its own, with its own trims, a loaf or slab straight across and in strips of equal
- * width, a tube that stands into discs. Volumes come from the layers themselves, so bars of a tapered or sloping loaf
- * differ. All bars, trims and what is left over weigh what was poured and held back for this mould, nothing twice: what is
- * held back first fills a column's hole, the rest lies on top. On a tube that stands the top lies beyond the last disc.
+ * Cut what one mould gives: each piece on its own, with its own trims, a loaf or slab straight across and in
+ * strips of equal width, a tube that stands into discs. Volumes come from the layers themselves, so bars of a
+ * tapered or sloping loaf differ. All bars, trims and what is left over weigh what was poured and held back
+ * for this mould, nothing twice: what is held back first fills a column's hole, the rest lies on top. On a
+ * tube that stands the top lies beyond the last disc.
  */
 export function cutBars(
   { stack, geometry, fill }: Pick<LaidPlan, 'stack' | 'geometry' | 'fill'>,

@@ -10,7 +10,10 @@ import type { Slice } from './bars.ts';
 import { piecesIn } from '../fill/barGrid.ts';
 import type { Piece } from '../mould/pieces.ts';
 
-/** A block of a piece, from `startMm` to `endMm` of its length. `filled` is the part of a column's hole that is filled. */
+/**
+ * A block of a piece, from `startMm` to `endMm` of its length. `filled` is the part of a column's hole that
+ * is filled.
+ */
 interface Block {
   readonly piece: Piece;
   readonly layers: readonly PouredLayer[];

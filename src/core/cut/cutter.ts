@@ -5,7 +5,10 @@ import type { BarCut } from './bars.ts';
 /** A length that is this near to the cutter's grid is on it, mm. */
 const ON_GRID = 0.05;
 
-/** Slots that a bar and its cut take, on a cutter of this pitch; a bar is as thick as they are wide, less the kerf. */
+/**
+ * Slots that a bar and its cut take, on a cutter of this pitch; a bar is as thick as they are wide, less the
+ * kerf.
+ */
 export const slotsOf = ({ thicknessMm, kerfMm }: CutSettings, pitchMm: Millimetres): number =>
   (thicknessMm + kerfMm) / pitchMm;
 
@@ -38,8 +41,9 @@ export function cutsOf(cut: BarCut, settings: CutSettings): readonly Millimetres
 }
 
 /**
- * Where a loaf that is longer than the cutter takes is cut in pieces first: at cuts between bars, as few as will do and the pieces as
- * alike as they can be. mm from the near end; undefined where one bar alone is too long.
+ * Where a loaf that is longer than the cutter takes is cut in pieces first: at cuts between bars, as few as
+ * will do and the pieces as alike as they can be. mm from the near end; undefined where one bar alone is too
+ * long.
  */
 export function halvesAt(
   cut: BarCut,
@@ -75,8 +79,9 @@ export function clearance(
 const SHIFT_MM = 0.5;
 
 /**
- * The trim at the near end that keeps the cuts as far as can be from the pieces on top, within one bar, without giving up a bar.
- * `cutsWith` are the cuts for a trim. The trim there is now is kept where none is better.
+ * The trim at the near end that keeps the cuts as far as can be from the pieces on top, within one bar,
+ * without giving up a bar. `cutsWith` are the cuts for a trim. The trim there is now is kept where none is
+ * better.
  */
 export function clearTrim(
   settings: CutSettings,

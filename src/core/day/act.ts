@@ -4,7 +4,10 @@ import type { MicaLine, Pour, Ridges, Scrape, Step, Stroke, Top, Wait, Wire } fr
 import type { Stage } from '../units/quantity.ts';
 import type { ColorantId, MouldId, OmbreId, StepId } from '../validate/ids.ts';
 
-/** What an act is known by: the same however the rest of the plan changes. It is compared and printed, and never taken apart. */
+/**
+ * What an act is known by: the same however the rest of the plan changes. It is compared and printed, and
+ * never taken apart.
+ */
 export type ActId = string & { readonly __id?: 'act' };
 
 export type Chapter =

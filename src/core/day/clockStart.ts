@@ -1,8 +1,8 @@
 import type { Day } from './act.ts';
 
 /**
- * Where in a day the clock starts, at minute 0: a batch is there and is shared out, or the first portion gets its lye. By its place
- * in the list; past its end where neither happens.
+ * Where in a day the clock starts, at minute 0: a batch is there and is shared out, or the first portion gets
+ * its lye. By its place in the list; past its end where neither happens.
  */
 export function clockStart(day: Day): number {
   const ahead = day.some((a) => a.does === 'make-portion');

@@ -1,7 +1,10 @@
 import type { ColorantId, MouldId, OmbreId, PotId, StepId } from '../validate/ids.ts';
 import { FIRST } from '../plan/moulds.ts';
 
-/** What a vessel is known by: the same however the rest of the plan changes. It is compared and printed, and never taken apart. */
+/**
+ * What a vessel is known by: the same however the rest of the plan changes. It is compared and printed, and
+ * never taken apart.
+ */
 export type VesselKey = string & { readonly __key?: 'vessel' };
 
 /** What something is in, and whose it is. */

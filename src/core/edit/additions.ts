@@ -77,7 +77,10 @@ export function doseInto(
   }));
 }
 
-/** From which pour on a dose goes in, into all that is left in the jug; undefined: before each pour, for it alone. */
+/**
+ * From which pour on a dose goes in, into all that is left in the jug; undefined: before each pour, for it
+ * alone.
+ */
 export const doseFrom = (
   plan: Plan,
   list: AdditionList,
@@ -117,8 +120,8 @@ function fitting(dose: Dose): Dose {
 }
 
 /**
- * Doses after pots or pours went: a pot that is no longer there gets none, a dose without a pot goes, and what waited for a
- * pour that is gone goes in before each. The plan itself where nothing is amiss.
+ * Doses after pots or pours went: a pot that is no longer there gets none, a dose without a pot goes, and
+ * what waited for a pour that is gone goes in before each. The plan itself where nothing is amiss.
  */
 export function settleDoses(plan: Plan): Plan {
   const pots = new Set(plan.pots.map((p) => p.id));

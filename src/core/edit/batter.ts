@@ -25,8 +25,8 @@ export const scaleOilsTo100 = (plan: Plan): Plan => ({
 });
 
 /**
- * One oil by weight, g: the others keep theirs, and the batch is as much as its oils come to. Only of a batch whose oils are given;
- * refused where nothing would be left of them ('no-oils').
+ * One oil by weight, g: the others keep theirs, and the batch is as much as its oils come to. Only of a batch
+ * whose oils are given; refused where nothing would be left of them ('no-oils').
  */
 export function setOilWeight(plan: Plan, index: number, massG: number): Result<Plan> {
   const { to } = plan.fill;

@@ -63,15 +63,18 @@ export const withDose = (mix: Mix, colorant: string, doseGPerKg: number): Mix =>
     : [...mix, { colorant, doseGPerKg }];
 
 /**
- * Put a colorant of the library into a pot at its stated dose. A pot that was given a colour by hand keeps it until the maker
- * says that it is to be drawn as it is mixed.
+ * Put a colorant of the library into a pot at its stated dose. A pot that was given a colour by hand keeps it
+ * until the maker says that it is to be drawn as it is mixed.
  */
 export function addToPot(plan: Plan, potId: PotId, colorant: Colorant): Plan {
   const taken = takeColorant(plan, colorant);
   return setDose(taken, potId, colorant.id, colorant.nature.doseGPerKg);
 }
 
-/** Put a colorant that is not in the library into a pot, by its name alone. The pot is drawn in the colour given by hand. */
+/**
+ * Put a colorant that is not in the library into a pot, by its name alone. The pot is drawn in the colour
+ * given by hand.
+ */
 export function addNamed(plan: Plan, potId: PotId, name: string): Plan {
   const id = freshId('k', plan.colorants);
   return {
@@ -95,7 +98,9 @@ export const takeFromPot = (plan: Plan, potId: PotId, colorant: string): Plan =>
     : plan;
 };
 
-/** Colorants and doses that were found for a colour, in place of what the pot had; it is drawn as they mix. */
+/**
+ * Colorants and doses that were found for a colour, in place of what the pot had; it is drawn as they mix.
+ */
 export function takeMatch(
   plan: Plan,
   potId: PotId,
@@ -111,7 +116,10 @@ export function takeMatch(
 /** A diluted stock: so many grams of carrier to a gram of powder. */
 export const DILUTED_G_PER_G = 10;
 
-/** Draw an ombre's colorants from diluted stocks: the fine scale then weighs less powder with each of its steps. */
+/**
+ * Draw an ombre's colorants from diluted stocks: the fine scale then weighs less powder with each of its
+ * steps.
+ */
 export function fromDilutedStock(plan: Plan, ombreId: OmbreId): Plan {
   const ombre = plan.ombres.find((o) => o.id === ombreId);
   if (!ombre) return plan;

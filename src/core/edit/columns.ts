@@ -20,7 +20,10 @@ const PLACES = [0, -0.5, 0.5, -0.25, 0.25, -0.7, 0.7];
 /** Steps of a fifth less that a new column is made smaller by, where there is no room. */
 const SIZES = [1, 0.8, 0.64, 0.5];
 
-/** A column for a mould: square, a fifth of its lesser side, in its middle; or where there is room beside those that stand there. */
+/**
+ * A column for a mould: square, a fifth of its lesser side, in its middle; or where there is room beside
+ * those that stand there.
+ */
 export function newColumn({ mould }: Pick<Plan, 'mould'>): Column {
   const { floor } = mouldGeometry(mould);
   const standing = columnsIn(mould);

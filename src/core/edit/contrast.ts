@@ -4,7 +4,10 @@ import { contrastOrder, leastStep, type Table } from '../colour/order.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 
-/** Pours whose order is free: the layers of an ombre keep theirs, and what is pushed aside has other neighbours than in the list. */
+/**
+ * Pours whose order is free: the layers of an ombre keep theirs, and what is pushed aside has other
+ * neighbours than in the list.
+ */
 const freePours = (plan: Plan): readonly Pour[] =>
   plan.steps.flatMap((s) => (s.kind === 'pour' && !s.ombre && !s.pattern ? [s] : []));
 
@@ -21,8 +24,9 @@ export interface ContrastChoice {
 }
 
 /**
- * The order of the free pours whose smallest neighbour difference is largest; undefined when there are fewer than
- * three of them, or an ombre or another compartment stands among them, so that they are not all neighbours.
+ * The order of the free pours whose smallest neighbour difference is largest; undefined when there are fewer
+ * than three of them, or an ombre or another compartment stands among them, so that they are not all
+ * neighbours.
  */
 export function contrastChoice(plan: Plan, colours: ReadonlyMap<string, string>): ContrastChoice | undefined {
   const pours = freePours(plan);

@@ -11,12 +11,16 @@ const CUP = { acrossMm: 75, highMm: 80 } as const;
 /** What its name begins with. */
 export const CUP_NAME = 'Cup test: ';
 
-/** Each that is poured in the plan may be at light; a cup begins there too, so that it is compared with the same. */
+/**
+ * Each that is poured in the plan may be at light; a cup begins there too, so that it is compared with the
+ * same.
+ */
 const START = 1;
 
 /**
- * A small batch of its own that tells how a fragrance behaves, or the recipe without any: the plan's recipe with that fragrance alone, at its dose, in one cup, at
- * the plan's temperatures. It is scented at once, left alone, and looked at three times.
+ * A small batch of its own that tells how a fragrance behaves, or the recipe without any: the plan's recipe
+ * with that fragrance alone, at its dose, in one cup, at the plan's temperatures. It is scented at once, left
+ * alone, and looked at three times.
  */
 export function cupTest(
   plan: Plan,

@@ -43,7 +43,9 @@ function even(plan: Plan, firstPour: number): Plan {
   };
 }
 
-/** The volumes, ml by step id, that make the free layers of one compartment even. None when there is no room. */
+/**
+ * The volumes, ml by step id, that make the free layers of one compartment even. None when there is no room.
+ */
 function evenRoom(
   room: Room,
   layers: readonly PouredLayer[],

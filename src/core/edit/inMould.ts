@@ -9,8 +9,9 @@ import type { Step } from '../plan/stepSchema.ts';
 import { ok, type Result } from '../result/result.ts';
 
 /**
- * The steps of one mould put back among those of the others, which keep their order. What stood between two of its steps stands
- * after as many of those that stayed as before; what is new stands right after the one it follows.
+ * The steps of one mould put back among those of the others, which keep their order. What stood between two
+ * of its steps stands after as many of those that stayed as before; what is new stands right after the one it
+ * follows.
  */
 function among(all: readonly Step[], before: readonly Step[], after: readonly Step[]): Step[] {
   const own = new Set(before.map((s) => s.id));
@@ -53,7 +54,9 @@ function stepsAfter(plan: Plan, mouldId: MouldId, before: Plan, after: Plan): St
   return among(plan.steps, before.steps, naming(after.steps, mouldId, elsewhere));
 }
 
-/** The same pots, and those that another mould is poured from although this one has no use for them any more. */
+/**
+ * The same pots, and those that another mould is poured from although this one has no use for them any more.
+ */
 function potsAfter(plan: Plan, mouldId: MouldId, after: Plan): Plan['pots'] {
   const kept = new Set(after.pots.map((p) => p.id));
   const needed = new Set(
@@ -120,8 +123,9 @@ function wholeAfter(plan: Plan, mouldId: MouldId, before: Plan, after: Plan, sha
 }
 
 /**
- * An edit of a plan with one mould made to one mould of a plan: its own sizes, fill, steps and cut; pots, recipe and all else
- * are the whole plan's. The steps of a mould that follows the first one's design are not its own: what is done to them is lost.
+ * An edit of a plan with one mould made to one mould of a plan: its own sizes, fill, steps and cut; pots,
+ * recipe and all else are the whole plan's. The steps of a mould that follows the first one's design are not
+ * its own: what is done to them is lost.
  */
 export const inMould =
   (mouldId: MouldId, edit: (part: Plan) => Plan | Result<Plan>) =>

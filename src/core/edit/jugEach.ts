@@ -26,7 +26,10 @@ function dosed(plan: Plan, alike: ReadonlyMap<PotId, readonly PotId[]>): Plan {
   };
 }
 
-/** The pots that plain pours draw on more than once, as far as nothing is stirred into what is left of them on the way. */
+/**
+ * The pots that plain pours draw on more than once, as far as nothing is stirred into what is left of them on
+ * the way.
+ */
 function drawnOften(plan: Plan): ReadonlySet<PotId> {
   const onTheWay = new Set(dosesOf(plan).flatMap((d) => (d.fromPour === undefined ? [] : (d.pots ?? []))));
   const pours = plan.steps.filter((s) => s.kind === 'pour');
@@ -40,7 +43,10 @@ function drawnOften(plan: Plan): ReadonlySet<PotId> {
 
 export const hasJugsDrawnOften = (plan: Plan): boolean => drawnOften(plan).size > 0;
 
-/** Every level pour out of a jug of its own: one that takes from a pot that was poured before gets another of its colour, as long as there may be more of them. */
+/**
+ * Every level pour out of a jug of its own: one that takes from a pot that was poured before gets another of
+ * its colour, as long as there may be more of them.
+ */
 export function jugEach(plan: Plan): Plan {
   const often = drawnOften(plan);
   const seen = new Set<PotId>();

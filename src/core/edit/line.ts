@@ -52,9 +52,10 @@ export const isUppermost = (layers: readonly PouredLayer[], index: number): bool
   !layers.some((l, i) => i > index && l.room === layers[index]?.room);
 
 /**
- * Move the line on top of a pour: it takes `byMl` from the next unlocked pour above (or gives it); every other
- * pour keeps its volume. Each pour keeps the kind of amount it has; `rest` pours are frozen at their present
- * proportions. Held so that neither layer gets thinner than 1 ml. The plan as it was when nothing can give.
+ * Move the line on top of a pour: it takes `byMl` from the next unlocked pour above (or gives it); every
+ * other pour keeps its volume. Each pour keeps the kind of amount it has; `rest` pours are frozen at their
+ * present proportions. Held so that neither layer gets thinner than 1 ml. The plan as it was when nothing can
+ * give.
  */
 export function moveLine(plan: Plan, move: LineMove): Plan {
   const { layers, index } = move;

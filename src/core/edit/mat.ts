@@ -36,11 +36,15 @@ export const fillRidgesFrom = (plan: Plan, stepId: StepId, pot: PotId): Plan => 
   steps: plan.steps.map((s) => (s.kind === 'ridges' && s.id === stepId ? { ...s, pot } : s)),
 });
 
-/** The moulds that are poured by the steps of one of them: itself, and with the first those that follow it. */
+/**
+ * The moulds that are poured by the steps of one of them: itself, and with the first those that follow it.
+ */
 const pouredAs = (uses: readonly MouldUse[], owner: MouldUse): readonly MouldUse[] =>
   owner.id === FIRST ? uses.filter((u) => u.id === FIRST || u.design === 'as-first') : [owner];
 
-/** The step that fills the hollows under a mould's soap: as it was, or out of the pot that is poured first. */
+/**
+ * The step that fills the hollows under a mould's soap: as it was, or out of the pot that is poured first.
+ */
 function stepFor(plan: Plan, owner: MouldUse): Ridges {
   const own = plan.steps.find((s): s is Ridges => s.kind === 'ridges' && mouldOfStep(s) === owner.id);
   if (own) return own;
@@ -53,7 +57,10 @@ function stepFor(plan: Plan, owner: MouldUse): Ridges {
   };
 }
 
-/** Hollows are filled where there is a mat, before anything else, and nowhere else. The plan itself where nothing is amiss. */
+/**
+ * Hollows are filled where there is a mat, before anything else, and nowhere else. The plan itself where
+ * nothing is amiss.
+ */
 export function settleMats(plan: Plan): Plan {
   const uses = usesOf(plan);
   let settled = plan;

@@ -12,8 +12,9 @@ export interface Merged<T> {
 }
 
 /**
- * Bring together two changes of one record, field by field and into records inside it (lists are one field): `mine` and `theirs`
- * both made from `base`. A field that only one of them changed, added or left out is as that one has it.
+ * Bring together two changes of one record, field by field and into records inside it (lists are one field):
+ * `mine` and `theirs` both made from `base`. A field that only one of them changed, added or left out is as
+ * that one has it.
  */
 export function mergeFields<T extends object>(base: T, mine: T, theirs: T, at = ''): Merged<T> {
   const [b, m, t] = [base, mine, theirs] as unknown as readonly [Fields, Fields, Fields];

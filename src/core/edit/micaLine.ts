@@ -7,7 +7,10 @@ import type { StepId } from '../validate/ids.ts';
 import { takeColorant, withoutUnused } from './colorants.ts';
 import { freshId } from './freshId.ts';
 
-/** A usual line, g on 100 cm2: it is seen, and the layers still hold to each other. Common practice, no source. */
+/**
+ * A usual line, g on 100 cm2: it is seen, and the layers still hold to each other. Common practice, no
+ * source.
+ */
 export const USUAL_G_PER_DM2 = 0.8;
 
 const SQUARE_MM_PER_DM2 = 10_000;

@@ -3,7 +3,10 @@ import type { Mould } from '../mould/schema.ts';
 import { LOAF_CUT } from '../plan/newPlan.ts';
 import type { CutSettings, Plan } from '../plan/planSchema.ts';
 
-/** The cut that gives the bars a slab is made for: its strips, and its length shared out to a tenth of a millimetre. */
+/**
+ * The cut that gives the bars a slab is made for: its strips, and its length shared out to a tenth of a
+ * millimetre.
+ */
 export function slabCut(mould: Mould): CutSettings | undefined {
   if (!mould.bars) return undefined;
   const { across, along } = mould.bars;

@@ -15,10 +15,16 @@ const inOthers = (plan: Plan, mouldId: MouldId, change: (o: OtherMould) => Other
   others: plan.others.map((o) => (o.id === mouldId ? change(o) : o)),
 });
 
-/** A shallow mould is filled higher than a loaf: this part of it is left, and no more than a loaf leaves. A judgement. */
+/**
+ * A shallow mould is filled higher than a loaf: this part of it is left, and no more than a loaf leaves. A
+ * judgement.
+ */
 const LEFT_UNDER_RIM = 0.1;
 
-/** A new mould filled from the same batch, with the first one's design in it, about as far under its rim as the first is. */
+/**
+ * A new mould filled from the same batch, with the first one's design in it, about as far under its rim as
+ * the first is.
+ */
 export function addMould(plan: Plan, mould: Mould): { readonly plan: Plan; readonly mouldId: MouldId } {
   const mouldId = freshId('m', plan.others);
   const { to, upTo } = plan.fill;
@@ -36,7 +42,10 @@ export function addMould(plan: Plan, mould: Mould): { readonly plan: Plan; reado
   return { plan: { ...plan, others: [...plan.others, other] }, mouldId };
 }
 
-/** Take a mould out of the batch, with the steps that are its own. With the last of them the batch is the first one's again. */
+/**
+ * Take a mould out of the batch, with the steps that are its own. With the last of them the batch is the
+ * first one's again.
+ */
 export function removeMould(plan: Plan, mouldId: MouldId): Plan {
   const others = plan.others.filter((o) => o.id !== mouldId);
   const steps = plan.steps.filter((s) => mouldOfStep(s) !== mouldId);
@@ -49,7 +58,10 @@ export const setCopies = (plan: Plan, mouldId: MouldId, copies: number): Plan =>
     ? { ...plan, fill: { ...plan.fill, copies } }
     : inOthers(plan, mouldId, (o) => ({ ...o, copies }));
 
-/** Another mould takes what a batch of given size leaves; then the first is filled as it is now, and no third one takes it. */
+/**
+ * Another mould takes what a batch of given size leaves; then the first is filled as it is now, and no third
+ * one takes it.
+ */
 export function takesRest(plan: Plan, mouldId: MouldId, upTo: NonNullable<Plan['fill']['upTo']>): Plan {
   const { upTo: _none, ...fill } = plan.fill;
   if (mouldId === FIRST) return { ...plan, fill, others: plan.others.map((o) => filledAgain(o)) };
@@ -64,8 +76,8 @@ const filledAgain = (o: OtherMould): OtherMould =>
   o.to.kind === 'left' ? { ...o, to: { kind: 'headspace', headspaceMm: 5 } } : o;
 
 /**
- * The batch given a size, or (undefined) left to the moulds. Given, every mould stays as full as it is, up to `upTo` the first
- * one; left to the moulds, none can take what is left.
+ * The batch given a size, or (undefined) left to the moulds. Given, every mould stays as full as it is, up to
+ * `upTo` the first one; left to the moulds, none can take what is left.
  */
 export function sizeBatch(plan: Plan, to: Plan['fill']['to'], upTo: NonNullable<Plan['fill']['upTo']>): Plan {
   const { upTo: now, ...fill } = plan.fill;
@@ -77,9 +89,9 @@ export function sizeBatch(plan: Plan, to: Plan['fill']['to'], upTo: NonNullable<
 }
 
 /**
- * A mould that followed the first one's design gets its steps as its own: each pour right after the one it followed. The
- * amounts are parts of what is left, in the proportions that the first has. Layers of an ombre stay in the pots they came from,
- * but are no part of its run any more.
+ * A mould that followed the first one's design gets its steps as its own: each pour right after the one it
+ * followed. The amounts are parts of what is left, in the proportions that the first has. Layers of an ombre
+ * stay in the pots they came from, but are no part of its run any more.
  */
 export function ownDesign(plan: Plan, mouldId: MouldId): Plan {
   if (!isFollower(plan, mouldId)) return plan;

@@ -18,7 +18,9 @@ const FIRST_LAYERS = 8;
 export const LEAST_LAYERS = 2;
 export const MOST_LAYERS = 24;
 
-/** Take out pots that nothing is poured from any more, what they held back with them; one pot always stays. */
+/**
+ * Take out pots that nothing is poured from any more, what they held back with them; one pot always stays.
+ */
 function withoutIdlePots(plan: Plan): Plan {
   const pots = plan.pots.filter((p) => isPoured(plan, p.id));
   const kept = pots.length > 0 ? pots : plan.pots.slice(0, 1);
@@ -92,7 +94,10 @@ function layNew(plan: Plan, ombreId: OmbreId, potId: PotId, goes: 'whole-loaf' |
   return { ...plan, steps: [...steps, ...plan.steps.filter((s) => s.kind === 'finish')] };
 }
 
-/** Change an ombre; its layers move to the pots its school asks for. What was really poured stays only where it still fits. */
+/**
+ * Change an ombre; its layers move to the pots its school asks for. What was really poured stays only where
+ * it still fits.
+ */
 export function updateOmbre(plan: Plan, ombreId: OmbreId, change: Partial<Omit<Ombre, 'id'>>): Plan {
   const changed = {
     ...plan,

@@ -84,7 +84,10 @@ export const evenRounds = (plan: Plan, stepId: StepId): Plan =>
 export const halvingRounds = (plan: Plan, stepId: StepId): Plan =>
   setRounds(plan, stepId, (r) => halves(r.length));
 
-/** Of each pot of a pour so many grams are held back, for all moulds together; what is held back of others stays. */
+/**
+ * Of each pot of a pour so many grams are held back, for all moulds together; what is held back of others
+ * stays.
+ */
 export function holdBackOfEach(plan: Plan, pour: Pour, massG: Grams): Plan {
   const pots = potsOf(pour);
   const others = plan.fill.top.filter((t) => !pots.includes(t.pot));
@@ -183,7 +186,10 @@ export function newPath(plan: Plan, kind: StickPath['kind']): StickPath {
   }
 }
 
-/** Strokes, a wire and a pulled column come after everything that is poured, before the finish; or right after a step. */
+/**
+ * Strokes, a wire and a pulled column come after everything that is poured, before the finish; or right after
+ * a step.
+ */
 export function insertLate(plan: Plan, step: Step, afterId: StepId | undefined): Plan {
   const last = plan.steps.findLast((s) => s.kind !== 'finish')?.id;
   return insertAfter(plan, afterId ?? last, step);

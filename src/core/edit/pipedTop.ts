@@ -9,14 +9,20 @@ import { newWait } from './waits.ts';
 /** The stage that carries a mound, and what is piped. Common practice, no source. */
 const CARRIES = 2.8;
 
-/** What is heaped is blended on to here, and is still poured level first; what is piped, to where it keeps its shape. Judgements. */
+/**
+ * What is heaped is blended on to here, and is still poured level first; what is piped, to where it keeps its
+ * shape. Judgements.
+ */
 const HEAPED_FROM = 2.5;
 const PIPED_FROM = PIPES.least + 0.1;
 
 /** Narrower than this a bar has room for one row of dollops alone, mm. */
 const WIDE = 55;
 
-/** Level layers with a mound to the right, a row of dollops to the left of it and a continuous row on its crest. */
+/**
+ * Level layers with a mound to the right, a row of dollops to the left of it and a continuous row on its
+ * crest.
+ */
 export function pipedTop(layers: Plan): Plan {
   const { x0, x1, y0, y1 } = someBar(layers);
   const [wide, deep] = [x1 - x0, y1 - y0];

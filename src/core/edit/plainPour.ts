@@ -1,7 +1,10 @@
 import type { Pour } from '../plan/stepSchema.ts';
 import { LANDING_FALL_MM } from './pours.ts';
 
-/** The nth pour of a plan that begins: a share of what there is, level, over a spatula once there is something below it. */
+/**
+ * The nth pour of a plan that begins: a share of what there is, level, over a spatula once there is something
+ * below it.
+ */
 export const plainPour = (nth: number, pot: string, compartment = 0): Pour => ({
   id: `s${nth}`,
   kind: 'pour',

@@ -53,7 +53,10 @@ export const isPoured = (plan: Plan, potId: PotId): boolean => plan.steps.some((
 /** It goes onto the loaf beside its pours: heaped on top, or into the hollows of a mat. */
 const isHeaped = (plan: Plan, potId: PotId): boolean => plan.steps.some((s) => potBesidePours(s) === potId);
 
-/** Take out a pot that nothing is poured from, and nothing heaped; with it goes what it held back. Otherwise the plan as it was. */
+/**
+ * Take out a pot that nothing is poured from, and nothing heaped; with it goes what it held back. Otherwise
+ * the plan as it was.
+ */
 export function removePot(plan: Plan, potId: PotId): Plan {
   if (isPoured(plan, potId) || isHeaped(plan, potId) || plan.pots.length === 1) return plan;
   return keepPots(
@@ -68,7 +71,9 @@ export function inJug(pot: Pot, jugOf: string | undefined): Pot {
   return jugOf === undefined ? own : { ...own, jugOf };
 }
 
-/** Only these pots stay: what the others held back goes with them, and who took their jug gets one of its own. */
+/**
+ * Only these pots stay: what the others held back goes with them, and who took their jug gets one of its own.
+ */
 export function keepPots(plan: Plan, kept: readonly Pot[]): Plan {
   const stays = (id: string | undefined): boolean => kept.some((p) => p.id === id);
   return {

@@ -10,7 +10,10 @@ import { settleProps } from './prop.ts';
 
 const tenth = (x: number): number => Math.round(x * 10) / 10;
 
-/** A loaf left so far under its rim is left as far in another; a shallow mould keeps the part of its height instead. */
+/**
+ * A loaf left so far under its rim is left as far in another; a shallow mould keeps the part of its height
+ * instead.
+ */
 function fillIn({ fill, geometry, plan }: LaidPlan, mould: Mould, byVolume: number): FillTo {
   const { to } = plan.fill;
   const next = mouldGeometry(mould);
@@ -32,9 +35,10 @@ function fillIn({ fill, geometry, plan }: LaidPlan, mould: Mould, byVolume: numb
 }
 
 /**
- * The same design in another mould: every layer keeps its share of the loaf and its tilt its angle, the fill stays as far under the rim, a
- * batch of given size grows with what the mould holds, and what is held back with the open top. Pours of given height, mass or
- * line become parts of what is left, since those figures were for the mould before; ones of percent or parts stay as they are.
+ * The same design in another mould: every layer keeps its share of the loaf and its tilt its angle, the fill
+ * stays as far under the rim, a batch of given size grows with what the mould holds, and what is held back
+ * with the open top. Pours of given height, mass or line become parts of what is left, since those figures
+ * were for the mould before; ones of percent or parts stay as they are.
  */
 export function pourInto(plan: Plan, mould: Mould): Plan {
   const before = layPlan(plan);

@@ -86,8 +86,8 @@ export function duplicatePour(plan: Plan, stepId: StepId): { readonly plan: Plan
 }
 
 /**
- * Take a layer of an ombre out: the shades after it close up, a run that began with it begins with the next, and a pot
- * that only it was poured from goes.
+ * Take a layer of an ombre out: the shades after it close up, a run that began with it begins with the next,
+ * and a pot that only it was poured from goes.
  */
 function removeLayer(plan: Plan, layer: Pour, ombre: NonNullable<Pour['ombre']>): Plan {
   const next = plan.steps
@@ -104,7 +104,9 @@ function removeLayer(plan: Plan, layer: Pour, ombre: NonNullable<Pour['ombre']>)
   return heldPots(plan).has(layer.pot) ? sorted : removePot(sorted, layer.pot);
 }
 
-/** What is done to a layer goes with it: its scraping, and the line on it, would else be the layer's below. */
+/**
+ * What is done to a layer goes with it: its scraping, and the line on it, would else be the layer's below.
+ */
 const withoutItsOwn = (plan: Plan, pour: Pour): Step[] =>
   plan.steps.filter((s) => (s.kind !== 'scrape' && s.kind !== 'mica') || layerUnder(plan, s) !== pour);
 

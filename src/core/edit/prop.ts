@@ -22,7 +22,9 @@ const tiltBefore = (plan: Plan, pourId: StepId): (Step & { kind: 'tilt' }) | und
 export const propsAt = (plan: Plan, pourId: StepId): readonly PutUnder[] =>
   tiltBefore(plan, pourId)?.props ?? [];
 
-/** Put things under the mould from this pour on: the tilt follows from them, now and when the mould changes. */
+/**
+ * Put things under the mould from this pour on: the tilt follows from them, now and when the mould changes.
+ */
 export function propUp(plan: Plan, pourId: StepId, props: readonly PutUnder[]): Result<Plan> {
   if (props.length === 0) return ok(setTilt(plan, pourId, LEVEL));
   const tilt = tiltOfProps(footOf(plan.mould), props);

@@ -46,7 +46,9 @@ function alongMould(mould: Mould): Place {
 /** What is at hand to put under a corner, mm: a thick spoon, a thin one. Judgements, no source. */
 const SPOONS = [12, 8, 5];
 
-/** A corner pour with something under its corner: the highest that does not spill; level where all of them do. */
+/**
+ * A corner pour with something under its corner: the highest that does not spill; level where all of them do.
+ */
 function propped(plan: Plan, stepId: StepId): Plan {
   for (const heightMm of SPOONS) {
     const up = propUp(plan, stepId, [{ name: 'spoon', under: 'left-near', heightMm }]);
@@ -57,7 +59,10 @@ function propped(plan: Plan, stepId: StepId): Plan {
   return plan;
 }
 
-/** The pots of a layered beginning poured in rounds instead: thin, in a place, with the strokes that usually follow. */
+/**
+ * The pots of a layered beginning poured in rounds instead: thin, in a place, with the strokes that usually
+ * follow.
+ */
 export function pushedAside(id: PushedAside, layers: Plan): Plan {
   const plan: Plan = { ...layers, steps: [], pots: layers.pots.map((p) => ({ ...p, stage: 1 })) };
   const [first, ...others] = plan.pots;
@@ -128,7 +133,10 @@ const withAccent = (pot: PotId): Place => ({
 /** Lines sink in as points at this thickness from low down. */
 const POINTED_STAGE = 2.2;
 
-/** A base, and each of the other pots in close lines over it: every one of them pushes points into those below. */
+/**
+ * A base, and each of the other pots in close lines over it: every one of them pushes points into those
+ * below.
+ */
 function pointed(plan: Plan, lines: readonly PotId[]): Plan {
   const first = plan.pots[0]?.id ?? '';
   const base: Pour = { ...plainPour(1, first), amount: { kind: 'rest', parts: 2 } };

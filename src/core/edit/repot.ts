@@ -38,8 +38,8 @@ const nameOf = (ombre: Ombre, nth: number, count: number): string =>
   (count === 1 ? ombre.name : `${ombre.name.slice(0, 56)} ${nth + 1}`).slice(0, 60);
 
 /**
- * Give every layer of an ombre the pot its school asks for. Pots it has already are used again, in their order; new ones
- * are added, and those no longer needed go, unless other pours or the top use them.
+ * Give every layer of an ombre the pot its school asks for. Pots it has already are used again, in their
+ * order; new ones are added, and those no longer needed go, unless other pours or the top use them.
  */
 export function repot(plan: Plan, ombreId: OmbreId): Plan {
   const ombre = plan.ombres.find((o) => o.id === ombreId);

@@ -6,7 +6,10 @@ import { settleDoses } from './additions.ts';
 import { withoutUnused } from './colorants.ts';
 import { newPot } from './pots.ts';
 
-/** A batch to be piped: the loaf's oils and lye, with nothing stirred in, in one pot. Bags and nozzles keep a tenth. */
+/**
+ * A batch to be piped: the loaf's oils and lye, with nothing stirred in, in one pot. Bags and nozzles keep a
+ * tenth.
+ */
 export function withSecondBatch(plan: Plan): Plan {
   if (plan.second) return plan;
   const { batter } = plan;
@@ -50,7 +53,9 @@ function rowsOf(plan: Plan, pots: readonly Pot[]): Plan['steps'] {
   );
 }
 
-/** The plan with its second batch as an edit of that batch left it. Colorants that the loaf has too stay one. */
+/**
+ * The plan with its second batch as an edit of that batch left it. Colorants that the loaf has too stay one.
+ */
 function withSecond(plan: Plan, before: Plan, edited: Plan): Plan {
   const { second } = plan;
   if (!second || edited === before) return plan;

@@ -21,6 +21,9 @@ function settleReadings(plan: Plan): Plan {
     : plan;
 }
 
-/** A plan after any edit: doses of what is gone go, hollows are filled where there is a mat, and what is put under a mould makes its tilt. The plan itself where nothing is amiss. */
+/**
+ * A plan after any edit: doses of what is gone go, hollows are filled where there is a mat, and what is put
+ * under a mould makes its tilt. The plan itself where nothing is amiss.
+ */
 export const settled = (plan: Plan): Plan =>
   settleReadings(settleProps(settleMats(settleSecond(settleDoses(plan)))));

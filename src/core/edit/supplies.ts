@@ -27,7 +27,10 @@ export function takeFragrance(plan: Plan, stock: FragranceStock): Plan {
 const mlPerG = ({ carrier, carrierPerPowder }: JarStock): number =>
   Math.min(50, Math.max(0.5, Number((carrierPerPowder / CARRIER_DENSITY[carrier]).toPrecision(6))));
 
-/** A colorant weighed out of a jar that stands ready, in that jar's carrier; undefined: dispersed on the day again. */
+/**
+ * A colorant weighed out of a jar that stands ready, in that jar's carrier; undefined: dispersed on the day
+ * again.
+ */
 export const fromJar = (plan: Plan, colorantId: ColorantId, jar: JarStock | undefined): Plan => ({
   ...plan,
   colorants: plan.colorants.map((c) => {

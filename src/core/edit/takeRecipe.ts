@@ -25,8 +25,9 @@ function percentsOf(recipe: KnownRecipe): RecipeOil[] {
 }
 
 /**
- * Take a written recipe over: its oils, the superfat that its lye leaves or that it names, its water, and, where it is wanted and
- * known, its size. Refused, with the number, where its lye is more than its oils can use ('superfat-negative').
+ * Take a written recipe over: its oils, the superfat that its lye leaves or that it names, its water, and,
+ * where it is wanted and known, its size. Refused, with the number, where its lye is more than its oils can
+ * use ('superfat-negative').
  */
 export function takeRecipe(plan: Plan, recipe: KnownRecipe, asMuchAsWritten: boolean): Result<Plan> {
   const oils = percentsOf(recipe);

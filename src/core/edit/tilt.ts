@@ -28,8 +28,8 @@ function withoutIdleTilts(steps: readonly Step[]): Step[] {
 }
 
 /**
- * Stand the mould at `tilt` from this pour on, up to the next tilt. A tilt already made for this pour (since the
- * pour before it) is changed; otherwise one is put right before the pour.
+ * Stand the mould at `tilt` from this pour on, up to the next tilt. A tilt already made for this pour (since
+ * the pour before it) is changed; otherwise one is put right before the pour.
  */
 export function setTilt(plan: Plan, pourId: StepId, tilt: Tilt): Plan {
   const at = plan.steps.findIndex((s) => s.id === pourId);
@@ -59,7 +59,9 @@ export const setWhileFluid = (plan: Plan, tiltId: StepId, fluid: boolean): Plan 
   }),
 });
 
-/** The mould set level once all of it is in and drawn through, while it is fluid: what lies in it runs level. */
+/**
+ * The mould set level once all of it is in and drawn through, while it is fluid: what lies in it runs level.
+ */
 export function settleAtEnd(plan: Plan): Plan {
   const last = plan.steps.findLast((s) => s.kind !== 'finish');
   const at = last ? plan.steps.indexOf(last) + 1 : 0;
@@ -75,8 +77,8 @@ export function settleAtEnd(plan: Plan): Plan {
 }
 
 /**
- * All pours level, each holding the volume it has now: heights and marks become parts of the whole, for they mean
- * something else at another tilt.
+ * All pours level, each holding the volume it has now: heights and marks become parts of the whole, for they
+ * mean something else at another tilt.
  */
 export const levelAll = (plan: Plan, layers: readonly PouredLayer[]): Plan => ({
   ...plan,
@@ -111,8 +113,8 @@ export function zigzag(plan: Plan, layers: readonly PouredLayer[], along: Along,
 }
 
 /**
- * Chevrons: every pour but the last is made in two halves, one with each side lifted, so that its surface is a V;
- * the last one is level.
+ * Chevrons: every pour but the last is made in two halves, one with each side lifted, so that its surface is
+ * a V; the last one is level.
  */
 export function chevrons(plan: Plan, layers: readonly PouredLayer[], along: Along, degrees: number): Plan {
   const level = levelAll(plan, layers);

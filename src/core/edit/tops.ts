@@ -42,7 +42,10 @@ export function newRow(plan: Plan, offMm: Millimetres): PipedRow {
   return { pot, offMm, acrossMm, heightMm: half(Math.max(2, acrossMm * 0.8)), perBar: 1 };
 }
 
-/** What each kind of top begins as, before it is told otherwise. `plan` has a second batch where that is piped. */
+/**
+ * What each kind of top begins as, before it is told otherwise. `plan` has a second batch where that is
+ * piped.
+ */
 export function firstTop(plan: Plan, top: TopWay['top']): TopWay {
   const { x0, x1, y0, y1 } = someBar(plan);
   const [wide, deep] = [x1 - x0, y1 - y0];
@@ -143,7 +146,10 @@ export const makeRope = (plan: Plan, stepId: StepId, at: number): Plan =>
     }),
   );
 
-/** Where a row as wide as another has room on a bar, from the left; in the middle, over what is there, where it has none. */
+/**
+ * Where a row as wide as another has room on a bar, from the left; in the middle, over what is there, where
+ * it has none.
+ */
 function freePlace(rows: readonly PipedRow[], acrossMm: Millimetres, wideMm: Millimetres): Millimetres {
   const places = Math.max(1, Math.floor(wideMm / acrossMm));
   const free = Array.from({ length: places }, (_, i) => half0((i + 0.5 - places / 2) * acrossMm)).find((at) =>

@@ -11,7 +11,10 @@ export const newWait = (plan: Pick<Plan, 'steps'>, about: Step | undefined, unti
   until,
 });
 
-/** A wait right before a step, until what was poured last is so thick. The plan itself where there is no such step. */
+/**
+ * A wait right before a step, until what was poured last is so thick. The plan itself where there is no such
+ * step.
+ */
 export function waitBefore<P extends Pick<Plan, 'steps'>>(plan: P, stepId: string, stage: Stage): P {
   const at = plan.steps.findIndex((s) => s.id === stepId);
   if (at < 0) return plan;

@@ -33,7 +33,10 @@ function wayIn(
   });
 }
 
-/** A wire through what is poured, once all of it is in or right after a step; `deep` is how deep the batter is there. */
+/**
+ * A wire through what is poured, once all of it is in or right after a step; `deep` is how deep the batter is
+ * there.
+ */
 export function addWire(
   plan: Plan,
   way: WireWay,
@@ -91,7 +94,10 @@ export const removeWirePoint = (plan: Plan, stepId: StepId, at: number): Plan =>
     wire.points.length > 2 ? { ...wire, points: wire.points.toSpliced(at, 1) } : wire,
   );
 
-/** Everything of its way below a height, but where it comes in and goes out: points above it are brought down to it. */
+/**
+ * Everything of its way below a height, but where it comes in and goes out: points above it are brought down
+ * to it.
+ */
 export const keepBelow = (plan: Plan, stepId: StepId, heightMm: Millimetres): Plan =>
   ofWire(plan, stepId, (wire) => ({
     ...wire,

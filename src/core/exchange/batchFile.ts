@@ -11,7 +11,10 @@ import { migratePlan } from './migrate.ts';
 import { faultOf } from './schemaFaults.ts';
 import { fileStem } from './writePlan.ts';
 
-/** What holds a plan of some version, holding it as this version writes plans. What is at fault in it stays so. */
+/**
+ * What holds a plan of some version, holding it as this version writes plans. What is at fault in it stays
+ * so.
+ */
 function broughtUp(holder: unknown): unknown {
   if (!isRecord(holder)) return holder;
   const { planVersion: of, plan } = holder;
@@ -20,7 +23,10 @@ function broughtUp(holder: unknown): unknown {
     : holder;
 }
 
-/** Check a value that claims to be a batch; the fault names its field, after `within`. Plans of older versions in it are brought up to date. */
+/**
+ * Check a value that claims to be a batch; the fault names its field, after `within`. Plans of older versions
+ * in it are brought up to date.
+ */
 export function readBatchValue(value: unknown, within = ''): Result<Batch> {
   const body = broughtUp(value);
   const events = isRecord(body) && Array.isArray(body['events']) ? body['events'].map(broughtUp) : undefined;

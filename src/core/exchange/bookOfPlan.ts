@@ -33,9 +33,10 @@ function eventOf(entry: Body, i: number, planId: string): Body {
 }
 
 /**
- * Versions 4 to 7 wrote what was really done into the plan (`batch`). It is a batch by itself, of the plan as it was found with it. Its
- * id and those of its events are made of the plan's id and of what they say: so wherever such a plan is read, one batch comes of it.
- * Undefined where the plan has none. What is at fault in it stays so, but for a book that is no list of entries: that one stays in the plan.
+ * Versions 4 to 7 wrote what was really done into the plan (`batch`). It is a batch by itself, of the plan as
+ * it was found with it. Its id and those of its events are made of the plan's id and of what they say: so
+ * wherever such a plan is read, one batch comes of it. Undefined where the plan has none. What is at fault in
+ * it stays so, but for a book that is no list of entries: that one stays in the plan.
  */
 export function takenOut(body: Body): { readonly plan: Body; readonly batch: Body } | undefined {
   const { batch, ...plan } = body;

@@ -39,8 +39,9 @@ const alarms = (description: string): NonNullable<EventAttributes['alarms']> => 
 const HOURS_A_WEEK = 168;
 
 /**
- * What follows a pour as a calendar file (iCalendar, RFC 5545, from memory; written by the `ics` package): the pour, when to unmould, when to cut, and the
- * day it is cured, with reminders. Times are local, without a zone.
+ * What follows a pour as a calendar file (iCalendar, RFC 5545, from memory; written by the `ics` package):
+ * the pour, when to unmould, when to cut, and the day it is cured, with reminders. Times are local, without a
+ * zone.
  */
 export function calendarOf(
   plan: Pick<Plan, 'id' | 'name'>,

@@ -79,9 +79,9 @@ const COLUMN_OF: Readonly<Record<string, Column>> = {
 };
 
 /**
- * Colorants from the rows of a table (a CSV file already split into cells), the first row its column names. Nothing is
- * taken when anything is wrong; the fault names the row, counted as a spreadsheet does, and the column. Where cells are parted by
- * semicolons, decimals may have a comma.
+ * Colorants from the rows of a table (a CSV file already split into cells), the first row its column names.
+ * Nothing is taken when anything is wrong; the fault names the row, counted as a spreadsheet does, and the
+ * column. Where cells are parted by semicolons, decimals may have a comma.
  */
 export function colorantsFromRows(
   rows: readonly (readonly string[])[],

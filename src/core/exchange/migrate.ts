@@ -4,8 +4,9 @@ import { isRecord } from './head.ts';
 const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? (value as unknown[]) : []);
 
 /**
- * Version 1 wrote a colorant's name into every pot that took it. Version 2 keeps each colorant once, in the plan, and
- * pots name it by id. Names become ids in the order they are met; a pot keeps the colour it was given.
+ * Version 1 wrote a colorant's name into every pot that took it. Version 2 keeps each colorant once, in the
+ * plan, and pots name it by id. Names become ids in the order they are met; a pot keeps the colour it was
+ * given.
  */
 export function v1to2(body: Record<string, unknown>): Record<string, unknown> {
   const colorants: { readonly id: string; readonly name: unknown }[] = [];
@@ -33,7 +34,10 @@ export function v1to2(body: Record<string, unknown>): Record<string, unknown> {
   return { ...body, pots, colorants, ombres: [] };
 }
 
-/** Version 3 only adds fields that may be left out: a frozen liquid, what a slab is made for, a colorant's pale dose. */
+/**
+ * Version 3 only adds fields that may be left out: a frozen liquid, what a slab is made for, a colorant's
+ * pale dose.
+ */
 const v2to3 = (body: Record<string, unknown>): Record<string, unknown> => body;
 
 /** Where version 3 stirred an additive in: with portions made ready before the lye, into the jugs' oils. */
@@ -57,9 +61,10 @@ const withoutActuals = (ombre: unknown): unknown => {
 };
 
 /**
- * Version 3 had one fragrance, and additives, each for the whole batch. From version 4 on there are doses: of any addition, into
- * the batch or some pots, at a moment. And there was one kind of mould: from version 4 on others may be filled beside it. What was really
- * poured or added stood with its ombre: from version 4 on it is written in the plan's batch, as it was when the plan was last changed.
+ * Version 3 had one fragrance, and additives, each for the whole batch. From version 4 on there are doses: of
+ * any addition, into the batch or some pots, at a moment. And there was one kind of mould: from version 4 on
+ * others may be filled beside it. What was really poured or added stood with its ombre: from version 4 on it
+ * is written in the plan's batch, as it was when the plan was last changed.
  */
 function v3to4(body: Record<string, unknown>): Record<string, unknown> {
   const { batter, divide } = body;
@@ -106,7 +111,10 @@ function v3to4(body: Record<string, unknown>): Record<string, unknown> {
   };
 }
 
-/** A mould as it was written while at most one column stood in it, as it is written now. A turned round one is as it was. */
+/**
+ * A mould as it was written while at most one column stood in it, as it is written now. A turned round one is
+ * as it was.
+ */
 export function manyColumns(mould: unknown): unknown {
   if (!isRecord(mould) || mould['column'] === undefined) return mould;
   const { column, ...rest } = mould;
@@ -116,10 +124,15 @@ export function manyColumns(mould: unknown): unknown {
   return { ...rest, columns: [{ id: 'c1', ...kept, ...turned }] };
 }
 
-/** Version 5 only adds what may be left out: pours that push others aside, strokes, and a column that is pulled. */
+/**
+ * Version 5 only adds what may be left out: pours that push others aside, strokes, and a column that is
+ * pulled.
+ */
 const v4to5 = (body: Record<string, unknown>): Record<string, unknown> => body;
 
-/** Up to version 5 at most one column stood in a mould; from version 6 on there are several, each with an id. */
+/**
+ * Up to version 5 at most one column stood in a mould; from version 6 on there are several, each with an id.
+ */
 function v5to6(body: Record<string, unknown>): Record<string, unknown> {
   const others = listOf(body['others']).map((o) =>
     isRecord(o) ? { ...o, mould: manyColumns(o['mould']) } : o,
@@ -131,7 +144,10 @@ function v5to6(body: Record<string, unknown>): Record<string, unknown> {
   };
 }
 
-/** Up to version 6 the pots of one batch were coloured as they were weighed out; from version 7 on that is a choice. */
+/**
+ * Up to version 6 the pots of one batch were coloured as they were weighed out; from version 7 on that is a
+ * choice.
+ */
 function v6to7(body: Record<string, unknown>): Record<string, unknown> {
   const { divide } = body;
   const apart = isRecord(divide) && divide['kind'] === 'before-lye';
@@ -146,15 +162,18 @@ const APART = 8;
 
 type Body = Record<string, unknown>;
 
-/** What is in a plan of an older version, as this version writes it: a plan, and the batch that was written down in it. */
+/**
+ * What is in a plan of an older version, as this version writes it: a plan, and the batch that was written
+ * down in it.
+ */
 interface Found {
   readonly plan: Body;
   readonly batch?: Body;
 }
 
 /**
- * The body of a plan written by an older version as this version writes it, and the batch that was in it. What is at fault in them stays
- * so. From version 7 to 8 nothing else has changed.
+ * The body of a plan written by an older version as this version writes it, and the batch that was in it.
+ * What is at fault in them stays so. From version 7 to 8 nothing else has changed.
  */
 export function foundIn(body: Body, version: number): Found {
   if (version >= APART) return { plan: body };

@@ -29,8 +29,8 @@ const hexOf = (parts: readonly number[]): string =>
   `#${parts.map((n) => n.toString(16).padStart(2, '0')).join('')}`;
 
 /**
- * Read a GIMP palette: the line "GIMP Palette", then "Name:" and "Columns:" lines, comments after #, and one colour a
- * line as red, green, blue (0 to 255) and its name. Faults name the line.
+ * Read a GIMP palette: the line "GIMP Palette", then "Name:" and "Columns:" lines, comments after #, and one
+ * colour a line as red, green, blue (0 to 255) and its name. Faults name the line.
  */
 export function readGpl(text: string): Result<Palette> {
   if (text.length > MOST_CHARACTERS)

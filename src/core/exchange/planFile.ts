@@ -6,7 +6,10 @@ import { readHead } from './head.ts';
 import { foundIn } from './migrate.ts';
 import { readPlanValue, type PlanRead } from './planValue.ts';
 
-/** What came out of a plan file: up to version 7 what was really done is written in it, and is a batch by itself. */
+/**
+ * What came out of a plan file: up to version 7 what was really done is written in it, and is a batch by
+ * itself.
+ */
 export type PlanFileRead =
   { readonly ok: true; readonly plan: Plan; readonly batch?: Batch } | Extract<PlanRead, { ok: false }>;
 

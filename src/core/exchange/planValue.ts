@@ -8,7 +8,10 @@ export type PlanRead =
   | { readonly ok: true; readonly plan: Plan }
   | { readonly ok: false; readonly faults: readonly [Fault, ...Fault[]] };
 
-/** Check a value that claims to be a plan of this version (without the file's head). Every fault names its field. */
+/**
+ * Check a value that claims to be a plan of this version (without the file's head). Every fault names its
+ * field.
+ */
 export function readPlanValue(value: unknown): PlanRead {
   const parsed = v.safeParse(planSchema, value);
   if (!parsed.success) {

@@ -5,7 +5,10 @@ import { readBatchFile } from './batchFile.ts';
 import { readPlanFile } from './planFile.ts';
 import type { PlanRead } from './planValue.ts';
 
-/** What came out of a file that is let fall on the shelf: a plan, a batch, or both where an older version wrote one into the other. */
+/**
+ * What came out of a file that is let fall on the shelf: a plan, a batch, or both where an older version
+ * wrote one into the other.
+ */
 export type ShelfRead =
   | { readonly ok: true; readonly plan?: Plan; readonly batch?: Batch }
   | Extract<PlanRead, { readonly ok: false }>;

@@ -15,7 +15,10 @@ export const SUPPLIES_FILE = 'supplies.dripline-supplies.json';
 
 const body = v.strictObject({ things: listOf(supplySchema, 2000, 'at most 2000 things') });
 
-/** Read the text of a file of supplies: fragrances, jars, jugs, cutters, beginnings. Never throws; the fault names the field. */
+/**
+ * Read the text of a file of supplies: fragrances, jars, jugs, cutters, beginnings. Never throws; the fault
+ * names the field.
+ */
 export function readSuppliesFile(text: string): Result<readonly Supply[]> {
   const before = readHead(text, 'supplies', BEFORE);
   const head = before.ok ? before : readHead(text, 'supplies', { format: FORMAT, version: VERSION });

@@ -41,8 +41,9 @@ const roundWalled = (plan: Plan): boolean =>
 const heightOn = (layer: PouredLayer, wall: Wall): number => pouredHeights(layer)[wall];
 
 /**
- * The heights each pour comes up to at the middle of each wall. Round walls have no straight strip: for a lying
- * half-round or tube only the ends are given, for a standing tube one strip serves all round while it is level.
+ * The heights each pour comes up to at the middle of each wall. Round walls have no straight strip: for a
+ * lying half-round or tube only the ends are given, for a standing tube one strip serves all round while it
+ * is level.
  */
 export function wallStrips(laid: Walled): readonly WallStrip[] {
   const { plan, stack, geometry } = laid;
@@ -75,8 +76,8 @@ const escaped = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
 
 /**
- * The strips as an SVG drawing in true millimetres, to print at 100 % and tape to the walls with the foot on the
- * lined floor. A bar of 50 mm at the top checks the printer's scale.
+ * The strips as an SVG drawing in true millimetres, to print at 100 % and tape to the walls with the foot on
+ * the lined floor. A bar of 50 mm at the top checks the printer's scale.
  */
 export function wallMarksSvg(laid: Walled, title: string): string {
   const strips = wallStrips(laid);

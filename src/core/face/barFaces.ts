@@ -84,7 +84,10 @@ function inside(bodies: readonly Body[], axis: 0 | 1 | 2, at: Millimetres): Mill
   return Math.min(Math.max(...all) - INSIDE, Math.max(Math.min(...all) + INSIDE, at));
 }
 
-/** The two faces of a slice of a block: `near` is the one below, or on the left, as it is seen with the slice turned over. */
+/**
+ * The two faces of a slice of a block: `near` is the one below, or on the left, as it is seen with the slice
+ * turned over.
+ */
 function sideOfSlice(
   bodies: readonly Body[],
   { from, to, middle }: Stretch,
@@ -118,7 +121,9 @@ function sideOfSlice(
   });
 }
 
-/** What is left of a body once its mould faces are planed off; a cavity's bar is not cut, and so not planed. */
+/**
+ * What is left of a body once its mould faces are planed off; a cavity's bar is not cut, and so not planed.
+ */
 function planedBody(body: Body, { cut: { planeMm }, mould }: LaidFace['plan']): Body {
   if (planeMm === undefined || isCavity(mould)) return body;
   const solid = planedSolid(roomOf(body), planeMm, solidOf(body));
@@ -128,8 +133,9 @@ function planedBody(body: Body, { cut: { planeMm }, mould }: LaidFace['plan']): 
 }
 
 /**
- * A side of one bar as it stands: the near and the far cut as they are looked at with the bar turned towards one, the far one mirrored; the top from
- * above, its near cut at the foot. A disc of a standing tube has its foot for near, its head for far, and no top.
+ * A side of one bar as it stands: the near and the far cut as they are looked at with the bar turned towards
+ * one, the far one mirrored; the top from above, its near cut at the foot. A disc of a standing tube has its
+ * foot for near, its head for far, and no top.
  */
 export function sideOfBar(laid: LaidFace, bar: SingleBar, side: Side): FramedFace {
   const { geometry, fill, plan } = laid;

@@ -58,7 +58,10 @@ export interface ContrastWanted {
 /** More difference than this reads as no more contrast. A judgement, no source. */
 const ENOUGH = 80;
 
-/** How much of a design each group of faces shows: the length of all edges in them, each by its CIEDE2000, over their area. */
+/**
+ * How much of a design each group of faces shows: the length of all edges in them, each by its CIEDE2000,
+ * over their area.
+ */
 export function* contrastsOf(
   shelf: Shelf,
   { faces, colours }: ContrastWanted,

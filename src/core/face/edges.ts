@@ -4,7 +4,10 @@ import { rasterise, type Ready } from './raster.ts';
 /** px of a picture that edges are counted in */
 const SIZE = 150;
 
-/** How long the edges between two deposits are in a picture, px, added to `edges`: keys x keys. Gives how many px are in it. */
+/**
+ * How long the edges between two deposits are in a picture, px, added to `edges`: keys x keys. Gives how many
+ * px are in it.
+ */
 export function countEdges(
   face: FramedFace,
   keys: readonly string[],

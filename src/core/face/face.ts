@@ -25,7 +25,10 @@ interface Behind {
 
 /** What is seen of one layer, or of a block of batter that was pushed about, where the loaf is cut. */
 export interface Band {
-  /** its pour, by which colours are known: a picture holds none, so that a change of colour makes no other. A block's is its last */
+  /**
+   * its pour, by which colours are known: a picture holds none, so that a change of colour makes no other. A
+   * block's is its last
+   */
   readonly pourId: StepId;
   readonly nth: number;
   readonly letters: string;
@@ -80,8 +83,9 @@ const standingBehind = (
   });
 
 /**
- * The loaf cut across at y = `at` and seen from the near end, or cut along at x = `at` and seen from the right; mm. With `behind`, what stands on top of it
- * so far behind the cut is seen too: less than nothing, before it, as it is seen from the other side.
+ * The loaf cut across at y = `at` and seen from the near end, or cut along at x = `at` and seen from the
+ * right; mm. With `behind`, what stands on top of it so far behind the cut is seen too: less than nothing,
+ * before it, as it is seen from the other side.
  */
 export function faceAt(bodies: readonly Body[], view: View, at: Millimetres, behind: Millimetres = 0): Face {
   const outlineOf = (solid: Polyhedron): readonly ViewPoint[] => viewPolygon(solid, view, at);

@@ -137,10 +137,10 @@ function steady(face: readonly Vec3[]): readonly Vec3[] {
 const UPWARDS = 0.999;
 
 /**
- * The faces of the poured loaf that look towards the eye, drawn back to front. Layers and blocks are convex and each lies on
- * the upper side of those poured before it, so drawing them in the order they were poured is right for an eye
- * above the surfaces. `keep` cuts the loaf away in front of a plane across it (y >= keep stays). One that stands on its top is `overMm` high and
- * turned over, and drawn from what was poured last.
+ * The faces of the poured loaf that look towards the eye, drawn back to front. Layers and blocks are convex
+ * and each lies on the upper side of those poured before it, so drawing them in the order they were poured is
+ * right for an eye above the surfaces. `keep` cuts the loaf away in front of a plane across it (y >= keep
+ * stays). One that stands on its top is `overMm` high and turned over, and drawn from what was poured last.
  */
 export function facetsOf(
   bodies: readonly Body[],

@@ -10,7 +10,9 @@ export interface FramedFace {
   readonly head: Millimetres;
 }
 
-/** At least this frame, and as much more as what is in it takes: walls that lean, a slope above the fill line. */
+/**
+ * At least this frame, and as much more as what is in it takes: walls that lean, a slope above the fill line.
+ */
 export function framed({ face, left, right, foot, head }: FramedFace): FramedFace {
   const points = face.flatMap((b) => b.outline);
   const hs = points.map((p) => p.h);

@@ -9,7 +9,10 @@ import type { Millilitres } from '../units/quantity.ts';
 /** Looks across and along. */
 const LOOKS = 220;
 
-/** The volume of every deposit on top of a compartment, as its pictures show it, by its name: column by column, as far as it is seen. */
+/**
+ * The volume of every deposit on top of a compartment, as its pictures show it, by its name: column by
+ * column, as far as it is seen.
+ */
 export function heapedVolumes(
   { solid }: Block,
   { keys, heap }: Extract<Content, { kind: 'heaped' }>,

@@ -14,7 +14,10 @@ const MOST_LEVELS = 38;
 /** Between the cuts on their sheet, mm. */
 const GAP = 1;
 
-/** From where up a body has no plane for its top: what lies on a loaf, and a last layer that is rough or scraped. */
+/**
+ * From where up a body has no plane for its top: what lies on a loaf, and a last layer that is rough or
+ * scraped.
+ */
 export function openFrom(body: Body): Millimetres | undefined {
   if (body.kind === 'layer') return undefined;
   const { content } = body.block;
@@ -27,10 +30,16 @@ export function openFrom(body: Body): Millimetres | undefined {
 export const litBlock = (block: Block): Block =>
   block.content.kind === 'heaped' ? { ...block, content: inRelief(block.content) } : block;
 
-/** A top that is no plane in level cuts, side by side on one sheet: one over another, they are seen as a body from any place above. */
+/**
+ * A top that is no plane in level cuts, side by side on one sheet: one over another, they are seen as a body
+ * from any place above.
+ */
 export interface LevelSheet {
   readonly face: FramedFace;
-  /** of each cut: where it begins on the sheet, and how high it was made, mm; those that are nearer to the eye last */
+  /**
+   * of each cut: where it begins on the sheet, and how high it was made, mm; those that are nearer to the eye
+   * last
+   */
   readonly levels: readonly { readonly leftMm: Millimetres; readonly z: Millimetres }[];
   /** the corner of each in plan, and how wide and long it is, mm */
   readonly x0: Millimetres;
@@ -41,7 +50,10 @@ export interface LevelSheet {
   readonly isLit: boolean;
 }
 
-/** The sheet of one body; undefined where its top is a plane. Of what hangs below the nearest to an eye below is last. */
+/**
+ * The sheet of one body; undefined where its top is a plane. Of what hangs below the nearest to an eye below
+ * is last.
+ */
 export function levelSheet(body: Body): LevelSheet | undefined {
   const from = openFrom(body);
   if (from === undefined || body.kind === 'layer') return undefined;

@@ -24,7 +24,10 @@ export function sectionAt(laid: LaidFace, fromNearMm: Millimetres): FramedFace {
 export const planAt = (laid: LaidFace, aboveFloorMm: Millimetres): FramedFace =>
   fromAbove(laid, faceLevel(bodiesOf(laid), aboveFloorMm));
 
-/** The top of the loaf as it stands, the near end at the foot: of one that was poured on a mat what lay on that, right and left changed round. */
+/**
+ * The top of the loaf as it stands, the near end at the foot: of one that was poured on a mat what lay on
+ * that, right and left changed round.
+ */
 export function topFace(laid: LaidFace): FramedFace {
   if (!standsOnItsTop(laid.plan)) return fromAbove(laid, topOf(bodiesOf(laid)));
   return fromAbove(laid, mirrored(undersideOf(bodiesOf(laid))));

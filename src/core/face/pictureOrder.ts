@@ -33,13 +33,18 @@ export interface OrdersFound {
 /** More difference than this reads as no more contrast. A judgement, no source. */
 const ENOUGH = 80;
 
-/** All orders are tried up to so many turns; of more, turns are changed for one another as long as that helps. */
+/**
+ * All orders are tried up to so many turns; of more, turns are changed for one another as long as that helps.
+ */
 const ALL_UP_TO = 7;
 
 /** So many are told of. */
 const TOLD = 3;
 
-/** A copy of the plan in which every turn of a round has a pot of its own: what lies beside what does not depend on colours. */
+/**
+ * A copy of the plan in which every turn of a round has a pot of its own: what lies beside what does not
+ * depend on colours.
+ */
 function turnsApart(plan: Plan, pour: Pour): { readonly plan: Plan; readonly keys: readonly string[] } {
   const clones = roundOf(pour).flatMap((id, i): Pot[] => {
     const pot = potNamed(plan, id);
@@ -104,8 +109,8 @@ function climbed(start: readonly number[], scoreOf: (order: readonly number[]) =
 }
 
 /**
- * Orders of a round's pots with the most contrast in this very picture: between those that lie side by side in it, from above and cut, not only one after
- * another in the list.
+ * Orders of a round's pots with the most contrast in this very picture: between those that lie side by side
+ * in it, from above and cut, not only one after another in the list.
  */
 export function* pictureOrders({ plan, pourId, colours }: OrderWanted): Task<never, OrdersFound> {
   const pour = plan.steps.find((s) => s.id === pourId);

@@ -7,7 +7,10 @@ import { cutEach } from './face.ts';
 import { framed, type FramedFace } from './framed.ts';
 import type { LaidFace } from './laid.ts';
 
-/** A cut by hand: turned about the upright (0 across the loaf, 90 along it), leant over (0 upright, 90 level), and moved through the loaf, 0 to 1. */
+/**
+ * A cut by hand: turned about the upright (0 across the loaf, 90 along it), leant over (0 upright, 90 level),
+ * and moved through the loaf, 0 to 1.
+ */
 export interface HandCut {
   readonly turnDeg: Degrees;
   readonly leanDeg: Degrees;
@@ -22,7 +25,10 @@ function normalOf({ turnDeg, leanDeg }: HandCut): Vec3 {
   return [0 - Math.sin(t) * Math.cos(l), Math.cos(t) * Math.cos(l), 0 - Math.sin(l)];
 }
 
-/** A loaf cut by any plane and looked at square on: upright cuts from the near end or the right, a level one from above. */
+/**
+ * A loaf cut by any plane and looked at square on: upright cuts from the near end or the right, a level one
+ * from above.
+ */
 export function planeFace(laid: LaidFace, cut: HandCut): FramedFace {
   const normal = normalOf(cut);
   const t = cut.turnDeg * RADIANS;

@@ -46,10 +46,16 @@ export function readerOf(content: Content, ready: Ready): RowReader {
   }
 }
 
-/** Fills `count` samples from `to` on, the first at (h, z) of the picture and the next ones `step` mm to its right. */
+/**
+ * Fills `count` samples from `to` on, the first at (h, z) of the picture and the next ones `step` mm to its
+ * right.
+ */
 type Filler = (h: number, z: number, step: number, count: number, to: number) => void;
 
-/** What fills a band: its one number, or a block's deposits, read off it. `first` is the number of the first of them. */
+/**
+ * What fills a band: its one number, or a block's deposits, read off it. `first` is the number of the first
+ * of them.
+ */
 function fillerOf({ swirl }: Band, first: number, band: Uint16Array, ready: Ready): Filler {
   if (!swirl) return (_h, _z, _step, count, to) => band.fill(first, to, to + count);
   const read = readerOf(swirl.content, ready);
@@ -88,8 +94,9 @@ const FEWEST_PLANES = 12;
 const BEHIND_MM = 0.75;
 
 /**
- * A framed face as large as fits into `width` x `height` pixels, in its middle, at one scale. Later bands lie over earlier ones. Outlines
- * need not be convex; a sample belongs to the outlines that go round it an odd number of times.
+ * A framed face as large as fits into `width` x `height` pixels, in its middle, at one scale. Later bands lie
+ * over earlier ones. Outlines need not be convex; a sample belongs to the outlines that go round it an odd
+ * number of times.
  */
 export function rasterise(
   framed: FramedFace,

@@ -7,7 +7,9 @@ import { specsOf } from '../pattern/body.ts';
 import type { FramedFace } from './framed.ts';
 import { rasterise, type Raster, type Ready } from './raster.ts';
 
-/** So many blocks are kept ready: a mould and what it is compared with. A slab with strokes takes about 3 MB. */
+/**
+ * So many blocks are kept ready: a mould and what it is compared with. A slab with strokes takes about 3 MB.
+ */
 const KEPT = 16;
 
 /** Blocks that were made ready, the one used last at the end. */
@@ -45,12 +47,18 @@ export interface Wanted {
 /** A coarse picture has one sample for so many pixels, each way. */
 const COARSE = 3;
 
-/** px: a picture as small as this is drawn from a block that was made ready on coarser grids, in a fifth of the time */
+/**
+ * px: a picture as small as this is drawn from a block that was made ready on coarser grids, in a fifth of
+ * the time
+ */
 const SMALL = 40_000;
 
 const smallKey = (key: string): string => `small ${key}`;
 
-/** Made ready step by step; several pictures of one block go on with the same work. A small picture takes what is there for a large one. */
+/**
+ * Made ready step by step; several pictures of one block go on with the same work. A small picture takes what
+ * is there for a large one.
+ */
 function* made(shelf: Shelf, spec: BlockSpec, small: boolean): Task<never, Prepared> {
   const { held, making } = shelf;
   const key = small ? smallKey(spec.key) : spec.key;

@@ -10,7 +10,10 @@ import type { Millilitres } from '../units/quantity.ts';
 /** Looks at so many heights, across at each, and along; along what is alike all along. */
 const LOOKS = { heights: 300, across: 200, along: 24, alike: 2 };
 
-/** The volume of every deposit where scraped layers meet what lies over them, as its pictures show it, by its name. */
+/**
+ * The volume of every deposit where scraped layers meet what lies over them, as its pictures show it, by its
+ * name.
+ */
 export function scrapedVolumes(
   { solid }: Block,
   { keys, scraped }: Extract<Content, { kind: 'scraped' }>,

@@ -13,7 +13,10 @@ const EVERY = 3;
 /** Steps of it never come back to the same place. */
 const GOLDEN = 0.618034;
 
-/** The volume of every deposit of a block as its pictures show it, by its name: looked at all through it, in even steps. */
+/**
+ * The volume of every deposit of a block as its pictures show it, by its name: looked at all through it, in
+ * even steps.
+ */
 export function simulatedVolumes(
   keys: readonly string[],
   prepared: Prepared,
@@ -34,7 +37,8 @@ export function simulatedVolumes(
     const { box } = level;
     const edges = level.fills ? undefined : edgesOf(level.outline);
     const [dx, dy] = [wide(box) / LOOKS, long(box) / LOOKS];
-    // each level and row is looked at a little otherwise, so that a thin upright band is neither always met nor always missed
+    // each level and row is looked at a little otherwise, so that a thin upright band is neither always met
+    // nor always missed
     const aside = (l * GOLDEN * GOLDEN + 0.5) % 1;
     for (let j = 0; j < LOOKS; j += 1) {
       const y = box.y0 + (j + aside) * dy;

@@ -44,7 +44,10 @@ const planesOf = (bodies: readonly Body[]): Face =>
     }),
   );
 
-/** Where a point seen from above is on a facet: its height follows from its place. A facet that is seen from above is not upright (Newell's normal). */
+/**
+ * Where a point seen from above is on a facet: its height follows from its place. A facet that is seen from
+ * above is not upright (Newell's normal).
+ */
 function planeUnder(corners: readonly Vec3[]): Omit<Swirl, 'content'> {
   let [nx, ny, nz] = [0, 0, 0];
   for (const [i, [ax, ay, az]] of corners.entries()) {

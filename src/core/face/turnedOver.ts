@@ -53,7 +53,10 @@ function ridgesFromBelow(block: Block): Band {
   });
 }
 
-/** What lay on the mat, as it is seen from above the mould through all that is over it: x to the right, the near end at the foot. */
+/**
+ * What lay on the mat, as it is seen from above the mould through all that is over it: x to the right, the
+ * near end at the foot.
+ */
 export const undersideOf = (bodies: readonly Body[]): Face => [
   ...faceLevel(
     bodies.filter((b) => !hangs(b)),

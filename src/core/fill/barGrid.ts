@@ -4,7 +4,10 @@ import { isCavity, type Mould } from '../mould/schema.ts';
 import type { CutSettings, CutWay } from '../plan/planSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
-/** Slices of a block, or bars of a length that is all to be cut: one kerf less than slices; a part in 10^9 forgives binary rounding. */
+/**
+ * Slices of a block, or bars of a length that is all to be cut: one kerf less than slices; a part in 10^9
+ * forgives binary rounding.
+ */
 export const piecesIn = (
   lengthMm: Millimetres,
   { thicknessMm, kerfMm }: Pick<CutSettings, 'thicknessMm' | 'kerfMm'>,

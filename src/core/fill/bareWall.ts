@@ -29,8 +29,8 @@ const inSpace = (view: View, at: number, p: ViewPoint): Vec3 =>
 const along = (view: View, p: Vec3): number => (view === 'section' ? p[0] : p[1]);
 
 /**
- * The walls that a pour's surface does not come to, seen in the middle section and the middle side view: it ends
- * on the floor or on the slope of an earlier layer.
+ * The walls that a pour's surface does not come to, seen in the middle section and the middle side view: it
+ * ends on the floor or on the slope of an earlier layer.
  */
 export function bareWalls(room: Room, layer: Layer): BareWall[] {
   return SIDES.flatMap(({ view, walls }) => {

@@ -28,8 +28,8 @@ export function chordAt(
 const STEPS = 400;
 
 /**
- * The volume of a parabola `mm` high and 2 `half` wide about `at`, as far as it lies over an outline, mm^3: Simpson's rule over the length of the outline at
- * each place across.
+ * The volume of a parabola `mm` high and 2 `half` wide about `at`, as far as it lies over an outline, mm^3:
+ * Simpson's rule over the length of the outline at each place across.
  */
 export function ridgeMm3(
   outline: Outline,

@@ -9,7 +9,10 @@ export interface FillTarget {
   /** in one mould */
   readonly volumeMl: Millilitres;
   readonly heightMm: Millimetres;
-  /** the whole batch, where the plan gives its size and this mould takes what is left of it; undefined when the mould decides */
+  /**
+   * the whole batch, where the plan gives its size and this mould takes what is left of it; undefined when
+   * the mould decides
+   */
   readonly givenBatchG: Grams | undefined;
   /** more than the rim holds, ml in one mould; 0 when it fits */
   readonly overRimMl: Millilitres;

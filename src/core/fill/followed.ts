@@ -3,8 +3,8 @@ import type { Step } from '../plan/stepSchema.ts';
 import type { PouredLayer } from './layers.ts';
 
 /**
- * The first mould's design in another mould: every pour with the same share of it, at the same tilt. What was put under the
- * first would give another tilt here, so the angles alone are kept.
+ * The first mould's design in another mould: every pour with the same share of it, at the same tilt. What was
+ * put under the first would give another tilt here, so the angles alone are kept.
  */
 export function followed(part: Plan, first: readonly PouredLayer[]): Plan {
   const volumes = new Map(first.map((l) => [l.pour.id, l.volumeMl] as const));

@@ -8,7 +8,10 @@ import type { LaidMould, LaidPlan } from './layPlan.ts';
 const potInputs = ({ name: _name, colour: _colour, jug: _jug, ...rest }: Pot): readonly unknown[] =>
   fieldsOf(rest);
 
-/** What a plan is laid by: what it is called, how it is timed and, where nothing lies evenly on its bars, how it is cut are not among it. */
+/**
+ * What a plan is laid by: what it is called, how it is timed and, where nothing lies evenly on its bars, how
+ * it is cut are not among it.
+ */
 function inputsOf(plan: Plan): readonly unknown[] {
   const { id: _id, name: _name, notes: _notes, created: _created, changed: _changed, ...rest } = plan;
   const { clock: _clock, cut, pots, ...laid } = rest;

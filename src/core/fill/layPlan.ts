@@ -56,7 +56,10 @@ export interface LaidPlan {
   readonly stirred: ReadonlyMap<string, Mix>;
 }
 
-/** A batch whose size is given is laid again until its mean density agrees with what was laid: relative, and so often at most. */
+/**
+ * A batch whose size is given is laid again until its mean density agrees with what was laid: relative, and
+ * so often at most.
+ */
 const AGREES = 1e-7;
 const ROUNDS = 6;
 
@@ -99,7 +102,10 @@ const ownFill = ({ use, geometry, part }: ToLay): FillTarget | undefined => {
   return use.takesRest || to.kind === 'batter' || to.kind === 'oils' ? undefined : fillTo(geometry, to);
 };
 
-/** All moulds laid, of batter with this mean makeup. `besideG` of the batch is in none of their pours: scraped off, heaped on top, or left in the jugs of stocks. */
+/**
+ * All moulds laid, of batter with this mean makeup. `besideG` of the batch is in none of their pours: scraped
+ * off, heaped on top, or left in the jugs of stocks.
+ */
 function lay(
   { plan, toLay, makeup, poured }: Laying,
   mean: MeanBatter,
@@ -151,7 +157,9 @@ function laidDensity({ stack }: LaidMould, plain: MeanBatter): number {
   return massG > 0 ? massG / stack.filledMl : plain.densityGMl;
 }
 
-/** What stays in the jugs of the stocks of blends, of a batch of given size: before what is mixed beyond, g. */
+/**
+ * What stays in the jugs of the stocks of blends, of a batch of given size: before what is mixed beyond, g.
+ */
 function leftInStocks(plan: Plan, moulds: Laid): Grams {
   let leftG = 0;
   for (const { id, school, stockLossPercent } of plan.ombres) {

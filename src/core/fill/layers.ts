@@ -94,7 +94,10 @@ export function beforeSettling<L extends PouredLayer>(layer: L): L {
   return { ...layer, ...lie };
 }
 
-/** Layers of one compartment with what is scraped off them, and how rough they are left; what is pressed into the last of them. */
+/**
+ * Layers of one compartment with what is scraped off them, and how rough they are left; what is pressed into
+ * the last of them.
+ */
 function asTheyAreLeft(
   plan: Plan,
   room: Room,

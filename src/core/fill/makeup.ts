@@ -24,10 +24,10 @@ export interface Makeup {
 export const MOST_COLORANT = 0.5;
 
 /**
- * One gram of batter with a mix of colorants in it. The recipe makes `batterPerOil` of batter from each gram of its oils;
- * oil that a colorant is dispersed in is one of those oils; powder and other carriers come on top. So
- * 1 = oils x batterPerOil + powder + other carriers, and volumes add up. Never less than a twentieth of batter: what has
- * so much colorant is refused elsewhere.
+ * One gram of batter with a mix of colorants in it. The recipe makes `batterPerOil` of batter from each gram
+ * of its oils; oil that a colorant is dispersed in is one of those oils; powder and other carriers come on
+ * top. So 1 = oils x batterPerOil + powder + other carriers, and volumes add up. Never less than a twentieth
+ * of batter: what has so much colorant is refused elsewhere.
  */
 export function makeupOf(plan: Pick<Plan, 'colorants'>, recipe: Recipe | undefined, mix: Mix): Makeup {
   let powder = 0;
@@ -61,7 +61,10 @@ export function makeupOf(plan: Pick<Plan, 'colorants'>, recipe: Recipe | undefin
 export const colorantPart = (makeup: Makeup): number =>
   makeup.powder + makeup.carrierOil + makeup.carrierOther;
 
-/** What every pour of a plan is made of, by its pot or by its place in its ombre; `stirred` are mixes of pots that something else was stirred into. */
+/**
+ * What every pour of a plan is made of, by its pot or by its place in its ombre; `stirred` are mixes of pots
+ * that something else was stirred into.
+ */
 export function makeupsOf(
   plan: Plan,
   recipes: Recipes,

@@ -5,7 +5,10 @@ import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import type { LaidMould } from './layPlan.ts';
 import { topDensity, weighedTops } from './topMass.ts';
 
-/** Batter of one of the loaf's pots that goes into one kind of mould beside the pours: heaped on top, or into the hollows of a mat. */
+/**
+ * Batter of one of the loaf's pots that goes into one kind of mould beside the pours: heaped on top, or into
+ * the hollows of a mat.
+ */
 export interface Mound {
   readonly stepId: StepId;
   readonly pot: PotId;

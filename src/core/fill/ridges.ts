@@ -18,7 +18,10 @@ export const outlineOnMat = (room: Room): Outline =>
 /** Strips that hollows are added up in, across a mould. */
 const STRIPS = 4000;
 
-/** What the hollows of a mat hold under one compartment, mm^3: by their depth and length at the middle of each strip. */
+/**
+ * What the hollows of a mat hold under one compartment, mm^3: by their depth and length at the middle of each
+ * strip.
+ */
 export function hollowsMm3(mat: Mat, outline: Outline): number {
   const axis = axisOfMat(mat);
   const [low, high] = spanOf(outline, axis);
@@ -40,7 +43,10 @@ export const ridgesStep = ({ steps, pots }: Pick<Plan, 'steps' | 'pots'>): Ridge
   return { id: UNTOLD_RIDGES, kind: 'ridges', pot: first ? leadPot(first) : (pots[0]?.id ?? '') };
 };
 
-/** The steps in the order they are done: hollows of a mat are filled first, without a step for them out of the jug that is poured first. */
+/**
+ * The steps in the order they are done: hollows of a mat are filled first, without a step for them out of the
+ * jug that is poured first.
+ */
 export function stepsDone(plan: Plan): readonly Step[] {
   const untold = usesOf(plan).find(
     (u) => u.mould.mat && !plan.steps.some((s) => s.kind === 'ridges' && isAbout(u, s)),

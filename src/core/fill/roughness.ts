@@ -8,7 +8,10 @@ import type { Millimetres } from '../units/quantity.ts';
 import { levelProfile } from '../mould/levelProfile.ts';
 import type { Below } from './scraped.ts';
 
-/** A layer whose surface is no plane: spooned in and left rough, or with hollows pressed into it. Heights are above the floor. */
+/**
+ * A layer whose surface is no plane: spooned in and left rough, or with hollows pressed into it. Heights are
+ * above the floor.
+ */
 export interface Roughness extends Uneven {
   readonly lowestMm: Millimetres;
   readonly highestMm: Millimetres;
@@ -74,7 +77,9 @@ function openAtMm2(room: Room, heightMm: Millimetres): number {
 /** Ground of one height. */
 const flatAt = (mm: Millimetres): Uneven['ground'] => ({ from: 0, step: 1, heights: [mm, mm] });
 
-/** How a layer is left: `roughMm` from its deepest hollow to its highest peak, and what is pressed into it. */
+/**
+ * How a layer is left: `roughMm` from its deepest hollow to its highest peak, and what is pressed into it.
+ */
 interface LeftSo {
   readonly roughMm: Millimetres | undefined;
   readonly hollows: Dents['hollows'];
@@ -82,7 +87,10 @@ interface LeftSo {
   readonly name: string;
 }
 
-/** How a level layer is left, as much above as below its mean. Undefined where it slopes, or where nothing is done to it. */
+/**
+ * How a level layer is left, as much above as below its mean. Undefined where it slopes, or where nothing is
+ * done to it.
+ */
 export function roughnessOf(
   room: Room,
   layer: Layer,

@@ -29,7 +29,10 @@ export interface Scraping {
   readonly overRimMm: Millimetres;
 }
 
-/** Between the places that a profile is kept at, at least, mm; and how many of them there are at most and at least. */
+/**
+ * Between the places that a profile is kept at, at least, mm; and how many of them there are at most and at
+ * least.
+ */
 const STEP_MM = 0.25;
 const PLACES = [120, 1200] as const;
 
@@ -116,7 +119,10 @@ function knownOf(scrape: Scrape, room: Room): Known {
 
 const axisOf = ({ pulled }: Scrape): 0 | 1 => (pulled === 'lengthwise' ? 0 : 1);
 
-/** How high a layer is poured so that `underMm3` stay below the edge: the surface before it is scraped, and what is scraped off. */
+/**
+ * How high a layer is poured so that `underMm3` stay below the edge: the surface before it is scraped, and
+ * what is scraped off.
+ */
 function poured(
   room: Room,
   layer: Layer,
@@ -178,7 +184,9 @@ function closesIn(room: Room, axis: 0 | 1, heightMm: Millimetres): boolean {
   return !here || !rim || rim.high - rim.low < here.high - here.low - 1;
 }
 
-/** What lies in a compartment below a layer, in the order it was poured, each with what was scraped off it. */
+/**
+ * What lies in a compartment below a layer, in the order it was poured, each with what was scraped off it.
+ */
 export interface Below {
   readonly layer: Layer;
   readonly scraping: Scraping | undefined;
@@ -188,8 +196,9 @@ export interface Below {
 export type NotScraped = 'slanted' | 'column' | 'standing-round' | 'closed-above';
 
 /**
- * A layer as a scraper leaves it. What stays is what the pour says, so it is poured as much higher as the edge takes: the surface H before
- * it solves V(H) = what stays + what lies between the edge and H. The profile is the same all along.
+ * A layer as a scraper leaves it. What stays is what the pour says, so it is poured as much higher as the
+ * edge takes: the surface H before it solves V(H) = what stays + what lies between the edge and H. The
+ * profile is the same all along.
  */
 export function scrapingOf(
   room: Room,

@@ -28,8 +28,8 @@ export type JugTurn =
   | { readonly does: 'in'; readonly pot: PotId; readonly of: PotId; readonly massG: Grams };
 
 /**
- * What leaves every jug and what comes back into it, in order. `outG` is what a pour takes of a pot, what is scraped off again among it; `offG` is
- * that part; both into all moulds.
+ * What leaves every jug and what comes back into it, in order. `outG` is what a pour takes of a pot, what is
+ * scraped off again among it; `offG` is that part; both into all moulds.
  */
 export function jugTurns(
   plan: Plan,
@@ -52,8 +52,8 @@ export function jugTurns(
 }
 
 /**
- * What of every pour has to be made, by its deposit: all of it, less scrapings that are in the jug by then. A pot is never short: what it is made of
- * in all is the most that was out of its jug at any time.
+ * What of every pour has to be made, by its deposit: all of it, less scrapings that are in the jug by then. A
+ * pot is never short: what it is made of in all is the most that was out of its jug at any time.
  */
 export function freshOf(turns: readonly JugTurn[]): ReadonlyMap<string, Grams> {
   const madeG = new Map<PotId, Grams>();
@@ -98,7 +98,10 @@ const turnsIn = (plan: Plan, moulds: readonly Filled[]): readonly JugTurn[] =>
     (d) => inMoulds(moulds, d, scrapedOf),
   );
 
-/** Batter that has to be made beyond what stays in the moulds, for what is scraped off and not poured again, g. */
+/**
+ * Batter that has to be made beyond what stays in the moulds, for what is scraped off and not poured again,
+ * g.
+ */
 export function madeBeyond(plan: Plan, moulds: readonly Filled[]): Grams {
   if (scrapesOf(plan).size === 0) return 0;
   const made = [...freshOf(turnsIn(plan, moulds)).values()].reduce((s, g) => s + g, 0);

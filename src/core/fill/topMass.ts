@@ -66,7 +66,10 @@ function ofParabola(from: number, to: number): number {
   return Math.max(0, upTo(to) - upTo(from));
 }
 
-/** What of a thing lies on a rectangle of the plan, 0..1. A ridge that reaches over the walls is shared by what of its parabola is on it. */
+/**
+ * What of a thing lies on a rectangle of the plan, 0..1. A ridge that reaches over the walls is shared by
+ * what of its parabola is on it.
+ */
 function shareOn(thing: TopThing, { x0, x1, y0, y1 }: Rectangle): number {
   const { x, y, halfX, halfY } = thing;
   switch (thing.form) {
@@ -86,7 +89,10 @@ function shareOn(thing: TopThing, { x0, x1, y0, y1 }: Rectangle): number {
   }
 }
 
-/** What of all that is on top lies on a rectangle of the plan, g: each kind in proportion to its volume, or to its count. */
+/**
+ * What of all that is on top lies on a rectangle of the plan, g: each kind in proportion to its volume, or to
+ * its count.
+ */
 export function massOnG(tops: readonly WeighedPart[], on: Rectangle, room: number): Grams {
   let massG = 0;
   for (const { things, massG: all } of tops) {

@@ -31,7 +31,9 @@ export interface TopPart {
   readonly massG?: Grams;
 }
 
-/** Something on top as it lies on one mould; or the ridges under it, which are its top once it stands on them. */
+/**
+ * Something on top as it lies on one mould; or the ridges under it, which are its top once it stands on them.
+ */
 export interface LaidTop {
   readonly step: Top | Ridges;
   readonly parts: readonly TopPart[];
@@ -40,7 +42,10 @@ export interface LaidTop {
 /** More things than this on one mould are not laid: nobody pipes as many. */
 export const MOST_THINGS = 5000;
 
-/** A grain of coarse salt, g: a cube of 2 mm; how far it reaches in plan and how high it stands, mm. From memory, 2.16 g/ml. */
+/**
+ * A grain of coarse salt, g: a cube of 2 mm; how far it reaches in plan and how high it stands, mm. From
+ * memory, 2.16 g/ml.
+ */
 const GRAIN = { massG: 0.017, radiusMm: 0.9, highMm: 1.4 } as const;
 
 /** A wave of a rope is about as long as the rope is wide. A judgement, no source. */

@@ -19,7 +19,10 @@ export function sideAt(outline: readonly ViewPoint[], z: Millimetres, sign: 1 | 
   return most === -Infinity ? 0 : sign * most;
 }
 
-/** The point of a compartment's wall at its middle and this height, mould frame. Left is -x, right +x, near -y, far +y. */
+/**
+ * The point of a compartment's wall at its middle and this height, mould frame. Left is -x, right +x, near
+ * -y, far +y.
+ */
 export function wallPoint(room: Room, wall: Wall, heightMm: Millimetres): Vec3 {
   const z = Math.min(heightMm, room.heightMm);
   const across = wall === 'left' || wall === 'right';

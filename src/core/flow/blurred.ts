@@ -6,7 +6,10 @@ import { levelAt, type Level, type Levels } from './levels.ts';
 import { edgesOf, isIn } from './outline.ts';
 import type { Place } from './readers.ts';
 
-/** A border that was laid level on what was fluid: it is rough. What lies about it gives way, and every colour keeps its volume. */
+/**
+ * A border that was laid level on what was fluid: it is rough. What lies about it gives way, and every colour
+ * keeps its volume.
+ */
 export interface Blurred extends Heights {
   readonly kind: 'blurred';
   /** the heights of the border as it would lie, of what stays where it is below, and of the surface */
@@ -33,7 +36,10 @@ const BELOW = 3;
 /** The border never comes nearer to the floor or the surface than this part of what is there. */
 const MOST = 0.9;
 
-/** A border that is rough by less has swells as long as at this, mm: finer ones nobody sees, and they take long. */
+/**
+ * A border that is rough by less has swells as long as at this, mm: finer ones nobody sees, and they take
+ * long.
+ */
 const LEAST = 1.5;
 
 /** Looks that the mean of a border is told from, each way. */
@@ -75,7 +81,9 @@ function meanOver(up: Nodes, { outline, fills }: Level, box: Box): number {
   return count > 0 ? sum / count : 0;
 }
 
-/** A level pour on what is fluid: rough by `roughMm` either way of the height `at`, with the surface at `top`. */
+/**
+ * A level pour on what is fluid: rough by `roughMm` either way of the height `at`, with the surface at `top`.
+ */
 export function blurredStage(
   levels: Levels,
   {

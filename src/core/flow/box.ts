@@ -39,7 +39,10 @@ export const nodesOf = (box: Box, nx: number, ny: number, values: Float64Array):
   values,
 });
 
-/** Between the four corners about a point; beyond the rectangle as on its edge. This runs for every pixel: plain steps. */
+/**
+ * Between the four corners about a point; beyond the rectangle as on its edge. This runs for every pixel:
+ * plain steps.
+ */
 export function valueAt(nodes: Nodes, x: number, y: number): number {
   const { nx, ny, values } = nodes;
   let fx = (x - nodes.x0) * nodes.perX;

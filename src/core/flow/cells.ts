@@ -25,7 +25,10 @@ const middleOf = ({ nx, dx, dy }: Grid, box: Box, cell: number): Spot => [
   box.y0 + (Math.floor(cell / nx) + 0.5) * dy,
 ];
 
-/** A spot that is not open, as the corner of a round plan or one in which something stands, is taken as the open one nearest to it. */
+/**
+ * A spot that is not open, as the corner of a round plan or one in which something stands, is taken as the
+ * open one nearest to it.
+ */
 export function inOpen(grid: Grid, box: Box, spot: Spot, open: Uint8Array | undefined): Spot {
   if (!open || open[cellAt(grid, box, spot)] === 1) return spot;
   let [nearest, at] = [Infinity, spot];
@@ -55,7 +58,10 @@ export function covered(grid: Grid, box: Box, points: readonly Spot[]): Float64A
   return part;
 }
 
-/** What batter spreads within: the plan's outline where it does not fill the rectangle, and what stands in its way. */
+/**
+ * What batter spreads within: the plan's outline where it does not fill the rectangle, and what stands in its
+ * way.
+ */
 export interface Within {
   readonly outline?: readonly Spot[] | undefined;
   readonly standing?: readonly Star[];
@@ -144,8 +150,9 @@ export const closedBy = (grid: Grid, box: Box, standing: readonly Star[]): Uint8
 const RINGS = 4;
 
 /**
- * Nodes in and on what stands in the way take the mean of those beside them: cells make its sides a stair, in whose corners batter would stand that
- * in truth goes along a smooth wall; and pictures are read between the nodes.
+ * Nodes in and on what stands in the way take the mean of those beside them: cells make its sides a stair, in
+ * whose corners batter would stand that in truth goes along a smooth wall; and pictures are read between the
+ * nodes.
  */
 export function besideStanding(
   { nx, ny }: Grid,

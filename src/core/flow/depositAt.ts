@@ -58,7 +58,10 @@ function makeReader(prepared: Prepared): RowReader {
   for (const [l, { box: own }] of levels.entries())
     fit.set([own.x0, wide(box) / wide(own), own.y0, long(box) / long(own)], 4 * l);
   const alike = rowsAlike(prepared, steps);
-  /** The deposit of a place that was brought back by the steps before `from`; -1: none. `value`: of the field of step `told`, where that is known. */
+  /**
+   * The deposit of a place that was brought back by the steps before `from`; -1: none. `value`: of the field
+   * of step `told`, where that is known.
+   */
   const depositFrom = (
     x: number,
     y: number,
@@ -167,7 +170,8 @@ function makeReader(prepared: Prepared): RowReader {
         return;
       }
     }
-    // this is where the time goes, for every pixel of every picture: places in plain numbers, nothing made, nothing called that is not small
+    // this is where the time goes, for every pixel of every picture: places in plain numbers, nothing made,
+    // nothing called that is not small
     for (let n = 0; n < count; n += 1) {
       const high = z / spacing;
       let level = Math.floor(high);

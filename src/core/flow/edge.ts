@@ -1,7 +1,10 @@
 /** Edges that repeat: waves, straight teeth, round grooves, round ridges, and square notches. */
 export const REPEATED_EDGES = ['waves', 'teeth', 'grooves', 'ridges', 'notches'] as const;
 
-/** The edge of a scraper: mm from the middle of what it is pulled over, and parts of its relief, 0 at its lowest tip. */
+/**
+ * The edge of a scraper: mm from the middle of what it is pulled over, and parts of its relief, 0 at its
+ * lowest tip.
+ */
 export type Edge =
   | {
       readonly kind: 'repeated';
@@ -17,7 +20,9 @@ export type Edge =
 /** The sides of a notch take up this part of half a pitch: straight up they would tear the batter. */
 const NOTCH_SIDE = 0.2;
 
-/** How high an edge that repeats stands at `far` of the way from a tip to half way to the next one, 0 to 1. */
+/**
+ * How high an edge that repeats stands at `far` of the way from a tip to half way to the next one, 0 to 1.
+ */
 function repeatedPart(shape: Extract<Edge, { kind: 'repeated' }>['shape'], far: number): number {
   switch (shape) {
     case 'waves':
@@ -33,7 +38,10 @@ function repeatedPart(shape: Extract<Edge, { kind: 'repeated' }>['shape'], far: 
   }
 }
 
-/** How high an edge stands, as a part of its relief, `acrossMm` from the middle; beyond a drawn one as at its end. */
+/**
+ * How high an edge stands, as a part of its relief, `acrossMm` from the middle; beyond a drawn one as at its
+ * end.
+ */
 export function partAt(edge: Edge, acrossMm: number): number {
   if (edge.kind === 'repeated') {
     const turns = (acrossMm - edge.shiftMm) / edge.pitchMm;

@@ -20,34 +20,43 @@ import { flowOf } from './potential.ts';
 import type { Spot } from './spec.ts';
 
 /**
- * How batter spreads from one place over a rectangle: it is fed there and sinks evenly everywhere else, so that what is within a travel time T has
- * the part 1 - exp(-T) of the area. On the walls nothing ever comes by but what was there first.
+ * How batter spreads from one place over a rectangle: it is fed there and sinks evenly everywhere else, so
+ * that what is within a travel time T has the part 1 - exp(-T) of the area. On the walls nothing ever comes
+ * by but what was there first.
  */
 export interface Field {
   /** exp(-T): 1 at a source, 0 where nothing ever comes */
   readonly beyond: Nodes;
   readonly sources: readonly [Spread, ...Spread[]];
-  /** at the nodes, the number of the source that batter comes from to there; undefined where there is but one */
+  /**
+   * at the nodes, the number of the source that batter comes from to there; undefined where there is but one
+   */
   readonly from: Uint8Array | undefined;
 }
 
 /** How batter is pushed away from one of the sources. */
 interface Spread {
   readonly centre: Spot;
-  /** where what is at each place was before so much of the area, a SHARES-th each, was pushed away from the source; [] where nobody asks */
+  /**
+   * where what is at each place was before so much of the area, a SHARES-th each, was pushed away from the
+   * source; [] where nobody asks
+   */
   readonly back: readonly Back[];
 }
 
 /**
- * Places as vectors from the source's middle times their length: near a source areas go by the square of how far they are, so that these change evenly
- * where the places themselves do not.
+ * Places as vectors from the source's middle times their length: near a source areas go by the square of how
+ * far they are, so that these change evenly where the places themselves do not.
  */
 type Back = Pairs;
 
 /** Cells that a field is solved on; for a small picture a quarter of them do. */
 const FINE = 8_000;
 
-/** Where columns stand apart there is much more to see: the thin seam where what comes from them meets, and the wake of one that nothing comes from. */
+/**
+ * Where columns stand apart there is much more to see: the thin seam where what comes from them meets, and
+ * the wake of one that nothing comes from.
+ */
 const FINEST = 16_000;
 
 /** A stream's field is smooth but near it, and a design can have many. */
@@ -57,8 +66,8 @@ const COARSE = 4_000;
 const SHARES = 24;
 
 /**
- * The field of sources in a rectangle: outlines that stand there, or a spot. With `moved` also where places were before, for what was poured somewhere
- * else before it.
+ * The field of sources in a rectangle: outlines that stand there, or a spot. With `moved` also where places
+ * were before, for what was poured somewhere else before it.
  */
 export function* fieldOf(
   box: Box,
@@ -163,8 +172,9 @@ const LEAST_SHARE = 0.002;
 const leftAfter = (k: number): number => Math.max(LEAST_SHARE, 1 - (k + 1) / SHARES);
 
 /**
- * What of the area lies beyond (x, y): exp(-T) there. Where what comes from two sources meets it goes down to nothing from both sides: one side is told as
- * less than nothing, so that the seam lies between the nodes where it is.
+ * What of the area lies beyond (x, y): exp(-T) there. Where what comes from two sources meets it goes down to
+ * nothing from both sides: one side is told as less than nothing, so that the seam lies between the nodes
+ * where it is.
  */
 export function beyondAt({ beyond, from }: Field, x: number, y: number): number {
   if (!from) return valueAt(beyond, x, y);

@@ -11,10 +11,16 @@ export interface Ended {
   readonly arrived: boolean;
 }
 
-/** Slower than this a point stands still: in the corners, mm per unit of time (batter crosses the mould in a few units). */
+/**
+ * Slower than this a point stands still: in the corners, mm per unit of time (batter crosses the mould in a
+ * few units).
+ */
 const STILL = 1e-12;
 
-/** Time to go from `v` at here to the face `distance` ahead where it is `end`, on a line between them; both positive. */
+/**
+ * Time to go from `v` at here to the face `distance` ahead where it is `end`, on a line between them; both
+ * positive.
+ */
 const timeTo = (distance: number, v: number, end: number): number => {
   if (end <= STILL) return Infinity;
   const gain = end - v;
@@ -26,9 +32,10 @@ const gone = (v: number, slope: number, time: number): number =>
   Math.abs(slope * time) < 1e-9 ? v * time : (v * Math.expm1(slope * time)) / slope;
 
 /**
- * Follow a flow line from (x, y), mm from the corner of the grid, `way` 1 with the flow or -1 against it, until `stop` says so of a cell or `until` has
- * passed. In each cell the velocity across it changes evenly from face to face, so the way through a cell is exact, and so is what the flow carries:
- * D. W. Pollock, "Semianalytical computation of path lines for finite-difference models", Ground Water 1988 (from memory).
+ * Follow a flow line from (x, y), mm from the corner of the grid, `way` 1 with the flow or -1 against it,
+ * until `stop` says so of a cell or `until` has passed. In each cell the velocity across it changes evenly
+ * from face to face, so the way through a cell is exact, and so is what the flow carries: D. W. Pollock,
+ * "Semianalytical computation of path lines for finite-difference models", Ground Water 1988 (from memory).
  */
 export function follow(
   { nx, ny, dx, dy }: Grid,

@@ -39,7 +39,10 @@ export function openAt(ground: Ground, low: number, high: number, height: number
   return open;
 }
 
-/** The same, added up step by step from `low`: at each of the ground's heights, mm. Written to `out` from `at` on. */
+/**
+ * The same, added up step by step from `low`: at each of the ground's heights, mm. Written to `out` from `at`
+ * on.
+ */
 export function openUpTo(
   ground: Ground,
   low: number,

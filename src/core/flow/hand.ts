@@ -14,8 +14,9 @@ const SPACING = 3;
 const smooth = (t: number): number => t * t * t * (t * (6 * t - 15) + 10);
 
 /**
- * A small waver, so that a picture looks poured and not printed: the batter turned a little about knots here and there. It is the curl of a smooth field
- * that vanishes at the walls, so that nothing goes through them and areas stay. An estimate of nothing: for looks alone.
+ * A small waver, so that a picture looks poured and not printed: the batter turned a little about knots here
+ * and there. It is the curl of a smooth field that vanishes at the walls, so that nothing goes through them
+ * and areas stay. An estimate of nothing: for looks alone.
  */
 export function waver(box: Box, hand: number, seed: number): Warp {
   const random = numbers(seed);

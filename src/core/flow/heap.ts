@@ -5,7 +5,8 @@ import { scattered, type Covers } from './scatter.ts';
 import { unevenAt, type Uneven } from './uneven.ts';
 
 /**
- * Something that lies on a surface, told by how high it stands over it at each place, mm. So its volume is the same on every surface, and what is put over it lies on it.
+ * Something that lies on a surface, told by how high it stands over it at each place, mm. So its volume is
+ * the same on every surface, and what is put over it lies on it.
  *
  * - `dome`: what a star nozzle leaves, a fluted paraboloid;
  * - `rope`: a continuous row along y, its section a parabola, waved along it;
@@ -45,7 +46,10 @@ export interface HeapSpec {
   readonly relief?: true;
 }
 
-/** Flutes of a star nozzle: how many, and how much of the square of its radius they are. Judgements, no source. */
+/**
+ * Flutes of a star nozzle: how many, and how much of the square of its radius they are. Judgements, no
+ * source.
+ */
 const FLUTES = 6;
 const FLUTED = 0.3;
 
@@ -108,7 +112,10 @@ export function standsAt(thing: Thing, x: number, y: number): number {
 export const highestOf = (thing: Thing): number =>
   thing.form === 'rope' ? thing.mm * (1 + WAVED) : thing.mm;
 
-/** What is above the surface of a thing that lies all in the loaf's plan, mm^3: by its form. That of a ridge or a relief depends on the plan. */
+/**
+ * What is above the surface of a thing that lies all in the loaf's plan, mm^3: by its form. That of a ridge
+ * or a relief depends on the plan.
+ */
 export function volumeOfThing(thing: Exclude<Thing, { form: 'ridge' | 'relief' }>): number {
   const { mm, halfX, halfY } = thing;
   const round = Math.PI * halfX * halfX * mm;
@@ -129,7 +136,10 @@ export function volumeOfThing(thing: Exclude<Thing, { form: 'ridge' | 'relief' }
 /** What of a column a thing takes up, mm: the number of its deposit, and from where to where. */
 export type InColumn = readonly [deposit: number, low: number, high: number];
 
-/** What lies in the column over a place, in the order it was put there; a rod reaches down through what was there before it. */
+/**
+ * What lies in the column over a place, in the order it was put there; a rod reaches down through what was
+ * there before it.
+ */
 export function columnOf({
   planes,
   uneven,
@@ -198,8 +208,8 @@ function lightOn(height: (x: number, y: number) => number): (x: number, y: numbe
 }
 
 /**
- * Row by row, as `rowReader` reads a block; places where there is nothing are left as they are. In relief a deposit has one number for each step of
- * light, the darkest first.
+ * Row by row, as `rowReader` reads a block; places where there is nothing are left as they are. In relief a
+ * deposit has one number for each step of light, the darkest first.
  */
 export function heapReader(spec: HeapSpec): RowReader {
   const at = spec.relief ? reliefAt(spec) : heapAt(spec);

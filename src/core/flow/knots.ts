@@ -1,6 +1,9 @@
 import { long, wide, type Box } from './box.ts';
 
-/** A smooth field over a rectangle, told between random knots so far apart, each from -1 to 1; `smooth` eases from knot to knot, 0 to 1. Places are mm from its corner. */
+/**
+ * A smooth field over a rectangle, told between random knots so far apart, each from -1 to 1; `smooth` eases
+ * from knot to knot, 0 to 1. Places are mm from its corner.
+ */
 export function knotted(
   box: Box,
   knotMm: number,

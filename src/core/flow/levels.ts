@@ -37,7 +37,10 @@ export interface Levels {
 /** So many levels: each a fifth of a millimetre in a usual loaf. */
 const COUNT = 300;
 
-/** A slice whose area is nearer than this to its box's is taken for it: three of these stay below the half of a percent that volumes are held to. */
+/**
+ * A slice whose area is nearer than this to its box's is taken for it: three of these stay below the half of
+ * a percent that volumes are held to.
+ */
 const FULL = 0.0015;
 
 function axesOf(up: Vec3): readonly [Vec3, Vec3, Vec3] {

@@ -9,7 +9,10 @@ export type Lumps = readonly {
   readonly mm: number;
 }[];
 
-/** How many waves make a heap that does not repeat; and from how short to how long, mm: a spoonful and two. Judgements, no source. */
+/**
+ * How many waves make a heap that does not repeat; and from how short to how long, mm: a spoonful and two.
+ * Judgements, no source.
+ */
 const WAVES = 14;
 const SHORT_MM = 16;
 const LONG_MM = 46;

@@ -1,13 +1,22 @@
 import type { Faces, Grid } from './potential.ts';
 
-/** The residual is brought down to this part of what it began with: what is wrong in the flow's divergence then is a millionth. */
+/**
+ * The residual is brought down to this part of what it began with: what is wrong in the flow's divergence
+ * then is a millionth.
+ */
 const SOLVED = 1e-6;
 
-/** How much of what an incomplete factor leaves out is put on its diagonal, and below what part of it the diagonal is taken as it is (Bridson). */
+/**
+ * How much of what an incomplete factor leaves out is put on its diagonal, and below what part of it the
+ * diagonal is taken as it is (Bridson).
+ */
 const MODIFIED = 0.97;
 const SAFE = 0.25;
 
-/** The five-point operator of a plan with closed cells, by cell: its diagonal, and what it has to the right and away. */
+/**
+ * The five-point operator of a plan with closed cells, by cell: its diagonal, and what it has to the right
+ * and away.
+ */
 interface Operator {
   readonly diagonal: Float64Array;
   readonly right: Float64Array;
@@ -39,7 +48,10 @@ function operatorOf({ nx, ny, dx, dy }: Grid, open: Uint8Array): Operator {
   return { diagonal, right, away };
 }
 
-/** One over the diagonal of a modified incomplete Cholesky factor; 0 in cells that are closed, or by themselves. */
+/**
+ * One over the diagonal of a modified incomplete Cholesky factor; 0 in cells that are closed, or by
+ * themselves.
+ */
 function factorOf(nx: number, { diagonal, right, away }: Operator): Float64Array {
   const factor = new Float64Array(diagonal.length);
   for (let at = 0; at < factor.length; at += 1) {
@@ -60,9 +72,10 @@ function factorOf(nx: number, { diagonal, right, away }: Operator): Float64Array
 }
 
 /**
- * The flow in a plan that does not fill its rectangle, as a round one: cells that are not `open` are walls. The potential is found by conjugate gradients
- * (Hestenes & Stiefel 1952) with a modified incomplete Cholesky factor before them (R. Bridson, Fluid Simulation for Computer Graphics, 2008; both from
- * memory). `supply` is nothing in closed cells and sums to nothing.
+ * The flow in a plan that does not fill its rectangle, as a round one: cells that are not `open` are walls.
+ * The potential is found by conjugate gradients (Hestenes & Stiefel 1952) with a modified incomplete Cholesky
+ * factor before them (R. Bridson, Fluid Simulation for Computer Graphics, 2008; both from memory). `supply`
+ * is nothing in closed cells and sums to nothing.
  */
 export function maskedFlow({ nx, ny, dx, dy }: Grid, supply: Float64Array, open: Uint8Array): Faces {
   const count = nx * ny;

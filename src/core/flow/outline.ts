@@ -2,7 +2,10 @@ import { eyeOf, isConvex } from '../geometry/star.ts';
 import { boxAbout, type Box } from './box.ts';
 import type { Spot } from './spec.ts';
 
-/** The edges of a convex outline that goes anticlockwise: for each its outward normal, not of length one, and that normal times any point of it. */
+/**
+ * The edges of a convex outline that goes anticlockwise: for each its outward normal, not of length one, and
+ * that normal times any point of it.
+ */
 export type Edges = Float64Array;
 
 export function edgesOf(points: readonly Spot[]): Edges {
@@ -21,7 +24,10 @@ export function isIn(edges: Edges, x: number, y: number): boolean {
   return true;
 }
 
-/** How much of a convex outline about a point within it has to shrink to come to (x, y): 0 there, 1 on its edge. Its square is the part of the area within. */
+/**
+ * How much of a convex outline about a point within it has to shrink to come to (x, y): 0 there, 1 on its
+ * edge. Its square is the part of the area within.
+ */
 export function reachOf(edges: Edges, mx: number, my: number, x: number, y: number): number {
   let most = 0;
   for (let i = 0; i < edges.length; i += 3) {
@@ -41,7 +47,9 @@ export interface Star {
   readonly corners: readonly Spot[] | undefined;
 }
 
-/** @throws RangeError for an outline that is not seen whole from anywhere inside: moulds with one are refused */
+/**
+ * @throws RangeError for an outline that is not seen whole from anywhere inside: moulds with one are refused
+ */
 export function starOf(points: readonly Spot[]): Star {
   const eye = eyeOf(points);
   if (!eye) throw new RangeError('an outline that is not seen whole from inside');

@@ -6,7 +6,10 @@ export interface Grid {
   readonly dy: number;
 }
 
-/** Velocities through the faces of the cells, mm per unit of time, positive to the right and away: u is (nx + 1) x ny, v is nx x (ny + 1). */
+/**
+ * Velocities through the faces of the cells, mm per unit of time, positive to the right and away: u is (nx +
+ * 1) x ny, v is nx x (ny + 1).
+ */
 export interface Faces {
   readonly u: Float64Array;
   readonly v: Float64Array;
@@ -22,7 +25,10 @@ function modes(n: number): Float64Array {
   return m;
 }
 
-/** rows x inner times inner x columns; either may be read transposed. Plain loops: this is where the time goes. */
+/**
+ * rows x inner times inner x columns; either may be read transposed. Plain loops: this is where the time
+ * goes.
+ */
 function times(a: Float64Array, b: Float64Array, rows: number, inner: number, columns: number): Float64Array {
   const out = new Float64Array(rows * columns);
   for (let r = 0; r < rows; r += 1)
@@ -45,8 +51,9 @@ function transposed(a: Float64Array, rows: number, columns: number): Float64Arra
 }
 
 /**
- * The flow that has the divergence `supply` in each cell and goes through no wall: the gradient of the potential with lap phi = supply, solved
- * exactly on the grid in cosines (the five-point Laplacian is diagonal in them). `supply` must sum to nothing.
+ * The flow that has the divergence `supply` in each cell and goes through no wall: the gradient of the
+ * potential with lap phi = supply, solved exactly on the grid in cosines (the five-point Laplacian is
+ * diagonal in them). `supply` must sum to nothing.
  */
 export function flowOf({ nx, ny, dx, dy }: Grid, supply: Float64Array): Faces {
   const [cx, cy] = [modes(nx), modes(ny)];

@@ -18,7 +18,9 @@ import { textureOf } from './texture.ts';
 
 const partBefore = (areas: Shares | undefined, part: number): number => (areas ? shareAt(areas, part) : part);
 
-/** Levels that are not their whole box are looked at one in so many; those between are taken as the nearest. */
+/**
+ * Levels that are not their whole box are looked at one in so many; those between are taken as the nearest.
+ */
 const STRIDE = 10;
 
 /** A line that moves less than this part of the area from level to level stands still: 0.02 mm in a loaf. */
@@ -48,7 +50,10 @@ interface Making {
   readonly small: boolean;
 }
 
-/** By level, the area before a place of an axis, columns not counted; undefined where that is its part of the box. */
+/**
+ * By level, the area before a place of an axis, columns not counted; undefined where that is its part of the
+ * box.
+ */
 const areasAlong = ({ levels, columns }: Making, axis: 0 | 1): readonly (Shares | undefined)[] =>
   eachLevel(
     levels,
@@ -69,7 +74,10 @@ function lineAt({ box }: Level, areas: Shares | undefined, axis: 0 | 1, at: numb
 const STROKES_SPACING = 1.25;
 const SMALL_SPACING = 3;
 
-/** The outline of a plan that is round at all levels alike, as a tube's that stands; undefined for one that fills its rectangle, or changes. */
+/**
+ * The outline of a plan that is round at all levels alike, as a tube's that stands; undefined for one that
+ * fills its rectangle, or changes.
+ */
 function roundOutline({ levels, box }: Levels): readonly Spot[] | undefined {
   const parts = [0.1, 0.5, 0.9].map((at) => {
     const { outline, box: own } = levels[Math.floor(at * levels.length)] as Level;
@@ -199,7 +207,10 @@ function holesOf(
   return columns.map((column) => ({ kind: 'run', deposits, beyond, from: { kind: 'hole', column } }));
 }
 
-/** How much of a stroke there is at each level: all down to the stick's tip, less and less over its width below. */
+/**
+ * How much of a stroke there is at each level: all down to the stick's tip, less and less over its width
+ * below.
+ */
 function depthPart(
   { levels, spacing }: Levels,
   surface: number,
@@ -210,7 +221,10 @@ function depthPart(
   return Float64Array.from(levels, (_, l) => Math.min(1, Math.max(0, 1 - ((tip - l) * spacing) / widthMm)));
 }
 
-/** Everything that faces are read off, made once. Long for many strokes: it can be left off between. `small`: on coarser grids, for pictures of a few dozen pixels. */
+/**
+ * Everything that faces are read off, made once. Long for many strokes: it can be left off between. `small`:
+ * on coarser grids, for pictures of a few dozen pixels.
+ */
 export function* prepare(spec: BlockSpec, small = false): Task<never, Prepared> {
   const levels = levelsOf(spec);
   yield { done: 0.1 };

@@ -15,8 +15,8 @@ export interface Place {
 export type Reader = (place: Place, level: number) => number;
 
 /**
- * The first pour, newest first, that a place with `beyond` of the area outside it lies in; `count` where it is in none. `guess` is looked at first: next to a
- * pixel lies one of the same pour, mostly.
+ * The first pour, newest first, that a place with `beyond` of the area outside it lies in; `count` where it
+ * is in none. `guess` is looked at first: next to a pixel lies one of the same pour, mostly.
  */
 export function within(
   table: Float64Array,

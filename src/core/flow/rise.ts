@@ -1,7 +1,8 @@
 /**
- * How a pour moves what lies below it, up and down, while the surface rises from `from` to `to`: dz/dH = ((z - base)/(H - base))^plunge.
- * A plunge of 1 pushes through the whole depth, a large one lays a sheet on top. Heights are volume-equivalent: the volume below a level over a
- * fixed area, mm, so that a height difference is a volume. Below `base` nothing moves. From memory; the law is this product's own.
+ * How a pour moves what lies below it, up and down, while the surface rises from `from` to `to`: dz/dH = ((z
+ * - base)/(H - base))^plunge. A plunge of 1 pushes through the whole depth, a large one lays a sheet on top.
+ * Heights are volume-equivalent: the volume below a level over a fixed area, mm, so that a height difference
+ * is a volume. Below `base` nothing moves. From memory; the law is this product's own.
  */
 export interface Rise {
   readonly from: number;
@@ -14,7 +15,10 @@ export interface Rise {
 /** A pour that displaces nothing. */
 export const LAID = Infinity;
 
-/** Nearer to 1 than this the limit is used: the powers below lose about 1e-16 / (plunge - 1) relative, so 1e-10 here. */
+/**
+ * Nearer to 1 than this the limit is used: the powers below lose about 1e-16 / (plunge - 1) relative, so
+ * 1e-10 here.
+ */
 const NEARLY_ONE = 1e-6;
 
 /** Where what lies at `z` after the pour was before it; `z` itself on top of what was laid. */
@@ -39,7 +43,10 @@ export function after({ from, to, plunge, base }: Rise, z: number): number {
   return base + h * (1 + (h / h1) ** q - (h / h0) ** q) ** (-1 / q);
 }
 
-/** The part of the level at `z` that is new batter once the pour is in, 0 to 1; `z0` is where that level was before. */
+/**
+ * The part of the level at `z` that is new batter once the pour is in, 0 to 1; `z0` is where that level was
+ * before.
+ */
 export function newPart({ from, plunge, base }: Rise, z: number, z0: number): number {
   if (plunge === LAID) return z > from ? 1 : 0;
   if (z <= base) return 0;

@@ -13,7 +13,11 @@ export type Part =
 /** Batter that is laid on what is there, and moves at most its surface. */
 const isLaid = ({ source }: RiseMove): boolean => source.kind === 'level' || source.kind === 'lines';
 
-/** Rises from the same source one after another, and what is between them, in the order they were made. Batter that is laid goes with its neighbours; close lines, what is of several colours and what is rough by themselves. */
+/**
+ * Rises from the same source one after another, and what is between them, in the order they were made. Batter
+ * that is laid goes with its neighbours; close lines, what is of several colours and what is rough by
+ * themselves.
+ */
 export function partsOf(moves: readonly Move[]): readonly Part[] {
   const parts: Part[] = [];
   let rises: [RiseMove, ...RiseMove[]] | undefined;
@@ -37,7 +41,10 @@ export function partsOf(moves: readonly Move[]): readonly Part[] {
   return parts;
 }
 
-/** What moves below the surface, as heights; `heights` goes from the floor to where the block begins to be poured. */
+/**
+ * What moves below the surface, as heights; `heights` goes from the floor to where the block begins to be
+ * poured.
+ */
 export function risesOf(
   moves: readonly RiseMove[],
   from: number,
@@ -65,8 +72,8 @@ export function risesOf(
 }
 
 /**
- * By level and pour, newest first, what of the thickness of the level lies below batter that is only laid: exact wherever a surface is between two levels. `now`
- * goes back as in `leftBeyond`.
+ * By level and pour, newest first, what of the thickness of the level lies below batter that is only laid:
+ * exact wherever a surface is between two levels. `now` goes back as in `leftBeyond`.
  */
 export function leftBelow(rises: readonly Rise[], now: Float64Array): Float64Array {
   const newest = rises.toReversed();
@@ -90,8 +97,8 @@ export function leftBelow(rises: readonly Rise[], now: Float64Array): Float64Arr
 }
 
 /**
- * By level and pour, newest first, what of the area is left beyond: `now` goes back to where each level was before them. `at` is told of every pour and
- * level on the way, and of the height that is in it then.
+ * By level and pour, newest first, what of the area is left beyond: `now` goes back to where each level was
+ * before them. `at` is told of every pour and level on the way, and of the height that is in it then.
  */
 export function leftBeyond(
   rises: readonly Rise[],

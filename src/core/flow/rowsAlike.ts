@@ -4,7 +4,10 @@ import { isInStar } from './outline.ts';
 import type { Drawn, Prepared } from './stages.ts';
 import { valueOf, type Step } from './steps.ts';
 
-/** How far back places of a row are known that the rows under and over it have too: what strokes alone made of them, and one value of the first field after. */
+/**
+ * How far back places of a row are known that the rows under and over it have too: what strokes alone made of
+ * them, and one value of the first field after.
+ */
 export interface RowBefore {
   /** places, and how many steps they were brought back by */
   x: Float64Array;
@@ -21,8 +24,8 @@ export interface RowBefore {
 const MOST_BITS = 30;
 
 /**
- * A face that stands upright has the same places in every row. Strokes move batter in plan, as far as their tips go all alike: then they are followed back once
- * for all rows.
+ * A face that stands upright has the same places in every row. Strokes move batter in plan, as far as their
+ * tips go all alike: then they are followed back once for all rows.
  */
 export function rowsAlike({ levels: { levels, box }, stages }: Prepared, steps: readonly Step[]) {
   const first = steps.findIndex((s) => !s.drawn);

@@ -25,8 +25,9 @@ function openTable({ ground, levels, lowest, highest }: Cut): Float32Array {
 type Levelled = (place: Vec3, out: [number, number, number]) => void;
 
 /**
- * What lies over a profile is told as over level ground: a height by the volume that is open below it, a place across by what of its height is
- * open before it. dx' = dx A'/A and dz' = dz A/A', so the map keeps volumes, and above the profile it is the place itself.
+ * What lies over a profile is told as over level ground: a height by the volume that is open below it, a
+ * place across by what of its height is open before it. dx' = dx A'/A and dz' = dz A/A', so the map keeps
+ * volumes, and above the profile it is the place itself.
  */
 function levelledBy(cut: Cut): Levelled {
   const { axis, ground, lumps, dents, lowest, highest, levels } = cut;

@@ -10,7 +10,9 @@ import { warpOf } from './stroke.ts';
 /** Between the points that a wire's way is brought into the block's own places at, mm. */
 const PIECE = 2;
 
-/** Between the points of the grid that a wire's way is kept on, mm, and of how far round it batter goes along. */
+/**
+ * Between the points of the grid that a wire's way is kept on, mm, and of how far round it batter goes along.
+ */
 const FINEST = 0.33;
 const SPACING = 1 / 54;
 
@@ -39,7 +41,10 @@ function* finer(path: readonly Spot[]): Iterable<Spot> {
   }
 }
 
-/** A place of the section in mm as a place of the reference rectangle and a height; above the surface as undefined. */
+/**
+ * A place of the section in mm as a place of the reference rectangle and a height; above the surface as
+ * undefined.
+ */
 function placed(
   { levels, box, lowest, spacing }: Levels,
   axis: 0 | 1,
@@ -92,14 +97,20 @@ export function* wireStage(
 /** How deep a spike is at a distance from its line, of what it is on it. */
 const spike = (distance: number, half: number): number => Math.max(0, 1 - distance / half) ** 2;
 
-/** By part of the area across, evenly spaced: how much further up the line between two layers is than it was, mm, and all of that before it. */
+/**
+ * By part of the area across, evenly spaced: how much further up the line between two layers is than it was,
+ * mm, and all of that before it.
+ */
 interface Waved {
   readonly up: Float64Array;
   readonly sum: Float64Array;
   readonly sink: number;
 }
 
-/** Close lines poured on what lies below leave a spike down at each of them, and push up between them what they take. */
+/**
+ * Close lines poured on what lies below leave a spike down at each of them, and push up between them what
+ * they take.
+ */
 function wavedBy(
   { axis, spacingMm, sinkMm }: Extract<Source, { kind: 'lines' }>,
   { box }: Levels,
@@ -137,8 +148,9 @@ function heightBefore(now: number, low: number, high: number, by: (height: numbe
 }
 
 /**
- * Close lines that sink into what lies below them. A level c of the batter below becomes the line c + ((c - low)/(at - low))^q up(x), which is level at `low` and
- * the waved line at the surface; what lies between two such lines is carried along them so far that nothing is squeezed, and every colour keeps its area. `at` and
+ * Close lines that sink into what lies below them. A level c of the batter below becomes the line c + ((c -
+ * low)/(at - low))^q up(x), which is level at `low` and the waved line at the surface; what lies between two
+ * such lines is carried along them so far that nothing is squeezed, and every colour keeps its area. `at` and
  * `top` are the heights of the two surfaces. This product's own.
  */
 export function linesStage(

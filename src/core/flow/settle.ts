@@ -6,7 +6,9 @@ import type { RowReader } from './depositAt.ts';
 import { levelsOf, type Level, type Levels } from './levels.ts';
 import type { BlockSpec } from './spec.ts';
 
-/** A surface in a tilted mould, up . x = offset (mm), and what was open below it before anything lay there. */
+/**
+ * A surface in a tilted mould, up . x = offset (mm), and what was open below it before anything lay there.
+ */
 export interface Slope {
   readonly up: Vec3;
   readonly offset: number;
@@ -60,9 +62,10 @@ export interface Levelling {
 }
 
 /**
- * Setting a fluid block level: deep sides spread to shallow ones, first across and then along. Across: x' = (1/h1) int_0^x h0 dx, z' = z h1/h0(x), h0 and
- * h1 the depths before and after; then the same along. Areas, and volumes, stay what they are. `depths` are those before at even places,
- * (places + 1) each way, row by row from the near end; between them they are straight, so that for planes this is the closed form. Worked
+ * Setting a fluid block level: deep sides spread to shallow ones, first across and then along. Across: x' =
+ * (1/h1) int_0^x h0 dx, z' = z h1/h0(x), h0 and h1 the depths before and after; then the same along. Areas,
+ * and volumes, stay what they are. `depths` are those before at even places, (places + 1) each way, row by
+ * row from the near end; between them they are straight, so that for planes this is the closed form. Worked
  * out for this project, no source.
  */
 export function levellingOf(depths: Float64Array, places = PLACES): Levelling {

@@ -3,8 +3,9 @@ import { edgesOf, isIn, isInStar, type Star } from './outline.ts';
 import type { Spot } from './spec.ts';
 
 /**
- * A share of an area by a measure of its points that goes from 0 to 1: an increasing table, read and turned round between its entries. They are as the squares of
- * their numbers: what comes first lies in the last thousandth, along the walls.
+ * A share of an area by a measure of its points that goes from 0 to 1: an increasing table, read and turned
+ * round between its entries. They are as the squares of their numbers: what comes first lies in the last
+ * thousandth, along the walls.
  */
 export interface Shares {
   readonly table: Float64Array;
@@ -12,7 +13,10 @@ export interface Shares {
 
 const ENTRIES = 512;
 
-/** Places that a level is looked at, each way: closer together towards the walls and corners, where what came first lies. */
+/**
+ * Places that a level is looked at, each way: closer together towards the walls and corners, where what came
+ * first lies.
+ */
 const LOOKS = 200;
 const PLACES = Float64Array.from(
   { length: LOOKS },
@@ -21,8 +25,8 @@ const PLACES = Float64Array.from(
 const WEIGHTS = Float64Array.from({ length: LOOKS }, (_, i) => Math.sin((Math.PI * (i + 0.5)) / LOOKS));
 
 /**
- * For each value of `measure`, the part of a level where it is less. The level is its outline without the columns; measures are of places in its box, as
- * parts of it.
+ * For each value of `measure`, the part of a level where it is less. The level is its outline without the
+ * columns; measures are of places in its box, as parts of it.
  */
 export function sharesOf(
   box: Box,

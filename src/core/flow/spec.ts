@@ -13,11 +13,17 @@ export type Source =
   | { readonly kind: 'line'; readonly axis: 0 | 1; readonly at: number }
   /** both walls of an axis at once; `low` is the part poured down the left or near one */
   | { readonly kind: 'walls'; readonly axis: 0 | 1; readonly low: number }
-  /** down the sides of things that stand there, over each of them the same amount: by their outlines, anticlockwise */
+  /**
+   * down the sides of things that stand there, over each of them the same amount: by their outlines,
+   * anticlockwise
+   */
   | { readonly kind: 'outlines'; readonly outlines: readonly (readonly Spot[])[] }
   /** a stream let fall in one place */
   | { readonly kind: 'point'; readonly at: Spot }
-  /** close lines across an axis, the outermost half as far from the walls as from each other, that sink into what lies below by so much at each line, mm */
+  /**
+   * close lines across an axis, the outermost half as far from the walls as from each other, that sink into
+   * what lies below by so much at each line, mm
+   */
   | {
       readonly kind: 'lines';
       readonly axis: 0 | 1;
@@ -87,7 +93,10 @@ export type Move =
       }[];
     };
 
-/** A block of batter that is fluid until something sets it: where it lies, and what was done in it. Can be posted. */
+/**
+ * A block of batter that is fluid until something sets it: where it lies, and what was done in it. Can be
+ * posted.
+ */
 export interface BlockSpec {
   /** alike for blocks that are alike */
   readonly key: string;
@@ -119,14 +128,18 @@ export interface Cut extends Uneven {
   readonly lowest: number;
   readonly highest: number;
   /**
-   * At even heights from the lowest to the highest place of the profile: how high what is open below would reach if the ground were level, and how
-   * far the mould reaches there: along the axis from, to, and along the other from, to; mm
+   * At even heights from the lowest to the highest place of the profile: how high what is open below would
+   * reach if the ground were level, and how far the mould reaches there: along the axis from, to, and along
+   * the other from, to; mm
    */
   readonly levels: readonly (readonly [to: number, low: number, high: number, near: number, far: number])[];
   readonly over: readonly Lying[];
   /** a thin line on it: number of its deposit, and how thick it is drawn, mm */
   readonly line?: { readonly deposit: number; readonly mm: number };
-  /** above what lies over it there is nothing; otherwise the last of it goes on upwards, until it is scraped itself */
+  /**
+   * above what lies over it there is nothing; otherwise the last of it goes on upwards, until it is scraped
+   * itself
+   */
   readonly open: boolean;
 }
 

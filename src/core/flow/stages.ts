@@ -12,7 +12,10 @@ import type { Warp } from './stroke.ts';
 export interface Run {
   readonly kind: 'run';
   readonly deposits: readonly number[];
-  /** by level and pour: what of the area still lies beyond, once this pour and all newer ones are in; COUNT x pours. From everywhere: what of the level lies below */
+  /**
+   * by level and pour: what of the area still lies beyond, once this pour and all newer ones are in; COUNT x
+   * pours. From everywhere: what of the level lies below
+   */
   readonly beyond: Float64Array;
   readonly from: From;
   /** its one pour is of several colours */
@@ -57,7 +60,10 @@ export interface Drawn {
   readonly part: Float64Array;
 }
 
-/** In the section across an axis: what was below comes up and what was above goes down, at most of a mould's length. */
+/**
+ * In the section across an axis: what was below comes up and what was above goes down, at most of a mould's
+ * length.
+ */
 export interface Section extends Heights {
   readonly kind: 'section';
   readonly axis: 0 | 1;

@@ -18,7 +18,10 @@ export interface FieldStep {
   readonly back: (place: Place, level: number) => void;
 }
 
-/** One step of the way back. All steps have the same shape, so that what runs for every pixel stays one piece of code. */
+/**
+ * One step of the way back. All steps have the same shape, so that what runs for every pixel stays one piece
+ * of code.
+ */
 export interface Step {
   /** it leaves a place where it is */
   readonly stays: boolean;

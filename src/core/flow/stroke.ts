@@ -3,33 +3,42 @@ import { long, pairsOf, wide, type Box, type Pairs } from './box.ts';
 import type { Spot } from './spec.ts';
 
 /*
- * What a stick does as it is drawn through batter. With the stick at the origin going along x, batter goes by the stream function
- * y (1 - r^2/w^2)^3 within the width w, times DRAG: along where it is, ever less away from it, back round its sides, and not at all beyond. A flow by a
- * stream function gains and loses nothing. Far from touching it, what lies at distance d from a stick drawn right across is shifted by
- * (32/35) w DRAG (1 - d^2/w^2)^(5/2) (1 - 8 d^2/w^2), which sums to nothing over d; nearer it is carried on longer. The idea of short strokes with a return flow is that of A. Jaffer, "Oseen
- * flow in ink marbling" (2017, from memory), whose stream function y exp(-r/L) reaches much further: cut off where it could be afforded it lost volume.
+ * What a stick does as it is drawn through batter. With the stick at the origin going along x, batter goes by
+ * the stream function y (1 - r^2/w^2)^3 within the width w, times DRAG: along where it is, ever less away
+ * from it, back round its sides, and not at all beyond. A flow by a stream function gains and loses nothing.
+ * Far from touching it, what lies at distance d from a stick drawn right across is shifted by (32/35) w DRAG
+ * (1 - d^2/w^2)^(5/2) (1 - 8 d^2/w^2), which sums to nothing over d; nearer it is carried on longer. The idea
+ * of short strokes with a return flow is that of A. Jaffer, "Oseen flow in ink marbling" (2017, from memory),
+ * whose stream function y exp(-r/L) reaches much further: cut off where it could be afforded it lost volume.
  */
 
 /**
- * How fast the batter at the stick goes, of the stick's own speed: it slips. (At 1 a thread of it would be carried along for ever, thinner than any
- * picture.) A judgement, no source.
+ * How fast the batter at the stick goes, of the stick's own speed: it slips. (At 1 a thread of it would be
+ * carried along for ever, thinner than any picture.) A judgement, no source.
  */
 const DRAG = 0.65;
 
-/** A piece of the way is at most so much of the width: the midpoint rule then turns back to a hundredth of a millimetre. */
+/**
+ * A piece of the way is at most so much of the width: the midpoint rule then turns back to a hundredth of a
+ * millimetre.
+ */
 const PIECE = 0.15;
 
 /** Tiles that share a list of what touches them, mm. */
 const TILE = 10;
 
 /**
- * A piece of a stick's way: where the stick is half way of it, the direction it goes in, how far, and how many pieces move batter together with it: it alone, or with
- * its mirror images in walls nearby, through which batter then cannot go; these come right after it.
+ * A piece of a stick's way: where the stick is half way of it, the direction it goes in, how far, and how
+ * many pieces move batter together with it: it alone, or with its mirror images in walls nearby, through
+ * which batter then cannot go; these come right after it.
  */
 const FIGURES = 6;
 type Touches = Float64Array;
 
-/** A place and its mirror images in the walls that it is nearer to than `reach`, along one axis; `sign` is the way that a direction along it takes. */
+/**
+ * A place and its mirror images in the walls that it is nearer to than `reach`, along one axis; `sign` is the
+ * way that a direction along it takes.
+ */
 const mirrored = (
   at: number,
   low: number,
@@ -95,8 +104,8 @@ function wayAt(touches: Touches, at: number, width: number, x: number, y: number
 }
 
 /**
- * Move a point by one piece of a stick's way, forward (`by` 1) or back (-1), by the midpoint rule. This runs millions of times for a
- * design of many strokes: everything is in plain numbers.
+ * Move a point by one piece of a stick's way, forward (`by` 1) or back (-1), by the midpoint rule. This runs
+ * millions of times for a design of many strokes: everything is in plain numbers.
  */
 function move(touches: Touches, at: number, width: number, point: Float64Array, by: 1 | -1, way: Way): void {
   const x = point[0] as number;
@@ -108,7 +117,10 @@ function move(touches: Touches, at: number, width: number, point: Float64Array, 
   point[1] = y + by * way.v;
 }
 
-/** Where batter that was at a spot is after all strokes, or, with `way` -1, where what is there was before them. */
+/**
+ * Where batter that was at a spot is after all strokes, or, with `way` -1, where what is there was before
+ * them.
+ */
 export function drawn(
   paths: readonly (readonly Spot[])[],
   width: number,
@@ -128,7 +140,10 @@ export function drawn(
 /** Where what is at each place of a plan was before the strokes. */
 export type Warp = Pairs;
 
-/** All strokes of one stick at once, kept on a grid of so many mm: looking a place up then costs the same for one stroke as for a hundred. */
+/**
+ * All strokes of one stick at once, kept on a grid of so many mm: looking a place up then costs the same for
+ * one stroke as for a hundred.
+ */
 export function* warpOf(
   paths: readonly (readonly Spot[])[],
   width: number,

@@ -4,7 +4,10 @@ import { numbers } from '../numeric/numbers.ts';
 import { edgesOf, isIn } from './outline.ts';
 import type { Mixed } from './spec.ts';
 
-/** What a place of a mixed pour is worth, from 0 up: its deposits are told apart by it. mm in the reference rectangle, and mm of height. */
+/**
+ * What a place of a mixed pour is worth, from 0 up: its deposits are told apart by it. mm in the reference
+ * rectangle, and mm of height.
+ */
 type Worth = (x: number, y: number, height: number) => number;
 
 /** A lattice of numbers from 0 to 1 that comes again after so many corners each way. */
@@ -25,12 +28,18 @@ function noise(x: number, y: number, z: number): number {
   return (edge(0, 0) * (1 - b) + edge(1, 0) * b) * (1 - c) + (edge(0, 1) * (1 - b) + edge(1, 1) * b) * c;
 }
 
-/** How coarse the streaks of a pot are that was turned over once, mm across; and how much longer they are along the pour. */
+/**
+ * How coarse the streaks of a pot are that was turned over once, mm across; and how much longer they are
+ * along the pour.
+ */
 const COARSE = 34;
 const DRAWN_OUT = 2.6;
 const FLATTENED = 0.5;
 
-/** Colours stirred into one another with a spoon: smooth noise, bent by itself, finer with every turn, and drawn out along the pour. A judgement, no source. */
+/**
+ * Colours stirred into one another with a spoon: smooth noise, bent by itself, finer with every turn, and
+ * drawn out along the pour. A judgement, no source.
+ */
 function stirred(turns: number): Worth {
   const size = COARSE / (1 + turns) ** 0.8;
   const bend = 0.9 + 0.25 * turns;
@@ -42,13 +51,16 @@ function stirred(turns: number): Worth {
   };
 }
 
-/** How far a jug swings to either side as it goes along, of the way from one wiggle to the next; and how long a swing is. */
+/**
+ * How far a jug swings to either side as it goes along, of the way from one wiggle to the next; and how long
+ * a swing is.
+ */
 const SWING = 0.42;
 const SWING_LONG = 2.4;
 
 /**
- * Colours side by side in one jug, poured in wiggles: bands that go to and fro, one set of them from wiggle to wiggle. All places of a wiggle are worth as much:
- * from 0 to 1 across it.
+ * Colours side by side in one jug, poured in wiggles: bands that go to and fro, one set of them from wiggle
+ * to wiggle. All places of a wiggle are worth as much: from 0 to 1 across it.
  */
 const wiggled = (spacingMm: number): Worth => {
   const long = spacingMm * SWING_LONG;
@@ -108,7 +120,10 @@ export interface Texture {
   readonly heights: Float64Array;
 }
 
-/** Just so much of each deposit, by how often each worth comes between two heights of a block. `heights` as for the run. */
+/**
+ * Just so much of each deposit, by how often each worth comes between two heights of a block. `heights` as
+ * for the run.
+ */
 export function textureOf(
   { levels, box }: Levels,
   { how, parts }: Mixed,

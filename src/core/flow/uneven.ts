@@ -8,7 +8,10 @@ export interface Dents {
   readonly hollows: readonly (Covers & { readonly deepMm: number })[];
 }
 
-/** A surface that is no plane: its ground along an axis, with heaps on it and hollows in it; mm above the floor. */
+/**
+ * A surface that is no plane: its ground along an axis, with heaps on it and hollows in it; mm above the
+ * floor.
+ */
 export interface Uneven {
   readonly axis: 0 | 1;
   readonly ground: Ground;

@@ -85,7 +85,10 @@ function ring(points: readonly Vec3[], normal: Vec3, tolerance: number): Vec3[] 
     .map((s) => s.p);
 }
 
-/** The convex polygon in which a plane cuts a solid, as `clip` would cut it; [] when it misses or only touches. */
+/**
+ * The convex polygon in which a plane cuts a solid, as `clip` would cut it; [] when it misses or only
+ * touches.
+ */
 export function slice(solid: Polyhedron, plane: Plane): readonly Vec3[] {
   const tolerance = ON_PLANE * extent(solid);
   const on: Vec3[] = [];

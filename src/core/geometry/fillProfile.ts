@@ -6,10 +6,11 @@ import { volumeOf, volumeUnder } from './volume.ts';
 /**
  * The volume of a convex solid below the plane `normal . x = d`, as an exact function of d.
  *
- * Between two neighbouring corner heights the section area is a quadratic in d, so three slices inside each interval give the area
- * exactly and the volume as a cubic, to be evaluated and inverted. A solid of few corner heights has all its cubics at once. Of one with
- * many (a round mould of 120 sides, tilted) what lies below a plane is measured by itself (see volumeUnder), and only the cubic
- * that is to be inverted is made, so that it costs little more than a box.
+ * Between two neighbouring corner heights the section area is a quadratic in d, so three slices inside each
+ * interval give the area exactly and the volume as a cubic, to be evaluated and inverted. A solid of few
+ * corner heights has all its cubics at once. Of one with many (a round mould of 120 sides, tilted) what lies
+ * below a plane is measured by itself (see volumeUnder), and only the cubic that is to be inverted is made,
+ * so that it costs little more than a box.
  */
 export interface FillProfile {
   readonly lowest: number;

@@ -20,7 +20,10 @@ export function signedArea(points: FlatOutline): number {
 export const anticlockwise = <P extends Flat>(points: readonly P[]): readonly P[] =>
   signedArea(points) < 0 ? points.toReversed() : points;
 
-/** The middle of an outline's area (Bourke, "Calculating the area and centroid of a polygon", 1988; from memory). */
+/**
+ * The middle of an outline's area (Bourke, "Calculating the area and centroid of a polygon", 1988; from
+ * memory).
+ */
 export function centroid(points: FlatOutline): Flat {
   let [x, y] = [0, 0];
   const six = 6 * signedArea(points);
@@ -65,8 +68,8 @@ export function isConvex(points: FlatOutline): boolean {
 const LEAST_KERNEL = 1e-4;
 
 /**
- * A place inside from where all of an outline is seen: the middle of its kernel, the part left of all its edges; undefined where there is none, as in a U, and for
- * outlines that cross themselves.
+ * A place inside from where all of an outline is seen: the middle of its kernel, the part left of all its
+ * edges; undefined where there is none, as in a U, and for outlines that cross themselves.
  */
 export function eyeOf(points: FlatOutline): Flat | undefined {
   const area = signedArea(points);
@@ -101,7 +104,10 @@ export function convexPieces(points: FlatOutline): readonly FlatOutline[] {
   return eye ? points.map((p, i) => [eye, p, points[(i + 1) % points.length] as Flat]) : [];
 }
 
-/** How far apart two convex outlines are along the best line between them, mm; negative where they overlap (separating axes of their edges). */
+/**
+ * How far apart two convex outlines are along the best line between them, mm; negative where they overlap
+ * (separating axes of their edges).
+ */
 function gap(a: FlatOutline, b: FlatOutline): number {
   const along = (one: FlatOutline, other: FlatOutline): number =>
     one.reduce((most, p, i) => {

@@ -15,8 +15,8 @@ export function volumeOf(solid: Polyhedron): number {
 }
 
 /**
- * Volume in mm^3 of the part of a convex solid where `normal . x <= offset`, `normal` a unit vector: by tetrahedra from a point of the
- * plane, so that the cut itself adds nothing and need not be built.
+ * Volume in mm^3 of the part of a convex solid where `normal . x <= offset`, `normal` a unit vector: by
+ * tetrahedra from a point of the plane, so that the cut itself adds nothing and need not be built.
  */
 export function volumeUnder(solid: Polyhedron, normal: Vec3, offset: number): number {
   const [ax, ay, az] = [normal[0] * offset, normal[1] * offset, normal[2] * offset];

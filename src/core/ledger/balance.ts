@@ -26,8 +26,8 @@ export const plannedNeedOf = (contents: Contents, known: Substances): Grams =>
   sumOf(contents, known, (s) => (s.kind === 'late-oil' ? 0 : s.needsNaoh));
 
 /**
- * Superfat of a vessel as weighed, percent of what its oils could use; negative when there is more lye than they can.
- * Undefined where there is no oil, or no lye yet.
+ * Superfat of a vessel as weighed, percent of what its oils could use; negative when there is more lye than
+ * they can. Undefined where there is no oil, or no lye yet.
  */
 export function superfatIn(contents: Contents, known: Substances): Percent | undefined {
   const need = needOf(contents, known);

@@ -18,7 +18,9 @@ export function together(list: Iterable<Contents>): Contents {
   return sum;
 }
 
-/** `massG` drawn from a mixed vessel takes all its substances in proportion. At most what it holds is drawn. */
+/**
+ * `massG` drawn from a mixed vessel takes all its substances in proportion. At most what it holds is drawn.
+ */
 export function drawn(contents: Contents, massG: Grams): { readonly out: Contents; readonly left: Contents } {
   const whole = massOfContents(contents);
   const part = whole > 0 ? Math.min(1, Math.max(0, massG / whole)) : 0;

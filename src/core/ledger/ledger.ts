@@ -53,9 +53,9 @@ export interface OpenLedger {
 }
 
 /**
- * A vessel holds what went in less what was drawn, mixed; drawing g grams draws all it holds in proportion. So whatever is
- * asked of a jug later (superfat, water, colour, what is left) follows from the transfers alone, and nothing is lost: the
- * sum over all vessels is what came from the supply.
+ * A vessel holds what went in less what was drawn, mixed; drawing g grams draws all it holds in proportion.
+ * So whatever is asked of a jug later (superfat, water, colour, what is left) follows from the transfers
+ * alone, and nothing is lost: the sum over all vessels is what came from the supply.
  */
 export function openLedger(): OpenLedger {
   const transfers: Transfer[] = [];

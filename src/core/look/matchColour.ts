@@ -20,7 +20,10 @@ export interface ColourMatch {
 /** Single colorants that are good enough to be tried with another. */
 const TRIED_TOGETHER = 6;
 
-/** A second colorant must bring a colour nearer by this much to be worth its jar, CIEDE2000. A judgement, no source. */
+/**
+ * A second colorant must bring a colour nearer by this much to be worth its jar, CIEDE2000. A judgement, no
+ * source.
+ */
 const WORTH_ANOTHER = 1;
 
 /** Doses smaller than this are none, g/kg. */
@@ -35,8 +38,8 @@ function makesMud(one: Colorant, other: Colorant): boolean {
 }
 
 /**
- * Which colorants, one or two of them at no more than their usual doses, bring a plain batter nearest to a colour: the best first,
- * no colorant leading twice.
+ * Which colorants, one or two of them at no more than their usual doses, bring a plain batter nearest to a
+ * colour: the best first, no colorant leading twice.
  */
 export function matchesFor(
   wanted: Lab,

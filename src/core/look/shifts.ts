@@ -9,7 +9,9 @@ import type { SoapState } from './state.ts';
  * What happens to colours after the pour. All strengths here are estimates from common practice, no source.
  */
 
-/** Scattering of the plain soap against a cured bar's: gelled soap is more translucent, fresh soap a little. */
+/**
+ * Scattering of the plain soap against a cured bar's: gelled soap is more translucent, fresh soap a little.
+ */
 function scattering({ age, heat }: SoapState): number {
   if (age === 'pour') return 1.05;
   return (heat > 0 ? 0.72 : 1) * (age === 'cut' ? 0.92 : 1);
@@ -38,7 +40,9 @@ const LEAST_LEFT = 0.1;
 
 const bends = new WeakMap<Nature, Bend>();
 
-/** How a colorant's strength rises with its dose, from its two test bars; sought once for each description. */
+/**
+ * How a colorant's strength rises with its dose, from its two test bars; sought once for each description.
+ */
 export function bendOf(nature: Nature): Bend | undefined {
   const { pale, doseGPerKg, colour } = nature;
   if (!pale) return undefined;
@@ -48,7 +52,10 @@ export function bendOf(nature: Nature): Bend | undefined {
   return bend;
 }
 
-/** A colorant's pigment as it is in a state: morphed while fresh, paled by the oven, stronger until the cure has faded it to what its test bar shows. */
+/**
+ * A colorant's pigment as it is in a state: morphed while fresh, paled by the oven, stronger until the cure
+ * has faded it to what its test bar shows.
+ */
 export function shiftedPigment(nature: Nature, state: SoapState): Pigment {
   const fresh = state.age === 'pour';
   const morphed = nature.morph && (fresh || !nature.morph.returns);

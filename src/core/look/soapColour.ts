@@ -4,8 +4,8 @@ import { bodyOfHex, stir, type Body } from '../colour/body.ts';
 import { CREAM } from '../colorant/cream.ts';
 
 /**
- * Colour of plain soap of one oil alone, cured and not gelled. Estimates from common practice, no source: a maker's own
- * plain bar replaces them (`batter.colour`). Oils not named make a pale cream.
+ * Colour of plain soap of one oil alone, cured and not gelled. Estimates from common practice, no source: a
+ * maker's own plain bar replaces them (`batter.colour`). Oils not named make a pale cream.
  */
 const SOAP_OF: Readonly<Record<string, string>> = {
   olive: '#e9dfb9',

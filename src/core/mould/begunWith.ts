@@ -7,8 +7,8 @@ function emptied({ divider: _divider, columns: _columns, mat: _mat, ...mould }: 
 }
 
 /**
- * The mould that a new plan begins in after one in `last`: as it is kept, where that one is kept, and otherwise empty. What stood in it was for that plan's
- * design.
+ * The mould that a new plan begins in after one in `last`: as it is kept, where that one is kept, and
+ * otherwise empty. What stood in it was for that plan's design.
  */
 export const begunWith = (last: Mould, kept: readonly Mould[]): Mould =>
   kept.find((k) => k.name === last.name && sameMould(emptied(k), emptied(last))) ?? emptied(last);

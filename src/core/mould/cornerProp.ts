@@ -41,9 +41,9 @@ interface Rise {
 }
 
 /**
- * The rod touches the end at `alongEndMm` from the corner and the long edge at `alongEdgeMm`; with the opposite corner on the bench
- * that is a plane through three points: alpha (B - a) + beta L = h and alpha B + beta (L - b) = h. For a = b:
- * alpha = beta = h / (B + L - a).
+ * The rod touches the end at `alongEndMm` from the corner and the long edge at `alongEdgeMm`; with the
+ * opposite corner on the bench that is a plane through three points: alpha (B - a) + beta L = h and alpha B +
+ * beta (L - b) = h. For a = b: alpha = beta = h / (B + L - a).
  */
 function riseOf({ widthMm: B, lengthMm: L }: Foot, prop: CornerProp): Rise {
   const { heightMm: h, alongEndMm: a, alongEdgeMm: b } = prop;
@@ -51,7 +51,10 @@ function riseOf({ widthMm: B, lengthMm: L }: Foot, prop: CornerProp): Rise {
   return { across: (h * (L - b) - h * L) / determinant, along: (h * (B - a) - h * B) / determinant };
 }
 
-/** The tilt of a floor that rises so: u = (alpha, beta, sqrt(1 - alpha^2 - beta^2)) is up in the mould's frame. */
+/**
+ * The tilt of a floor that rises so: u = (alpha, beta, sqrt(1 - alpha^2 - beta^2)) is up in the mould's
+ * frame.
+ */
 function tiltOfRise({ across, along }: Rise, [x, y]: readonly [1 | -1, 1 | -1]): Tilt {
   const up = Math.sqrt(Math.max(0, 1 - across ** 2 - along ** 2));
   const degrees = (radians: number): Degrees => (radians * 180) / Math.PI;
@@ -62,8 +65,9 @@ function tiltOfRise({ across, along }: Rise, [x, y]: readonly [1 | -1, 1 | -1]):
 }
 
 /**
- * Both angles at once that a rod under a corner gives. Refused: 'prop-rocks' nearer than a finger's width to the corner, where the
- * mould is free to rock on its diagonal; 'prop-outside' where it does not lie under the mould; 'too-steep'.
+ * Both angles at once that a rod under a corner gives. Refused: 'prop-rocks' nearer than a finger's width to
+ * the corner, where the mould is free to rock on its diagonal; 'prop-outside' where it does not lie under the
+ * mould; 'too-steep'.
  */
 export function tiltOfCorner(foot: Foot, prop: CornerProp): Result<Tilt> {
   const { widthMm, lengthMm } = foot;

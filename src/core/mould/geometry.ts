@@ -74,7 +74,10 @@ function formOf(mould: Mould): Form {
   return { solid: frustum(floor, rim, 0, heightMm), most, floor };
 }
 
-/** A mould's geometry is asked for at every place that draws, lays or checks it; it changes only with the mould. */
+/**
+ * A mould's geometry is asked for at every place that draws, lays or checks it; it changes only with the
+ * mould.
+ */
 const known = new WeakMap<Mould, MouldGeometry>();
 
 export function mouldGeometry(mould: Mould): MouldGeometry {

@@ -35,14 +35,16 @@ const reach = (floor: number, rim: number, height: number, liner: number): numbe
   liner * Math.hypot(1, (rim - floor) / 2 / height);
 
 /**
- * A wall that bulges by `bow` at mid-length and at the rim, as a parabola along the loaf and in proportion to the
- * height, holds as much as a wall that leans out evenly by two thirds of it. An assumed shape: said where shown.
+ * A wall that bulges by `bow` at mid-length and at the rim, as a parabola along the loaf and in proportion to
+ * the height, holds as much as a wall that leans out evenly by two thirds of it. An assumed shape: said where
+ * shown.
  */
 const BOW_MEAN = 2 / 3;
 
 /**
- * The space left inside the liner, above the flat of a mat that lies on the floor. The liner has its full thickness square to each wall and on the floor,
- * so on a leaning wall it reaches in a little more than its thickness when measured level.
+ * The space left inside the liner, above the flat of a mat that lies on the floor. The liner has its full
+ * thickness square to each wall and on the floor, so on a leaning wall it reaches in a little more than its
+ * thickness when measured level.
  */
 export function insideOf(
   shape: Straight,

@@ -14,14 +14,19 @@ export const edgeOfMat = ({ shape, pitchMm }: Pick<Mat, 'shape' | 'pitchMm'>): E
 /** The axis that its relief is seen along: 0 across the mould, 1 along it. */
 export const axisOfMat = ({ runs }: Pick<Mat, 'runs'>): 0 | 1 => (runs === 'lengthwise' ? 0 : 1);
 
-/** How far a hollow of a mat goes below its flat at a place of its axis: so high stands the soap's ridge there. */
+/**
+ * How far a hollow of a mat goes below its flat at a place of its axis: so high stands the soap's ridge
+ * there.
+ */
 export const hollowAt = (mat: Mat, across: Millimetres): Millimetres =>
   mat.reliefMm * (1 - partAt(edgeOfMat(mat), across));
 
 /** Between places that a mat is drawn through, mm. */
 const DRAWN_MM = 0.5;
 
-/** A mat where it is cut across at its middle, end-on or from the side: over so wide a floor, its flat at 0. */
+/**
+ * A mat where it is cut across at its middle, end-on or from the side: over so wide a floor, its flat at 0.
+ */
 export function matInView(mat: Mat, view: View, wideMm: Millimetres): readonly ViewPoint[] {
   const seen = (view === 'section') === (axisOfMat(mat) === 0);
   const count = Math.max(2, Math.ceil(wideMm / DRAWN_MM));

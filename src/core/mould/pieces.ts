@@ -3,8 +3,8 @@ import type { Mould } from './schema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 
 /**
- * One piece of soap as it comes out of the mould: a compartment's, or all of it. It is cut square to `axis`: along y, the
- * loaf's length, or along z, the height of a tube that stands.
+ * One piece of soap as it comes out of the mould: a compartment's, or all of it. It is cut square to `axis`:
+ * along y, the loaf's length, or along z, the height of a tube that stands.
  */
 export interface Piece {
   /** which compartment it lies in */
@@ -32,7 +32,10 @@ function stretches(mould: Mould, runs: 'lengthwise' | 'crosswise', wholeMm: Mill
   return starts.map((fromMm, i) => ({ fromMm, lengthMm: (ends[i] ?? wholeMm) - fromMm }));
 }
 
-/** The pieces of a mould filled to a height, in the order of its compartments. Loaves are measured at the lined floor. */
+/**
+ * The pieces of a mould filled to a height, in the order of its compartments. Loaves are measured at the
+ * lined floor.
+ */
 export function piecesOf(mould: Mould, geometry: MouldGeometry, fillMm: Millimetres): readonly Piece[] {
   const { floor } = geometry;
   const across = stretches(mould, 'lengthwise', floor.width);

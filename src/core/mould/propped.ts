@@ -30,8 +30,9 @@ const overTurned = (degrees: Degrees | undefined): boolean =>
   degrees === undefined || Math.abs(degrees) > STEEPEST_DEG;
 
 /**
- * The tilt that what is put under the mould gives: a rod across a corner by itself, or something under an edge, an end, or both. Things
- * under one place stand on one another. Refused: 'prop-too-high', 'prop-mixed' (a corner and an edge), and what a corner refuses.
+ * The tilt that what is put under the mould gives: a rod across a corner by itself, or something under an
+ * edge, an end, or both. Things under one place stand on one another. Refused: 'prop-too-high', 'prop-mixed'
+ * (a corner and an edge), and what a corner refuses.
  */
 export function tiltOfProps(foot: Foot, props: readonly PutUnder[]): Result<Tilt> {
   const corners = props.filter((p) => isCorner(p.under));
@@ -92,8 +93,9 @@ const piles = (things: readonly Thing[]): readonly (readonly Thing[])[] => [
 ];
 
 /**
- * Ways of making about this tilt from the things there are: one of them, or two, the nearest first, single ones before pairs that are
- * hardly nearer. A tilt both ways is made by a rod across a corner, or by one thing under an edge and another under an end.
+ * Ways of making about this tilt from the things there are: one of them, or two, the nearest first, single
+ * ones before pairs that are hardly nearer. A tilt both ways is made by a rod across a corner, or by one
+ * thing under an edge and another under an end.
  */
 export function waysOfPropping(
   foot: Foot,

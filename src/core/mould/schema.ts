@@ -95,8 +95,8 @@ const columnSchema = v.variant('form', [
 export const MOST_COLUMNS = 8;
 
 /**
- * A texture mat that lies on the floor: what is poured on it comes out upside down and stands on its top. Its relief is hollows below its flat; they are
- * the ridges of the soap.
+ * A texture mat that lies on the floor: what is poured on it comes out upside down and stands on its top. Its
+ * relief is hollows below its flat; they are the ridges of the soap.
  */
 const matSchema = v.strictObject({
   /** from the floor to its flat */
@@ -125,8 +125,8 @@ export const mouldSchema = v.strictObject({
   /** how far each long wall bulges outward at mid-length, at the rim, when full, mm */
   bowMm: lengthMm(0, 40),
   /**
-   * bars that a slab is made for, across its width and along its length: it is cut so when it is chosen. One by one: a cavity,
-   * whose bar is not cut at all
+   * bars that a slab is made for, across its width and along its length: it is cut so when it is chosen. One
+   * by one: a cavity, whose bar is not cut at all
    */
   bars: v.optional(v.strictObject({ across: wholeBars(20), along: wholeBars(60) })),
   divider: v.optional(dividerSchema),

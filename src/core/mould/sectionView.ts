@@ -47,7 +47,10 @@ export function surfaceAcross(
   return a && b ? [a, b] : undefined;
 }
 
-/** The convex outline about some points (A. M. Andrew, "Another efficient algorithm for convex hulls in two dimensions", 1979; from memory). */
+/**
+ * The convex outline about some points (A. M. Andrew, "Another efficient algorithm for convex hulls in two
+ * dimensions", 1979; from memory).
+ */
 function hull(points: readonly ViewPoint[]): readonly ViewPoint[] {
   const sorted = points.toSorted((a, b) => a.h - b.h || a.z - b.z);
   const side = (list: readonly ViewPoint[]): ViewPoint[] => {

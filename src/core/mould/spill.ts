@@ -23,8 +23,9 @@ export const tiltHolds = (room: Room, open: OpenBefore, tilt: Tilt): Millilitres
 };
 
 /**
- * The steepest tilt in the same direction at which the mould still holds `volumeMl`, to 0.01 degrees; 60 degrees
- * when it always does; 0 when it does not fit level. `tilt` gives the direction (level: rolls to the right).
+ * The steepest tilt in the same direction at which the mould still holds `volumeMl`, to 0.01 degrees; 60
+ * degrees when it always does; 0 when it does not fit level. `tilt` gives the direction (level: rolls to the
+ * right).
  */
 export function steepestTilt(room: Room, open: OpenBefore, tilt: Tilt, volumeMl: Millilitres): Degrees {
   const size = Math.max(Math.abs(tilt.rollDeg), Math.abs(tilt.pitchDeg));

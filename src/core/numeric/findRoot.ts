@@ -1,13 +1,16 @@
 import { NotConverged } from './notConverged.ts';
 
-/** Steps; the bracket at least halves in every second one, so a double's 2100 binades are never all needed. */
+/**
+ * Steps; the bracket at least halves in every second one, so a double's 2100 binades are never all needed.
+ */
 const MOST_STEPS = 200;
 
 /**
- * Root of a rising function on [low, high] with f(low) <= 0 <= f(high): regula falsi with the Illinois
- * step (Dowell & Jarratt, "A modified regula falsi method for computing the root of an equation", BIT
- * 1971, from memory), stopping when |f| <= tolerance or the bracket cannot shrink. Where f is dear, its values at the
- * ends can be handed in. Throws NotConverged when the ends do not hold a root between them, or when the steps run out first.
+ * Root of a rising function on [low, high] with f(low) <= 0 <= f(high): regula falsi with the Illinois step
+ * (Dowell & Jarratt, "A modified regula falsi method for computing the root of an equation", BIT 1971, from
+ * memory), stopping when |f| <= tolerance or the bracket cannot shrink. Where f is dear, its values at the
+ * ends can be handed in. Throws NotConverged when the ends do not hold a root between them, or when the steps
+ * run out first.
  */
 export function findRoot(
   f: (x: number) => number,

@@ -1,6 +1,7 @@
 /**
- * The share of a standard normal distribution below z: 1 - phi(z) (b1 t + ... + b5 t^5), t = 1 / (1 + 0.2316419 z), good to 7.5e-8 (Abramowitz & Stegun,
- * "Handbook of Mathematical Functions", 1964, 26.2.17, from memory).
+ * The share of a standard normal distribution below z: 1 - phi(z) (b1 t + ... + b5 t^5), t = 1 / (1 +
+ * 0.2316419 z), good to 7.5e-8 (Abramowitz & Stegun, "Handbook of Mathematical Functions", 1964, 26.2.17,
+ * from memory).
  */
 export function normalBelow(z: number): number {
   const t = 1 / (1 + 0.2316419 * Math.abs(z));

@@ -1,4 +1,7 @@
-/** A solver that ran out of steps: where it stood, and by how much it still missed, in the units of its function. */
+/**
+ * A solver that ran out of steps: where it stood, and by how much it still missed, in the units of its
+ * function.
+ */
 export class NotConverged extends Error {
   readonly x: number;
   readonly residual: number;

@@ -1,6 +1,6 @@
 /**
- * Solve A x = b in place by Gaussian elimination with partial pivoting. `rows` are n rows of n + 1 numbers, the
- * last the right-hand side. Undefined when the matrix is singular.
+ * Solve A x = b in place by Gaussian elimination with partial pivoting. `rows` are n rows of n + 1 numbers,
+ * the last the right-hand side. Undefined when the matrix is singular.
  */
 export function solveLinear(rows: Float64Array[]): Float64Array | undefined {
   const n = rows.length;

@@ -24,8 +24,8 @@ export interface Blends {
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 
 /**
- * Draws from two stocks at the scale's step. The stocks are made for the plan; when a layer took more or less than planned,
- * the layers after it keep their ratios and share what both stocks can still give.
+ * Draws from two stocks at the scale's step. The stocks are made for the plan; when a layer took more or less
+ * than planned, the layers after it keep their ratios and share what both stocks can still give.
  */
 export function blends(
   layers: readonly WantedBlend[],

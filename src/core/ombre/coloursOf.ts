@@ -41,8 +41,8 @@ function putOnTop({ id, way }: Top, bodies: Map<string, Body>): void {
 }
 
 /**
- * Bodies of all pots and pours in a state. `graded` are the mixes of an ombre's pours: as wanted, or as they come out
- * after rounding. A pot that an ombre is poured from looks like the first of them.
+ * Bodies of all pots and pours in a state. `graded` are the mixes of an ombre's pours: as wanted, or as they
+ * come out after rounding. A pot that an ombre is poured from looks like the first of them.
  */
 export function bodiesOf(plan: Plan, state: SoapState, graded: ReadonlyMap<string, Mix>): PlanBodies {
   const paints = paintboxOf(plan, state);
@@ -96,7 +96,10 @@ export const coloursOf = (
 
 const merged = new WeakMap<PlanColours, ReadonlyMap<string, string>>();
 
-/** Colours by the names of deposits: a pour's, a pour's other pots', and what a pot fills a column's hole with ("pot p1"). */
+/**
+ * Colours by the names of deposits: a pour's, a pour's other pots', and what a pot fills a column's hole with
+ * ("pot p1").
+ */
 export function depositColours(colours: PlanColours): ReadonlyMap<string, string> {
   const before = merged.get(colours);
   if (before) return before;

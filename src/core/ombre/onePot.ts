@@ -32,7 +32,10 @@ export interface OnePot {
 }
 
 export interface OnePotOptions {
-  /** everything this pot is to hold, g: pours, plain batter to go paler, colorant and carrier, and what stays at the end */
+  /**
+   * everything this pot is to hold, g: pours, plain batter to go paler, colorant and carrier, and what stays
+   * at the end
+   */
   readonly batterG: Grams;
   /** g that come into the pot with each gram of a colorant: itself and its carrier */
   readonly bulk: readonly number[];
@@ -48,10 +51,16 @@ export interface OnePotOptions {
   ) => readonly Concentrations[] | undefined;
 }
 
-/** A dose that is to stay is topped up only once it is short by more than this part: other colorants thin it a little. */
+/**
+ * A dose that is to stay is topped up only once it is short by more than this part: other colorants thin it a
+ * little.
+ */
 const TOP_UP = 0.02;
 
-/** Once something was really added otherwise it stays as it is, where it is off by less than this part. A judgement, no source. */
+/**
+ * Once something was really added otherwise it stays as it is, where it is off by less than this part. A
+ * judgement, no source.
+ */
 const SETTLES = 0.05;
 
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
@@ -81,8 +90,8 @@ function share(
 }
 
 /**
- * A dose that was to be the same in all these layers stays as it came out, where that is near enough: nobody weighs a pinch to make
- * good what other colorants thinned.
+ * A dose that was to be the same in all these layers stays as it came out, where that is near enough: nobody
+ * weighs a pinch to make good what other colorants thinned.
  */
 function settling(
   layers: readonly WantedPass[],
@@ -96,12 +105,13 @@ function settling(
 }
 
 /**
- * One pot, coloured as it empties. It is reckoned by the plain batter in it, which colorant does not change: of a pass of w
- * grams at concentrations c (g per kg of all that is in the pot) the plain batter is w (1 - sum c bulk / 1000), and each gram
- * of it carries c / (1 - sum c bulk / 1000) of colorant. Before a pass plain batter goes in where a colorant has to fall, then
- * what is missing of each colorant with its carrier; then the pass is poured. Colorant is conserved: all additions = sum of
- * concentration x poured, and what is left at the last one. Where a pass was not as planned, the passes after it share what
- * is left and are dosed for it.
+ * One pot, coloured as it empties. It is reckoned by the plain batter in it, which colorant does not change:
+ * of a pass of w grams at concentrations c (g per kg of all that is in the pot) the plain batter is w (1 -
+ * sum c bulk / 1000), and each gram of it carries c / (1 - sum c bulk / 1000) of colorant. Before a pass
+ * plain batter goes in where a colorant has to fall, then what is missing of each colorant with its carrier;
+ * then the pass is poured. Colorant is conserved: all additions = sum of concentration x poured, and what is
+ * left at the last one. Where a pass was not as planned, the passes after it share what is left and are dosed
+ * for it.
  */
 export function onePot(layers: readonly WantedPass[], options: OnePotOptions): OnePot {
   const bulkOf = (grams: readonly number[]): number => sum(grams.map((g, j) => g * (options.bulk[j] ?? 1)));

@@ -5,8 +5,8 @@ import { between, paintsOfOmbre, rampBetween } from './shades.ts';
 import { placesOn } from './strip.ts';
 
 /**
- * The layers still to come, spaced anew from the shade that was really made to the end of its run. Undefined when that
- * shade is past the end already: then nothing more is added.
+ * The layers still to come, spaced anew from the shade that was really made to the end of its run. Undefined
+ * when that shade is past the end already: then nothing more is added.
  */
 export function respaced(
   plan: Plan,

@@ -70,7 +70,10 @@ interface Remembered {
   readonly places: readonly (readonly number[])[];
 }
 
-/** Grading costs milliseconds and does not change while a line is dragged: the last answer is kept with its ombre. */
+/**
+ * Grading costs milliseconds and does not change while a line is dragged: the last answer is kept with its
+ * ombre.
+ */
 const remembered = new WeakMap<Ombre, Remembered>();
 
 function placesOfRuns(plan: Plan, ombre: Ombre, runs: readonly Run[]): readonly (readonly number[])[] {

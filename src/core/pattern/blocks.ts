@@ -25,7 +25,10 @@ import { levelledPaths, levelledWire, type ToLevel } from './sloping.ts';
 /** `hand`: 0 as drawn, 1 with the waver of a hand. */
 type Laid = Pick<LaidMould, 'plan' | 'stack' | 'geometry'> & { readonly hand?: number };
 
-/** How far round a stick batter goes along with it, mm. A judgement: three times as wide as a chopstick's ends. */
+/**
+ * How far round a stick batter goes along with it, mm. A judgement: three times as wide as a chopstick's
+ * ends.
+ */
 export const STICK_WIDTH: Readonly<Record<Stroke['end'], Millimetres>> = { thick: 18, thin: 9 };
 
 const planBox = (solid: Polyhedron): Box => {
@@ -81,7 +84,10 @@ const isMoved = ({ steps }: Stretch): boolean => steps.some(pushes);
 const isPierced = ({ fill }: Pick<Plan, 'fill'>, { layers }: Stretch): boolean =>
   fill.top.length > 0 && layers.some((l) => l.blocked.length > 0);
 
-/** The stretches of a room, in order: a wait sets what is there, and so does turning the mould. What is scraped is thick enough to stay. */
+/**
+ * The stretches of a room, in order: a wait sets what is there, and so does turning the mould. What is
+ * scraped is thick enough to stay.
+ */
 function stretchesOf(steps: readonly Step[], layers: readonly PouredLayer[]): readonly Stretch[] {
   const all: Stretch[] = [];
   const holes = layers.filter((l) => l.blocked.length > 0);
@@ -115,7 +121,10 @@ function isAlone(stretch: Stretch): boolean {
   return stretch.layers.length === 1 && (layer?.parts.length === 1 || (!!pattern && isOneJug(pattern.place)));
 }
 
-/** How rough the border is that a layer leaves on what lies fluid below it, mm either way, and what that is; 0 where it waits until it is borne. */
+/**
+ * How rough the border is that a layer leaves on what lies fluid below it, mm either way, and what that is; 0
+ * where it waits until it is borne.
+ */
 export function roughnessOf(
   { plan, stack }: Pick<Laid, 'plan' | 'stack'>,
   layer: PouredLayer,
@@ -138,8 +147,8 @@ export const canBeScraped = ({ plan, stack }: Pick<Laid, 'plan' | 'stack'>, laye
   ).some((s) => isAlone(s) && s.layers.includes(layer));
 
 /**
- * What went on in a stretch as one block. In a tilted mould it is told as it would lie level: each place of it by its share of the volume. What is drawn through it there
- * goes where its way would then be.
+ * What went on in a stretch as one block. In a tilted mould it is told as it would lie level: each place of
+ * it by its share of the volume. What is drawn through it there goes where its way would then be.
  */
 function blockOf(
   laid: Pick<Laid, 'plan' | 'geometry'>,
@@ -247,7 +256,10 @@ function movedBlock(
   };
 }
 
-/** A layer as it stands when all steps of a plan are done: before its scraping, all of it is there; before the mould is set level, it slopes. */
+/**
+ * A layer as it stands when all steps of a plan are done: before its scraping, all of it is there; before the
+ * mould is set level, it slopes.
+ */
 export function standing<L extends PouredLayer>({ steps }: Pick<Plan, 'steps'>, layer: L): L {
   const { scraping, settled } = layer;
   if (settled && !steps.some((s) => s.id === settled.by)) {
@@ -302,7 +314,10 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
 /** A plan in which anything is pushed about. */
 export const hasPatterns = ({ steps }: Pick<Plan, 'steps'>): boolean => steps.some(pushes);
 
-/** A plan of which something is seen that has to be simulated: what is pushed about, or scraped, or lies on top, or was poured on a mat. */
+/**
+ * A plan of which something is seen that has to be simulated: what is pushed about, or scraped, or lies on
+ * top, or was poured on a mat.
+ */
 export const isSimulated = ({ steps, mould }: Pick<Plan, 'steps' | 'mould'>): boolean =>
   mould.mat !== undefined ||
   steps.some(

@@ -20,7 +20,10 @@ export type Content = {
   | { readonly kind: 'heaped'; readonly key: string; readonly heap: HeapSpec }
 );
 
-/** Pours that were still fluid together: where they lie is known to the last digit, what became of them inside is simulated. */
+/**
+ * Pours that were still fluid together: where they lie is known to the last digit, what became of them inside
+ * is simulated.
+ */
 export interface Block {
   readonly content: Content;
   /** what of the mould it is seen in */

@@ -13,7 +13,10 @@ export function depthAt({ plan, stack }: Pick<LaidMould, 'plan' | 'stack'>, step
   );
 }
 
-/** How high what has set reaches when a step is done: a wait sets all that is in by then, and so does turning the mould. 0: all is fluid. */
+/**
+ * How high what has set reaches when a step is done: a wait sets all that is in by then, and so does turning
+ * the mould. 0: all is fluid.
+ */
 export function setAt({ plan, stack }: Pick<LaidMould, 'plan' | 'stack'>, step: Step): Millimetres {
   const before = plan.steps.slice(0, plan.steps.indexOf(step));
   const last = before.findLastIndex((s) => s.kind === 'wait' || s.kind === 'tilt' || s.kind === 'scrape');

@@ -44,7 +44,10 @@ function surfacesIn(layers: readonly PouredLayer[]): Pick<HeapSpec, 'planes' | '
   };
 }
 
-/** Places across and along each thing that it is looked at in; between them it can be so much higher, as a part of it, and on a slope so many mm. */
+/**
+ * Places across and along each thing that it is looked at in; between them it can be so much higher, as a
+ * part of it, and on a slope so many mm.
+ */
 const LOOKS = 7;
 const BETWEEN = 0.04;
 const SLACK = 0.3;
@@ -61,7 +64,10 @@ function topOfThing(thing: Thing, height: (x: number, y: number) => number): Mil
   return most + (highestOf(thing) - thing.mm) + BETWEEN * thing.mm + SLACK;
 }
 
-/** The lowest place of a top, and the highest of what lies on it. `unevenMm` is how far its surface goes up and down about its middle. */
+/**
+ * The lowest place of a top, and the highest of what lies on it. `unevenMm` is how far its surface goes up
+ * and down about its middle.
+ */
 function reachOf(
   outline: readonly (readonly [number, number])[],
   heap: HeapSpec,
@@ -75,7 +81,10 @@ function reachOf(
   return [Math.min(...lows) - sunk - unevenMm, Math.max(...things.map((t) => topOfThing(t, height)))];
 }
 
-/** The ridges of one compartment, which filled the hollows of the mat under it: a body of its own below all that is poured into it. */
+/**
+ * The ridges of one compartment, which filled the hollows of the mat under it: a body of its own below all
+ * that is poured into it.
+ */
 export function ridgesIn(laid: Laid, room: Room, layers: readonly PouredLayer[]): Block | undefined {
   const [first] = layers;
   const nth = laid.geometry.rooms.indexOf(room);
@@ -93,7 +102,10 @@ export function ridgesIn(laid: Laid, room: Room, layers: readonly PouredLayer[])
   };
 }
 
-/** What lies on top of one compartment, as a body of its own over all that is poured into it; undefined where nothing does. */
+/**
+ * What lies on top of one compartment, as a body of its own over all that is poured into it; undefined where
+ * nothing does.
+ */
 export function heapIn(laid: Laid, room: Room, layers: readonly PouredLayer[]): Block | undefined {
   const last = layers.at(-1);
   const nth = laid.geometry.rooms.indexOf(room);

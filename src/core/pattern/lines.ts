@@ -28,7 +28,10 @@ const asLine = (layer: PouredLayer, id: StepId, body: Body): Body => ({
   },
 });
 
-/** Bodies with the lines that lie on them. One on a surface that is no plane is drawn with that surface, and one in what is still pushed about with that. */
+/**
+ * Bodies with the lines that lie on them. One on a surface that is no plane is drawn with that surface, and
+ * one in what is still pushed about with that.
+ */
 export const withLines = (plan: Pick<Plan, 'steps'>, bodies: readonly Body[]): readonly Body[] => {
   const lines = linesOn(plan);
   if (lines.size === 0) return bodies;

@@ -39,7 +39,10 @@ export function numbering(): Numbered {
 const turnMm3 = (layer: PouredLayer, part: LayerPart, times: number): number =>
   (layer.volumeMl * MM3_PER_ML * part.share) / times;
 
-/** How rough the border is that a layer leaves on what lies fluid below it; 0 where it was laid on what bears it. */
+/**
+ * How rough the border is that a layer leaves on what lies fluid below it; 0 where it was laid on what bears
+ * it.
+ */
 export function roughOn(layer: PouredLayer, below: readonly PouredLayer[]): Millimetres {
   const under = below.at(-1);
   const { pour, densityGMl } = layer;
@@ -131,7 +134,10 @@ function spanOf(holes: readonly PouredLayer[], { up }: PouredLayer): readonly [n
   return [Math.min(...all), Math.max(...all)];
 }
 
-/** What fills the holes of some layers, in the order that it is held back in, as a block sees it whose last layer is `last`. */
+/**
+ * What fills the holes of some layers, in the order that it is held back in, as a block sees it whose last
+ * layer is `last`.
+ */
 export function fillOf(
   plan: Plan,
   holes: readonly PouredLayer[],

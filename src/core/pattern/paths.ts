@@ -69,7 +69,10 @@ const linesOf = (
   });
 };
 
-/** The ways of a stick, in order, in a mould whose plan is `box`; `free` is how far from the middle of a fan or spiral a column reaches, mm. */
+/**
+ * The ways of a stick, in order, in a mould whose plan is `box`; `free` is how far from the middle of a fan
+ * or spiral a column reaches, mm.
+ */
 export function pathsOf(path: StickPath, whole: Box, free: number): readonly Path[] {
   const box: Box = {
     x0: whole.x0 + OFF_WALL,

@@ -199,8 +199,9 @@ const partOf = (body: Body, side: 'below' | 'above', heightMm: number): readonly
 };
 
 /**
- * The bodies of one room with layers that are scraped, or left rough, as they are seen: between the lowest and the highest place of such a surface stands a block of its own,
- * and what lies there is cut off at it. Volumes of layers stay what they are: a scraped layer's is what the scraper leaves of it.
+ * The bodies of one room with layers that are scraped, or left rough, as they are seen: between the lowest
+ * and the highest place of such a surface stands a block of its own, and what lies there is cut off at it.
+ * Volumes of layers stay what they are: a scraped layer's is what the scraper leaves of it.
  */
 export function sculpted(
   room: Room,

@@ -20,7 +20,10 @@ export function levelledWire(
   return { ...move, path };
 }
 
-/** A stick's ways where they lie once the mould is level; they are on the surface, or as far below it as it goes. */
+/**
+ * A stick's ways where they lie once the mould is level; they are on the surface, or as far below it as it
+ * goes.
+ */
 export const levelledPaths = (
   paths: readonly (readonly Spot[])[],
   toLevel: ToLevel,

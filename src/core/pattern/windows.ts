@@ -5,10 +5,15 @@ import type { StageWindow } from '../setting/window.ts';
 import type { Stage } from '../units/quantity.ts';
 
 /*
- * Every window of this product stands here, but for those of the ways of pouring, which stand with each way: read off jobs that came out, stages by words good to 0.4. Common practice, no source, but where something else is said.
+ * Every window of this product stands here, but for those of the ways of pouring, which stand with each way:
+ * read off jobs that came out, stages by words good to 0.4. Common practice, no source, but where something
+ * else is said.
  */
 
-/** What lies down on what is there: it runs level with a little tapping. Spooned on, there is nothing too thin. */
+/**
+ * What lies down on what is there: it runs level with a little tapping. Spooned on, there is nothing too
+ * thin.
+ */
 export const LANDS: Readonly<Record<Landing['how'], StageWindow>> = {
   stream: { least: 0, most: 2.4 },
   low: { least: 0, most: 2.6 },

@@ -16,7 +16,10 @@ const between = (a: Spot, b: Spot, ta: number, tb: number, t: number): Spot => {
   return [a[0] + (b[0] - a[0]) * w, a[1] + (b[1] - a[1]) * w];
 };
 
-/** One piece of a curve through four points, between the middle two (centripetal Catmull-Rom; P. J. Barry and R. N. Goldman 1988, from memory). */
+/**
+ * One piece of a curve through four points, between the middle two (centripetal Catmull-Rom; P. J. Barry and
+ * R. N. Goldman 1988, from memory).
+ */
 function* piece(p: readonly [Spot, Spot, Spot, Spot], step: Millimetres): Iterable<Spot> {
   const gap = (a: Spot, b: Spot): number => Math.hypot(b[0] - a[0], b[1] - a[1]) ** 0.5;
   const t1 = gap(p[0], p[1]);
@@ -34,7 +37,10 @@ function* piece(p: readonly [Spot, Spot, Spot, Spot], step: Millimetres): Iterab
   }
 }
 
-/** A wire's smooth way through its points, in steps of so many mm: mm across from the middle, and above the floor. */
+/**
+ * A wire's smooth way through its points, in steps of so many mm: mm across from the middle, and above the
+ * floor.
+ */
 export function wireWay(points: readonly WirePoint[], step: Millimetres = STEP): readonly Spot[] {
   const spots = points.map((p): Spot => [p.acrossMm, p.heightMm]);
   const [first] = spots;
@@ -55,7 +61,10 @@ const whole = ([x, z]: Spot): WirePoint => ({
   heightMm: Math.max(0, Math.round(z * 2) / 2),
 });
 
-/** A usual way, in a section so wide with batter so deep, for a wire of a girth: in down the left wall, out up the right one. */
+/**
+ * A usual way, in a section so wide with batter so deep, for a wire of a girth: in down the left wall, out up
+ * the right one.
+ */
 export function usualWay(
   kind: WireWay,
   {

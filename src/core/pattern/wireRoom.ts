@@ -14,7 +14,10 @@ export function tooRound(shape: Mould['shape'], lies: Wire['lies']): string | un
   return undefined;
 }
 
-/** Whether a wire of so much half a girth has room at a place of the section: mm across from the middle, and above the floor. */
+/**
+ * Whether a wire of so much half a girth has room at a place of the section: mm across from the middle, and
+ * above the floor.
+ */
 type HasRoom = (acrossMm: Millimetres, heightMm: Millimetres, half: Millimetres) => boolean;
 
 /** The room a wire has between the walls and over the floor of each compartment. */

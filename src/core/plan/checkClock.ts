@@ -5,7 +5,10 @@ import type { Plan } from './planSchema.ts';
 
 const word = (stage: number): string => STAGES[Math.round(stage)] ?? 'firm';
 
-/** Readings are of pots that are there, and batter that is left alone gets no thinner: a later reading that is thinner is refused with both. */
+/**
+ * Readings are of pots that are there, and batter that is left alone gets no thinner: a later reading that is
+ * thinner is refused with both.
+ */
 export function clockFaults({ clock, pots }: Pick<Plan, 'clock' | 'pots'>): Fault[] {
   const readings = clock.readings ?? [];
   return readings.flatMap((r, i): Fault[] => {

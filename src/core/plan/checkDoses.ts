@@ -5,7 +5,9 @@ import type { Fault } from '../result/result.ts';
 import { repeats, unknown } from './faults.ts';
 import type { Plan } from './planSchema.ts';
 
-/** Pots and pours that doses name must be there, and a dose that waits for a pour must be for that pour's pot. */
+/**
+ * Pots and pours that doses name must be there, and a dose that waits for a pour must be for that pour's pot.
+ */
 export function doseFaults(plan: Plan): Fault[] {
   const pots = new Set(plan.pots.map((p) => p.id));
   const potOf = potsByPour(plan);

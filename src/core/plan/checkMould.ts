@@ -30,7 +30,10 @@ function floorOf(mould: Mould): {
 
 const mm = (x: number): string => `${Number(x.toFixed(1))} mm`;
 
-/** Columns stand whole on the floor, clear of its edges and of each other, and their holes can be filled from a middle. */
+/**
+ * Columns stand whole on the floor, clear of its edges and of each other, and their holes can be filled from
+ * a middle.
+ */
 function checkColumns(
   mould: Mould,
   floor: { readonly width: number; readonly length: number; readonly round: boolean },

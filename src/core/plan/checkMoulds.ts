@@ -4,7 +4,10 @@ import { repeats, unknown } from './faults.ts';
 import { FIRST, hasGivenBatch, isFollower, mouldOfStep } from './moulds.ts';
 import type { Plan } from './planSchema.ts';
 
-/** Each mould must have room inside, each step name a mould that has steps of its own, and no more than one take what is left. */
+/**
+ * Each mould must have room inside, each step name a mould that has steps of its own, and no more than one
+ * take what is left.
+ */
 export function mouldFaults(plan: Plan): Fault[] {
   const ids = new Set([FIRST, ...plan.others.map((o) => o.id)]);
   const left = plan.others.flatMap((o, i) => (o.to.kind === 'left' ? [i] : []));

@@ -133,7 +133,10 @@ const letters = (plan: Plan): Fault[] =>
       : [],
   );
 
-/** What is piped is of a pot of the second batch; that is whole by itself, and none of its pots is called as one of the loaf's. */
+/**
+ * What is piped is of a pot of the second batch; that is whole by itself, and none of its pots is called as
+ * one of the loaf's.
+ */
 function secondFaults(plan: Plan): Fault[] {
   const { second } = plan;
   const rows = plan.steps.flatMap((s, i) =>

@@ -15,7 +15,10 @@ export const KEEPINGS = ['feel', 'clock'] as const;
 /** How rough the border between two layers may be either way, mm: not at all, as is usual, and soft. */
 export const BLURS = [0, 2, 5] as const;
 
-/** How long this maker takes: to colour a pot, to stir a scent into it, to pour one of 425 g, to scrape, to tap. */
+/**
+ * How long this maker takes: to colour a pot, to stir a scent into it, to pour one of 425 g, to scrape, to
+ * tap.
+ */
 const pace = v.strictObject({
   divideMin: v.optional(minutes(0, 30)),
   makeMin: v.optional(minutes(0.2, 60)),
@@ -43,7 +46,10 @@ export const MOST_SPELLS = 60;
 /** A fragrance that is in a pot, or a part of its doses, 0 to 1. */
 const scentIn = v.strictObject({ id, share: v.optional(ratio(0.001, 24)) });
 
-/** From a minute on a pot thickens at one speed: with these fragrances in it, and so many times as fast for what else was done to it. */
+/**
+ * From a minute on a pot thickens at one speed: with these fragrances in it, and so many times as fast for
+ * what else was done to it.
+ */
 const spell = v.strictObject({
   min: minutes(0, 2880),
   /** thicker by this at once, by stirring or blending */

@@ -12,7 +12,10 @@ export interface Deposit {
   readonly moulds: readonly MouldUse[];
 }
 
-/** All that is poured, in order. A pour of the first mould goes into every mould that follows its design, right after it. */
+/**
+ * All that is poured, in order. A pour of the first mould goes into every mould that follows its design,
+ * right after it.
+ */
 export function depositsOf(plan: Plan): readonly Deposit[] {
   const uses = usesOf(plan);
   return plan.steps.flatMap((pour): Deposit[] => {
@@ -35,8 +38,8 @@ export const depositsIn = (
   );
 
 /**
- * What each pour is called, by its id: "pour 3", counted in its mould; where there are several moulds, "pour 2 of Slab" for one
- * that goes into a single one of them.
+ * What each pour is called, by its id: "pour 3", counted in its mould; where there are several moulds, "pour
+ * 2 of Slab" for one that goes into a single one of them.
  */
 export function pourNames(plan: Plan): ReadonlyMap<string, string> {
   const names = mouldNames(plan);

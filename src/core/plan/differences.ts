@@ -109,7 +109,9 @@ function between(where: readonly string[], field: string, mine: unknown, theirs:
   return [{ where: where.join(', '), mine: say(field, mine), theirs: say(field, theirs) }];
 }
 
-/** Where two plans differ, in the order of a plan's fields. When they were made and changed does not count. */
+/**
+ * Where two plans differ, in the order of a plan's fields. When they were made and changed does not count.
+ */
 export function differences(mine: Plan, theirs: Plan): readonly Difference[] {
   const { id: _a, created: _b, changed: _c, ...my } = mine;
   const { id: _d, created: _e, changed: _f, ...their } = theirs;

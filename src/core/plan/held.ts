@@ -8,7 +8,10 @@ export function potBesidePours(step: Step): PotId | undefined {
   return step.kind === 'top' && step.way.top === 'mound' ? step.way.pot : undefined;
 }
 
-/** Pots that batter is taken of beside their pours: what is held back for the top, what is heaped on it, and what fills a mat's hollows. */
+/**
+ * Pots that batter is taken of beside their pours: what is held back for the top, what is heaped on it, and
+ * what fills a mat's hollows.
+ */
 export const heldPots = ({ fill, steps }: Pick<Plan, 'fill' | 'steps'>): ReadonlySet<PotId> =>
   new Set([
     ...fill.top.flatMap((t) => (t.massG > 0 ? [t.pot] : [])),

@@ -63,9 +63,9 @@ export function stepsIn(plan: Plan, mouldId: MouldId): readonly Step[] {
 }
 
 /**
- * One mould of a plan as a plan by itself: its own mould, fill, steps and cut, and of what is held back for the top the part
- * `topShare`, 0..1. A plan with one mould is its own. Of a mould that takes what is left the fill is not known here: it is
- * `to`, or up to the rim.
+ * One mould of a plan as a plan by itself: its own mould, fill, steps and cut, and of what is held back for
+ * the top the part `topShare`, 0..1. A plan with one mould is its own. Of a mould that takes what is left the
+ * fill is not known here: it is `to`, or up to the rim.
  */
 export function partOf(
   plan: Plan,

@@ -37,8 +37,8 @@ export const ombreSchema = v.strictObject({
   /** when the steps are to look as spaced */
   spacedAt: v.picklist(['pour', 'cut', 'cured']),
   /**
-   * powder to the fine scale's step, or to eighths of a level teaspoon, or as fine as the scale weighs it in its carrier: a
-   * diluted stock
+   * powder to the fine scale's step, or to eighths of a level teaspoon, or as fine as the scale weighs it in
+   * its carrier: a diluted stock
    */
   measure: v.picklist(['scale', 'spoon', 'stock']),
   /** what stays in the jugs of the two stocks, percent of what is drawn */

@@ -26,8 +26,8 @@ export const toHeight = v.strictObject({
 });
 
 /**
- * Otherwise than straight across: into blocks one bar long first, and each of these into slices as thick as a bar, parallel to the floor or upright along the
- * loaf. What is left of the length is cut across.
+ * Otherwise than straight across: into blocks one bar long first, and each of these into slices as thick as a
+ * bar, parallel to the floor or upright along the loaf. What is left of the length is cut across.
  */
 const way = v.strictObject({
   by: v.picklist(['floor', 'lengthwise']),
@@ -38,7 +38,10 @@ const way = v.strictObject({
 export const cutSchema = v.strictObject({
   /** straight across when absent */
   way: v.optional(way),
-  /** the loaf lies on its side while it is cut across, so that what lies in it or on it does not drag through the faces */
+  /**
+   * the loaf lies on its side while it is cut across, so that what lies in it or on it does not drag through
+   * the faces
+   */
   onSide: v.optional(v.literal(true)),
   strips: v.pipe(v.number(), v.integer('whole strips are wanted'), v.minValue(1), v.maxValue(20)),
   thicknessMm: lengthMm(5, 300),
@@ -51,7 +54,10 @@ export const cutSchema = v.strictObject({
   cutter: v.optional(
     v.strictObject({ name: name(60), pitchMm: lengthMm(2, 200), longestMm: lengthMm(20, 2000) }),
   ),
-  /** pieces lying on top that no cut should meet: where their middles are from the near end, and how long they are */
+  /**
+   * pieces lying on top that no cut should meet: where their middles are from the near end, and how long they
+   * are
+   */
   onTop: v.optional(
     v.strictObject({
       atMm: listOf(lengthMm(0, 2000), 60, 'at most 60 pieces', 1, 'a place is wanted'),
@@ -72,8 +78,8 @@ export const otherMouldSchema = v.strictObject({
     v.strictObject({ kind: v.literal('left') }),
   ]),
   /**
-   * `as-first`: every pour of the first mould goes into this one too, in the same proportions and at the same tilt. `own`: the
-   * steps that name this mould.
+   * `as-first`: every pour of the first mould goes into this one too, in the same proportions and at the same
+   * tilt. `own`: the steps that name this mould.
    */
   design: v.picklist(['as-first', 'own']),
   cut: cutSchema,

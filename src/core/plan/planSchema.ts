@@ -77,7 +77,10 @@ const pot = v.strictObject({
   own: v.optional(v.strictObject({ oils: v.optional(oilsSchema), water: v.optional(waterSchema) })),
 });
 
-/** A small batch of its own that is piped on top: mixed after the loaf is poured, in one vessel, and parted into its pots. */
+/**
+ * A small batch of its own that is piped on top: mixed after the loaf is poured, in one vessel, and parted
+ * into its pots.
+ */
 const second = v.strictObject({
   batter: batterSchema,
   pots: listOf(pot, MOST_POTS, `at most ${MOST_POTS} pots`, 1, 'a second batch needs at least one pot'),

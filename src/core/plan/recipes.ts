@@ -5,7 +5,10 @@ import { wholeBatch, type Scope } from '../batter/additions.ts';
 import type { Batter, Dose } from '../batter/schema.ts';
 import type { Plan, Pot } from './planSchema.ts';
 
-/** The recipe of the batch, and what becomes of it in each pot: its own doses, in portions its own oils and water too. */
+/**
+ * The recipe of the batch, and what becomes of it in each pot: its own doses, in portions its own oils and
+ * water too.
+ */
 export interface Recipes {
   /** with what goes into the whole batch; undefined when there is no oil to weigh */
   readonly batch: Recipe | undefined;
@@ -50,7 +53,10 @@ export function recipesOf(plan: Plan): Recipes {
   return recipes;
 }
 
-/** Where every step that takes of a jug stands among the pours: hollows of a mat before all, a column's hole between two. */
+/**
+ * Where every step that takes of a jug stands among the pours: hollows of a mat before all, a column's hole
+ * between two.
+ */
 function placesOf({ steps }: Pick<Plan, 'steps'>): ReadonlyMap<StepId, number> {
   const places = new Map<StepId, number>([[UNTOLD_RIDGES, -1]]);
   let pours = 0;

@@ -7,7 +7,10 @@ export const MOST_EDGE_POINTS = 400;
 
 const partOf = (issue: { input: number }): string => `${issue.input} is outside 0 to 1`;
 
-/** The edge of a scraper, mm to the right of the middle (or beyond it) and, as a part of its relief, above its lowest tip. */
+/**
+ * The edge of a scraper, mm to the right of the middle (or beyond it) and, as a part of its relief, above its
+ * lowest tip.
+ */
 const edgeSchema = v.variant('kind', [
   v.strictObject({
     kind: v.literal('repeated'),
@@ -41,7 +44,9 @@ export const scrapeFields = {
   reliefMm: lengthMm(0.5, 200),
   /** how far its lowest tip goes below the surface */
   depthMm: lengthMm(0.5, 200),
-  /** where the scrapings go: into a spare mould, back into their jug, or into the jug of the pour that follows */
+  /**
+   * where the scrapings go: into a spare mould, back into their jug, or into the jug of the pour that follows
+   */
   to: v.picklist(['spare', 'pot', 'next']),
 };
 

@@ -51,8 +51,8 @@ export const pipedIn =
     );
 
 /**
- * The second batch as a plan by itself: its own recipe and pots, each filled into a bag. So it is weighed, coloured and
- * warned of as any batch is. Undefined where nothing is piped.
+ * The second batch as a plan by itself: its own recipe and pots, each filled into a bag. So it is weighed,
+ * coloured and warned of as any batch is. Undefined where nothing is piped.
  */
 export const secondPlan = (plan: Plan, massOf: PipedOf): Plan | undefined =>
   isPiped(plan) ? secondAsPlan(plan, massOf) : undefined;

@@ -4,8 +4,8 @@ import type { Plan, Pot } from './planSchema.ts';
 import type { Pour, Step } from './stepSchema.ts';
 
 /**
- * The pots that a pour comes from, in the order they leave their jugs. Only this file reads a pour's pot, and only it sets one:
- * a way of pouring that draws on several pots begins here.
+ * The pots that a pour comes from, in the order they leave their jugs. Only this file reads a pour's pot, and
+ * only it sets one: a way of pouring that draws on several pots begins here.
  */
 export function potsOf(pour: Pour): readonly [PotId, ...PotId[]] {
   const others = new Set(pour.pattern?.then);
@@ -24,7 +24,10 @@ export const roundOf = (pour: Pour): readonly [PotId, ...PotId[]] => [
   ...(pour.pattern?.then ?? []),
 ];
 
-/** What of a pour comes from each of its pots, by volume: every place in a round takes as much of what a thin line between leaves. */
+/**
+ * What of a pour comes from each of its pots, by volume: every place in a round takes as much of what a thin
+ * line between leaves.
+ */
 export function sharesOf(pour: Pour): ReadonlyMap<PotId, number> {
   const round = roundOf(pour);
   const accent = accentOf(pour);

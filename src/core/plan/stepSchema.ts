@@ -54,8 +54,8 @@ const pour = v.strictObject({
   locked: v.boolean(),
   landing: landingSchema,
   /**
-   * A layer of an ombre: its shade comes from its place among that ombre's pours. With `turn` a new run begins here:
-   * `restart` goes back to the first colour, `reverse` goes on the other way.
+   * A layer of an ombre: its shade comes from its place among that ombre's pours. With `turn` a new run
+   * begins here: `restart` goes back to the first colour, `reverse` goes on the other way.
    */
   ombre: v.optional(v.strictObject({ id: ombreId, turn: v.optional(v.picklist(['restart', 'reverse'])) })),
   /** spooned in and left rough: from its deepest hollow to its highest peak; level when absent */

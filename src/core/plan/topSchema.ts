@@ -33,7 +33,9 @@ export const MOST_ROWS = 12;
 
 const everyBar = { rows: onBar, perBar: onBar };
 
-/** What is put on top once everything is poured. What is said of a bar is repeated on each, clear of its cuts. */
+/**
+ * What is put on top once everything is poured. What is said of a bar is repeated on each, clear of its cuts.
+ */
 export const topSchema = v.variant('top', [
   /** batter heaped along the loaf, or across it, by the spoon */
   v.strictObject({

@@ -52,7 +52,9 @@ export type Tool =
     }
   | { readonly tool: PlainTool };
 
-/** A surface as it is poured up to: heights on the walls at their middles, and the walls it does not come to. */
+/**
+ * A surface as it is poured up to: heights on the walls at their middles, and the walls it does not come to.
+ */
 export interface Surface {
   readonly heightsMm: Readonly<Record<Wall, Millimetres>>;
   readonly bare: readonly { readonly wall: Wall; readonly gapMm: Millimetres }[];
@@ -83,7 +85,10 @@ interface InMould {
   readonly mould?: string;
 }
 
-/** Everything that a maker is told to do, and what there is to say of it: figures in g, mm, ml, °C and degrees. */
+/**
+ * Everything that a maker is told to do, and what there is to say of it: figures in g, mm, ml, °C and
+ * degrees.
+ */
 export type Deed =
   // before anything
   | { readonly does: 'protect' }

@@ -121,7 +121,10 @@ export function linesOf(computed: Computed, w: Weights, act: ActId): readonly Li
   });
 }
 
-/** One amount for each of so many moulds alike: what cannot be parted evenly at the scale's step, the last one takes. */
+/**
+ * One amount for each of so many moulds alike: what cannot be parted evenly at the scale's step, the last one
+ * takes.
+ */
 function eachOf(line: Line, wholeG: Grams, stepG: Grams): readonly Line[] {
   const { times, massG } = line;
   const downG = downToStep(massG, stepG);

@@ -1,4 +1,7 @@
-/** Everything there can be to say of a plan, by its name: what a sheet's reader or a test asks for is one of these. */
+/**
+ * Everything there can be to say of a plan, by its name: what a sheet's reader or a test asks for is one of
+ * these.
+ */
 export type WarningCode =
   | 'assessed-otherwise'
   | 'base-rough'

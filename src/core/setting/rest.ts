@@ -4,9 +4,10 @@ import type { Minutes, Stage } from '../units/quantity.ts';
 const PER_DECADE: Stage = 1 / 0.7;
 
 /**
- * By how much batter that lies still is stiffer than it flows: its static yield stress grows in a straight line with rest, tau(t) = tau (1 + t / tc)
- * (N. Roussel, "A thixotropy model for fresh fluid concretes", Cement and Concrete Research 36, 2006, from memory). Moved, it flows as it did, and rests anew.
- * `restMin`: since it was poured or last moved; `tcMin`: in which it doubles.
+ * By how much batter that lies still is stiffer than it flows: its static yield stress grows in a straight
+ * line with rest, tau(t) = tau (1 + t / tc) (N. Roussel, "A thixotropy model for fresh fluid concretes",
+ * Cement and Concrete Research 36, 2006, from memory). Moved, it flows as it did, and rests anew. `restMin`:
+ * since it was poured or last moved; `tcMin`: in which it doubles.
  */
 export const stiffening = (restMin: Minutes, tcMin: Minutes): Stage =>
   restMin <= 0 ? 0 : PER_DECADE * Math.log10(1 + restMin / tcMin);
@@ -15,7 +16,10 @@ export const stiffening = (restMin: Minutes, tcMin: Minutes): Stage =>
 export const stiffeningLess = (restMin: Minutes, tcMin: Minutes): Stage =>
   restMin <= 0 ? 0 : ((PER_DECADE / Math.LN10) * restMin) / (restMin + tcMin);
 
-/** ln u that solves a u + ln u = c, for a > 0: Newton's method from a side that it does not overshoot from, to the last digit. */
+/**
+ * ln u that solves a u + ln u = c, for a > 0: Newton's method from a side that it does not overshoot from, to
+ * the last digit.
+ */
 function lnRoot(a: number, c: number): number {
   let y = c > 1 ? Math.min(c, Math.log(c / a)) : c;
   for (let i = 0; i < 40; i += 1) {
@@ -28,8 +32,8 @@ function lnRoot(a: number, c: number): number {
 }
 
 /**
- * How long batter lies until it is as stiff as wanted: `short` stages stiffer than at the beginning, thickening by `perMinute` as well. In closed form but for
- * Lambert's W: with v = 1 + t / tc, a v + ln v = c.
+ * How long batter lies until it is as stiff as wanted: `short` stages stiffer than at the beginning,
+ * thickening by `perMinute` as well. In closed form but for Lambert's W: with v = 1 + t / tc, a v + ln v = c.
  */
 export function restUntil(short: Stage, perMinute: number, tcMin: Minutes): Minutes {
   if (short <= 0) return 0;

@@ -5,8 +5,9 @@ import { bearingOf, pressureOf, stageOfBearing } from './plunge.ts';
 const LINE_MM = 5;
 
 /**
- * How deep a line that falls from so high sinks in, mm: as far as its fall's work goes against the bearing strength of the batter that it sinks into,
- * rho g h b = 5.14 tau d for a line b wide. An estimate; density in g/ml.
+ * How deep a line that falls from so high sinks in, mm: as far as its fall's work goes against the bearing
+ * strength of the batter that it sinks into, rho g h b = 5.14 tau d for a line b wide. An estimate; density
+ * in g/ml.
  */
 export const sinkOf = (stage: Stage, fallMm: Millimetres, densityGMl: number): Millimetres =>
   (LINE_MM * pressureOf(fallMm, densityGMl)) / bearingOf(stage);

@@ -8,7 +8,10 @@ export const STAGES = ['emulsion', 'light', 'medium', 'thick', 'spoonable', 'fir
 export const stageWord = (stage: Stage): string =>
   STAGES[Math.min(5, Math.max(0, Math.round(stage)))] ?? 'firm';
 
-/** Between which two stages it is, or at which: "medium", "between medium and thick". A tenth either way is that stage. */
+/**
+ * Between which two stages it is, or at which: "medium", "between medium and thick". A tenth either way is
+ * that stage.
+ */
 export function stagePhrase(stage: Stage): string {
   const below = Math.floor(Math.min(5, Math.max(0, stage)));
   const over = stage - below;

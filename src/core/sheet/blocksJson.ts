@@ -85,7 +85,10 @@ function scrapedJson({ stack }: MouldFacts, bodies: readonly Body[]): readonly o
   ];
 }
 
-/** Blocks of batter that was pushed about, and what was scraped, and how far what their pictures show is from what was poured. */
+/**
+ * Blocks of batter that was pushed about, and what was scraped, and how far what their pictures show is from
+ * what was poured.
+ */
 export function blocksJson(facts: MouldFacts): readonly object[] {
   const bodies = bodiesOf(facts);
   const moved = bodies.flatMap((b) =>

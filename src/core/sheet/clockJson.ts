@@ -21,7 +21,10 @@ export function minutesJson({ clock }: Computed, step: StepId): object {
   };
 }
 
-/** How long it takes and how often it holds: each interface (a step that lies on what is below), each pot, the whole. */
+/**
+ * How long it takes and how often it holds: each interface (a step that lies on what is below), each pot, the
+ * whole.
+ */
 export function oddsJson({ plan, clock }: Computed, samples: number): object {
   if (!clock) return {};
   const { course, pots } = clock.plan;

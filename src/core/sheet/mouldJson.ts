@@ -31,7 +31,8 @@ export const layerJson = (layer: PouredLayer): object => ({
     right_mm: layer.rightMm,
     near_mm: layer.nearMm,
     far_mm: layer.farMm,
-    // the plane up . x = offset in the mould frame: x right, y to the far end, z up, from the middle of the floor
+    // the plane up . x = offset in the mould frame: x right, y to the far end, z up, from the middle of the
+    // floor
     up: layer.up,
     offset_mm: layer.offset,
     does_not_reach: bareWalls(layer.room, layer).map((b) => b.wall),

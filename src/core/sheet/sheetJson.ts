@@ -67,7 +67,10 @@ const additionsJson = (
     return { id: a.id, mass_g: weighed.reduce((s, d) => s + d.mass_g, 0), doses: weighed };
   });
 
-/** What the headless sheet prints: plain JSON, weights at the scale's step, everything else as computed. The clock's odds are of so many samples. */
+/**
+ * What the headless sheet prints: plain JSON, weights at the scale's step, everything else as computed. The
+ * clock's odds are of so many samples.
+ */
 export const sheetJson = (computed: Computed, samples = SAMPLES): object =>
   dusted({ ...sheetOf(computed), ...oddsJson(computed, samples) }) as object;
 

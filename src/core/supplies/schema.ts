@@ -26,7 +26,10 @@ const behaviour = {
 /** Seen by oneself, in a recipe. */
 const observation = v.strictObject({ on: moment, recipe: name(120), ...behaviour });
 
-/** A fragrance that one has. Two lots or versions of one name are two: one may behave where the other does not. */
+/**
+ * A fragrance that one has. Two lots or versions of one name are two: one may behave where the other does
+ * not.
+ */
 export const fragranceStock = v.strictObject({
   kind: v.literal('fragrance'),
   id,

@@ -5,9 +5,9 @@ const isSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((x, i) => Object.is(x, b[i]));
 
 /**
- * What was made of some inputs, kept by them: the same object comes back for the very same inputs, the ones used last are kept. An edit
- * leaves what it does not change as the same object; what is only alike (read from a file once more) is made anew, so that whatever was made
- * speaks of the objects of its own plan.
+ * What was made of some inputs, kept by them: the same object comes back for the very same inputs, the ones
+ * used last are kept. An edit leaves what it does not change as the same object; what is only alike (read
+ * from a file once more) is made anew, so that whatever was made speaks of the objects of its own plan.
  */
 export function keptByInputs<R>(): (inputs: readonly unknown[], make: () => R) => R {
   let kept: readonly { readonly inputs: readonly unknown[]; readonly made: R }[] = [];

@@ -5,8 +5,9 @@ export interface Progress<P> {
 }
 
 /**
- * Work that can be left off and gone on with: it yields wherever it may be interrupted. It knows nothing of workers, clocks or
- * signals; who runs it decides when to go on, and a task that is not wanted any more is simply not gone on with.
+ * Work that can be left off and gone on with: it yields wherever it may be interrupted. It knows nothing of
+ * workers, clocks or signals; who runs it decides when to go on, and a task that is not wanted any more is
+ * simply not gone on with.
  */
 export type Task<P, T> = Generator<Progress<P>, T, void>;
 

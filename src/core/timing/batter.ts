@@ -26,7 +26,10 @@ export const batter = (): Batter => ({
   rested: Infinity,
 });
 
-/** So many stages of its line pass before anything is seen of batter that begins near emulsion; none from light on. */
+/**
+ * So many stages of its line pass before anything is seen of batter that begins near emulsion; none from
+ * light on.
+ */
 export const lagOf = (start: Stage): Stage => LAGS * Math.min(1, Math.max(0, 1 - start));
 
 /** Batter is there, at a stage. */

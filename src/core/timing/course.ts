@@ -30,7 +30,10 @@ export interface Doubt {
 export interface CoursePot {
   /** how fast it thickens while nothing quickens it, stages a minute */
   readonly perMinute: number;
-  /** the doubt of its recipe's rate, by its place in the list of doubts, and of what its temperature does to that */
+  /**
+   * the doubt of its recipe's rate, by its place in the list of doubts, and of what its temperature does to
+   * that
+   */
   readonly doubt: number;
   readonly warmth?: number;
   /** there from the first minute; otherwise an act makes it */
@@ -63,7 +66,10 @@ export interface Prepares {
   readonly makes?: true;
 }
 
-/** What is poured is weighed into a cup right before, and something stirred into it there: it thickens in the cup and in its layers, not in the jug. */
+/**
+ * What is poured is weighed into a cup right before, and something stirred into it there: it thickens in the
+ * cup and in its layers, not in the jug.
+ */
 export interface Cup {
   readonly quickens: readonly Quickens[];
   readonly minutes: Minutes;
@@ -72,8 +78,8 @@ export interface Cup {
 }
 
 /**
- * One thing after another, by one pair of hands. Layers are numbered in the order they are poured, each in its mould and compartment; an act
- * names those that it is about.
+ * One thing after another, by one pair of hands. Layers are numbered in the order they are poured, each in
+ * its mould and compartment; an act names those that it is about.
  */
 export interface CourseAct {
   readonly key: string;
@@ -86,7 +92,10 @@ export interface CourseAct {
   readonly rest?: { readonly minutes: Minutes; readonly after: number };
   /** kept at this minute whatever the batter does; later where the hands are not free by then */
   readonly at?: Minutes;
-  /** these layers have to bear: it waits until they bear as `stage`, or for nothing where that is absent; below `breaks` it goes wrong */
+  /**
+   * these layers have to bear: it waits until they bear as `stage`, or for nothing where that is absent;
+   * below `breaks` it goes wrong
+   */
   readonly carried?: {
     readonly by: readonly number[];
     readonly stage?: Stage;
@@ -98,7 +107,10 @@ export interface CourseAct {
   readonly fluid?: { readonly layers: readonly number[]; readonly least: Stage; readonly most: Stage };
   /** its pots have to be so thick */
   readonly window?: { readonly least: Stage; readonly most: Stage };
-  /** after this share of its minutes its pots are drawn on for the last time: 0 for one pour, near 1 for many rounds */
+  /**
+   * after this share of its minutes its pots are drawn on for the last time: 0 for one pour, near 1 for many
+   * rounds
+   */
   readonly lastAt?: number;
   readonly prepares?: readonly Prepares[];
   /** its pots are made, at their starting stage */
@@ -120,8 +132,13 @@ export interface Course {
   readonly layers: number;
   /** poured layers thicken so much faster: in a warm cupboard; 1 on the bench */
   readonly inMould: number;
-  /** how likely it is that fat sets in the cool batter: it looks thick then and is not, and none of it holds */
+  /**
+   * how likely it is that fat sets in the cool batter: it looks thick then and is not, and none of it holds
+   */
   readonly falseTrace?: number;
-  /** what lies still doubles its strength in so long, and the doubt of that by its place; absent: it bears as it flows */
+  /**
+   * what lies still doubles its strength in so long, and the doubt of that by its place; absent: it bears as
+   * it flows
+   */
   readonly rest?: { readonly tcMin: Minutes; readonly doubt: number };
 }

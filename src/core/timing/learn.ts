@@ -4,7 +4,9 @@ export interface Belief {
   readonly covariance: readonly (readonly number[])[];
 }
 
-/** One observation: so much of each quantity, added up, was seen as `value`, to within a standard deviation. */
+/**
+ * One observation: so much of each quantity, added up, was seen as `value`, to within a standard deviation.
+ */
 export interface Observation {
   readonly weights: readonly number[];
   readonly value: number;
@@ -20,9 +22,10 @@ export const independent = (
 });
 
 /**
- * A belief once something was observed: normal prior, normal likelihood, in closed form (conjugate update of a linear Gaussian model; Gelman et al.,
- * "Bayesian Data Analysis", section 2.5 for one quantity; Kalman, "A new approach to linear filtering and prediction problems", 1960, for several;
- * both from memory). An observation that says nothing of any quantity leaves it as it is.
+ * A belief once something was observed: normal prior, normal likelihood, in closed form (conjugate update of
+ * a linear Gaussian model; Gelman et al., "Bayesian Data Analysis", section 2.5 for one quantity; Kalman, "A
+ * new approach to linear filtering and prediction problems", 1960, for several; both from memory). An
+ * observation that says nothing of any quantity leaves it as it is.
  */
 export function observed(belief: Belief, { weights, value, sd }: Observation): Belief {
   const { means, covariance } = belief;

@@ -1,8 +1,9 @@
 import { numbers } from '../numeric/numbers.ts';
 
 /**
- * Numbers drawn at random from N(0, 1), the same for the same seed, name and place: a column of `count` for each thing that is not known. Two ways of
- * doing a plan are tried with the same column for the same thing (common random numbers), so that their odds differ by what they do and not by chance.
+ * Numbers drawn at random from N(0, 1), the same for the same seed, name and place: a column of `count` for
+ * each thing that is not known. Two ways of doing a plan are tried with the same column for the same thing
+ * (common random numbers), so that their odds differ by what they do and not by chance.
  */
 export class Normals {
   private readonly columns = new Map<string, Float64Array>();

@@ -6,7 +6,10 @@ import { BLEND_SD, HANDS_SD, JUDGED_SD, JUG_SD, LANDS_SD, START_SD } from './est
 import type { Normals } from './normals.ts';
 import { FAILS, Run, type Turns } from './run.ts';
 
-/** Kept by feel, each act waits until what is below carries it; by the clock, each begins at the minute that was planned. */
+/**
+ * Kept by feel, each act waits until what is below carries it; by the clock, each begins at the minute that
+ * was planned.
+ */
 export type Keeping = 'feel' | 'clock';
 
 /** Of how many times, what held: shares of all, 0 to 1. */
@@ -55,7 +58,10 @@ interface Drawn {
 /** How far beyond its end a window still holds: all is as likely, but for the few at either end. */
 const softly = (z: number): number => Math.min(1, Math.max(0, 0.5 + 0.25 * z));
 
-/** The draws of each time, act by act and doubt by doubt, read off columns that are the same for the same names. */
+/**
+ * The draws of each time, act by act and doubt by doubt, read off columns that are the same for the same
+ * names.
+ */
 function drawsOf(course: Course, normals: Normals): (k: number, held: Held, into: Drawn) => void {
   const doubts = course.doubts.map((d) => ({ sd: d.sd, column: normals.column(`doubt ${d.name}`) }));
   const [begun, hands] = [normals.column('begun'), normals.column('hands')];
@@ -113,7 +119,10 @@ export function drawing(
   };
 }
 
-/** How a course turns out over and over, with all that is not known drawn anew each time: how often what holds. */
+/**
+ * How a course turns out over and over, with all that is not known drawn anew each time: how often what
+ * holds.
+ */
 export function* sampling(
   course: Course,
   normals: Normals,

@@ -33,7 +33,10 @@ export interface Turns {
   readonly soft?: ArrayLike<number>;
   /** by how many stages batter misses the stage that it is begun at */
   readonly begun?: Stage;
-  /** the main batch thickens so many times as fast, and begins at another stage: for trying temperatures and starts */
+  /**
+   * the main batch thickens so many times as fast, and begins at another stage: for trying temperatures and
+   * starts
+   */
   readonly faster?: number;
   readonly from?: Stage;
   /** hands take so many times as long; 1 when absent */
@@ -43,9 +46,10 @@ export interface Turns {
 }
 
 /**
- * A course carried out, act by act, as often as is wanted: one forward pass each time. Left alone, batter only thickens, so for given acts in a given
- * order every one of them is best begun as early as it can be, and the pass is all there is to find the waits. What came of the last time is in the
- * lists, by the act's place. Times are minutes from the beginning, stages are 0 to 5 and beyond.
+ * A course carried out, act by act, as often as is wanted: one forward pass each time. Left alone, batter
+ * only thickens, so for given acts in a given order every one of them is best begun as early as it can be,
+ * and the pass is all there is to find the waits. What came of the last time is in the lists, by the act's
+ * place. Times are minutes from the beginning, stages are 0 to 5 and beyond.
  */
 export class Run {
   readonly course: Course;
@@ -272,7 +276,10 @@ export class Run {
     return ready;
   }
 
-  /** What of it fails, and how thick everything is. A window is doubtful beyond its ends and fails half a stage on. */
+  /**
+   * What of it fails, and how thick everything is. A window is doubtful beyond its ends and fails half a
+   * stage on.
+   */
   private judge(i: number, act: CourseAct, start: Minutes, end: Minutes, turns: Turns): void {
     let fails = 0;
     let below = Infinity;

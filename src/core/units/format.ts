@@ -59,7 +59,9 @@ export function lyeFigure(massG: Grams, unit: MassUnit, stepG: Grams): string {
 export const formatMass = (massG: Grams, unit: MassUnit, stepG: Grams): string =>
   `${massFigure(massG, unit, stepG)} ${unit}`;
 
-/** A mass on the fine scale: ounces stay ounces, with the grams that such scales and doses are in beside them. */
+/**
+ * A mass on the fine scale: ounces stay ounces, with the grams that such scales and doses are in beside them.
+ */
 export const formatFine = (massG: Grams, unit: MassUnit, stepG: Grams): string =>
   unit === 'g'
     ? formatMass(massG, 'g', stepG)
@@ -77,7 +79,9 @@ export const formatVolume = (volumeMl: Millilitres, unit: LengthUnit): string =>
 
 export const formatPercent = (percent: number, decimals = 1): string => `${formatShort(percent, decimals)} %`;
 
-/** Two different percentages, with as many decimals as it takes to see that they differ: "2.41 %" and "2.4 %". */
+/**
+ * Two different percentages, with as many decimals as it takes to see that they differ: "2.41 %" and "2.4 %".
+ */
 export function formatApart(one: number, other: number): readonly [string, string] {
   for (let decimals = 2; decimals < 8; decimals += 1) {
     const [a, b] = [formatPercent(one, decimals), formatPercent(other, decimals)];

@@ -59,9 +59,10 @@ const withDecimalPoint = (text: string): Result<string> => {
 };
 
 /**
- * Read what a maker writes: "425", "15 oz", "1 lb 4 oz", "1 lb. 4 oz.", "12%", "18 mm", `3 1/2"`, `3-1/2"`, "3½ in", `1'2"`, "1 506 g".
- * A number without a unit takes `bare`. Several parts add up if they share a dimension.
- * Faults: 'empty', 'not-a-quantity', 'ambiguous-comma', 'mixed-units'. The text is quoted in the message.
+ * Read what a maker writes: "425", "15 oz", "1 lb 4 oz", "1 lb. 4 oz.", "12%", "18 mm", `3 1/2"`, `3-1/2"`,
+ * "3½ in", `1'2"`, "1 506 g". A number without a unit takes `bare`. Several parts add up if they share a
+ * dimension. Faults: 'empty', 'not-a-quantity', 'ambiguous-comma', 'mixed-units'. The text is quoted in the
+ * message.
  */
 export function parseQuantity(text: string, bare: UnitRecord): Result<Quantity> {
   const pointed = withDecimalPoint(tidy(text));
@@ -97,8 +98,8 @@ const ALSO_WRITTEN: Readonly<Record<string, readonly string[]>> = {
 };
 
 /**
- * Read a plain figure with a unit of its own written after it or left out: "12", "12 °", "12 deg". Faults: those of a
- * quantity, and 'wrong-dimension' where another unit is written, naming what is wanted.
+ * Read a plain figure with a unit of its own written after it or left out: "12", "12 °", "12 deg". Faults:
+ * those of a quantity, and 'wrong-dimension' where another unit is written, naming what is wanted.
  */
 export function parseFigure(text: string, suffix: string): Result<number> {
   const written = [suffix, ...(ALSO_WRITTEN[suffix] ?? [])].filter((w) => w !== '');

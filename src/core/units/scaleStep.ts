@@ -14,9 +14,9 @@ export const toStep = (massG: Grams, stepG: Grams): Grams =>
 
 /**
  * Round parts to the scale's step so that they add up to the rounded whole (largest remainder, Hamilton's
- * method). `parts` in g, none negative. `wholeG` is what they are to add up to, by default their own sum; then
- * each part moves by less than a step. A whole some steps off is made up one step a part, and no part goes
- * below zero.
+ * method). `parts` in g, none negative. `wholeG` is what they are to add up to, by default their own sum;
+ * then each part moves by less than a step. A whole some steps off is made up one step a part, and no part
+ * goes below zero.
  */
 export function roundParts(
   parts: readonly Grams[],

@@ -9,8 +9,8 @@ const CONTROLS = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F-\u009F\uFFFE\uFF
 const DIRECTIONS = /[\u061C\u200E\u200F\u202A-\u202E\u2066-\u2069]/g;
 
 /**
- * Text that can stand in any sentence, file and drawing: without controls and marks of direction, lone halves of characters replaced by
- * the sign for one. Ends of lines stay.
+ * Text that can stand in any sentence, file and drawing: without controls and marks of direction, lone halves
+ * of characters replaced by the sign for one. Ends of lines stay.
  */
 export const cleanText = (text: string): string =>
   text.replaceAll(LONE_SURROGATES, '\uFFFD').replaceAll(CONTROLS, '').replaceAll(DIRECTIONS, '');

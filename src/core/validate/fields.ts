@@ -83,8 +83,8 @@ export const moment = v.pipe(
 );
 
 /**
- * A list of at most so many: how many there are is asked before any of them is looked at, so that a list far too long costs
- * no time.
+ * A list of at most so many: how many there are is asked before any of them is looked at, so that a list far
+ * too long costs no time.
  */
 export const listOf = <T extends v.GenericSchema>(
   item: T,

@@ -2,7 +2,8 @@ import type * as v from 'valibot';
 import { id } from './fields.ts';
 
 /**
- * A flavoured id accepts plain text, but the id of a pot handed to a function that wants a step's is a type error.
+ * A flavoured id accepts plain text, but the id of a pot handed to a function that wants a step's is a type
+ * error.
  */
 type Id<K extends string> = string & { readonly __of?: K };
 

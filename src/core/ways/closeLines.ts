@@ -12,7 +12,9 @@ const schema = v.strictObject({
   spacingMm: lengthMm(4, 200),
 });
 
-/** Sharp spires want both above 1.3; thicker than 3.4 they lie on top as ropes. Common practice, no source. */
+/**
+ * Sharp spires want both above 1.3; thicker than 3.4 they lie on top as ropes. Common practice, no source.
+ */
 const WINDOW: StageWindow = { least: 1.3, most: 3.4 };
 
 /** Lines so far apart, in the middle of what there is: poured back and forth. */
@@ -25,7 +27,9 @@ function linesIn(
   return Array.from({ length: count }, (_, i) => (low + high) / 2 + (i - (count - 1) / 2) * spacingMm);
 }
 
-/** Close lines back and forth, from end to end or from side to side, that sink into what lies below as points. */
+/**
+ * Close lines back and forth, from end to end or from side to side, that sink into what lies below as points.
+ */
 export const CLOSE_LINES = way(schema, {
   know: {
     name: 'Pointed layers',

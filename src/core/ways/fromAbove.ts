@@ -1,7 +1,10 @@
 import type { Box } from '../flow/box.ts';
 import type { Spot } from '../flow/spec.ts';
 
-/** Where batter or a tool goes in a mould as it is seen from above, mm from the middle of its floor: right, and towards the far end. */
+/**
+ * Where batter or a tool goes in a mould as it is seen from above, mm from the middle of its floor: right,
+ * and towards the far end.
+ */
 export interface FromAbove {
   readonly floor: Box;
   /** ways, in the order they are gone */

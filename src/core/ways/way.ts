@@ -9,7 +9,10 @@ import type { Millimetres, Percent, Stage } from '../units/quantity.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { FromAbove } from './fromAbove.ts';
 
-/** What a maker is told of a way of pouring, or of a tool: what it is called, what it needs and how it usually fails. Common practice, no source. */
+/**
+ * What a maker is told of a way of pouring, or of a tool: what it is called, what it needs and how it usually
+ * fails. Common practice, no source.
+ */
 export interface KnowHow {
   readonly name: string;
   readonly says: string;
@@ -59,7 +62,10 @@ export interface Scene {
   readonly length: (mm: Millimetres) => string;
 }
 
-/** What would put a fault right: another place, a column stood in the mould, or some pots at another thickness. */
+/**
+ * What would put a fault right: another place, a column stood in the mould, or some pots at another
+ * thickness.
+ */
 export type WayRemedy<P> =
   | { readonly label: string; readonly place: P }
   | { readonly label: string; readonly stand: 'column' }
@@ -74,14 +80,17 @@ export interface WayFault<P> {
 }
 
 /**
- * A way of pouring that pushes what is fluid aside, or that is mixed in its jug: all there is to know of it. `P` is what a plan says
- * of where it goes in.
+ * A way of pouring that pushes what is fluid aside, or that is mixed in its jug: all there is to know of it.
+ * `P` is what a plan says of where it goes in.
  */
 export interface Way<P> {
   readonly know: KnowHow;
   /** where it goes in before it is told otherwise */
   readonly first: P;
-  /** how it begins to be poured. What runs down a column or a wall lands low: 1 cm in effect (common practice, no source) */
+  /**
+   * how it begins to be poured. What runs down a column or a wall lands low: 1 cm in effect (common practice,
+   * no source)
+   */
   readonly landing: Landing;
   /** in so many rounds it begins */
   readonly rounds: number;
@@ -101,7 +110,9 @@ export interface Way<P> {
   readonly accent?: (place: P) => { readonly pot: PotId; readonly percent: Percent } | undefined;
   /** of one pot, out of two jugs at once: so much of it in the first */
   readonly firstJugPercent?: (place: P) => Percent;
-  /** where each drop of a round comes from, in order: streams in several places are dealt to the pots in turn */
+  /**
+   * where each drop of a round comes from, in order: streams in several places are dealt to the pots in turn
+   */
   readonly sources: (place: P, surface: Surface) => readonly Source[];
   /** how far below the surface it reaches; undefined: to the floor */
   readonly reachMm?: (place: P) => Millimetres | undefined;

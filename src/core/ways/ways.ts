@@ -26,7 +26,9 @@ export type PlaceKind = Place['at'];
 /** What a plan says of a place of one kind. */
 export type PlaceOf<K extends PlaceKind> = Extract<Place, { at: K }>;
 
-/** Each way by what it is called in a plan. A place of one kind is only ever given to the way of that kind. */
+/**
+ * Each way by what it is called in a plan. A place of one kind is only ever given to the way of that kind.
+ */
 const BY_KIND = new Map<PlaceKind, Way<Place>>(
   LIST.map((w) => [w.first.at, w as unknown as Way<Place>] as const),
 );

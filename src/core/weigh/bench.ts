@@ -51,8 +51,8 @@ export const carrierOilWanted = ({ dispersions, fineG }: WeighBench): Grams =>
   fineG;
 
 /**
- * What is set aside of each oil for the colorants, by its line. For that in jars shaken up ready as much less of the recipe's oils is
- * weighed: it is in the jars already.
+ * What is set aside of each oil for the colorants, by its line. For that in jars shaken up ready as much less
+ * of the recipe's oils is weighed: it is in the jars already.
  */
 export function setAside(
   { dispersions }: WeighBench,
@@ -83,7 +83,10 @@ const isFor = (a: DrawnFor, b: DrawnFor): boolean => {
 export const drawsFor = (draws: readonly DispersionDraw[], what: DrawnFor): readonly DispersionDraw[] =>
   draws.filter((d) => isFor(d.for, what));
 
-/** Draw what one thing takes of the dispersed colorants; what a jar has not, more having been added before, is dispersed anew. */
+/**
+ * Draw what one thing takes of the dispersed colorants; what a jar has not, more having been added before, is
+ * dispersed anew.
+ */
 export function drawDispersed({ book, recipe, draws, plan, fineG }: Weighing, what: DrawnFor): void {
   for (const d of drawsFor(draws, what)) {
     const jar = VESSEL.jar(d.colorant);

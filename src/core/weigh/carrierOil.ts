@@ -3,9 +3,9 @@ import type { Grams } from '../units/quantity.ts';
 import { toStep } from '../units/scaleStep.ts';
 
 /**
- * Which of the recipe's oils the colorants are dispersed in, by its line, and how much of each, at the fine scale's step: liquid ones
- * first, then those there is most of. No oil gives more than it has (`oilsG`: all oils of the batch); what none can give
- * is left out.
+ * Which of the recipe's oils the colorants are dispersed in, by its line, and how much of each, at the fine
+ * scale's step: liquid ones first, then those there is most of. No oil gives more than it has (`oilsG`: all
+ * oils of the batch); what none can give is left out.
  */
 export function carrierOils(
   recipe: Recipe,

@@ -9,7 +9,10 @@ import type { Weight } from './ingredients.ts';
 import type { OmbreWeights } from './ombre/types.ts';
 import type { PotTarget } from './targets.ts';
 
-/** What dispersed colorant is drawn for: a pot's own colour, a pass of a pot coloured as it empties, or a stock of blends. */
+/**
+ * What dispersed colorant is drawn for: a pot's own colour, a pass of a pot coloured as it empties, or a
+ * stock of blends.
+ */
 export type DrawnFor =
   | { readonly kind: 'pot'; readonly pot: PotId }
   | { readonly kind: 'pass'; readonly pour: StepId }
@@ -46,7 +49,10 @@ interface Destination {
   readonly colorants: readonly Weight[];
 }
 
-/** Everything that takes dispersed colorant: pots, stocks of blends, and passes of a pot coloured as it empties. */
+/**
+ * Everything that takes dispersed colorant: pots, stocks of blends, and passes of a pot coloured as it
+ * empties.
+ */
 function destinations(
   ombres: readonly OmbreWeights[],
   pots: readonly { readonly target: PotTarget; readonly colorants: readonly Weight[] }[],
@@ -80,8 +86,8 @@ function destinations(
 }
 
 /**
- * What is drawn of each dispersed colorant at the fine scale's step, and what each jar is made of so that the draws empty
- * it: the carrier is what the draws hold beyond the powder.
+ * What is drawn of each dispersed colorant at the fine scale's step, and what each jar is made of so that the
+ * draws empty it: the carrier is what the draws hold beyond the powder.
  */
 export function dispersionsOf(
   plan: Plan,
@@ -102,7 +108,8 @@ export function dispersionsOf(
     const own = draws.filter((d) => d.colorant === c.id);
     const powderG = own.reduce((s, d) => s + d.powderG, 0);
     if (powderG <= 0) return [];
-    // a diluted stock or a spoon gives powder between the scale's steps: the jar is made to the step above, in proportion
+    // a diluted stock or a spoon gives powder between the scale's steps: the jar is made to the step above,
+    // in proportion
     const weighedG = upToStep(powderG, fineG);
     const drawnG = own.reduce((s, d) => s + d.massG, 0);
     const wantedG = weighedG - powderG > 1e-6 ? (drawnG * weighedG) / powderG : drawnG;

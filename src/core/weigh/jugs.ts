@@ -38,7 +38,10 @@ function intoPot(ledger: Ledger, potId: PotId): readonly Transfer[] {
   return byPot.get(potId) ?? [];
 }
 
-/** Everything that is made up in a pot's jug, and in cups for some of its pours: plain batter that stood by counted once. */
+/**
+ * Everything that is made up in a pot's jug, and in cups for some of its pours: plain batter that stood by
+ * counted once.
+ */
 export const madeUpIn = (ledger: Ledger, potId: PotId): Contents =>
   together(intoPot(ledger, potId).map((t) => t.what));
 

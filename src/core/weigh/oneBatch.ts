@@ -47,7 +47,10 @@ function baseOf(bench: WeighBench, pot: PlannedPot): Grams {
   return upToStep(Math.max(0, wanted - stirredG(pot)), bench.stepG);
 }
 
-/** Pure NaOH that all oils of the batch can use before anything is drawn of it, those for the colorants among them. */
+/**
+ * Pure NaOH that all oils of the batch can use before anything is drawn of it, those for the colorants among
+ * them.
+ */
 function needOfOils(
   { recipe, substances, dispersions }: WeighBench,
   { aside, oils, doses }: Pick<OneBatch, 'aside' | 'oils' | 'doses'>,
@@ -63,9 +66,9 @@ function needOfOils(
 }
 
 /**
- * One batch, divided after emulsion. The batch is what the pots, the stocks and the spare draw from it. Oils come to the
- * recipe's share of all oils, those set aside for the colorants among them; lye is rounded down against the oils as they
- * were weighed; water makes up the rest and is never short.
+ * One batch, divided after emulsion. The batch is what the pots, the stocks and the spare draw from it. Oils
+ * come to the recipe's share of all oils, those set aside for the colorants among them; lye is rounded down
+ * against the oils as they were weighed; water makes up the rest and is never short.
  */
 export function oneBatchOf(bench: WeighBench): OneBatch {
   const { plan, recipe, pots, stepG, fineG } = bench;

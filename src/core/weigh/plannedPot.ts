@@ -14,7 +14,9 @@ import type { OmbreWeights } from './ombre/types.ts';
 import { partsOf, stirIn, stirsOf, type PotPart, type Stir } from './stirs.ts';
 import type { PotTarget } from './targets.ts';
 
-/** How a pot is filled: out of the batch, as the start of a pot coloured as it empties, or from two stocks. */
+/**
+ * How a pot is filled: out of the batch, as the start of a pot coloured as it empties, or from two stocks.
+ */
 export type PotSource =
   | { readonly kind: 'own' }
   | { readonly kind: 'one-pot'; readonly startG: Grams; readonly plainG: Grams }
@@ -56,7 +58,10 @@ export function sourceOf(ombres: readonly OmbreWeights[], potId: PotId): PotSour
   return { kind: 'own' };
 }
 
-/** The pots that anything goes into, as they are planned: what is really done since changes nothing of how they are made up. */
+/**
+ * The pots that anything goes into, as they are planned: what is really done since changes nothing of how
+ * they are made up.
+ */
 export function plannedPots(
   plan: Plan,
   recipes: Recipes,

@@ -27,7 +27,9 @@ import { SUBSTANCE } from './substances.ts';
 /** One jug made ready before the lye. */
 interface Portion {
   readonly pot: PlannedPot;
-  /** oils and lye solution together: what makes the jug up to what it is to hold; 0 where it draws from stocks */
+  /**
+   * oils and lye solution together: what makes the jug up to what it is to hold; 0 where it draws from stocks
+   */
   readonly oilsAndSolutionG: Grams;
   /** water that its own recipe wants beyond what the common solution brings */
   readonly waterG: Grams;
@@ -44,8 +46,8 @@ const sum = (list: readonly { readonly massG: Grams }[]): Grams => list.reduce((
 const plainPerLye = ({ plainWater, lye }: Recipe): number => (lye > 0 ? plainWater / lye : 0);
 
 /**
- * The solution that all jugs draw from has the water of the one that wants least; the others get the rest as water. Per gram
- * of the batch recipe's oils.
+ * The solution that all jugs draw from has the water of the one that wants least; the others get the rest as
+ * water. Per gram of the batch recipe's oils.
  */
 function commonSolution({ recipe, pots }: WeighBench): Recipe {
   const least = Math.min(plainPerLye(recipe), ...pots.map((p) => plainPerLye(p.recipe)));
@@ -103,8 +105,8 @@ interface Needs {
 }
 
 /**
- * The mixed oils are the recipe's without what was set aside for them, a part of it: they need a little more or less lye than
- * the recipe.
+ * The mixed oils are the recipe's without what was set aside for them, a part of it: they need a little more
+ * or less lye than the recipe.
  */
 function needsOf(
   { recipe }: WeighBench,
@@ -158,7 +160,10 @@ const usableOf = ({ plan }: WeighBench): number =>
 const strengthOf = ({ recipe }: WeighBench, solution: Recipe): number =>
   recipe.lye / solutionPerOil(solution);
 
-/** Pure NaOH that oil of colorants can use that is in the jug by its first pour, g: of those that are drawn for these things. */
+/**
+ * Pure NaOH that oil of colorants can use that is in the jug by its first pour, g: of those that are drawn
+ * for these things.
+ */
 function borneNeed(
   bench: WeighBench,
   pot: PlannedPot,
@@ -197,8 +202,9 @@ function oilsAndNeeds(bench: WeighBench): {
 }
 
 /**
- * Portions made ready before the lye. Every jug has its own oils, additives, colour and scent; then lye solution is weighed
- * into it, rounded down against the oils that are in the jug by then, and the oils make the jug up.
+ * Portions made ready before the lye. Every jug has its own oils, additives, colour and scent; then lye
+ * solution is weighed into it, rounded down against the oils that are in the jug by then, and the oils make
+ * the jug up.
  */
 export function portionsOf(bench: WeighBench): Portions {
   const { recipe, stepG } = bench;
@@ -261,8 +267,9 @@ export function makePortion(w: Weighing, portions: Portions, id: PotId): void {
 }
 
 /**
- * The solution that jugs draw from, once they stand ready: made of what they draw, its lye rounded down so that no jug gets more than
- * its oils can use beyond the superfat. The lye of the whole gives way to the jug that may have least.
+ * The solution that jugs draw from, once they stand ready: made of what they draw, its lye rounded down so
+ * that no jug gets more than its oils can use beyond the superfat. The lye of the whole gives way to the jug
+ * that may have least.
  */
 export function lyeOfPortions(w: Weighing, { jugs, solution }: Portions): LyeOfPortions {
   const { recipe, substances, book, stepG, fineG } = w;

@@ -17,8 +17,9 @@ export interface Turn {
 export type Round = readonly Turn[];
 
 /**
- * What a pour takes of each pot, `massOf` g, dealt out over its rounds, at the scale's step. What was poured by the end of each turn is rounded, not the turn: so
- * that nothing is lost or made up, and the last turn ends at all there is.
+ * What a pour takes of each pot, `massOf` g, dealt out over its rounds, at the scale's step. What was poured
+ * by the end of each turn is rounded, not the turn: so that nothing is lost or made up, and the last turn
+ * ends at all there is.
  */
 export function roundsOf(pour: Pour, massOf: (pot: PotId) => Grams, stepG: Grams): readonly Round[] {
   // into one jug each pot goes once, with all of its parts

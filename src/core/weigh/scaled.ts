@@ -33,7 +33,10 @@ export interface ScaledPlan extends LaidPlan {
 export const pouredIn = ({ stack }: { readonly stack: Pick<ScaledStack, 'layers'> }): Grams =>
   stack.layers.reduce((s, l) => s + l.pouredG, 0);
 
-/** What stays in one mould of a kind, of what a pour takes of one pot, as weighed; undefined where it is not weighed. */
+/**
+ * What stays in one mould of a kind, of what a pour takes of one pot, as weighed; undefined where it is not
+ * weighed.
+ */
 export function staysIn(weights: Weights | undefined): (mould: MouldId, key: string) => Grams | undefined {
   const pours = new Map(weights?.pots.flatMap((p) => p.pours.map((q) => [q.key, q.into] as const)));
   return (mould, key) => {

@@ -18,14 +18,20 @@ interface Liquids {
   }[];
 }
 
-/** The lye solution: lye, what it is dissolved in, and what is stirred into the water, the hot or the cooled lye. */
+/**
+ * The lye solution: lye, what it is dissolved in, and what is stirred into the water, the hot or the cooled
+ * lye.
+ */
 export interface LyeSolution {
   readonly lyeG: Grams;
   readonly liquids: Liquids;
   readonly doses: readonly DoseWeight[];
 }
 
-/** Water and other liquids that come to `wholeG` and never less; plain water, or else the first liquid, makes it up. */
+/**
+ * Water and other liquids that come to `wholeG` and never less; plain water, or else the first liquid, makes
+ * it up.
+ */
 export function liquidsMaking(
   { recipe, stepG }: Pick<WeighBench, 'recipe' | 'stepG'>,
   oilsG: Grams,

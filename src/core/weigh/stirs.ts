@@ -23,7 +23,10 @@ export interface Stir {
   readonly cup?: boolean;
 }
 
-/** What a pot holds, part by part: what is drawn of it step by step, and last what is held back beyond and what is mixed beyond. */
+/**
+ * What a pot holds, part by part: what is drawn of it step by step, and last what is held back beyond and
+ * what is mixed beyond.
+ */
 export interface PotPart {
   readonly step: StepId | undefined;
   readonly massG: Grams;
@@ -31,8 +34,8 @@ export interface PotPart {
 }
 
 /**
- * The parts of a pot in the order they leave its jug: hollows of a mat, pours, and holes of columns that are pulled before its last
- * pour. What is drawn after that is of the jug as the last pour leaves it.
+ * The parts of a pot in the order they leave its jug: hollows of a mat, pours, and holes of columns that are
+ * pulled before its last pour. What is drawn after that is of the jug as the last pour leaves it.
  */
 export function partsOf(
   plan: Plan,
@@ -75,7 +78,10 @@ function momentOf(plan: Plan, { dose }: RecipeDose, poured: boolean): StirMoment
   return own[way] === 'pour' && !poured ? MOMENT.colour.own[way] : own[way];
 }
 
-/** What one pot is to get besides its oils, lye and colour; `oilsG` are the recipe's oils in each of its parts. */
+/**
+ * What one pot is to get besides its oils, lye and colour; `oilsG` are the recipe's oils in each of its
+ * parts.
+ */
 export function stirsOf(
   plan: Plan,
   recipe: Recipe,

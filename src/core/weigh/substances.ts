@@ -13,7 +13,10 @@ import type { Plan } from '../plan/planSchema.ts';
 import { hasOwn } from '../plan/recipes.ts';
 import { usedOils, type UsedOil } from '../batter/usedOils.ts';
 
-/** Ids of what is weighed, by kind. Oil that colorants are dispersed in is told apart from the rest of the same oil. */
+/**
+ * Ids of what is weighed, by kind. Oil that colorants are dispersed in is told apart from the rest of the
+ * same oil.
+ */
 export const SUBSTANCE = {
   /** by the line of the recipe: two lots of one oil have values of their own */
   oil: (line: string) => `oil:${line}`,
@@ -48,10 +51,15 @@ interface Remembered {
   readonly substances: ReadonlyMap<string, Substance>;
 }
 
-/** Neither the batter, the pots nor the colorants change while a line is dragged: their substances are kept with the batter. */
+/**
+ * Neither the batter, the pots nor the colorants change while a line is dragged: their substances are kept
+ * with the batter.
+ */
 const remembered = new WeakMap<Plan['batter'], Remembered>();
 
-/** Everything a plan weighs, with what a balance asks of it. Lye and water have the density of their solution. */
+/**
+ * Everything a plan weighs, with what a balance asks of it. Lye and water have the density of their solution.
+ */
 export function substancesOf(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
   const before = remembered.get(plan.batter);
   const { colorants, pots, divide } = plan;
@@ -83,10 +91,16 @@ const oilSubstance = (
   needsNaoh: naohNeed(o.svMgG),
 });
 
-/** The least that a gram of any light oil of the library may use, mg KOH: what an oil that nobody named is counted as. */
+/**
+ * The least that a gram of any light oil of the library may use, mg KOH: what an oil that nobody named is
+ * counted as.
+ */
 const LEAST_SV = Math.min(...OIL_LIBRARY.flatMap((o) => (o.liquid ? [o.svLow] : [])));
 
-/** What a jar of colour is shaken up in. An oil that is not named is counted as the one that can use least lye. */
+/**
+ * What a jar of colour is shaken up in. An oil that is not named is counted as the one that can use least
+ * lye.
+ */
 export function jarOilOf({ jar, jarOil }: PlanColorant): Pick<UsedOil, 'oil' | 'svMgG'> {
   const known = jarOil === undefined ? undefined : libraryOil(jarOil);
   const oil = known ?? {

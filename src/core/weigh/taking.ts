@@ -86,8 +86,8 @@ const wantedBy = (w: Taking, step: Drawing): readonly Wanted[] =>
     : besidePours(w, step).filter((x) => x.massG > 0);
 
 /**
- * What is stirred in just before something is taken of a pot: into all that the jug holds, or, where more is poured of it later,
- * into a cup with that part's batter alone; all of the cup is poured then.
+ * What is stirred in just before something is taken of a pot: into all that the jug holds, or, where more is
+ * poured of it later, into a cup with that part's batter alone; all of the cup is poured then.
  */
 export function stirBefore(w: Taking, { step, pot, key }: ActOf<'stir-before'>): void {
   const { book, stepG } = w;
@@ -111,7 +111,10 @@ export function stirBefore(w: Taking, { step, pot, key }: ActOf<'stir-before'>):
   w.cups.set(key, { cup, massG: massOfContents(book.holds(cup)) });
 }
 
-/** What is wanted of one pot, out of its jug or of the cup that was made ready, into every mould that it is for; g into each. */
+/**
+ * What is wanted of one pot, out of its jug or of the cup that was made ready, into every mould that it is
+ * for; g into each.
+ */
 function takeOut(
   w: Taking,
   { key, pot, into, massG }: Wanted,
@@ -126,7 +129,9 @@ function takeOut(
   );
 }
 
-/** One pour out of all its pots: into its moulds, or a layer that is scraped before it is one with the rest. */
+/**
+ * One pour out of all its pots: into its moulds, or a layer that is scraped before it is one with the rest.
+ */
 export function pourOut(w: Taking, act: ActId, step: Pour): void {
   const scraped = scrapesOf(w.plan).has(step.id);
   const at = (mould: MouldId): Vessel => (scraped ? VESSEL.layer(step.id, mould) : VESSEL.mould(mould));

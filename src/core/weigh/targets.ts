@@ -53,7 +53,10 @@ export interface HeldTarget {
   readonly topG: Grams;
 }
 
-/** What one pot is to hold, at the scale's step: what is made for its pours, what it holds back, and what is mixed beyond. */
+/**
+ * What one pot is to hold, at the scale's step: what is made for its pours, what it holds back, and what is
+ * mixed beyond.
+ */
 export interface PotTarget {
   readonly pot: Pot;
   readonly pours: readonly PourTarget[];
@@ -111,7 +114,10 @@ const holesIn = (moulds: readonly LaidMould[]): ReadonlyMap<MouldId, Hole> =>
     }),
   );
 
-/** A hole is filled pot after pot, in the order that what is held back is given in: where a pot stands in that. */
+/**
+ * A hole is filled pot after pot, in the order that what is held back is given in: where a pot stands in
+ * that.
+ */
 export const placeInFilling = ({ fill }: Pick<Plan, 'fill'>, pot: PotId): number => {
   const at = fill.top.findIndex((t) => t.pot === pot);
   return at < 0 ? fill.top.length : at;
@@ -218,9 +224,9 @@ function targetsWith(
 }
 
 /**
- * What is wanted of every pot, at the scale's step. Each amount is rounded by itself, so that equal pours are equal on the
- * scale; a whole is the sum of its parts. A given batch stays what it is: where its parts, each to the nearest step, would
- * take more than there is, they are rounded down, and what that leaves is spare.
+ * What is wanted of every pot, at the scale's step. Each amount is rounded by itself, so that equal pours are
+ * equal on the scale; a whole is the sum of its parts. A given batch stays what it is: where its parts, each
+ * to the nearest step, would take more than there is, they are rounded down, and what that leaves is spare.
  */
 export function targetsOf(
   plan: Plan,

@@ -204,8 +204,9 @@ export interface ToWeigh {
 }
 
 /**
- * The acts of a day carried out on the scales, in their order. `made`: what was decided of the batch the first time; it is made by that
- * again, whatever was really poured or added since, so that what was mixed stays as it was mixed.
+ * The acts of a day carried out on the scales, in their order. `made`: what was decided of the batch the
+ * first time; it is made by that again, whatever was really poured or added since, so that what was mixed
+ * stays as it was mixed.
  */
 export function weighDay({ day, bench, targets, amounts, draws, now }: ToWeigh, made?: Made): Weighed {
   const book = openLedger();

@@ -111,8 +111,9 @@ interface Written extends Weighed {
 }
 
 /**
- * The book with lye rounded down; with one step less where that alone keeps the leanest batter that leaves a jug from having more lye
- * than it can use. Where a step is not enough, the book as it was: what it says is refused.
+ * The book with lye rounded down; with one step less where that alone keeps the leanest batter that leaves a
+ * jug from having more lye than it can use. Where a step is not enough, the book as it was: what it says is
+ * refused.
  */
 function leanestKept(written: (lyeStepsOff: number) => Written): Written {
   const tooMuchLye = ({ asked }: Written): boolean =>
@@ -124,8 +125,8 @@ function leanestKept(written: (lyeStepsOff: number) => Written): Written {
 }
 
 /**
- * Weigh a plan of which so much has happened otherwise: what is wanted of every pot, what that takes of each colorant, and then
- * the book of the day, every transfer in order. All weights are read off the book.
+ * Weigh a plan of which so much has happened otherwise: what is wanted of every pot, what that takes of each
+ * colorant, and then the book of the day, every transfer in order. All weights are read off the book.
  */
 export function weighPlan(
   { plan, recipes, moulds, givenBatchG }: Pick<LaidPlan, 'plan' | 'recipes' | 'moulds' | 'givenBatchG'>,

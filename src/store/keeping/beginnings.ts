@@ -6,7 +6,10 @@ import { store } from '../store.ts';
 import { toastShown } from '../toastSlice.ts';
 import { supplyKeeper } from './library.ts';
 
-/** Keep a plan as a beginning of one's own: it stands under New plan from now on, whatever becomes of the plan. */
+/**
+ * Keep a plan as a beginning of one's own: it stands under New plan from now on, whatever becomes of the
+ * plan.
+ */
 export function keepAsBeginning(plan: Plan): void {
   const id = newPlanId();
   void supplyKeeper.change(id, null, {

@@ -15,9 +15,9 @@ interface Unstored {
 }
 
 /**
- * Writes down what is said of batches. Events are only ever added, so that nothing another page writes can meet them; what storage
- * refuses is tried again for as long as the page is there. `tell` is told of a batch with something unstored, and of its trouble; without
- * trouble it is stored.
+ * Writes down what is said of batches. Events are only ever added, so that nothing another page writes can
+ * meet them; what storage refuses is tried again for as long as the page is there. `tell` is told of a batch
+ * with something unstored, and of its trouble; without trouble it is stored.
  */
 export class BookKeeper {
   readonly #db: DripLineDatabase;
@@ -30,7 +30,10 @@ export class BookKeeper {
     this.#tell = tell;
   }
 
-  /** Store these events of a batch, and the batch itself where it is new. Resolves when they are stored or were first refused. */
+  /**
+   * Store these events of a batch, and the batch itself where it is new. Resolves when they are stored or
+   * were first refused.
+   */
   write(batch: Batch, said: readonly BatchEvent[]): Promise<void> {
     const before = this.#unstored.get(batch.id)?.said ?? [];
     this.#unstored.set(batch.id, { batch, said: [...before, ...said] });

@@ -49,9 +49,10 @@ export interface KeeperTells {
 }
 
 /**
- * Keeps what is worked on: each plan that was edited in this page, until all of it is stored, also once its workbench is left.
- * A save builds on the writing it has seen; where another page has written meanwhile, the work is kept as a draft beside it until
- * the maker decides. A save that fails is tried again for as long as the page is there.
+ * Keeps what is worked on: each plan that was edited in this page, until all of it is stored, also once its
+ * workbench is left. A save builds on the writing it has seen; where another page has written meanwhile, the
+ * work is kept as a draft beside it until the maker decides. A save that fails is tried again for as long as
+ * the page is there.
  */
 export class Keeper {
   readonly #db: DripLineDatabase;
@@ -89,7 +90,9 @@ export class Keeper {
     this.leave(held.plan.id);
   }
 
-  /** The work on a plan that is still going on here: it was left with something unstored, or is in conflict. */
+  /**
+   * The work on a plan that is still going on here: it was left with something unstored, or is in conflict.
+   */
   unfinished(planId: string): Held | undefined {
     const work = this.#works.get(planId);
     return work && (work.held !== work.stored || work.theirs !== undefined) ? work.held : undefined;
@@ -113,7 +116,10 @@ export class Keeper {
     this.#tell(work);
   }
 
-  /** What another page stored: true where it is to be shown instead of what is here, as nothing here is unstored. */
+  /**
+   * What another page stored: true where it is to be shown instead of what is here, as nothing here is
+   * unstored.
+   */
   otherStored(planId: string, record: PlanRecord | undefined): boolean {
     const work = this.#works.get(planId);
     if (!work) return false;

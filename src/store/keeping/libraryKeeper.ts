@@ -37,8 +37,9 @@ export interface LibraryTells<T> {
 }
 
 /**
- * Keeps changes to things of the library: each shows at once, is written on top of what other pages wrote meanwhile (what
- * only one changed is merged, and what both changed is told, not overwritten), and is tried again while storage refuses it.
+ * Keeps changes to things of the library: each shows at once, is written on top of what other pages wrote
+ * meanwhile (what only one changed is merged, and what both changed is told, not overwritten), and is tried
+ * again while storage refuses it.
  */
 export class LibraryKeeper<T> {
   readonly #db: DripLineDatabase;
@@ -58,7 +59,10 @@ export class LibraryKeeper<T> {
     return gesture && item?.gesture === gesture ? (item.begun ?? undefined) : undefined;
   }
 
-  /** Put a thing into the library (null: take it out), seen as `start`. Resolves when it is stored or was first refused. */
+  /**
+   * Put a thing into the library (null: take it out), seen as `start`. Resolves when it is stored or was
+   * first refused.
+   */
   change(key: string, start: Seen<T> | null, next: T | null, gesture?: Gesture): Promise<void> {
     const going = this.#items.get(key);
     // a change that is not stored yet goes on from where it began

@@ -27,7 +27,10 @@ const failed = (error: unknown): Trouble => {
   return trouble;
 };
 
-/** Put plans on the shelf, with their batches. What storage refuses stays in this page, can be worked on, and is tried again. */
+/**
+ * Put plans on the shelf, with their batches. What storage refuses stays in this page, can be worked on, and
+ * is tried again.
+ */
 export async function bringFound(found: readonly FoundPlan[]): Promise<readonly Plan[]> {
   try {
     return await withStorage(database, () => addFound(database, found));
@@ -46,7 +49,10 @@ export async function bringFound(found: readonly FoundPlan[]): Promise<readonly 
 export const bringPlans = (plans: readonly Plan[]): Promise<readonly Plan[]> =>
   bringFound(plans.map((plan) => ({ plan })));
 
-/** The newest of a plan: what this page has not stored yet is stored first. Where storage refuses: as it is shown. */
+/**
+ * The newest of a plan: what this page has not stored yet is stored first. Where storage refuses: as it is
+ * shown.
+ */
 export async function newestPlan(shown: Plan): Promise<Plan> {
   const unfinished = keeper.unfinished(shown.id);
   if (!(await keeper.flush(shown.id)) && unfinished) return unfinished.plan;

@@ -20,8 +20,8 @@ export const hasOldDrafts = (storage: Storage | undefined): boolean =>
   storage !== undefined && keysOf(storage).length > 0;
 
 /**
- * Edits that an older Drip Line left in localStorage before it could store them: they become drafts like any other. Damaged ones are
- * let go, as that one did.
+ * Edits that an older Drip Line left in localStorage before it could store them: they become drafts like any
+ * other. Damaged ones are let go, as that one did.
  */
 export async function takeOldDrafts(db: Dexie, storage: Storage | undefined): Promise<void> {
   if (!storage) return;

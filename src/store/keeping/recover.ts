@@ -11,8 +11,8 @@ import { readDraft } from '../tables/storedPlan.ts';
 import { upToDate } from '../tables/upToDate.ts';
 
 /**
- * Store what pages that are gone had not stored any more. What builds on a writing that is no longer there stays a draft, for the
- * maker to decide. Returns the names of the plans that were brought up to date.
+ * Store what pages that are gone had not stored any more. What builds on a writing that is no longer there
+ * stays a draft, for the maker to decide. Returns the names of the plans that were brought up to date.
  */
 export const recoverDrafts = (): Promise<readonly string[]> =>
   withStorage(database, async () => {

@@ -1,7 +1,9 @@
 import type { DripLineDatabase } from '../database.ts';
 import { StorageTrouble, troubleOf } from './trouble.ts';
 
-/** Storage that has not answered after this long is in trouble, ms. What is asked of it is asked again later. */
+/**
+ * Storage that has not answered after this long is in trouble, ms. What is asked of it is asked again later.
+ */
 const ANSWER_MS = 5000;
 
 /** Storage that has not answered before is not waited for as long again, ms. */
@@ -83,8 +85,9 @@ async function open(db: DripLineDatabase, b: Behaviour, ms: number): Promise<voi
 }
 
 /**
- * Do something with the database, opened first where it is not. Throws what the storage throws, or a `StorageTrouble`
- * when it does not answer within five seconds, was written by a newer Drip Line or is held by another tab.
+ * Do something with the database, opened first where it is not. Throws what the storage throws, or a
+ * `StorageTrouble` when it does not answer within five seconds, was written by a newer Drip Line or is held
+ * by another tab.
  */
 export async function withStorage<T>(db: DripLineDatabase, work: () => PromiseLike<T>): Promise<T> {
   const b = behaviourOf(db);

@@ -4,7 +4,10 @@ import { writeTyped } from '../writeDown.ts';
 import { store } from '../store.ts';
 import { stayAlive } from '../page.ts';
 
-/** Store what is unstored whenever the page may be about to go away, and ask before closing where that would lose something. */
+/**
+ * Store what is unstored whenever the page may be about to go away, and ask before closing where that would
+ * lose something.
+ */
 export function watchPage(): void {
   void stayAlive();
   document.addEventListener('visibilitychange', () => {

@@ -77,8 +77,8 @@ export const putBatch = (
   });
 
 /**
- * Hand events to the browser while the page is going away: asked for and committed in one breath, as nothing can be waited for any
- * more. No promise and no error: where it cannot be done, nothing else could be either.
+ * Hand events to the browser while the page is going away: asked for and committed in one breath, as nothing
+ * can be waited for any more. No promise and no error: where it cannot be done, nothing else could be either.
  */
 export function leaveEvents(db: Dexie, batch: Batch, said: readonly BatchEvent[]): void {
   const { head, said: rows } = rowsOf({ ...batch, events: said });

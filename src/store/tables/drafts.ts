@@ -8,7 +8,10 @@ import { storedSteps, type Held } from './plans.ts';
 import type { Old, TableHistory } from './table.ts';
 import { versionOf } from './upToDate.ts';
 
-/** What a page has of a plan that is not stored: on its way there, or kept until the maker decides between it and another. */
+/**
+ * What a page has of a plan that is not stored: on its way there, or kept until the maker decides between it
+ * and another.
+ */
 export interface DraftRecord {
   readonly planId: string;
   readonly page: string;
@@ -20,7 +23,10 @@ export interface DraftRecord {
   readonly future: readonly Plan[];
 }
 
-/** What was written down in a draft of an older version was done all the same: it is in the batch. Reading the draft leaves it out. */
+/**
+ * What was written down in a draft of an older version was done all the same: it is in the batch. Reading the
+ * draft leaves it out.
+ */
 async function batchesOf(transaction: Transaction): Promise<void> {
   for (const { plan, version } of await transaction.table<Old>(DRAFTS.name).toArray()) {
     const { batch } = typeof plan === 'object' && plan ? foundIn(plan as Old, versionOf(version)) : {};
@@ -57,8 +63,8 @@ export const keepDraft = async (db: Dexie, draft: DraftRecord): Promise<void> =>
 };
 
 /**
- * Hand a draft to the browser while the page is going away: asked for and committed in one breath, as nothing can be waited
- * for any more. No promise and no error: where it cannot be done, nothing else could be either.
+ * Hand a draft to the browser while the page is going away: asked for and committed in one breath, as nothing
+ * can be waited for any more. No promise and no error: where it cannot be done, nothing else could be either.
  */
 export function leaveDraft(db: Dexie, draft: DraftRecord): void {
   try {

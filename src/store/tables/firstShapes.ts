@@ -7,7 +7,9 @@ export const FIRST = 'first';
 export const recorded = (table: string, key: string, inside: string) =>
   reshaped(table, (record) => ({ [key]: record[key], revision: FIRST, [inside]: record }));
 
-/** Up to version 5 each table of the library called what is in its records otherwise, and gave it no version. */
+/**
+ * Up to version 5 each table of the library called what is in its records otherwise, and gave it no version.
+ */
 export const asThing = (record: Old, key: string, inside: string, version: number): Old => ({
   [key]: record[key],
   revision: record['revision'],

@@ -2,7 +2,10 @@ import type { Dexie, Table } from 'dexie';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import type { Revised, TableHistory } from './table.ts';
 
-/** The plans before and after the stored one: they go with that writing of it alone. One of an older version is not used any more. */
+/**
+ * The plans before and after the stored one: they go with that writing of it alone. One of an older version
+ * is not used any more.
+ */
 export interface HistoryRecord extends Revised {
   readonly planId: string;
   readonly version: number;

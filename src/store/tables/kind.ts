@@ -12,7 +12,9 @@ export interface ThingRecord extends Revised {
   readonly value: unknown;
 }
 
-/** A kind of thing in the library: where it stands, how it is checked, and what becomes of two changes of one. */
+/**
+ * A kind of thing in the library: where it stands, how it is checked, and what becomes of two changes of one.
+ */
 export interface Kind<T> {
   readonly table: string;
   /** the record's field that is its key */
@@ -26,15 +28,24 @@ export interface Kind<T> {
   readonly nameOf: (value: T) => string;
   /** brought up to date and checked; undefined: it cannot be read */
   readonly read: (value: unknown, version: number) => T | undefined;
-  /** both changed one thing, or both made one (base null): what becomes of it; undefined where mine must give way */
+  /**
+   * both changed one thing, or both made one (base null): what becomes of it; undefined where mine must give
+   * way
+   */
   readonly merge: (base: T | null, mine: T, theirs: T) => T | undefined;
   /** what another has made of `mine`, as if it had been made of `start` */
   readonly apart: (start: T, mine: T, theirs: T) => T;
-  /** what stands there while nothing is stored: stored, it would only hide a better one that comes with a newer version */
+  /**
+   * what stands there while nothing is stored: stored, it would only hide a better one that comes with a
+   * newer version
+   */
   readonly usual?: (key: string) => T | undefined;
 }
 
-/** A thing as it is seen, with the writing it is; null revision: it is not stored, or stands in for what is not. */
+/**
+ * A thing as it is seen, with the writing it is; null revision: it is not stored, or stands in for what is
+ * not.
+ */
 export interface Seen<T> {
   readonly value: T;
   readonly revision: string | null;
@@ -93,7 +104,10 @@ const whole = <T>(base: T | null, mine: T, theirs: T): T | undefined =>
 /** Things that are changed as a whole. */
 export const WHOLE = { merge: whole, apart: <T>(_start: T, _mine: T, theirs: T): T => theirs };
 
-/** Things whose fields are changed one by one: what only one has changed stays. Where they changed what I had made of it, theirs. */
+/**
+ * Things whose fields are changed one by one: what only one has changed stays. Where they changed what I had
+ * made of it, theirs.
+ */
 export const BY_FIELD = {
   merge: <T extends object>(base: T | null, mine: T, theirs: T): T | undefined => {
     if (base === null) return whole(base, mine, theirs);

@@ -61,7 +61,10 @@ export interface Held {
   readonly future: readonly Plan[];
 }
 
-/** So many plans before and after are stored: a long way back, and little room, as they share what did not change. */
+/**
+ * So many plans before and after are stored: a long way back, and little room, as they share what did not
+ * change.
+ */
 const STEPS_STORED = 100;
 
 export const recordOf = (plan: Plan, revision: string): PlanRecord => ({
@@ -121,9 +124,9 @@ export const batchOfPlan = (batch: Batch, { id, name }: Plan): Batch => ({
 });
 
 /**
- * Store plans that are new here, and their batches. A plan whose id is taken gets a fresh id, one whose name is taken a name that tells them
- * apart; nothing stored changes. A batch that is stored already gets the events that it
- * lacks. The plans as they were stored are returned.
+ * Store plans that are new here, and their batches. A plan whose id is taken gets a fresh id, one whose name
+ * is taken a name that tells them apart; nothing stored changes. A batch that is stored already gets the
+ * events that it lacks. The plans as they were stored are returned.
  */
 export const addFound = (db: Dexie, found: readonly FoundPlan[]): Promise<readonly Plan[]> =>
   db.transaction('rw', ADDED_TO, async () => {
@@ -168,8 +171,8 @@ export const deletePlan = (db: Dexie, id: string): Promise<Taken | undefined> =>
   });
 
 /**
- * Put a deleted plan back. Where a plan of that id is stored again meanwhile, that one stays and the deleted one comes back
- * beside it; the plan as it came back is returned.
+ * Put a deleted plan back. Where a plan of that id is stored again meanwhile, that one stays and the deleted
+ * one comes back beside it; the plan as it came back is returned.
  */
 export const restorePlan = (db: Dexie, { record, history }: Taken): Promise<Plan> =>
   db.transaction('rw', [...ADDED_TO, HISTORIES.name], async () => {

@@ -10,8 +10,9 @@ export type Written<T> =
   | { readonly kind: 'conflict'; readonly theirs: T | undefined };
 
 /**
- * Write a record that builds on the writing `base` (null: there was none). Must run in a transaction that covers the table. It is
- * the one way in which a record that is already there is changed: what another page wrote meanwhile is never written over.
+ * Write a record that builds on the writing `base` (null: there was none). Must run in a transaction that
+ * covers the table. It is the one way in which a record that is already there is changed: what another page
+ * wrote meanwhile is never written over.
  */
 export async function writeOn<T extends Revised, K>(
   table: Table<T, K>,

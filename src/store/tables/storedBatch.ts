@@ -4,7 +4,10 @@ import { inOrder, isOver } from '../../core/batch/book.ts';
 import { readBatchValue } from '../../core/exchange/batchFile.ts';
 import type { StoredBatch } from './batches.ts';
 
-/** A stored batch, checked, brought up to date, and its events in order; undefined: it is damaged, or of a newer version. */
+/**
+ * A stored batch, checked, brought up to date, and its events in order; undefined: it is damaged, or of a
+ * newer version.
+ */
 export function readStoredBatch({ version, value }: StoredBatch): Batch | undefined {
   if (!(version <= BATCH_VERSION)) return undefined;
   const read = readBatchValue(value);

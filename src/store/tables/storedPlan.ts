@@ -21,7 +21,10 @@ export function readStored(value: unknown, version: unknown): PlanRead {
   return readPlanValue(upToDate(value, of));
 }
 
-/** A draft, checked and brought up to date, with its history where that is of this version. Undefined: it is damaged. */
+/**
+ * A draft, checked and brought up to date, with its history where that is of this version. Undefined: it is
+ * damaged.
+ */
 export function readDraft({ plan, version, past, future }: DraftRecord): Held | undefined {
   const read = readStored(plan, version);
   if (!read.ok) return undefined;

@@ -1,6 +1,9 @@
 import type { Dexie, Transaction } from 'dexie';
 
-/** Every record that a maker's work is in says which writing of it this is: a write that does not build on it is refused. */
+/**
+ * Every record that a maker's work is in says which writing of it this is: a write that does not build on it
+ * is refused.
+ */
 export interface Revised {
   readonly revision: string;
 }
@@ -8,7 +11,10 @@ export interface Revised {
 /** A record as some version wrote it, not checked. */
 export type Old = Record<string, unknown>;
 
-/** How a table came to be as it is. Nothing of it is changed once it was released: what is new is another version. */
+/**
+ * How a table came to be as it is. Nothing of it is changed once it was released: what is new is another
+ * version.
+ */
 export interface TableHistory {
   readonly name: string;
   /** its indexes, from that version of the database on; null: the table is no more */

@@ -5,7 +5,10 @@ import { PLAN_VERSION } from '../../core/plan/planVersion.ts';
 export const versionOf = (version: unknown): number =>
   typeof version === 'number' && Number.isInteger(version) && version >= 1 ? version : 3;
 
-/** A stored plan as this version writes it, not checked: what is damaged in it stays so, and a newer one is as it is. */
+/**
+ * A stored plan as this version writes it, not checked: what is damaged in it stays so, and a newer one is as
+ * it is.
+ */
 export function upToDate(plan: unknown, version: unknown): unknown {
   const of = versionOf(version);
   return typeof plan === 'object' && plan !== null && of < PLAN_VERSION

@@ -20,7 +20,9 @@ export interface Client<T extends Tasks> {
     input: InputOf<T, N>,
     wanted?: Wanted<PartialOf<T, N>>,
   ) => Job<ValueOf<T, N>>;
-  /** whoever does the work does not answer: what is under way has failed, and the next job opens the way anew */
+  /**
+   * whoever does the work does not answer: what is under way has failed, and the next job opens the way anew
+   */
   readonly giveUp: (why: string) => void;
 }
 
@@ -29,7 +31,10 @@ interface Open {
   readonly onProgress: ((progress: Progress<unknown>) => void) | undefined;
 }
 
-/** Asks whoever `open` leads to. The way is opened with the first job, and again after it broke; then the jobs under way have failed. */
+/**
+ * Asks whoever `open` leads to. The way is opened with the first job, and again after it broke; then the jobs
+ * under way have failed.
+ */
 export function createClient<T extends Tasks>(open: OpenPort): Client<T> {
   const jobs = new Map<number, Open>();
   let port: Port | undefined;

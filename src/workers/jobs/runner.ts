@@ -18,8 +18,8 @@ interface Job {
 }
 
 /**
- * Does what is asked for, in slices and in turn, so that a job can be stopped and a newer one of the same key takes the place of an
- * older. The same in a worker and in the thread of a test.
+ * Does what is asked for, in slices and in turn, so that a job can be stopped and a newer one of the same key
+ * takes the place of an older. The same in a worker and in the thread of a test.
  */
 export function createRunner(
   tasks: Tasks,

@@ -1,7 +1,10 @@
 import type { OpenPort, Tasks } from './protocol.ts';
 import { createRunner } from './runner.ts';
 
-/** The worker's twin in this thread: for tests, and where a browser has no worker to give. What is posted is copied, as it would be. */
+/**
+ * The worker's twin in this thread: for tests, and where a browser has no worker to give. What is posted is
+ * copied, as it would be.
+ */
 export const inThisThread =
   (tasks: Tasks): OpenPort =>
   (heard) => {

@@ -16,7 +16,10 @@ export const chromiumPath = (): string => {
   return found;
 };
 
-/** Profiles are written often and thrown away at once: in memory where there is room, so that the disk does not set the pace. */
+/**
+ * Profiles are written often and thrown away at once: in memory where there is room, so that the disk does
+ * not set the pace.
+ */
 const IN_MEMORY = '/dev/shm';
 const ROOM_BYTES = 2e9;
 if (existsSync(IN_MEMORY)) {

@@ -48,7 +48,10 @@ const flip = async (page: Page): Promise<void> => {
 };
 
 interface Audit {
-  /** contrast, in both themes, is looked at in one window only: it does not depend on its size; 0: only that it fits */
+  /**
+   * contrast, in both themes, is looked at in one window only: it does not depend on its size; 0: only that
+   * it fits
+   */
   readonly themes: 0 | 1 | 2;
   readonly fits?: boolean;
   /** in this theme only */

@@ -4,8 +4,9 @@ import type { BrowserContext, Page } from 'playwright-core';
 export type Region = 'main' | 'section' | 'nav' | 'header';
 
 /**
- * Counts the components that React draws again, by the region that they stand in. It listens where React's own developer tools do: a
- * component was drawn when its fiber is not the one of before and carries the mark of work done (bit 1).
+ * Counts the components that React draws again, by the region that they stand in. It listens where React's
+ * own developer tools do: a component was drawn when its fiber is not the one of before and carries the mark
+ * of work done (bit 1).
  */
 const COUNTING = `{
   const COMPONENTS = new Set([0, 1, 11, 14, 15]);

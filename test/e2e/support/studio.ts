@@ -31,9 +31,10 @@ function watch(context: BrowserContext, url: string, faults: string[]): void {
 }
 
 /**
- * A browser on the served product, a fresh profile for each test, with the demo studio or an empty shelf. A test begins on the shelf with `opens`; without it
- * nothing is open yet, and the shelf was filled before, in another profile that this one begins as.
- * After every test: no request has left the machine, no page error, nothing the security policy refused.
+ * A browser on the served product, a fresh profile for each test, with the demo studio or an empty shelf. A
+ * test begins on the shelf with `opens`; without it nothing is open yet, and the shelf was filled before, in
+ * another profile that this one begins as. After every test: no request has left the machine, no page error,
+ * nothing the security policy refused.
  */
 export function studio({
   demo = true,
@@ -133,7 +134,9 @@ export const fieldValue = (page: Page, label: string | RegExp): Promise<string> 
     .first()
     .inputValue();
 
-/** Which of axe-core's rules are asked for: contrast costs most of the time and depends on the theme alone. */
+/**
+ * Which of axe-core's rules are asked for: contrast costs most of the time and depends on the theme alone.
+ */
 export type Rules = 'all' | 'contrast' | 'all but contrast';
 
 const auditor = (page: Page, rules: Rules, within: string | undefined): AxeBuilder => {
@@ -144,7 +147,10 @@ const auditor = (page: Page, rules: Rules, within: string | undefined): AxeBuild
   return rules === 'all' ? axe : axe.disableRules(['color-contrast']);
 };
 
-/** Serious and critical faults that axe-core finds on a page, or within the part of it that is new since it was last looked at. */
+/**
+ * Serious and critical faults that axe-core finds on a page, or within the part of it that is new since it
+ * was last looked at.
+ */
 export async function seriousFaults(
   page: Page,
   rules: Rules = 'all',

@@ -18,7 +18,8 @@ const OTHER = 'another';
 export function ColorantPicker({ label, without = [], onPick, onOther, className }: ColorantPickerProps) {
   const all = useColorants();
   const left = without.join(' ');
-  // the same elements while the library and what is left out stay the same: this list stands on pages that follow a drag
+  // the same elements while the library and what is left out stay the same: this list stands on pages that
+  // follow a drag
   const options = useMemo(() => {
     const out = new Set(left.split(' '));
     return all

@@ -4,7 +4,9 @@ import type { Linear } from '../../../core/colour/linear.ts';
 import { FilePicker } from '../FilePicker.tsx';
 import { Choice } from '../Choice.tsx';
 
-/** Pictures are drawn no larger than this, px; a spot is the mean of a square of this many pixels each way. */
+/**
+ * Pictures are drawn no larger than this, px; a spot is the mean of a square of this many pixels each way.
+ */
 const MOST_PX = { wide: 420, high: 260 };
 const SPOT_PX = 4;
 
@@ -16,8 +18,8 @@ interface Spot {
 }
 
 /**
- * A colour from a photograph of a cut bar: drop or choose a picture, say what in it is white, pick a spot. The picture stays
- * in this window. The cross can be moved with the arrow keys, and Enter picks.
+ * A colour from a photograph of a cut bar: drop or choose a picture, say what in it is white, pick a spot.
+ * The picture stays in this window. The cross can be moved with the arrow keys, and Enter picks.
  */
 export function PhotoPick({ onPick }: { readonly onPick: (hex: string) => void }) {
   const canvas = useRef<HTMLCanvasElement>(null);

@@ -19,7 +19,10 @@ const usual = (
   doses: [{ id: 'd1', gPerKgOils, moment }],
 });
 
-/** Usual amounts, common practice: one level teaspoon of 60 % sodium lactate per pound of oils is about 14 g/kg. */
+/**
+ * Usual amounts, common practice: one level teaspoon of 60 % sodium lactate per pound of oils is about 14
+ * g/kg.
+ */
 const USUAL: readonly Omit<Additive, 'id'>[] = [
   usual('Sodium lactate, 60 %', 14, 'cooled-lye', 1.32),
   usual('Sugar', 10, 'water', 1.59),

@@ -144,7 +144,9 @@ function DoseLine({ list, id, dose, name, amountIn, several }: DoseLineProps) {
   );
 }
 
-/** A dose just before the pours of one pot: into each by itself, or once, into all that its jug still holds. */
+/**
+ * A dose just before the pours of one pot: into each by itself, or once, into all that its jug still holds.
+ */
 function FromPour({ list, id, dose }: Pick<DoseLineProps, 'list' | 'id' | 'dose'>) {
   const { plan, edit } = usePlan();
   const own = poursFrom(plan, dose.pots?.[0] ?? '');

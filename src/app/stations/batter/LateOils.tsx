@@ -16,7 +16,10 @@ const nameOf = (line: LateOil): string => oilOf(line)?.name ?? line.oil;
 
 const withoutLot = ({ svMgG: _lot, ...line }: LateOil): LateOil => line;
 
-/** Oils stirred in after the lye, on top of what it is reckoned for: a butter at emulsion, extra oil with a colour. */
+/**
+ * Oils stirred in after the lye, on top of what it is reckoned for: a butter at emulsion, extra oil with a
+ * colour.
+ */
 export function LateOils() {
   const { plan, edit } = usePlan();
   const { lateOils, oils } = plan.batter;

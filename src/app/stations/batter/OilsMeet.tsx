@@ -11,7 +11,10 @@ import { usePlan } from '../../parts/usePlan.ts';
 /** Hard oils are melted to about here, and liquid ones stand in the room. Common practice, no source. */
 const USUAL = { melted: 60, liquid: 20 } as const;
 
-/** Hard oils melted, liquid ones from the shelf: how warm they are together, and that taken as the oils' temperature. */
+/**
+ * Hard oils melted, liquid ones from the shelf: how warm they are together, and that taken as the oils'
+ * temperature.
+ */
 export function OilsMeet() {
   const { plan, edit, show } = usePlan();
   const [at, setAt] = useTypedState<Readonly<Record<keyof typeof USUAL, Celsius>>>(USUAL);

@@ -5,7 +5,10 @@ import { usePlan } from '../../parts/usePlan.ts';
 
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 
-/** What is promised of the soap; every ingredient is held against it, and the recipe against the one that was assessed. */
+/**
+ * What is promised of the soap; every ingredient is held against it, and the recipe against the one that was
+ * assessed.
+ */
 export function Promises() {
   const { plan, edit } = usePlan();
   const promises = plan.batter.promises ?? [];

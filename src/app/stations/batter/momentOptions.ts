@@ -15,7 +15,10 @@ interface Option<T extends string> {
   readonly label: string;
 }
 
-/** The moments at which a dose can go in: an oil after the lye, one pot's once it is by itself. `now` is always among them. */
+/**
+ * The moments at which a dose can go in: an oil after the lye, one pot's once it is by itself. `now` is
+ * always among them.
+ */
 export function momentOptions(
   list: AdditionList,
   inPots: boolean,

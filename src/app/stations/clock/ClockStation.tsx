@@ -12,7 +12,10 @@ const PAGES = [
   { path: 'after', name: 'After the pour' },
 ] as const;
 
-/** Pages that are not about the minutes of this plan, or find ways out by themselves: what is too thick when is told on the others. */
+/**
+ * Pages that are not about the minutes of this plan, or find ways out by themselves: what is too thick when
+ * is told on the others.
+ */
 const WITHOUT_MINUTES = /\/(ways|teach|stages|after)$/;
 
 const isOfMinutes = ({ code }: Warning): boolean => code.startsWith('clock-');

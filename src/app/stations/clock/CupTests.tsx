@@ -23,7 +23,10 @@ function toldIn(plan: Plan, cup: Plan): ReadonlyMap<string, KnownRate> {
   return prior ? toldBy(plan, cup, laid.recipe, learnedOf(cup, laid, prior)) : new Map();
 }
 
-/** A cup of a fragrance, or of the recipe alone, as a small batch of its own; and what cups of this recipe told. */
+/**
+ * A cup of a fragrance, or of the recipe alone, as a small batch of its own; and what cups of this recipe
+ * told.
+ */
 export function CupTests() {
   const { plan, edit } = usePlan();
   const navigate = useNavigate();

@@ -73,7 +73,10 @@ export function Holds() {
   );
 }
 
-/** How much of the risk is not knowing the recipe's speed, and the one question that tells it: there until it was told, and while it is being told. */
+/**
+ * How much of the risk is not knowing the recipe's speed, and the one question that tells it: there until it
+ * was told, and while it is being told.
+ */
 function NotKnown() {
   const { plan, computed } = usePlan('recipe');
   const known = useOutlook();

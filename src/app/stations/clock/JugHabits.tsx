@@ -17,7 +17,10 @@ const COLOURINGS = [
   { value: 'all-first', label: 'all at first' },
 ] as const;
 
-/** How colour goes into the jugs, what is done to each right before it is poured, and where the mould stands between. */
+/**
+ * How colour goes into the jugs, what is done to each right before it is poured, and where the mould stands
+ * between.
+ */
 export function JugHabits() {
   const { plan, edit } = usePlan();
   const habits = habitsOf(plan.clock);

@@ -32,7 +32,9 @@ const RELATED = [
   { value: '15', label: '15 min late' },
 ] as const;
 
-/** One lane a pot, through time; what hands do; and a moment that can be moved, at which the section is shown. */
+/**
+ * One lane a pot, through time; what hands do; and a moment that can be moved, at which the section is shown.
+ */
 export function LanesView({ clock }: { readonly clock: Timetable }) {
   const dispatch = useAppDispatch();
   const { plan } = usePlan();

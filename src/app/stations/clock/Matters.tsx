@@ -5,7 +5,10 @@ import { Group } from '../../parts/Station.tsx';
 
 const ROW = 44;
 
-/** What matters most: each assumption wrong by as much as it may well be, and the odds of the whole then. Drawn anew with the odds alone. */
+/**
+ * What matters most: each assumption wrong by as much as it may well be, and the odds of the whole then.
+ * Drawn anew with the odds alone.
+ */
 export const Matters = memo(function Matters() {
   const known = useOutlook();
   const { matters, odds } = known?.outlook ?? {};

@@ -73,7 +73,10 @@ function LineNames(props: {
   );
 }
 
-/** One pot's lane: dark in the jug, coloured once it is poured, the band where it can be poured, and when that is. */
+/**
+ * One pot's lane: dark in the jug, coloured once it is poured, the band where it can be poured, and when that
+ * is.
+ */
 export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
   const { lane, lanes, scale, haze, hazes, hazeTimes, carries, chosen, onChoose } = props;
   const { plan, computed, show } = usePlan('clock', 'weights');

@@ -3,7 +3,10 @@ import type { Stage } from '../../../core/units/quantity.ts';
 const WIDE = 190;
 const HIGH = 120;
 
-/** A bowl cut through, with what one sees at a stage: how long a trail stays, whether it wobbles, whether a spoon stands in it. */
+/**
+ * A bowl cut through, with what one sees at a stage: how long a trail stays, whether it wobbles, whether a
+ * spoon stands in it.
+ */
 export function StageDrawing({ stage, words }: { readonly stage: Stage; readonly words: string }) {
   const surface = 62;
   // how high a trail stands on the surface once it has fallen

@@ -4,7 +4,9 @@ import type { Plan } from '../../../core/plan/planSchema.ts';
 import { formatClock, formatPercent, formatTemperature } from '../../../core/units/format.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 
-/** What a pot was like that was looked at: its temperature and lye, and from when on each fragrance was in it. */
+/**
+ * What a pot was like that was looked at: its temperature and lye, and from when on each fragrance was in it.
+ */
 function words({ batter, units }: Plan, { batterC, lyePercent, spells }: PotHistory): string {
   const scents = new Map(spells.toReversed().flatMap((s) => s.fragrances.map((f) => [f.id, s.min] as const)));
   const scented = [...scents].map(
@@ -17,7 +19,10 @@ function words({ batter, units }: Plan, { batterC, lyePercent, spells }: PotHist
   ].join(', ');
 }
 
-/** Readings are of the batter that they were taken of: what that was, and what to do where the plan is another by now. */
+/**
+ * Readings are of the batter that they were taken of: what that was, and what to do where the plan is another
+ * by now.
+ */
 export function TakenAt({ readings }: { readonly readings: readonly ReadingSeen[] }) {
   const { plan, computed, edit } = usePlan('moulds', 'recipes');
   const others = readings.filter((r) => !r.asPlanned && r.history);

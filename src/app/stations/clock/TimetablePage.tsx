@@ -9,7 +9,9 @@ import { Windows } from './Windows.tsx';
 
 const Matters = lazy(async () => ({ default: (await import('./Matters.tsx')).Matters }));
 
-/** When to pour what: will it hold, every pot through time, the windows of each pour, and what matters most. */
+/**
+ * When to pour what: will it hold, every pot through time, the windows of each pour, and what matters most.
+ */
 export function TimetablePage() {
   const { clock } = usePlan('clock').computed;
   // while a pour is dragged the lanes come first

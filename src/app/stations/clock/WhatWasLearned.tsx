@@ -21,7 +21,10 @@ function named({ id }: RateOf, { batter }: Plan): { readonly name: string; reado
   return { name: batter.fragrances.find((f) => f.id === id)?.name ?? id, unit: 'times as fast' };
 }
 
-/** What each rate was taken to be, and what the readings make of it; each can be left as it was, kept, or forgotten. */
+/**
+ * What each rate was taken to be, and what the readings make of it; each can be left as it was, kept, or
+ * forgotten.
+ */
 export function WhatWasLearned({ learned }: { readonly learned: readonly LearnedRate[] }) {
   const { plan, computed, edit } = usePlan('recipe');
   const stock = useSupplies('fragrance');

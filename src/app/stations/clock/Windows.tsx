@@ -20,7 +20,9 @@ import { windowWords } from './PotLaneRow.tsx';
 const told = ({ act }: TimedAct): boolean =>
   act.window !== undefined || act.carried !== undefined || act.fluid !== undefined;
 
-/** Each pour, and what else depends on how thick batter is: when, from when, until when, and how sure that is. */
+/**
+ * Each pour, and what else depends on how thick batter is: when, from when, until when, and how sure that is.
+ */
 export const Windows = memo(function Windows({ clock }: { readonly clock: Timetable }) {
   const { plan, edit } = usePlan();
   const shown = useOdds();

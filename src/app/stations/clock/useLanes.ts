@@ -36,7 +36,10 @@ export interface Lanes {
   readonly top: Stage;
 }
 
-/** Every pot's thickness through time, all going as it is taken to go. Cheap: it is drawn anew while a pour is dragged. */
+/**
+ * Every pot's thickness through time, all going as it is taken to go. Cheap: it is drawn anew while a pour is
+ * dragged.
+ */
 export function useLanes(clock: Timetable): Lanes {
   return useMemo(() => {
     const { course } = clock.plan;

@@ -3,7 +3,10 @@ import { learnedOf, type LearnedRate } from '../../../core/clock/learned.ts';
 import { priorCourse } from '../../../core/clock/priorCourse.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 
-/** What the readings of the open plan taught, of each rate that they say something of and that is not left as it was. */
+/**
+ * What the readings of the open plan taught, of each rate that they say something of and that is not left as
+ * it was.
+ */
 export function useTaught(): readonly LearnedRate[] {
   const { plan, computed } = usePlan('moulds', 'recipes', 'day');
   return useMemo(() => {

@@ -66,7 +66,10 @@ export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly we
   );
 }
 
-/** A colorant's name; one known by name alone can be renamed or described, one the library knows better brought up to date. */
+/**
+ * A colorant's name; one known by name alone can be renamed or described, one the library knows better
+ * brought up to date.
+ */
 function ColorantName({ known }: { readonly known: PlanColorant }) {
   const edit = useEdit();
   const inLibrary = useColorants().find((c) => c.id === known.id);

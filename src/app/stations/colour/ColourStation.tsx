@@ -8,7 +8,9 @@ const PAGES = [
   { path: 'mixing', name: 'Mixing and checks' },
 ] as const;
 
-/** Colour in three pages: what is in each pot, the grading of an ombre, and how all of it is mixed and reads. */
+/**
+ * Colour in three pages: what is in each pot, the grading of an ombre, and how all of it is mixed and reads.
+ */
 export function ColourStation() {
   return (
     <Station station="colour" title="Colour" below={<StationPages label="Colour" pages={PAGES} />}>

@@ -14,7 +14,10 @@ const GELLED: readonly { readonly value: Look['gelled']; readonly label: string 
   { value: 'no', label: 'not gelled' },
 ];
 
-/** How the loaf is drawn: when, gelled or not, with a fragrance that tans or without. Changes nothing in the plan. */
+/**
+ * How the loaf is drawn: when, gelled or not, with a fragrance that tans or without. Changes nothing in the
+ * plan.
+ */
 export function LookFields() {
   const { plan } = usePlan();
   const look = useAppSelector((s) => s.desk.look);

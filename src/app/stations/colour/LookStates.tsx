@@ -11,7 +11,9 @@ export interface NamedState {
   readonly colours: PlanColours;
 }
 
-/** The plan's colours in every state worth comparing: over time, gelled or not, with its fragrance or without. */
+/**
+ * The plan's colours in every state worth comparing: over time, gelled or not, with its fragrance or without.
+ */
 export function useStates({ plan, graded }: Pick<Computed, 'plan' | 'graded'>): readonly NamedState[] {
   return useMemo(() => {
     const heat = plannedHeat(plan);

@@ -75,7 +75,8 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
             className="w-24"
             decimals={1}
             value={share}
-            // a share is of the first mould’s pours: with designs of their own beside it, it is no pot’s to set
+            // a share is of the first mould’s pours: with designs of their own beside it, it is no pot’s to
+            // set
             disabled={!poured || plan.others.some((o) => o.design === 'own')}
             onValue={(percent, g) => edit((p) => setPotShare(p, pot.id, percent), g)}
           />

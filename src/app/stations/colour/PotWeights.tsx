@@ -8,14 +8,19 @@ import { WideTable } from '../../parts/WideTable.tsx';
 
 const CELL = 'py-1.5 pl-2.5 text-right';
 
-/** As weighed; from the least it is poured at to what it has with everything in, where colour is added as it empties. */
+/**
+ * As weighed; from the least it is poured at to what it has with everything in, where colour is added as it
+ * empties.
+ */
 function superfatText({ superfatPercent, leastSuperfatPercent }: Weights['pots'][number]): string {
   if (superfatPercent === undefined || leastSuperfatPercent === undefined) return '–';
   const [least, whole] = [leastSuperfatPercent, superfatPercent].map((x) => formatPercent(x));
   return least === whole ? formatPercent(superfatPercent) : `from ${least ?? ''}`;
 }
 
-/** What each pot holds, by portion where the batch is divided before the lye, and by pour. Sums at the foot. */
+/**
+ * What each pot holds, by portion where the batch is divided before the lye, and by pour. Sums at the foot.
+ */
 export function PotWeights({ weights }: { readonly weights: Weights }) {
   const { plan, show } = usePlan();
   const portions = plan.divide.kind === 'before-lye';

@@ -59,7 +59,9 @@ function Pots() {
   );
 }
 
-/** What everything is mixed into: the colour of the plain soap, estimated from the oils or taken from a bar. */
+/**
+ * What everything is mixed into: the colour of the plain soap, estimated from the oils or taken from a bar.
+ */
 function PlainSoap() {
   const { plan, edit } = usePlan();
   const colour = hexOfBody(plainSoap(plan.batter));

@@ -18,7 +18,10 @@ const NAMES: Readonly<Record<CutWay['by'] | 'across', string>> = {
 /** Much the same is no better. */
 const CLEARLY = 1.15;
 
-/** Which of the ways shows most of the design, by its number; undefined while that is not known, or where none clearly does. */
+/**
+ * Which of the ways shows most of the design, by its number; undefined while that is not known, or where none
+ * clearly does.
+ */
 function useBest(ways: readonly CutShown[], colours: ReadonlyMap<string, string>): number | undefined {
   const key = useId();
   const [best, setBest] = useState<number>();

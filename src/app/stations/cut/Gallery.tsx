@@ -18,7 +18,9 @@ const MOST = 60;
 const WIDE = 64;
 const HIGH = 62;
 
-/** Every bar with all its sides: those from the ends and the walls, and the one from the middle, are named. */
+/**
+ * Every bar with all its sides: those from the ends and the walls, and the one from the middle, are named.
+ */
 export function Gallery() {
   const { name } = usePresent();
   const { computed, show } = useBench('cut', ...SEEN);

@@ -28,8 +28,9 @@ function offcutsOf(piece: Piece, last: number, trimStart: number): readonly Band
 }
 
 /**
- * The loaf from the side with its cuts, what is trimmed or left over set pale. Pieces that a lengthwise wall parts lie behind
- * each other and are cut alike: the first is drawn. A tube that stands is cut across its height.
+ * The loaf from the side with its cuts, what is trimmed or left over set pale. Pieces that a lengthwise wall
+ * parts lie behind each other and are cut alike: the first is drawn. A tube that stands is cut across its
+ * height.
  */
 export function LoafLength() {
   const { plan, computed, show } = useBench('cut', ...SEEN);

@@ -25,8 +25,8 @@ const amountIn =
   };
 
 /**
- * A pour's height, mass and share: three ways to say one amount. Whichever is typed owns it from then on, and each
- * field understands all three: "425", "15 oz", "12%", "18 mm".
+ * A pour's height, mass and share: three ways to say one amount. Whichever is typed owns it from then on, and
+ * each field understands all three: "425", "15 oz", "12%", "18 mm".
  */
 export function AmountFields({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, edit, show } = useBench();

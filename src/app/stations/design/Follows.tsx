@@ -2,7 +2,10 @@ import { asFirst, ownDesign } from '../../../core/edit/moulds.ts';
 import { FIRST, mouldNames } from '../../../core/plan/moulds.ts';
 import { useMouldUse, usePlan } from '../../parts/usePlan.ts';
 
-/** Whether the mould on the bench is poured as the first one is, or by steps of its own. Nothing where there is one mould. */
+/**
+ * Whether the mould on the bench is poured as the first one is, or by steps of its own. Nothing where there
+ * is one mould.
+ */
 export function Follows() {
   const { plan, edit } = usePlan();
   const { use, follows } = useMouldUse();

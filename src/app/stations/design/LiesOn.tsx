@@ -10,7 +10,10 @@ const ON = [
   { value: 'fluid', label: 'what is fluid' },
 ] as const;
 
-/** Whether a pour waits until what is below bears it, or is laid on it while it is fluid, and how rough their border is then. */
+/**
+ * Whether a pour waits until what is below bears it, or is laid on it while it is fluid, and how rough their
+ * border is then.
+ */
 export function LiesOn({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, computed, edit, show } = useBench('geometry', 'stack');
   const { pour } = layer;

@@ -3,7 +3,10 @@ import { isCavity } from '../../../core/mould/schema.ts';
 import { FigureField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 
-/** Whether the mould is a cavity, or how many bars a slab is made for; it carries its strips to every plan that takes it. */
+/**
+ * Whether the mould is a cavity, or how many bars a slab is made for; it carries its strips to every plan
+ * that takes it.
+ */
 export function MadeFor() {
   const { plan, edit } = useBench();
   const { bars } = plan.mould;

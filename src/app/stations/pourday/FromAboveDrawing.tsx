@@ -9,7 +9,10 @@ const MARGIN = 6;
 /** More starts than this are not numbered: they would cover one another. */
 const MOST_NUMBERED = 8;
 
-/** The mould from above, near end below: ways of a stick, lines and places that are poured into, the first marked where it begins. */
+/**
+ * The mould from above, near end below: ways of a stick, lines and places that are poured into, the first
+ * marked where it begins.
+ */
 export function FromAboveDrawing({ above }: { readonly above: FromAbove }) {
   const { floor, paths, spots } = above;
   const scale = Math.min(SIZE.wide / wide(floor), SIZE.high / long(floor));

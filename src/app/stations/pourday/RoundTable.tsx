@@ -1,7 +1,10 @@
 import type { PatternDeed } from '../../../core/procedure/deeds.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 
-/** A pour round by round: what of each pot, and what should be left in its jug after it, for correction by eye or by the scale. */
+/**
+ * A pour round by round: what of each pot, and what should be left in its jug after it, for correction by eye
+ * or by the scale.
+ */
 export function RoundTable({ pattern }: { readonly pattern: PatternDeed }) {
   const { show } = usePlan();
   const turns = pattern.rounds[0]?.turns ?? [];

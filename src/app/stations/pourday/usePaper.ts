@@ -1,6 +1,8 @@
 import { useEffect } from 'react';
 
-/** What stands in the margin of every printed page; quotes and backslashes in a name must not end the text. */
+/**
+ * What stands in the margin of every printed page; quotes and backslashes in a name must not end the text.
+ */
 const quoted = (text: string): string => `"${text.replaceAll(/["\\\n]/g, ' ')}"`;
 
 /** Title and page number in the margin of every page that is printed while the sheet is open. */

@@ -97,7 +97,10 @@ export function mostlyColorant({ plan, recipe, recipes }: Facts): Warning[] {
   ];
 }
 
-/** A pot that its colorants' water makes wetter than this, against the batch, is said: times. A judgement, no source. */
+/**
+ * A pot that its colorants' water makes wetter than this, against the batch, is said: times. A judgement, no
+ * source.
+ */
 const WET = 1.2;
 
 /** Pots that clay and the like bring much water to. */
@@ -122,7 +125,9 @@ export const mixedPots = (plan: Plan): readonly Pot[] => {
   return plan.pots.filter((p) => p.colour === undefined && !graded.has(p.id));
 };
 
-/** A colorant counts as one of a mix's colours when it alone would shift the plain soap by this, CIEDE2000. */
+/**
+ * A colorant counts as one of a mix's colours when it alone would shift the plain soap by this, CIEDE2000.
+ */
 const COLOURS = 6;
 
 /** A colorant with less chroma than this is no colour on the wheel: white, grey, black. */
@@ -162,7 +167,10 @@ function opposites(plan: Plan, mix: Mix): Pair | undefined {
 const opposite = ({ names, apart, becomes }: Pair): string =>
   `${names} are nearly opposite on the painter’s wheel (${formatShort(apart, 0)}° apart): stirred together they become ${becomes}.`;
 
-/** Colours that are stirred together and take each other's colour away: in a pot, or along an ombre between two of them. */
+/**
+ * Colours that are stirred together and take each other's colour away: in a pot, or along an ombre between
+ * two of them.
+ */
 export function mud({ plan }: Facts): Warning[] {
   return [
     ...mixedPots(plan).flatMap((p): Warning[] => {

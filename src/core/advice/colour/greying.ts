@@ -15,7 +15,10 @@ import type { Facts } from '../facts.ts';
 import type { Warning } from '../warning.ts';
 import { figure, mixedPots } from './doses.ts';
 
-/** Purples, by CIE hue: what goes grey on cream when there is little of it, as its yellow cancels them. Blues stay blue. */
+/**
+ * Purples, by CIE hue: what goes grey on cream when there is little of it, as its yellow cancels them. Blues
+ * stay blue.
+ */
 const GREYS = { from: 300, to: 345 };
 /** A pale tint: lighter than this. */
 const PALE = 62;
@@ -47,7 +50,10 @@ function withWhite(
   return mixOf(Math.round(low * 100) / 100);
 }
 
-/** The most white, by halves, at which neither it nor the colorant goes over what is usual; undefined where none is. */
+/**
+ * The most white, by halves, at which neither it nor the colorant goes over what is usual; undefined where
+ * none is.
+ */
 function withinUsual(
   plan: Plan,
   paints: Paintbox,

@@ -19,7 +19,10 @@ const PARTS_WELL = 15;
 /** Height of a separating line. */
 const LINE_MM = 3;
 
-/** So many pours and their best order is looked for at every change; more are left to the Colour station's button. */
+/**
+ * So many pours and their best order is looked for at every change; more are left to the Colour station's
+ * button.
+ */
 const ORDER_AT_ONCE = 9;
 
 interface Pair {

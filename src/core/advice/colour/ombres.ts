@@ -31,7 +31,10 @@ const sameMix = (one: Mix, other: Mix): boolean =>
     return Math.abs(there - doseGPerKg) <= SAME_DOSE * Math.max(there, doseGPerKg);
   });
 
-/** Ways of weighing that are fine enough for the smallest step of an ombre: a finer scale, a diluted stock, or both. */
+/**
+ * Ways of weighing that are fine enough for the smallest step of an ombre: a finer scale, a diluted stock, or
+ * both.
+ */
 function rescaled(plan: Plan, ombre: Ombre, layers: readonly OmbreLayer[]): Remedy[] {
   const { fineStepG } = plan.units;
   const smallestG = Math.min(
@@ -75,7 +78,9 @@ function rescaled(plan: Plan, ombre: Ombre, layers: readonly OmbreLayer[]): Reme
   ];
 }
 
-/** Neighbouring layers that the scale gives the same colorant, though the grading wants a step that is seen. */
+/**
+ * Neighbouring layers that the scale gives the same colorant, though the grading wants a step that is seen.
+ */
 function roundedAway(
   plan: Plan,
   ombre: Ombre,
@@ -141,7 +146,9 @@ function unevenSteps(plan: Plan, ombre: Ombre): Pick<Warning, 'code' | 'level' |
       ];
 }
 
-/** A step as weighed that is so many times what it was graded to be, or so much less, is told. A judgement. */
+/**
+ * A step as weighed that is so many times what it was graded to be, or so much less, is told. A judgement.
+ */
 const OFF_BY = 1.3;
 
 /** An ombre that is even as it is graded, and not as the scale weighs it. */

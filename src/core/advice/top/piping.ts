@@ -115,7 +115,10 @@ export function piped(
   return [...rows, ...thin, ...nothingToWeigh(facts, about, way)];
 }
 
-/** What is piped of a pot in all is less than the scale shows: there would be no lye in it, and no line for it. */
+/**
+ * What is piped of a pot in all is less than the scale shows: there would be no lye in it, and no line for
+ * it.
+ */
 function nothingToWeigh(
   { plan, moulds }: Facts,
   about: About,

@@ -87,7 +87,10 @@ export class Draft {
     if (to === 'mould') this.lastOnMould = this.acts.length - 1;
   }
 
-  /** An act of the day is a part of what was added as one: the last, or at a place; each has its part of the minutes. */
+  /**
+   * An act of the day is a part of what was added as one: the last, or at a place; each has its part of the
+   * minutes.
+   */
   also(id: ActId, place = this.about.length - 1): void {
     const about = this.about[place];
     if (about) this.about[place] = { ...about, of: [...about.of, id] };
@@ -154,7 +157,10 @@ export class Draft {
     return layers.length > 0 ? { fluid: { layers, least, most } } : {};
   }
 
-  /** A tool goes down to a height above the floor, through what is fluid there: every layer that it passes is asked, and moved. */
+  /**
+   * A tool goes down to a height above the floor, through what is fluid there: every layer that it passes is
+   * asked, and moved.
+   */
   goesThrough(
     step: Step,
     { least, most }: StageWindow,

@@ -35,7 +35,10 @@ export class Jugs {
     });
   }
 
-  /** How far the rate of their recipes is out, and what their temperatures make of it, of those that are out furthest; undefined where one has none. */
+  /**
+   * How far the rate of their recipes is out, and what their temperatures make of it, of those that are out
+   * furthest; undefined where one has none.
+   */
   private addPots(warmth: number): { readonly own: number; readonly warmth: number } | undefined {
     const { plan, laid } = this.draft;
     const sds = { own: 0, warmth: 0 };
@@ -103,7 +106,10 @@ export class Jugs {
     );
   }
 
-  /** Colour, and what is scented with it, is stirred into a pot; a portion has its colour in its oils, and an ombre in one pot gets it pass by pass. */
+  /**
+   * Colour, and what is scented with it, is stirred into a pot; a portion has its colour in its oils, and an
+   * ombre in one pot gets it pass by pass.
+   */
   colour(of: ActId, pot: Pot): void {
     const { draft } = this;
     const scents = this.quickens(pot.id, 'colour');
@@ -123,7 +129,10 @@ export class Jugs {
     );
   }
 
-  /** An ombre in one pot gets its colour before its first pass, and a little more before each that comes after. */
+  /**
+   * An ombre in one pot gets its colour before its first pass, and a little more before each that comes
+   * after.
+   */
   darken({ id, pot, first }: ActOf<'stir-at-pass'>): void {
     const { habits } = this.draft;
     const part = first ? 1 : 0.5;

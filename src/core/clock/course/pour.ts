@@ -27,7 +27,10 @@ function windowOf({ plan }: Draft, step: Pour, landed: readonly Landed[]): Stage
   return { least: Math.min(keeps, most), most };
 }
 
-/** What lies below has to bear a pour, to within the blur that the maker takes; or merely not to run together with it, where that is laid on while it is fluid. */
+/**
+ * What lies below has to bear a pour, to within the blur that the maker takes; or merely not to run together
+ * with it, where that is laid on while it is fluid.
+ */
 function carriedOn(draft: Draft, step: Pour, landed: readonly Landed[]): Pick<CourseAct, 'carried'> {
   const { blurMm = FINE_MM } = draft.plan.clock;
   const alone = !step.pattern && !step.ombre ? step.pot : undefined;

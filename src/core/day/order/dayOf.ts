@@ -34,14 +34,18 @@ function massOfPots(plan: Plan, moulds: Laid): (pot: PotId) => Grams {
 }
 
 /**
- * Everything that is done on the day of a plan, in order: the one place where that is decided. It follows from the plan and from what its
- * pours come to as planned, never from what a scale makes of that. An act that nothing comes of, because a dose rounds to nothing or
- * a plan has none of it, is passed over wherever it is filled in.
+ * Everything that is done on the day of a plan, in order: the one place where that is decided. It follows
+ * from the plan and from what its pours come to as planned, never from what a scale makes of that. An act
+ * that nothing comes of, because a dose rounds to nothing or a plan has none of it, is passed over wherever
+ * it is filled in.
  */
 export const dayOf = (plan: Plan, moulds: Laid): Day =>
   distinct([...before(plan), ...running(plan, moulds), ...after(plan)]);
 
-/** From the first weighing to the last that is put on top; lye and oils of what is piped stand ready before the loaf's meet. */
+/**
+ * From the first weighing to the last that is put on top; lye and oils of what is piped stand ready before
+ * the loaf's meet.
+ */
 function running(plan: Plan, moulds: Laid): Day {
   const day = making(plan, massOfPots(plan, moulds));
   const { ahead, later } = secondBatch(plan);

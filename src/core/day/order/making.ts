@@ -15,7 +15,10 @@ export function usedPots(plan: Plan): readonly Pot[] {
   return plan.pots.filter((p) => used.has(p.id));
 }
 
-/** Pots that are made ready before anything is poured; the others wait for a jug, or for their turn to get lye. */
+/**
+ * Pots that are made ready before anything is poured; the others wait for a jug, or for their turn to get
+ * lye.
+ */
 export function madeAtFirst(plan: Plan): readonly Pot[] {
   const { divide } = plan;
   if (divide.kind === 'before-lye') return divide.lye === 'together' ? usedPots(plan) : [];
@@ -97,7 +100,10 @@ function oneBatch(plan: Plan, massOf: (pot: PotId) => Grams): readonly DayAct[] 
   ];
 }
 
-/** Portions made ready before the lye, which they get all at first, the largest first, or each when it is wanted. */
+/**
+ * Portions made ready before the lye, which they get all at first, the largest first, or each when it is
+ * wanted.
+ */
 function portions(plan: Plan, massOf: (pot: PotId) => Grams): readonly DayAct[] {
   return [
     ...OILS,
@@ -116,6 +122,9 @@ function portions(plan: Plan, massOf: (pot: PotId) => Grams): readonly DayAct[] 
   ];
 }
 
-/** Everything from the first weighing to jugs that stand ready. `massOf`: what is poured of a pot as it is planned. */
+/**
+ * Everything from the first weighing to jugs that stand ready. `massOf`: what is poured of a pot as it is
+ * planned.
+ */
 export const making = (plan: Plan, massOf: (pot: PotId) => Grams): readonly DayAct[] =>
   plan.divide.kind === 'before-lye' ? portions(plan, massOf) : oneBatch(plan, massOf);

@@ -4,7 +4,9 @@ import { poursFrom } from '../../plan/sources.ts';
 import type { PotId } from '../../validate/ids.ts';
 import type { Chapter, DayAct } from '../act.ts';
 
-/** A pot that is mixed in the jug of another is weighed out once that one is empty, just before it is wanted. */
+/**
+ * A pot that is mixed in the jug of another is weighed out once that one is empty, just before it is wanted.
+ */
 export const waitsForJug = (plan: Pick<Plan, 'steps'>, pot: Pot): boolean =>
   pot.jugOf !== undefined && poursFrom(plan, pot.id).length > 0;
 
@@ -18,7 +20,10 @@ export const weighOut = (plan: Plan, pot: Pot, chapter: Chapter): DayAct => ({
   coloured: !coloursEach(plan),
 });
 
-/** A portion gets its lye, and what goes into it once that holds; plain batter is set aside before any colour goes in. */
+/**
+ * A portion gets its lye, and what goes into it once that holds; plain batter is set aside before any colour
+ * goes in.
+ */
 export const combined = (pot: Pot, late: boolean, chapter: Chapter): readonly DayAct[] => [
   { id: `combine:${pot.id}`, does: 'combine', chapter, pot, late },
   { id: `pot-emulsion:${pot.id}`, does: 'stir-at-emulsion', chapter, pot, late },
@@ -26,8 +31,8 @@ export const combined = (pot: Pot, late: boolean, chapter: Chapter): readonly Da
 ];
 
 /**
- * What is done to jugs right before they are wanted, each thing once: batter or lye where a jug is made up only then, its colour, and
- * what it gets once it has thickened.
+ * What is done to jugs right before they are wanted, each thing once: batter or lye where a jug is made up
+ * only then, its colour, and what it gets once it has thickened.
  */
 export class Readying {
   private readonly plan: Plan;

@@ -31,8 +31,9 @@ export function dayOfBags(second: Plan): Day {
 export const meets = ({ does }: DayAct): boolean => does === 'emulsify' || does === 'combine';
 
 /**
- * The acts of the batch that is piped on top, as they are told among those of the loaf's: its lye and oils are made ready with the loaf's, since lye wants
- * the better part of an hour to cool; the rest once it is wanted.
+ * The acts of the batch that is piped on top, as they are told among those of the loaf's: its lye and oils
+ * are made ready with the loaf's, since lye wants the better part of an hour to cool; the rest once it is
+ * wanted.
  */
 export function secondBatch(plan: Plan): {
   readonly ahead: readonly DayAct[];

@@ -135,7 +135,10 @@ const onTop = (plan: Plan, step: Top): readonly DayAct[] =>
     mould,
   }));
 
-/** What is spread over the top, and then what is put on it in order; the batch that is piped is made before the first of it. */
+/**
+ * What is spread over the top, and then what is put on it in order; the batch that is piped is made before
+ * the first of it.
+ */
 function topping(plan: Plan, jugs: Readying, piping: readonly DayAct[]): readonly DayAct[] {
   const held = heldPots(plan);
   const pots = plan.pots.filter((p) => held.has(p.id));
@@ -148,7 +151,10 @@ function topping(plan: Plan, jugs: Readying, piping: readonly DayAct[]): readonl
   ];
 }
 
-/** Everything from the first pour to the last that is put on top. `piping`: what makes the batch that is piped, once it is wanted. */
+/**
+ * Everything from the first pour to the last that is put on top. `piping`: what makes the batch that is
+ * piped, once it is wanted.
+ */
 export function pouring(plan: Plan, piping: readonly DayAct[]): readonly DayAct[] {
   const jugs = new Readying(plan, madeAtFirst(plan));
   return [...stepsDone(plan).flatMap((step) => stepOf(plan, jugs, step)), ...topping(plan, jugs, piping)];

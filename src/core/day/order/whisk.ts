@@ -14,15 +14,18 @@ export const ON_WHISK_G = 2;
 /** A shift smaller than this is no reason to leave the makers' order, CIEDE2000. */
 const UNSEEN = 0.5;
 
-/** What a step of one L* back towards the light counts against a shift: an unwiped whisk carries more than is reckoned. */
+/**
+ * What a step of one L* back towards the light counts against a shift: an unwiped whisk carries more than is
+ * reckoned.
+ */
 const BACK_TO_LIGHT = 0.02;
 
 /** Each colorant is dispersed in about so much. */
 const DISPERSED_G: Grams = 20;
 
 /**
- * The way from the lightest whose carry-over is least: the whisk goes from one to the next unwashed. Where no shift would be
- * seen it goes from light to dark, as makers do.
+ * The way from the lightest whose carry-over is least: the whisk goes from one to the next unwashed. Where no
+ * shift would be seen it goes from light to dark, as makers do.
  */
 function whiskOrder(bodies: readonly Body[], massG: Grams): readonly number[] {
   if (bodies.length === 0) return [];
@@ -64,7 +67,9 @@ export function dispersingOrder(plan: Plan, used: ReadonlySet<ColorantId>): read
 /** To so many figures the size of a jug makes a difference to the order. */
 const FIGURES = 2;
 
-/** Pots in the order to colour them all with one whisk, as they are planned; those of no known colour last. */
+/**
+ * Pots in the order to colour them all with one whisk, as they are planned; those of no known colour last.
+ */
 export function colouringOrder(
   plan: Plan,
   pots: readonly Pot[],

@@ -6,7 +6,10 @@ import type { Millimetres } from '../../units/quantity.ts';
 /** A place of the plate, mm: right of its middle, and above the rim that it rests on. */
 export type PlatePoint = readonly [x: Millimetres, y: Millimetres];
 
-/** A scraper that rests on the rim of its mould: its whole outline, anticlockwise, and its edge from left to right. */
+/**
+ * A scraper that rests on the rim of its mould: its whole outline, anticlockwise, and its edge from left to
+ * right.
+ */
 export interface Plate {
   readonly outline: readonly PlatePoint[];
   readonly edge: readonly PlatePoint[];
@@ -14,7 +17,10 @@ export interface Plate {
   readonly betweenMm: Millimetres;
 }
 
-/** Free of either wall, mm; how far its shoulders rest on the rim, and its grip above it. Judgements, no source. */
+/**
+ * Free of either wall, mm; how far its shoulders rest on the rim, and its grip above it. Judgements, no
+ * source.
+ */
 const FREE = 0.5;
 const SHOULDER = 15;
 const GRIP = 35;
@@ -23,8 +29,8 @@ const GRIP = 35;
 const STEP = 0.25;
 
 /**
- * The plate that scrapes a layer: between the walls where its tips go, so that it also goes through a mould that is wider above. Its edge is all of the profile,
- * also where it stays above the batter.
+ * The plate that scrapes a layer: between the walls where its tips go, so that it also goes through a mould
+ * that is wider above. Its edge is all of the profile, also where it stays above the batter.
  */
 export function plateOf(room: Room, { scrape, axis, pouredMm }: Scraping): Plate {
   const tip = pouredMm - scrape.depthMm;

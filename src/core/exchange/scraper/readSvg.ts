@@ -19,7 +19,10 @@ const MOST_READ = 20_000;
 /** Straight pieces that a curve is taken in. */
 const PIECES = 16;
 
-/** A pixel of a drawing that gives no unit, mm: 96 to the inch (CSS Values and Units, "Absolute Lengths", from memory). */
+/**
+ * A pixel of a drawing that gives no unit, mm: 96 to the inch (CSS Values and Units, "Absolute Lengths", from
+ * memory).
+ */
 const PIXEL = 25.4 / 96;
 
 const UNITS: Readonly<Record<string, number>> = {
@@ -72,7 +75,10 @@ function scaleOf({ '@width': width, '@viewBox': viewBox }: v.InferOutput<typeof 
   return wide > 0 && boxWide > 0 ? (wide * unit) / boxWide : PIXEL;
 }
 
-/** Its points, straight from one to the next; undefined where it has more pieces than one, or goes on for too long. */
+/**
+ * Its points, straight from one to the next; undefined where it has more pieces than one, or goes on for too
+ * long.
+ */
 function pointsOf(d: string, by: string): { readonly points: readonly Spot[]; readonly pieces: number } {
   const points: Spot[] = [];
   let pieces = 0;
@@ -152,8 +158,8 @@ function thinned(points: readonly Spot[]): readonly Spot[] {
 }
 
 /**
- * The edge of a scraper out of an SVG drawing: its path of the id "edge", or the only one it has. From end to end without turning back, up being up. Never
- * throws; the fault says what is amiss and where.
+ * The edge of a scraper out of an SVG drawing: its path of the id "edge", or the only one it has. From end to
+ * end without turning back, up being up. Never throws; the fault says what is amiss and where.
  */
 export function readScraperSvg(file: string): Result<ReadEdge> {
   const refused = (message: string): Result<never> => fail('not-a-scraper', message, 'file');

@@ -4,7 +4,10 @@ import { cross, sub } from '../../geometry/vec.ts';
 import type { Millimetres } from '../../units/quantity.ts';
 import type { Plate } from './plate.ts';
 
-/** How thick a printed scraper is, mm. A judgement, no source: stiff across 100 mm, and its edge still draws cleanly. */
+/**
+ * How thick a printed scraper is, mm. A judgement, no source: stiff across 100 mm, and its edge still draws
+ * cleanly.
+ */
 export const THICK_MM: Millimetres = 3;
 
 type Triangle = readonly [Vec3, Vec3, Vec3];

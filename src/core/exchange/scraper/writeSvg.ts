@@ -13,8 +13,8 @@ const figure = (mm: number): string => Number(mm.toFixed(3)).toString();
 export const EDGE_ID = 'edge';
 
 /**
- * A scraper's plate as an SVG drawing in true millimetres: cut along the outline; the edge alone is a path of its own, lighter, on top of it. A bar of 50 mm
- * checks the printer's scale.
+ * A scraper's plate as an SVG drawing in true millimetres: cut along the outline; the edge alone is a path of
+ * its own, lighter, on top of it. A bar of 50 mm checks the printer's scale.
  */
 export function scraperSvg({ outline, edge }: Plate, name: string): string {
   const xs = outline.map(([x]) => x);

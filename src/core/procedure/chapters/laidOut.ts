@@ -124,7 +124,9 @@ function drawnThrough(telling: Telling): readonly Tool[] {
   ];
 }
 
-/** Everything that is wanted at one act or another, beside jugs, scales and what is worn: made from the acts. */
+/**
+ * Everything that is wanted at one act or another, beside jugs, scales and what is worn: made from the acts.
+ */
 export function toolsOf(telling: Telling): readonly Tool[] {
   const { computed, day } = telling;
   const batches = batchesIn(telling);

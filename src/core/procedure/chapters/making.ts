@@ -13,7 +13,10 @@ import { linesOf, sumOfLines } from '../lines.ts';
 import { dispersalOf, type Dispersal } from '../mixing.ts';
 import { colouredBy, ifWeighed, stirrerOf, type TellFor } from './tells.ts';
 
-/** Frozen liquids scorch and foam in hot lye: it goes in over a long while and never gets hot. Common practice, no source. */
+/**
+ * Frozen liquids scorch and foam in hot lye: it goes in over a long while and never gets hot. Common
+ * practice, no source.
+ */
 const FROZEN_AT_MOST_C = 25;
 
 /** Liquids of the recipe at one moment, as they are called. */

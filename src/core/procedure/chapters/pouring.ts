@@ -95,7 +95,10 @@ function overColumns(
   return { count: standing.length, ...(nth >= 0 ? { nth: nth + 1 } : {}) };
 }
 
-/** Round by round, what is poured into one mould and what should be left in each jug once all alike have had theirs. */
+/**
+ * Round by round, what is poured into one mould and what should be left in each jug once all alike have had
+ * theirs.
+ */
 function patternOf(telling: Telling, act: ActOf<'pour'>, into: Into): PatternDeed | undefined {
   const { w, computed } = telling;
   const { step } = act;
@@ -149,7 +152,10 @@ const intoMoulds = (telling: Telling, step: Pour, pots: readonly PotWeight[]): r
       : [];
   });
 
-/** What a line of a pour is called: its pot where there are several, its moulds where they are several or have names. */
+/**
+ * What a line of a pour is called: its pot where there are several, its moulds where they are several or have
+ * names.
+ */
 function lineName(
   into: readonly Into[],
   pots: readonly PotWeight[],
@@ -168,7 +174,10 @@ function lineName(
 /** Batter of any thickness can be put where this is the most. */
 const ANY_STAGE = 5;
 
-/** Stages are told by eye to about so much: a clock that differs by more is another plan. A judgement, no source. */
+/**
+ * Stages are told by eye to about so much: a clock that differs by more is another plan. A judgement, no
+ * source.
+ */
 const CLEARLY: Stage = 0.5;
 
 /** How thick the pots of a pour are meant to be, and up to where the clock takes them to pour. */

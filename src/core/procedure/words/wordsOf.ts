@@ -26,7 +26,9 @@ const WORDS: WordsFor<Deed['does']> = {
   ...endingWords,
 };
 
-/** Said where a vessel has more lye than its oils can use: until when, and what is left out at one's peril. */
+/**
+ * Said where a vessel has more lye than its oils can use: until when, and what is left out at one's peril.
+ */
 function lyeHeavyWords({ lyeHeavy = [] }: Act): string | undefined {
   const [worst] = lyeHeavy.toSorted((a, b) => a.superfatPercent - b.superfatPercent);
   if (!worst) return undefined;

@@ -27,7 +27,10 @@ export interface Bench {
   readonly happened: HappenedByPour;
 }
 
-/** Step of an addition: the fine scale's, that of the powder in a step of its diluted stock, or an eighth of a teaspoon. */
+/**
+ * Step of an addition: the fine scale's, that of the powder in a step of its diluted stock, or an eighth of a
+ * teaspoon.
+ */
 export function roundAddition({ plan, ombre, fineG }: Bench, colorant: string, massG: Grams): Grams {
   const nature = plan.colorants.find((c) => c.id === colorant)?.nature;
   if (ombre.measure === 'scale' || !nature) return toStep(massG, fineG);

@@ -25,8 +25,9 @@ function stockNames(plan: Plan, ombre: Ombre): readonly [string, string] {
 }
 
 /**
- * g of stock behind each gram of a pot's finished batter of one end. Of batter: all of it but what the pot gets by
- * itself. Of oils: the oils, their colorants and what those are dispersed in; lye and the rest are added jug by jug.
+ * g of stock behind each gram of a pot's finished batter of one end. Of batter: all of it but what the pot
+ * gets by itself. Of oils: the oils, their colorants and what those are dispersed in; lye and the rest are
+ * added jug by jug.
  */
 function stockPerG({ plan, recipe, recipes }: Bench, pot: string, end: Mix, ofOils: boolean): number {
   const own = recipes.ofPot(pot) ?? recipe;

@@ -33,7 +33,9 @@ export interface PotPasses {
 
 export interface Stock {
   readonly name: string;
-  /** batter, or mixed oils where portions are made ready before the lye: weighed before its colorants go in */
+  /**
+   * batter, or mixed oils where portions are made ready before the lye: weighed before its colorants go in
+   */
   readonly massG: Grams;
   /** with its colorants and what they are dispersed in */
   readonly totalG: Grams;

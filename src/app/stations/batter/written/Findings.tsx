@@ -14,7 +14,9 @@ interface FindingsProps {
   readonly said: string;
 }
 
-/** What is found of a written recipe: its oils, its lye against them, its water, and what would put it right. */
+/**
+ * What is found of a written recipe: its oils, its lye against them, its water, and what would put it right.
+ */
 export function Findings({ recipe, onTake, said }: FindingsProps) {
   const { plan, show } = usePlan();
   const { totalG, lyeG, waterG } = recipe;
@@ -110,7 +112,10 @@ interface HeavyLyeProps {
   readonly lateG: (oil: (typeof OIL_LIBRARY)[number], superfatPercent: number) => number;
 }
 
-/** More lye than the oils can use: refused, with its number, and what an oil stirred in late would do about it. */
+/**
+ * More lye than the oils can use: refused, with its number, and what an oil stirred in late would do about
+ * it.
+ */
 function HeavyLye({ check, lateG }: HeavyLyeProps) {
   const { plan, show } = usePlan();
   const [oilId, setOilId] = useState('olive');

@@ -26,7 +26,10 @@ type To = 'mould' | 'bars' | 'oils';
 
 const CELL = 'py-1 pl-3 text-right';
 
-/** A written recipe at another size: to fill the mould, for so many bars, for given oils; in one jug or several alike. */
+/**
+ * A written recipe at another size: to fill the mould, for so many bars, for given oils; in one jug or
+ * several alike.
+ */
 export function Resize({ recipe }: { readonly recipe: KnownRecipe }) {
   const { plan, computed, show } = usePlan('cut');
   const [to, setTo] = useState<To>('mould');

@@ -17,7 +17,9 @@ import { Resize } from './Resize.tsx';
 
 const EXAMPLE = '8.3 oz coconut oil\n15 % shea butter\nolive oil 450 g\nlye 3.1 oz\nwater 190 g';
 
-/** The text with the answers given for names that are in no library; undefined while one is still asked about. */
+/**
+ * The text with the answers given for names that are in no library; undefined while one is still asked about.
+ */
 function known(
   written: Written,
   answers: Readonly<Record<string, string>>,

@@ -12,7 +12,10 @@ interface JarChoiceProps {
   readonly takesG: number;
 }
 
-/** Whether a colorant is dispersed on the day, or weighed out of a jar that stands ready, and what that leaves in it. */
+/**
+ * Whether a colorant is dispersed on the day, or weighed out of a jar that stands ready, and what that leaves
+ * in it.
+ */
 export function JarChoice({ colorant, takesG }: JarChoiceProps) {
   const { edit, show } = usePlan();
   const jars = useSupplies('jar').filter((j) => j.value.colorant === colorant.id);

@@ -9,7 +9,9 @@ import { OnePotRecipe } from './OnePotRecipe.tsx';
 import { SeparateRecipe } from './SeparateRecipe.tsx';
 import { useWriteDown } from './useWriteDown.ts';
 
-/** What to weigh, layer by layer, by the ombre's school; and what becomes of it when something went otherwise. */
+/**
+ * What to weigh, layer by layer, by the ombre's school; and what becomes of it when something went otherwise.
+ */
 export function Recipe({ ombre }: { readonly ombre: Ombre }) {
   const { plan, computed } = usePlan('weights', 'entered', 'warnings', 'happened');
   const writeDown = useWriteDown();

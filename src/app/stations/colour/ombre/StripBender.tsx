@@ -25,8 +25,9 @@ const MARKS = ['¼', '½', '¾'] as const;
 const x = (seen: number): number => EDGE + seen * (WIDE - 2 * EDGE);
 
 /**
- * The whole way from the first colour to the last as the eye sees it, with a tick where each layer falls. Pull the layer a
- * quarter, half or three quarters up the ombre along it: the others bunch and stretch between. Drag a mark, or use the arrows.
+ * The whole way from the first colour to the last as the eye sees it, with a tick where each layer falls.
+ * Pull the layer a quarter, half or three quarters up the ombre along it: the others bunch and stretch
+ * between. Drag a mark, or use the arrows.
  */
 export function StripBender({ ramp, layers, heights, onBend }: StripBenderProps) {
   const gesture = useRef<Gesture | null>(null);

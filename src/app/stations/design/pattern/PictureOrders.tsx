@@ -8,7 +8,10 @@ import { patternClient } from '../../../section/patternClient.ts';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { useBench, useColours } from '../../../parts/usePlan.ts';
 
-/** Orders of the round whose neighbours in the picture differ most: looked for when asked, apart from the page. */
+/**
+ * Orders of the round whose neighbours in the picture differ most: looked for when asked, apart from the
+ * page.
+ */
 export function PictureOrders({ pour }: { readonly pour: Pour }) {
   const { plan, edit } = useBench();
   const colours = useColours();

@@ -4,7 +4,7 @@ import { rasterise, type Ready } from '../../src/core/face/raster.ts';
 import { holeVolumeMl } from '../../src/core/pattern/hole.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
 import { seeded } from './random.ts';
-import type { LaidMould } from '../../src/core/fill/layPlan.ts';
+import type { LaidMould } from '../../src/core/fill/laid.ts';
 
 /**
  * What a mould's pictures show of every deposit, ml: so many cuts across it, each looked at in so many

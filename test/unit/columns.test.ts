@@ -8,7 +8,8 @@ import { readMouldFile, writeMouldFile } from '../../src/core/exchange/mouldFile
 import { topFace } from '../../src/core/face/loafFaces.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
-import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
+import { layPlan } from '../../src/core/fill/layPlan.ts';
+import type { LaidMould } from '../../src/core/fill/laid.ts';
 import type { Flat } from '../../src/core/geometry/prism.ts';
 import { convexPieces, eyeOf, gapBetween, isConvex, signedArea } from '../../src/core/geometry/star.ts';
 import { isInStar, starOf, starReach } from '../../src/core/flow/outline.ts';

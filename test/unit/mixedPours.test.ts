@@ -4,7 +4,8 @@ import { addPattern, addPull, addStroke, holdBackOfEach } from '../../src/core/e
 import { topFace } from '../../src/core/face/loafFaces.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
-import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
+import { layPlan } from '../../src/core/fill/layPlan.ts';
+import type { LaidMould } from '../../src/core/fill/laid.ts';
 import type { Place } from '../../src/core/ways/ways.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Pour } from '../../src/core/plan/stepSchema.ts';

@@ -5,7 +5,8 @@ import { addWire, addWirePoint, keepBelow, removeWirePoint, updateWire } from '.
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
 import { rasterise, type Raster } from '../../src/core/face/raster.ts';
 import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
-import { layPlan, type LaidMould } from '../../src/core/fill/layPlan.ts';
+import { layPlan } from '../../src/core/fill/layPlan.ts';
+import type { LaidMould } from '../../src/core/fill/laid.ts';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import { drawn } from '../../src/core/flow/stroke.ts';

@@ -1,5 +1,5 @@
 import type { PouredLayer } from '../fill/layers.ts';
-import type { LaidPlan } from '../fill/layPlan.ts';
+import type { LaidPlan } from '../fill/laid.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { potsOf } from '../plan/sources.ts';
 import type { Pour, Step } from '../plan/stepSchema.ts';

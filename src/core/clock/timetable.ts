@@ -1,4 +1,4 @@
-import type { LaidPlan } from '../fill/layPlan.ts';
+import type { LaidPlan } from '../fill/laid.ts';
 import type { Day } from '../day/act.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { FAILS, Run, type Turns } from '../timing/run.ts';

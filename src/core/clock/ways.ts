@@ -1,5 +1,5 @@
 import { falseTraceOf } from '../ask/falseTrace.ts';
-import type { LaidPlan } from '../fill/layPlan.ts';
+import type { LaidPlan } from '../fill/laid.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
 import { Normals } from '../timing/normals.ts';

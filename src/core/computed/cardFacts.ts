@@ -1,6 +1,6 @@
 import { cutBars } from '../cut/bars.ts';
 import { barsInAll } from '../cut/barsText.ts';
-import type { LaidPlan } from '../fill/layPlan.ts';
+import type { LaidPlan } from '../fill/laid.ts';
 import { inAll } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';

@@ -3,7 +3,7 @@ import type { Day } from '../day/act.ts';
 import type { HappenedByPour } from '../batch/happened.ts';
 import { dayOf } from '../day/order/dayOf.ts';
 import { dayOfBags } from '../day/order/second.ts';
-import type { LaidPlan } from '../fill/layPlan.ts';
+import type { LaidPlan } from '../fill/laid.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isSecond } from '../plan/second.ts';
 import { fieldsOf, keptByInputs } from '../task/kept.ts';

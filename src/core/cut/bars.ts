@@ -1,5 +1,6 @@
+import type { Slice } from './slice.ts';
 import type { PouredLayer } from '../fill/layers.ts';
-import type { LaidPlan } from '../fill/layPlan.ts';
+import type { LaidPlan } from '../fill/laid.ts';
 import { fillProfile } from '../geometry/fillProfile.ts';
 import type { Vec3 } from '../geometry/vec.ts';
 import { isCavity } from '../mould/schema.ts';
@@ -40,21 +41,6 @@ export interface Bar {
   readonly massG: Grams;
   /** of that, what is put on top of it */
   readonly onTopG: Grams;
-}
-
-/**
- * A slice of a block, mould frame: between two level planes, or between two upright ones that run along the
- * loaf.
- */
-export interface Slice {
-  readonly by: CutWay['by'];
-  readonly fromMm: Millimetres;
-  readonly toMm: Millimetres;
-  /**
-   * the first lies against the floor or the left wall, the last right under the top or against the right wall
-   */
-  readonly first: boolean;
-  readonly last: boolean;
 }
 
 /** How blocks are sliced, in the longest piece. */

@@ -6,7 +6,7 @@ import { MM3_PER_ML } from '../mould/geometry.ts';
 import { holesOf } from '../pattern/hole.ts';
 import type { CutSettings, CutWay } from '../plan/planSchema.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
-import type { Slice } from './bars.ts';
+import type { Slice } from './slice.ts';
 import { piecesIn } from '../fill/barGrid.ts';
 import type { Piece } from '../mould/pieces.ts';
 

@@ -1,4 +1,4 @@
-import type { LaidMould } from '../fill/layPlan.ts';
+import type { LaidMould } from '../fill/laid.ts';
 import type { BarCut } from './bars.ts';
 import { singleBars } from './singleBars.ts';
 

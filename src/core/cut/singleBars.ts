@@ -1,4 +1,4 @@
-import type { LaidMould } from '../fill/layPlan.ts';
+import type { LaidMould } from '../fill/laid.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { slabOf } from '../geometry/clip.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';

@@ -1,5 +1,6 @@
 import { openingOf } from '../fill/topShares.ts';
-import { layPlan, type LaidPlan } from '../fill/layPlan.ts';
+import { layPlan } from '../fill/layPlan.ts';
+import type { LaidPlan } from '../fill/laid.ts';
 import { mouldGeometry } from '../mould/geometry.ts';
 import type { Mould } from '../mould/schema.ts';
 import { FIRST, mouldOfStep } from '../plan/moulds.ts';

@@ -4,7 +4,7 @@ import type { PouredLayer } from '../fill/layers.ts';
 import { pouredHeights } from '../fill/onWalls.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Wall } from '../plan/stepSchema.ts';
-import type { LaidMould } from '../fill/layPlan.ts';
+import type { LaidMould } from '../fill/laid.ts';
 import { formatShort } from '../units/format.ts';
 
 /** One mark on a wall: the pour that comes up to it and its height above the lined floor. */

@@ -1,4 +1,4 @@
-import type { Slice } from '../cut/bars.ts';
+import type { Slice } from '../cut/slice.ts';
 import { planedSolid } from '../cut/planed.ts';
 import type { SingleBar } from '../cut/singleBars.ts';
 import { isCavity } from '../mould/schema.ts';

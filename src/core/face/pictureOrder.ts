@@ -1,6 +1,7 @@
 import { difference } from '../colour/difference.ts';
 import { labOfHex } from '../colour/lab.ts';
-import { layPlan, type LaidMould } from '../fill/layPlan.ts';
+import { layPlan } from '../fill/layPlan.ts';
+import type { LaidMould } from '../fill/laid.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { depositKey, potNamed, roundOf } from '../plan/sources.ts';
 import type { Pour } from '../plan/stepSchema.ts';

@@ -2,7 +2,7 @@ import { partOf } from '../plan/moulds.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { recipesOf } from '../plan/recipes.ts';
 import { fieldsOf, keptByInputs } from '../task/kept.ts';
-import type { LaidMould, LaidPlan } from './layPlan.ts';
+import type { LaidMould, LaidPlan } from './laid.ts';
 
 /** What a pot is called and painted with, and its jug, are nothing to where its batter lies. */
 const potInputs = ({ name: _name, colour: _colour, jug: _jug, ...rest }: Pot): readonly unknown[] =>

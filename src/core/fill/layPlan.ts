@@ -1,12 +1,12 @@
+import type { LaidMould, LaidPlan } from './laid.ts';
 import type { MouldId, PotId, StepId } from '../validate/ids.ts';
-import { NOMINAL_DENSITY, type Recipe } from '../batter/recipe.ts';
+import { NOMINAL_DENSITY } from '../batter/recipe.ts';
 import { mouldGeometry, type MouldGeometry } from '../mould/geometry.ts';
 import { FIRST, inAll, partOf, usesOf, type MouldUse } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import type { Mix } from '../plan/ombreSchema.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
 import { potsOf } from '../plan/sources.ts';
-import { recipesOf, type Recipes } from '../plan/recipes.ts';
+import { recipesOf } from '../plan/recipes.ts';
 import { scrapesOf } from '../plan/scrapes.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams } from '../units/quantity.ts';
@@ -21,40 +21,11 @@ import {
 import { batterIn } from './batterIn.ts';
 import { laidOnce } from './laidOnce.ts';
 import { followed } from './followed.ts';
-import { layPours, type PouredLayer, type PouredStack } from './layers.ts';
+import { layPours, type PouredLayer } from './layers.ts';
 import { makeupOf, makeupsOf, type Makeup } from './makeup.ts';
 import { moundedG, moundsOn } from './mounds.ts';
 import { madeBeyond, stirredMixes } from './scrapings.ts';
 import { topShares } from './topShares.ts';
-
-/** One mould of a plan, and where each pour lies in it. Enough to draw it. */
-export interface LaidMould {
-  readonly use: MouldUse;
-  /** this mould as a plan by itself */
-  readonly plan: Plan;
-  readonly geometry: MouldGeometry;
-  readonly fill: FillTarget;
-  readonly stack: PouredStack;
-}
-
-/** A whole plan laid: its recipes, all its moulds, and the first of them. */
-export interface LaidPlan {
-  readonly plan: Plan;
-  /** of the batch: with what goes into all of it */
-  readonly recipe: Recipe | undefined;
-  readonly recipes: Recipes;
-  /** the plain batter's, or a nominal one while there is no recipe, g/ml; each layer has its own */
-  readonly densityGMl: number;
-  /** the whole batch where the plan gives its size */
-  readonly givenBatchG: Grams | undefined;
-  /** of the first mould */
-  readonly geometry: MouldGeometry;
-  readonly fill: FillTarget;
-  readonly stack: PouredStack;
-  readonly moulds: readonly [LaidMould, ...LaidMould[]];
-  /** mixes of pours out of jugs that scrapings of another pot went into, by their deposits */
-  readonly stirred: ReadonlyMap<string, Mix>;
-}
 
 /**
  * A batch whose size is given is laid again until its mean density agrees with what was laid: relative, and

@@ -2,7 +2,7 @@ import type { Plan } from '../plan/planSchema.ts';
 import type { Recipes } from '../plan/recipes.ts';
 import type { Grams } from '../units/quantity.ts';
 import type { MouldId, PotId, StepId } from '../validate/ids.ts';
-import type { LaidMould } from './layPlan.ts';
+import type { LaidMould } from './laid.ts';
 import { topDensity, weighedTops } from './topMass.ts';
 
 /**

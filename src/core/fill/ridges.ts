@@ -9,7 +9,7 @@ import type { Plan } from '../plan/planSchema.ts';
 import { leadPot, UNTOLD_RIDGES } from '../plan/sources.ts';
 import type { Ridges, Step } from '../plan/stepSchema.ts';
 import { chordAt, spanOf, type Outline } from './chords.ts';
-import type { TopThing } from './tops.ts';
+import type { TopThing } from './laidTop.ts';
 
 /** The flat of the mat in one compartment, in plan. */
 export const outlineOnMat = (room: Room): Outline =>

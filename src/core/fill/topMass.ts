@@ -7,9 +7,10 @@ import { potNamed, poursFrom } from '../plan/sources.ts';
 import type { Ridges, Top } from '../plan/stepSchema.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Grams } from '../units/quantity.ts';
-import type { LaidMould } from './layPlan.ts';
+import type { LaidMould } from './laid.ts';
 import { makeupOf } from './makeup.ts';
-import { topsOf, type TopPart, type TopThing } from './tops.ts';
+import { topsOf } from './tops.ts';
+import type { TopPart, TopThing } from './laidTop.ts';
 
 /** What of a top is of one kind, with its weight on one mould. */
 export interface WeighedPart extends TopPart {

@@ -1,43 +1,18 @@
-import { STREWN, volumeOfThing, type Thing } from '../flow/heap.ts';
+import type { LaidTop, TopPart, TopThing } from './laidTop.ts';
+import { STREWN, volumeOfThing } from '../flow/heap.ts';
 import { slice } from '../geometry/clip.ts';
 import { MM3_PER_ML, type MouldGeometry } from '../mould/geometry.ts';
 import type { Room } from '../mould/rooms.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { heldKey } from '../plan/sources.ts';
-import type { Ridges, Top } from '../plan/stepSchema.ts';
+import type { Top } from '../plan/stepSchema.ts';
 import type { PipedRow } from '../plan/topSchema.ts';
-import type { PotId } from '../validate/ids.ts';
-import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
+import type { Grams, Millimetres } from '../units/quantity.ts';
 import { barGrid, type Footprint } from './barGrid.ts';
 import { chordAt, ridgeMm3, spanOf, type Outline } from './chords.ts';
 import type { PouredStack } from './layers.ts';
 import { alongBar, onEachBar } from './onEachBar.ts';
 import { ridgesStep, ridgesUnder } from './ridges.ts';
-
-type OneThing<T extends Thing> = T extends Thing ? Omit<T, 'deposit'> : never;
-
-/** A thing on top, before its deposit has a number; what of it is soap or batter. */
-export type TopThing = OneThing<Thing> & { readonly room: number; readonly volumeMl: Millilitres };
-
-/** What of a top is of one kind: of one pot, or bought or made ahead. */
-export interface TopPart {
-  /** the name that it has its colour by */
-  readonly key: string;
-  readonly pot?: PotId;
-  readonly things: readonly TopThing[];
-  /** of all of it in one mould */
-  readonly volumeMl: Millilitres;
-  /** where it is known without what it is made of */
-  readonly massG?: Grams;
-}
-
-/**
- * Something on top as it lies on one mould; or the ridges under it, which are its top once it stands on them.
- */
-export interface LaidTop {
-  readonly step: Top | Ridges;
-  readonly parts: readonly TopPart[];
-}
 
 /** More things than this on one mould are not laid: nobody pipes as many. */
 export const MOST_THINGS = 5000;

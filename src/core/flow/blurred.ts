@@ -4,7 +4,7 @@ import { heightIn, levelBefore, type Heights } from './heights.ts';
 import { knotted } from './knots.ts';
 import { levelAt, type Level, type Levels } from './levels.ts';
 import { edgesOf, isIn } from './outline.ts';
-import type { Place } from './readers.ts';
+import type { LevelPlace } from './levelPlace.ts';
 
 /**
  * A border that was laid level on what was fluid: it is rough. What lies about it gives way, and every colour
@@ -123,7 +123,7 @@ export function blurredStage(
 }
 
 /** Bring a place back to where it would be with a level border; gives the level that it was in. */
-export function backInBlurred(stage: Blurred, place: Place, level: number): number {
+export function backInBlurred(stage: Blurred, place: LevelPlace, level: number): number {
   const { at, low, top } = stage;
   const height = heightIn(stage, place, level);
   if (height <= low || height >= top) return levelBefore(stage, place, height);

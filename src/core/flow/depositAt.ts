@@ -2,13 +2,14 @@ import { dot, type Vec3 } from '../geometry/vec.ts';
 import { backInBlurred } from './blurred.ts';
 import { long, pairAt, wide } from './box.ts';
 import { heightIn, levelBefore } from './heights.ts';
-import { within, type Place } from './readers.ts';
+import { within } from './readers.ts';
+import type { LevelPlace } from './levelPlace.ts';
 import { rowsAlike, type RowBefore } from './rowsAlike.ts';
 import type { Prepared, Section } from './stages.ts';
 import { stepOf, valueOf, type Step } from './steps.ts';
 
 /** Bring a place of the section back to where it was, in place of it; gives the level that it was in. */
-function backInSection(section: Section, place: Place, level: number, pair: Float64Array): number {
+function backInSection(section: Section, place: LevelPlace, level: number, pair: Float64Array): number {
   const { axis, from, to, warp } = section;
   const other = axis === 0 ? place.y : place.x;
   let height = heightIn(section, place, level);
@@ -50,7 +51,7 @@ function makeReader(prepared: Prepared): RowReader {
   const steps = prepared.stages.map((s) => stepOf(prepared, s));
   const last = levels.length - 1;
   const [right, away, up] = axes;
-  const place: Place = { x: 0, y: 0, through: 0 };
+  const place: LevelPlace = { x: 0, y: 0, through: 0 };
   const pair = new Float64Array(2);
   const { x0, y0 } = box;
   // from mm at a level to the reference rectangle: left, per mm across, near, per mm along

@@ -1,5 +1,5 @@
 import { levelAt, type Levels } from './levels.ts';
-import type { Place } from './readers.ts';
+import type { LevelPlace } from './levelPlace.ts';
 
 /** The level of a height is looked up in a table so many times finer than the levels are. */
 const FINER = 4;
@@ -27,7 +27,7 @@ export function heightsOf(levels: Levels, heights: Float64Array, fits: number): 
 }
 
 /** The height of a place of a level. */
-export function heightIn({ heights }: Heights, { through }: Place, level: number): number {
+export function heightIn({ heights }: Heights, { through }: LevelPlace, level: number): number {
   const last = heights.length - 1;
   const off = through - 0.5;
   const near = off < 0 ? Math.max(0, level - 1) : Math.min(last, level + 1);
@@ -36,7 +36,7 @@ export function heightIn({ heights }: Heights, { through }: Place, level: number
 }
 
 /** The level that a height was in; how far up in it is put into the place. */
-export function levelBefore({ own, levelOf, most }: Heights, place: Place, height: number): number {
+export function levelBefore({ own, levelOf, most }: Heights, place: LevelPlace, height: number): number {
   const entries = levelOf.length - 1;
   const last = own.length - 1;
   const was = levelOf[Math.min(entries, Math.max(0, Math.round((height / most) * entries)))] as number;

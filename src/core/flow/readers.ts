@@ -1,18 +1,12 @@
+import type { LevelPlace } from './levelPlace.ts';
 import { long, wide } from './box.ts';
 import type { Level, Levels } from './levels.ts';
 import { isInStar, starReach } from './outline.ts';
 import { shareAt, valueOfShare, type Shares } from './shares.ts';
 import type { From, Run } from './stages.ts';
 
-/** A place on its way back, in the reference rectangle, mm, and how far up in its level it is, 0 to 1. */
-export interface Place {
-  x: number;
-  y: number;
-  through: number;
-}
-
 /** Which deposit a place of a level is in, or -1, and then the place is where it was before. */
-export type Reader = (place: Place, level: number) => number;
+export type Reader = (place: LevelPlace, level: number) => number;
 
 /**
  * The first pour, newest first, that a place with `beyond` of the area outside it lies in; `count` where it
@@ -64,8 +58,8 @@ const valueOf = (areas: Shares | undefined, part: number): number =>
 
 /** A place along an axis, as the part of a level's area before it, and back. */
 interface Axis {
-  readonly read: (place: Place, level: number) => number;
-  readonly put: (place: Place, level: number, part: number) => void;
+  readonly read: (place: LevelPlace, level: number) => number;
+  readonly put: (place: LevelPlace, level: number, part: number) => void;
 }
 
 function axisOf(

@@ -1,7 +1,8 @@
 import type { Blurred } from './blurred.ts';
 import { valueAt, type Nodes } from './box.ts';
 import { before, beyondAt, type Field } from './field.ts';
-import { holeReader, lineReader, wallsReader, within, type Place, type Reader } from './readers.ts';
+import { holeReader, lineReader, wallsReader, within, type Reader } from './readers.ts';
+import type { LevelPlace } from './levelPlace.ts';
 import type { Drawn, From, Prepared, Run, Section, Stage } from './stages.ts';
 import { mixedAt } from './texture.ts';
 
@@ -15,7 +16,7 @@ export interface FieldStep {
   readonly deposits: Int32Array;
   /** the one that was found last */
   guess: number;
-  readonly back: (place: Place, level: number) => void;
+  readonly back: (place: LevelPlace, level: number) => void;
 }
 
 /**

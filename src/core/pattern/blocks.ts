@@ -1,5 +1,5 @@
 import { beforeSettling, type PouredLayer } from '../fill/layers.ts';
-import type { LaidMould } from '../fill/layPlan.ts';
+import type { LaidMould } from '../fill/laid.ts';
 import { slopeToLevel, spaceUpTo, type Slope } from '../flow/settle.ts';
 import { runLevel } from '../mould/stack.ts';
 import type { Box } from '../flow/box.ts';

@@ -1,4 +1,4 @@
-import type { LaidMould } from '../fill/layPlan.ts';
+import type { LaidMould } from '../fill/laid.ts';
 import type { Step } from '../plan/stepSchema.ts';
 import { standing } from './blocks.ts';
 import type { Millimetres } from '../units/quantity.ts';

@@ -1,6 +1,7 @@
-import type { LaidMould } from '../fill/layPlan.ts';
+import type { LaidMould } from '../fill/laid.ts';
 import { outlineOnMat } from '../fill/ridges.ts';
-import { outlineAtTop, topOfRoom, topsOf, type TopThing } from '../fill/tops.ts';
+import { outlineAtTop, topOfRoom, topsOf } from '../fill/tops.ts';
+import type { TopThing } from '../fill/laidTop.ts';
 import { heightWith, highestOf, surfaceUnder, type HeapSpec, type Thing } from '../flow/heap.ts';
 import type { Uneven } from '../flow/uneven.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';

@@ -1,4 +1,4 @@
-import type { LaidMould, LaidPlan } from '../fill/layPlan.ts';
+import type { LaidMould, LaidPlan } from '../fill/laid.ts';
 import type { LayerPart, PouredLayer, PouredStack } from '../fill/layers.ts';
 import type { Grams } from '../units/quantity.ts';
 import type { MouldId } from '../validate/ids.ts';

@@ -1,6 +1,6 @@
 import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import { potsOf } from '../plan/sources.ts';
-import type { LaidMould } from '../fill/layPlan.ts';
+import type { LaidMould } from '../fill/laid.ts';
 import type { Mound } from '../fill/mounds.ts';
 import { freshOf, jugTurns, scrapedOf } from '../fill/scrapings.ts';
 import { topShares } from '../fill/topShares.ts';

@@ -4,7 +4,7 @@ import { AS_PLANNED, type HappenedByPour } from '../batch/happened.ts';
 import type { Recipe } from '../batter/recipe.ts';
 import type { Day } from '../day/act.ts';
 import { potOfVessel } from '../day/vessel.ts';
-import type { LaidPlan } from '../fill/layPlan.ts';
+import type { LaidPlan } from '../fill/laid.ts';
 import { moundsOn } from '../fill/mounds.ts';
 import {
   jugBalance,

@@ -1,5 +1,5 @@
 import type { ActId } from '../../day/act.ts';
-import type { LaidMould, LaidPlan } from '../../fill/layPlan.ts';
+import type { LaidMould, LaidPlan } from '../../fill/laid.ts';
 import type { PouredLayer } from '../../fill/layers.ts';
 import { habitsOf, type Habits } from '../../plan/habits.ts';
 import { isAbout } from '../../plan/moulds.ts';

@@ -1,4 +1,4 @@
-import type { LaidMould } from '../../fill/layPlan.ts';
+import type { LaidMould } from '../../fill/laid.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import type { Grams } from '../../units/quantity.ts';
 import type { PotId } from '../../validate/ids.ts';

@@ -4,7 +4,7 @@ import { computePlan } from '../src/core/computed/compute.ts';
 import { singleBars } from '../src/core/cut/singleBars.ts';
 import { sideOfBar } from '../src/core/face/barFaces.ts';
 import { planeFace } from '../src/core/face/planeFace.ts';
-import { newShelf, readyFrom } from '../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../src/core/face/ready.ts';
 import { rasterise } from '../src/core/face/raster.ts';
 import { sectionAt } from '../src/core/face/loafFaces.ts';
 import { rowReader } from '../src/core/flow/depositAt.ts';
@@ -78,7 +78,7 @@ export function benchPatterns(say: Say): void {
   const rounds5 = faceTime(withoutStick);
   say('  the same without the stick', ms(rounds5));
   const computed = computePlan(plan);
-  const ready = readyFrom(newShelf());
+  const ready = readyFrom(noneReady());
   rasterise(sectionAt(computed, 140), 10, 10, ready, 1);
   const faces = singleBars(computed).flatMap((b) =>
     (['near', 'far'] as const).map((s) => sideOfBar(computed, b, s)),
@@ -129,7 +129,7 @@ function benchSections(say: Say): void {
   const scraped = demoPlans().find((p) => p.name === 'Peat Furrows');
   if (!scraped) throw new Error('no Peat Furrows');
   const laid = computePlan(scraped);
-  const ready = readyFrom(newShelf());
+  const ready = readyFrom(noneReady());
   const face = sectionAt(laid, 100);
   say(
     'five layers, three scraped: a face of 600 x 480, nothing made ready',

@@ -10,7 +10,7 @@ import { painted } from '../core/face/painted.ts';
 import { rasterise } from '../core/face/raster.ts';
 import { AGES, plannedState, type Age } from '../core/look/state.ts';
 import { coloursOf, depositColours } from '../core/ombre/coloursOf.ts';
-import { newShelf, readyFrom } from '../core/face/ready.ts';
+import { noneReady, readyFrom } from '../core/face/ready.ts';
 import { readComputed } from './readComputed.ts';
 
 const USAGE =
@@ -90,7 +90,7 @@ function pictureOf(computed: Computed, options: Options): Uint8Array {
   const face = faceAsked(computed, options);
   const { plan, graded } = computed;
   const colours = depositColours(coloursOf(plan, plannedState(plan, age), graded));
-  const data = painted(rasterise(face, width, height, readyFrom(newShelf())), colours);
+  const data = painted(rasterise(face, width, height, readyFrom(noneReady())), colours);
   return encode({ width, height, data, channels: 4, depth: 8 });
 }
 

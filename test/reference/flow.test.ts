@@ -4,7 +4,7 @@ import { flowOf } from '../../src/core/flow/potential.ts';
 import { maskedFlow } from '../../src/core/flow/maskedFlow.ts';
 import { valueAt } from '../../src/core/flow/box.ts';
 import { after, before, LAID, newPart, type Rise } from '../../src/core/flow/rise.ts';
-import { drawn } from '../../src/core/flow/stroke.ts';
+import { draggedTo } from '../../src/core/flow/stroke.ts';
 import { finish } from '../../src/core/task/task.ts';
 import { plungeOf } from '../../src/core/setting/plunge.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
@@ -173,7 +173,7 @@ describe('a stick drawn through batter', () => {
     const random = seeded(8);
     for (let n = 0; n < 100; n += 1) {
       const spot: [number, number] = [180 * random() - 90, 260 * random() - 130];
-      const [x, y] = drawn(paths, 16, BOX, drawn(paths, 16, BOX, spot, 1), -1);
+      const [x, y] = draggedTo(paths, 16, BOX, draggedTo(paths, 16, BOX, spot, 1), -1);
       expect(Math.hypot(x - spot[0], y - spot[1])).to.be.below(0.02);
     }
   });
@@ -198,7 +198,7 @@ describe('a stick drawn through batter', () => {
         x += p * h;
         y += r * h;
       }
-      const [px, py] = drawn([across], w, BOX, [-10, d], 1);
+      const [px, py] = draggedTo([across], w, BOX, [-10, d], 1);
       expect(Math.hypot(px - x, py - y), `${d}`).to.be.below(0.3);
     }
   });
@@ -213,7 +213,7 @@ describe('a stick drawn through batter', () => {
       const g = (1 - (((i + 0.5) / steps) * 2 - 1) ** 2) ** 3;
       wanted += (((drag * g) / (1 - drag * g)) * 2 * w) / steps;
     }
-    const [x] = drawn([across], w, BOX, [-20, 0], 1);
+    const [x] = draggedTo([across], w, BOX, [-20, 0], 1);
     expect(x + 20).to.be.closeTo(wanted, 0.02 * wanted);
   });
 
@@ -223,7 +223,7 @@ describe('a stick drawn through batter', () => {
     const random = seeded(4);
     for (let n = 0; n < 60; n += 1) {
       const [x, y] = [160 * random() - 80, 40 * random() - 20];
-      const at = (dx: number, dy: number) => drawn(paths, 16, BOX, [x + dx, y + dy], -1);
+      const at = (dx: number, dy: number) => draggedTo(paths, 16, BOX, [x + dx, y + dy], -1);
       const [a, b, c, d] = [at(e, 0), at(-e, 0), at(0, e), at(0, -e)];
       const area = ((a[0] - b[0]) * (c[1] - d[1]) - (c[0] - d[0]) * (a[1] - b[1])) / (4 * e * e);
       expect(area, `${x}, ${y}`).to.be.closeTo(1, 0.02);

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
 import { rasterise, type Ready } from '../../src/core/face/raster.ts';
 import { holeVolumeMl } from '../../src/core/pattern/hole.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { seeded } from './random.ts';
 import type { LaidMould } from '../../src/core/fill/laid.ts';
 
@@ -54,7 +54,7 @@ export function pouredMl({ stack, plan }: Pick<LaidMould, 'stack' | 'plan'>): Re
 
 /** Every deposit's volume as it is shown, against what was poured, as parts of all there is. */
 export function expectConserved(laid: LaidMould, within: number, what: string): void {
-  const shown = simulatedMl(laid, readyFrom(newShelf()));
+  const shown = simulatedMl(laid, readyFrom(noneReady()));
   const poured = pouredMl(laid);
   const all = [...poured.values()].reduce((a, b) => a + b, 0);
   for (const [key, ml] of poured)

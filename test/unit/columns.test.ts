@@ -7,7 +7,7 @@ import { migratePlan } from '../../src/core/exchange/migrate.ts';
 import { readMouldFile, writeMouldFile } from '../../src/core/exchange/mouldFile.ts';
 import { topFace } from '../../src/core/face/loafFaces.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { LaidMould } from '../../src/core/fill/laid.ts';
 import type { Flat } from '../../src/core/geometry/prism.ts';
@@ -248,7 +248,7 @@ describe('several columns', () => {
     const laid = firstOf(plan);
     const { band, wide, high } = (() => {
       const [wide, high] = [220, 320];
-      const { band } = rasterise(topFace(laid), wide, high, readyFrom(newShelf()), 1);
+      const { band } = rasterise(topFace(laid), wide, high, readyFrom(noneReady()), 1);
       return { band, wide, high };
     })();
     let differs = 0;
@@ -261,7 +261,7 @@ describe('several columns', () => {
   it('what is poured over one flows round the other: nothing of it comes into its hole', () => {
     const plan = over([round(-25, -40), star(24, 38)], BOX, 'c1');
     const laid = firstOf(plan);
-    const { band, pours } = rasterise(topFace(laid), 330, 480, readyFrom(newShelf()), 1);
+    const { band, pours } = rasterise(topFace(laid), 330, 480, readyFrom(noneReady()), 1);
     const outline = columnOutline(star(24, 38));
     let [held, other] = [0, 0];
     for (let j = 0; j < 480; j += 1)
@@ -315,7 +315,7 @@ describe('a column’s hole', () => {
     };
     expectConserved(firstOf(under), 0.01, 'over a set base');
     const laid = firstOf(under);
-    const shown = simulatedMl(laid, readyFrom(newShelf()), 90, 160);
+    const shown = simulatedMl(laid, readyFrom(noneReady()), 90, 160);
     const density = laid.stack.layers[1]!.densityGMl;
     // 5 g at the bottom, the rest of the hole from the other pot: as much as the hole holds, set layer and
     // all
@@ -357,7 +357,7 @@ describe('a pour that pushes others aside after the pull', () => {
     const plan = over([round(-20, -30, 'c1'), { ...round(22, 36, 'c2'), acrossMm: 40 } as Column]);
     const { plan: after } = addPattern(plan, { at: 'drops', spots: [{ xMm: 20, yMm: -50 }] });
     const heldIn = (p: Plan): number =>
-      simulatedMl(firstOf(p), readyFrom(newShelf()), 90, 160).get('pot p2')!;
+      simulatedMl(firstOf(p), readyFrom(noneReady()), 90, 160).get('pot p2')!;
     const laid = firstOf(after);
     const holes = laid.stack.layers.filter((l) => l.blocked.length > 0);
     const holeMl = holeMassG(holes) / holes[0]!.densityGMl;

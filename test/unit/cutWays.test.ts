@@ -4,7 +4,7 @@ import { singleBars } from '../../src/core/cut/singleBars.ts';
 import { lainOnSide, usualLength, withWay } from '../../src/core/cut/way.ts';
 import { sideOfBar, sidesOf } from '../../src/core/face/barFaces.ts';
 import { contrastsOf, cutWays } from '../../src/core/face/cutWays.ts';
-import { newShelf } from '../../src/core/face/ready.ts';
+import { noneReady } from '../../src/core/face/ready.ts';
 import { coloursOf, depositColours } from '../../src/core/ombre/coloursOf.ts';
 import { plannedState } from '../../src/core/look/state.ts';
 import { totalHeldBack } from '../../src/core/plan/pours.ts';
@@ -148,7 +148,7 @@ describe('the way that shows the design best', () => {
     const computed = computePlan(plan);
     const ways = cutWays(computed);
     const colours = depositColours(coloursOf(computed.plan, plannedState(computed.plan, 'cured')));
-    const shown = finish(contrastsOf(newShelf(), { faces: ways.map((w) => w.faces), colours }));
+    const shown = finish(contrastsOf(noneReady(), { faces: ways.map((w) => w.faces), colours }));
     return new Map(ways.map((w, i) => [w.way?.by ?? 'across', shown[i]!]));
   };
 

@@ -3,7 +3,7 @@ import { computePlan } from '../../src/core/computed/compute.ts';
 import { singleBars } from '../../src/core/cut/singleBars.ts';
 import { setTilt } from '../../src/core/edit/tilt.ts';
 import { SIDES, sideOfBar, type Side } from '../../src/core/face/barFaces.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import type { PouredLayer } from '../../src/core/fill/layers.ts';
 import { clip } from '../../src/core/geometry/clip.ts';
 import { volumeOf } from '../../src/core/geometry/volume.ts';
@@ -31,7 +31,7 @@ const area = (points: readonly ViewPoint[]): number =>
     }, 0) / 2,
   );
 
-const ready = readyFrom(newShelf());
+const ready = readyFrom(noneReady());
 
 describe('faces', () => {
   for (const plan of demoPlans())

@@ -4,7 +4,7 @@ import { decode, encode } from 'fast-png';
 import { BEGINNINGS, beginPlan, type BeginningId } from '../../src/core/edit/beginnings.ts';
 import { painted } from '../../src/core/face/painted.ts';
 import { planAt, sectionAt } from '../../src/core/face/loafFaces.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import { POT_COLOURS } from '../../src/core/edit/pots.ts';
@@ -61,7 +61,7 @@ function pictureOf(id: BeginningId): Uint8ClampedArray {
   const face = FROM_ABOVE.includes(id)
     ? planAt(laid, laid.fill.heightMm * 0.7)
     : sectionAt(laid, most.length * 0.45);
-  const raster = rasterise(face, WIDE, HIGH, readyFrom(newShelf()), 1);
+  const raster = rasterise(face, WIDE, HIGH, readyFrom(noneReady()), 1);
   // each deposit in a colour of its own, whatever its pot's is
   const colours = new Map(
     [...new Set(raster.pours)].map((key, i) => {

@@ -13,7 +13,7 @@ import { heapedVolumes } from '../../src/core/face/heapedVolumes.ts';
 import { levelSheet } from '../../src/core/face/levels.ts';
 import { facetsOf, onScreen } from '../../src/core/face/facets.ts';
 import { topFace } from '../../src/core/face/loafFaces.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import { REPEATED_EDGES } from '../../src/core/flow/edge.ts';
@@ -176,7 +176,7 @@ describe('a texture mat', () => {
         sideOfBar(computed.moulds[0], bar!, side),
         160,
         160,
-        readyFrom(newShelf()),
+        readyFrom(noneReady()),
         1,
       );
       return (x, y) => {
@@ -199,7 +199,7 @@ describe('a texture mat', () => {
   it('its top is what lay on the mat: from above, and turning', () => {
     const plan = matted({ pitchMm: 20, reliefMm: 3 });
     const [laid] = layPlan(plan).moulds;
-    const { band, pours } = rasterise(topFace(laid), 120, 120, readyFrom(newShelf()), 1);
+    const { band, pours } = rasterise(topFace(laid), 120, 120, readyFrom(noneReady()), 1);
     const seen = new Set([...band].flatMap((b) => (b > 0 ? [pours[b - 1]!.split('~')[0]] : [])));
     const pot = ridgesOf(plan).key;
     expect([...seen].every((k) => k === 's1' || k === pot)).to.equal(true);

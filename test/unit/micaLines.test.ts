@@ -9,7 +9,7 @@ import { addScrape } from '../../src/core/edit/scrape.ts';
 import { addWire } from '../../src/core/edit/wire.ts';
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { LaidMould } from '../../src/core/fill/laid.ts';
 import { leftIn } from '../../src/core/ledger/ledger.ts';
@@ -38,7 +38,7 @@ const codes = (plan: Plan): readonly string[] =>
 
 /** ml of the line that the pictures show. */
 const shown = (plan: Plan, id: string): number =>
-  simulatedMl(firstOf(plan), readyFrom(newShelf()), 20, 240).get(id) ?? 0;
+  simulatedMl(firstOf(plan), readyFrom(noneReady()), 20, 240).get(id) ?? 0;
 
 describe('lines of colorant between layers', () => {
   it('lie on their layer all over, half a millimetre of them seen', () => {
@@ -124,7 +124,7 @@ describe('lines of colorant between layers', () => {
     ] as const) {
       // half a millimetre on 80 cm2
       expect(shown(plan, id), how).to.be.closeTo(4, 0.4);
-      const { band, pours } = rasterise(sectionAt(firstOf(plan), 50), 160, 120, readyFrom(newShelf()), 2);
+      const { band, pours } = rasterise(sectionAt(firstOf(plan), 50), 160, 120, readyFrom(noneReady()), 2);
       const seen = [...band.keys()].filter((i) => pours[band[i]! - 1] === id);
       const [rows, columns] = [seen.map((i) => Math.floor(i / 320)), seen.map((i) => i % 320)];
       const high = Math.max(...rows) - Math.min(...rows);

@@ -3,7 +3,7 @@ import { computePlan } from '../../src/core/computed/compute.ts';
 import { addPattern, addPull, addStroke, holdBackOfEach } from '../../src/core/edit/pattern.ts';
 import { topFace } from '../../src/core/face/loafFaces.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { LaidMould } from '../../src/core/fill/laid.ts';
 import type { Place } from '../../src/core/ways/ways.ts';
@@ -54,7 +54,7 @@ const PLACES: readonly Place[] = [
 
 function expectConserved(plan: Plan, within: number, what: string): void {
   const laid = firstOf(plan);
-  const shown = simulatedMl(laid, readyFrom(newShelf()), 46, 100);
+  const shown = simulatedMl(laid, readyFrom(noneReady()), 46, 100);
   for (const [key, ml] of pouredMl(laid))
     expect(Math.abs((shown.get(key) ?? 0) - ml) / laid.stack.filledMl, `${what}: ${key}`).to.be.below(within);
 }
@@ -76,7 +76,7 @@ describe('colours out of one jug', () => {
     /** px where two colours meet, seen from above, of all */
     const edges = (spoonTurns: number): number => {
       const face = topFace(firstOf(mixed(SHAPES[0]!, { at: 'in-the-pot', spoonTurns })));
-      const { band } = rasterise(face, 160, 160, readyFrom(newShelf()), 1);
+      const { band } = rasterise(face, 160, 160, readyFrom(noneReady()), 1);
       let met = 0;
       for (let i = 1; i < band.length; i += 1)
         if (band[i] !== band[i - 1] && band[i]! * band[i - 1]! > 0) met += 1;
@@ -116,7 +116,7 @@ describe('colours out of one jug', () => {
       ['p3', 0.1],
     ]);
     // across the top the colours come in turn: A, B, the line, A, B, the line
-    const { band, pours, width } = rasterise(topFace(firstOf(thin)), 240, 240, readyFrom(newShelf()), 1);
+    const { band, pours, width } = rasterise(topFace(firstOf(thin)), 240, 240, readyFrom(noneReady()), 1);
     const row = [...band.slice(120 * width, 121 * width)].flatMap((b) => (b > 0 ? [pours[b - 1]!] : []));
     const order = row
       .filter((k, i) => k !== row[i - 1])

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { planTimetable, type Timetable } from '../../src/core/clock/timetable.ts';
 import type { Offered } from '../../src/core/clock/offered.ts';
@@ -68,7 +68,7 @@ const STREAM: Landing = { how: 'stream', fallMm: 50 };
  */
 function strays(laid: LaidMould): number {
   const size = 200;
-  const ready = readyFrom(newShelf());
+  const ready = readyFrom(noneReady());
   const heights = [0.2, 0.4, 0.6, 0.8].flatMap((part) => {
     const cut = sectionAt(laid, laid.geometry.most.length * part);
     const { band, pours } = rasterise(cut, size, size, ready, 1);

@@ -15,7 +15,7 @@ import { nineOf, settingsOf } from '../../src/core/edit/vary.ts';
 import { pictureOrders } from '../../src/core/face/pictureOrder.ts';
 import { planeFace } from '../../src/core/face/planeFace.ts';
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise, type Raster } from '../../src/core/face/raster.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import { plannedState } from '../../src/core/look/state.ts';
@@ -161,7 +161,7 @@ describe('trying a design otherwise', () => {
 
 describe('a cut by hand', () => {
   const [laid] = layPlan(basalt).moulds;
-  const ready = readyFrom(newShelf());
+  const ready = readyFrom(noneReady());
 
   it('across and upright it is the section there; lengthwise and level it has the loaf’s other sizes', () => {
     const across = planeFace(laid, { turnDeg: 0, leanDeg: 0, at: 0.3 });
@@ -237,7 +237,7 @@ describe('patterns apart from the page', () => {
   it('a small picture is drawn on coarser grids, and is the same to the eye', async () => {
     const small = await client().ask('face', { face, width: 150, height: 50 }).outcome;
     if (small.kind !== 'done') throw new Error(small.kind);
-    const fine = rasterise(face, 150, 50, readyFrom(newShelf()));
+    const fine = rasterise(face, 150, 50, readyFrom(noneReady()));
     const differ = small.value.band.filter((n, i) => n !== fine.band[i]);
     // edges lie a fraction of a pixel otherwise, and there is as much of every colour
     expect(differ.length / fine.band.length).to.be.below(0.22);

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { addPattern, addPull, addStroke } from '../../src/core/edit/pattern.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { planAt, sectionAt, topFace } from '../../src/core/face/loafFaces.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
@@ -108,7 +108,7 @@ describe('patterns: what the pictures show is what was poured', () => {
       // a line between layers is drawn thicker than it is, over what lies there
       const plan = { ...demo, steps: demo.steps.filter((s) => s.kind !== 'mica') };
       const laid = firstOf(plan);
-      const shown = simulatedMl(laid, readyFrom(newShelf()), 80, 160);
+      const shown = simulatedMl(laid, readyFrom(noneReady()), 80, 160);
       const all = laid.stack.filledMl;
       for (const [key, ml] of pouredMl(laid))
         expect(Math.abs((shown.get(key) ?? 0) - ml) / all, `${plan.name} ${key}`).to.be.below(0.006);
@@ -133,7 +133,7 @@ describe('patterns: what the pictures show is what was poured', () => {
         }),
       );
     const inHole = (laid: LaidMould): readonly number[] => {
-      const shown = simulatedMl(laid, readyFrom(newShelf()), 200, 100);
+      const shown = simulatedMl(laid, readyFrom(noneReady()), 200, 100);
       return ['pot p3', 'pot p1'].map((key) => shown.get(key) ?? 0);
     };
     const full = inHole(held(hole * 1.5));
@@ -145,7 +145,7 @@ describe('patterns: what the pictures show is what was poured', () => {
 });
 
 describe('patterns: how they look', () => {
-  const ready = readyFrom(newShelf());
+  const ready = readyFrom(noneReady());
   const box = SHAPES[0]!;
 
   it('alike on both sides where the design is', () => {

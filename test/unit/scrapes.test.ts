@@ -16,7 +16,7 @@ import {
 import { nineOf, settingsOf } from '../../src/core/edit/vary.ts';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
@@ -92,7 +92,7 @@ const scrapingIn = (plan: Plan, id = 's1'): Scraping => {
 /** What is shown of every pour against what stays of it, as parts of all there is. */
 function expectConserved(plan: Plan, within: number, what: string): void {
   const laid = firstOf(plan);
-  const shown = simulatedMl(laid, readyFrom(newShelf()), 46, 110);
+  const shown = simulatedMl(laid, readyFrom(noneReady()), 46, 110);
   for (const { pour: of, volumeMl, parts } of laid.stack.layers) {
     const ml = parts.reduce((s, p) => s + (shown.get(p.key) ?? 0), 0);
     expect(Math.abs(ml - volumeMl) / laid.stack.filledMl, `${what}: ${of.id}`).to.be.below(within);
@@ -292,7 +292,7 @@ describe('scraped layers: what is seen', () => {
       sectionAt(firstOf(plan), 50),
       180,
       144,
-      readyFrom(newShelf()),
+      readyFrom(noneReady()),
     );
     const row = width * samples;
     let apart = 0;
@@ -311,7 +311,7 @@ describe('scraped layers: what is seen', () => {
       plan: { ...plan, steps: plan.steps.slice(0, plan.steps.findIndex((s) => s.id === id) + 1) },
       stack: { ...laid.stack, layers: [layer!] },
     });
-    const ready = readyFrom(newShelf());
+    const ready = readyFrom(noneReady());
     const ml = (of: LaidMould): number => simulatedMl(of, ready, 46, 110).get('s1') ?? 0;
     expect(ml(upTo('s1'))).to.be.closeTo(layer!.volumeMl + volumeMl, 0.004 * layer!.volumeMl);
     expect(ml(upTo('r1'))).to.be.closeTo(layer!.volumeMl, 0.004 * layer!.volumeMl);

@@ -5,7 +5,7 @@ import { propUp } from '../../src/core/edit/prop.ts';
 import { setTilt, setWhileFluid, settleAtEnd } from '../../src/core/edit/tilt.ts';
 import { addWire } from '../../src/core/edit/wire.ts';
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { beforeSettling } from '../../src/core/fill/layers.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { LaidMould } from '../../src/core/fill/laid.ts';
@@ -40,7 +40,7 @@ function cornerOf(shape: Shape, base = false): Plan {
 const firstOf = (plan: Plan): LaidMould => layPlan(plan).moulds[0];
 
 function expectConserved(laid: LaidMould, within: number, what: string): void {
-  const shown = simulatedMl(laid, readyFrom(newShelf()), 46, 110);
+  const shown = simulatedMl(laid, readyFrom(noneReady()), 46, 110);
   for (const layer of laid.stack.layers)
     for (const part of layer.parts) {
       const ml = layer.volumeMl * part.share;

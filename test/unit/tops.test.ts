@@ -10,7 +10,7 @@ import { sideOfBar } from '../../src/core/face/barFaces.ts';
 import { sectionAt, topFace } from '../../src/core/face/loafFaces.ts';
 import { heapedVolumes } from '../../src/core/face/heapedVolumes.ts';
 import { levelSheet } from '../../src/core/face/levels.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { LaidMould } from '../../src/core/fill/laid.ts';
@@ -176,7 +176,7 @@ describe('what is put on top', () => {
   it('a dent takes nothing off: what it pushes aside stands beside it', () => {
     const { plan } = topped(loaf(), 'dents', { rows: 3, acrossMm: 18, depthMm: 7 });
     const laid = firstOf(plan);
-    const shown = simulatedMl(laid, readyFrom(newShelf()), 61, 260);
+    const shown = simulatedMl(laid, readyFrom(noneReady()), 61, 260);
     for (const layer of laid.stack.layers)
       expect(shown.get(layer.pour.id)! / layer.volumeMl).to.be.closeTo(1, 0.006);
     // in the middle of a dent and between dents
@@ -250,7 +250,7 @@ describe('what is put on top', () => {
         sectionAt(firstOf(topped(loaf(), 'mound', { offMm, wideMm: 40 }).plan), 100),
         120,
         120,
-        readyFrom(newShelf()),
+        readyFrom(noneReady()),
         1,
       );
     const [left, right] = [shot(-12), shot(12)];
@@ -266,7 +266,7 @@ describe('what is put on top', () => {
     const [bar] = singleBars(computed);
     const laid = computed.moulds[0];
     const widthOf = (side: 'near' | 'far'): readonly number[] => {
-      const { band, pours } = rasterise(sideOfBar(laid, bar!, side), 200, 200, readyFrom(newShelf()), 1);
+      const { band, pours } = rasterise(sideOfBar(laid, bar!, side), 200, 200, readyFrom(noneReady()), 1);
       return [...band].flatMap((b, i) => (b > 0 && pours[b - 1]!.startsWith('pot q') ? [i % 200] : []));
     };
     const near = widthOf('near');
@@ -285,7 +285,7 @@ describe('what is put on top', () => {
     expect(levels.map((l) => l.z)).to.deep.equal(levels.map((l) => l.z).toSorted((a, b) => a - b));
     const height = Math.round(longMm * 3);
     const width = Math.round((face.right - face.left) * 3);
-    const { band } = rasterise(face, width, height, readyFrom(newShelf()), 1);
+    const { band } = rasterise(face, width, height, readyFrom(noneReady()), 1);
     // of a paraboloid of eight dollops: its area at each height, by hand
     for (const { leftMm, z } of levels) {
       const [from, to] = [Math.round(leftMm * 3), Math.round((leftMm + sheet!.wideMm) * 3)];
@@ -300,7 +300,7 @@ describe('what is put on top', () => {
 
   it('the top is seen in the light that falls on it, the same deposits at every step', () => {
     const { plan } = piped(loaf(), { offMm: 0 });
-    const { band, pours } = rasterise(topFace(firstOf(plan)), 200, 400, readyFrom(newShelf()), 1);
+    const { band, pours } = rasterise(topFace(firstOf(plan)), 200, 400, readyFrom(noneReady()), 1);
     const seen = new Set([...band].flatMap((b) => (b > 0 ? [pours[b - 1]!] : [])));
     const pot = plan.second!.pots[0]!.id;
     const lights = [...seen].filter((k) => k.startsWith(`pot ${pot}`));

@@ -4,12 +4,12 @@ import { addPattern, addStroke } from '../../src/core/edit/pattern.ts';
 import { addWire, addWirePoint, keepBelow, removeWirePoint, updateWire } from '../../src/core/edit/wire.ts';
 import { sectionAt } from '../../src/core/face/loafFaces.ts';
 import { rasterise, type Raster } from '../../src/core/face/raster.ts';
-import { newShelf, readyFrom } from '../../src/core/face/ready.ts';
+import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { LaidMould } from '../../src/core/fill/laid.ts';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
-import { drawn } from '../../src/core/flow/stroke.ts';
+import { draggedTo } from '../../src/core/flow/stroke.ts';
 import { WIRE_WAYS, wireWay } from '../../src/core/pattern/wirePath.ts';
 import { toldOf } from '../../src/core/pattern/wireTold.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
@@ -74,7 +74,7 @@ function pointed(shape: Shape, base = false, stage = 2.2, spacingMm = 14): Plan 
 /** What is shown of every pour against what was poured, as parts of all there is. */
 function expectConserved(plan: Plan, within: number, what: string): void {
   const laid = firstOf(plan);
-  const shown = simulatedMl(laid, readyFrom(newShelf()), 46, 100);
+  const shown = simulatedMl(laid, readyFrom(noneReady()), 46, 100);
   for (const [key, ml] of pouredMl(laid))
     expect(Math.abs((shown.get(key) ?? 0) - ml) / laid.stack.filledMl, `${what}: ${key}`).to.be.below(within);
 }
@@ -83,7 +83,7 @@ function expectConserved(plan: Plan, within: number, what: string): void {
 const pictureOf = (plan: Plan, size = 200, mm?: number): Raster => {
   const laid = firstOf(plan);
   const face = sectionAt(laid, mm ?? laid.geometry.most.length / 2);
-  return rasterise(face, size, size, readyFrom(newShelf()), 1);
+  return rasterise(face, size, size, readyFrom(noneReady()), 1);
 };
 
 const differing = (a: Raster, b: Raster): number =>
@@ -132,7 +132,7 @@ describe('a wire through the section', () => {
         if (n === 0) continue;
         const h = (face.left + face.right) / 2 + (col + 0.5 - 80) / scale;
         const z = (face.foot + face.head) / 2 - (row + 0.5 - 80) / scale;
-        const [, was] = drawn([way], 3 * wire.girthMm, box, [h, z], -1);
+        const [, was] = draggedTo([way], 3 * wire.girthMm, box, [h, z], -1);
         all += 1;
         if (picture.pours[n - 1] === laid.stack.layers[heights.findIndex((o) => was <= o + 1e-9)]?.pour.id)
           same += 1;
@@ -251,7 +251,7 @@ describe('pointed layers', () => {
     const sink = sinkOf(2.4, 20, upper!.densityGMl);
     const face = sectionAt(laid, 80);
     const size = 600;
-    const { band, pours } = rasterise(face, size, size, readyFrom(newShelf()), 1);
+    const { band, pours } = rasterise(face, size, size, readyFrom(noneReady()), 1);
     const scale = Math.min(size / (face.right - face.left), size / (face.head - face.foot));
     const top = pours.indexOf(lower!.pour.id) + 1;
     /** height of the lower layer's top at each px across */

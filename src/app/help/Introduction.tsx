@@ -2,10 +2,10 @@ import { X } from 'lucide-react';
 import { introductionEnded } from '../../store/deskSlice.ts';
 import { keepIntroduced } from '../../store/introduced.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { PLACES, type Place } from './places.ts';
+import { PLACES, type HelpPlace } from './places.ts';
 
 interface IntroductionProps {
-  readonly of: Place;
+  readonly of: HelpPlace;
   readonly className?: string;
   /** where the window is small there is room for one alone */
   readonly small?: boolean;

@@ -14,4 +14,4 @@ export const PLACES = {
   },
 } as const;
 
-export type Place = keyof typeof PLACES;
+export type HelpPlace = keyof typeof PLACES;

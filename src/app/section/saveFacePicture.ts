@@ -10,7 +10,7 @@ export async function drawnFace(
   colours: ReadonlyMap<string, string>,
   scale: number,
 ): Promise<OffscreenCanvas> {
-  const [{ painted }, { rasterise }, { newShelf, readyFrom }] = await Promise.all([
+  const [{ painted }, { rasterise }, { noneReady, readyFrom }] = await Promise.all([
     import('../../core/face/painted.ts'),
     import('../../core/face/raster.ts'),
     import('../../core/face/ready.ts'),
@@ -21,7 +21,7 @@ export async function drawnFace(
   canvas
     .getContext('2d')
     ?.putImageData(
-      new ImageData(painted(rasterise(face, width, height, readyFrom(newShelf())), colours), width, height),
+      new ImageData(painted(rasterise(face, width, height, readyFrom(noneReady())), colours), width, height),
       0,
       0,
     );

@@ -15,11 +15,11 @@ const same = (a: Wanted | undefined, b: Wanted): boolean =>
 
 /** Worked out in this thread where no worker can be had. */
 async function here(wanted: Wanted): Promise<Raster> {
-  const [{ facePicture, newShelf }, { finish }] = await Promise.all([
+  const [{ facePicture, noneReady }, { finish }] = await Promise.all([
     import('../../core/face/ready.ts'),
     import('../../core/task/task.ts'),
   ]);
-  return finish(facePicture(newShelf(), wanted));
+  return finish(facePicture(noneReady(), wanted));
 }
 
 /** A picture under way. */

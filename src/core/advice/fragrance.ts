@@ -9,15 +9,15 @@ import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
 
 /** Where a fragrance is: in every pot alike, or in one. */
-interface Place {
+interface ScentedIn {
   readonly pot: Pot | undefined;
   readonly recipe: Recipe;
   readonly inBar: number;
 }
 
 /** Where there is most of a fragrance, batch and pots apart where they differ. */
-function placesOf({ plan, recipes }: Facts, fragrance: string): readonly Place[] {
-  const place = (recipe: Recipe | undefined, pot: Pot | undefined): Place[] =>
+function placesOf({ plan, recipes }: Facts, fragrance: string): readonly ScentedIn[] {
+  const place = (recipe: Recipe | undefined, pot: Pot | undefined): ScentedIn[] =>
     recipe ? [{ pot, recipe, inBar: fragranceInBarPercent(recipe, fragrance) }] : [];
   const apart = plan.pots.filter((p) => recipes.ofPot(p.id) !== recipes.batch);
   const common = apart.length === plan.pots.length ? [] : place(recipes.batch, undefined);
@@ -28,7 +28,7 @@ function placesOf({ plan, recipes }: Facts, fragrance: string): readonly Place[]
 const hundredths = (percent: number): number => Math.floor(percent * 100 + 1e-9) / 100;
 
 /** Every dose of a fragrance less, in proportion, so that its fullest pot lands under the limit. */
-function lessOf(fragrance: Fragrance, limitPercent: number, { recipe }: Place): Remedy {
+function lessOf(fragrance: Fragrance, limitPercent: number, { recipe }: ScentedIn): Remedy {
   const most = hundredths(fragranceForLimit(recipe, fragrance.id, limitPercent));
   const part = most / (fragrancePerOil(recipe, fragrance.id) * 100);
   const one = fragrance.doses.length === 1;

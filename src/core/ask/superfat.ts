@@ -1,5 +1,5 @@
 import { needOf, superfatIn, type Substances } from '../ledger/balance.ts';
-import { drawn, EMPTY, massOfContents, together, type Contents } from '../ledger/contents.ts';
+import { drawFrom, EMPTY, massOfContents, together, type Contents } from '../ledger/contents.ts';
 import type { ActId } from '../day/act.ts';
 import { isOutside, type Vessel, type VesselKey } from '../day/vessel.ts';
 import type { Ledger, Transfer } from '../ledger/ledger.ts';
@@ -49,7 +49,7 @@ export interface SuperfatAsked {
 
 /** What vessels hold, followed through one more transfer. */
 function follow(held: Map<VesselKey, Contents>, { from, to, massG, what }: Transfer): void {
-  if (from.kind !== 'supply') held.set(from.key, drawn(held.get(from.key) ?? EMPTY, massG).left);
+  if (from.kind !== 'supply') held.set(from.key, drawFrom(held.get(from.key) ?? EMPTY, massG).left);
   held.set(to.key, together([held.get(to.key) ?? EMPTY, what]));
 }
 

@@ -1,7 +1,7 @@
 import { MOST_SPELLS, type PlanClock, type PotHistory, type Reading } from '../plan/clockSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { batterIn } from '../plan/recipes.ts';
-import { lagOf, looseness, type Batter } from '../timing/batter.ts';
+import { lagOf, looseness, type ThickeningBatter } from '../timing/batter.ts';
 import { Run } from '../timing/run.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Laid } from './course/draft.ts';
@@ -19,7 +19,7 @@ const STEP = 1e-3;
 const figures = (x: number): number => Number(x.toPrecision(8));
 
 /** Every state of some batter, one after another. */
-type States = readonly Batter[];
+type States = readonly ThickeningBatter[];
 
 /** The states of each pot, and of each layer: its jug's until it is poured, its own from then on. */
 function statesOf({ course }: PlanCourse): (doubts: readonly number[]) => Record<Seen, readonly States[]> {

@@ -77,7 +77,7 @@ function toldLying(
  * What the readings of a plan tell, reading by reading: from one to the next in the same pot, of what was
  * done to it between.
  */
-function toldBy(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
+function tellings(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
   const { clock, batter } = plan;
   const readings = (clock.readings ?? []).toSorted((a, b) => a.min - b.min);
   const asPlanned = readings.some((r) => !r.history) ? histories(plan, laid, prior) : undefined;
@@ -118,7 +118,7 @@ function toldBy(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
 
 /** What the readings of a plan make of its rates: normal prior, normal likelihood, in closed form. */
 export function learnedOf(plan: Plan, laid: Laid, prior: PlanCourse): readonly LearnedRate[] {
-  const told = toldBy(plan, laid, prior);
+  const told = tellings(plan, laid, prior);
   const { doubts } = prior.course;
   // one that is not put in any more is still told of by what was read when it was
   const gone = plan.batter.fragrances

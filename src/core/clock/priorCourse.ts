@@ -5,7 +5,7 @@ import { mouldOfStep } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { REST, REST_DOUBLES_MIN, REST_SD, WARM_FACTOR } from '../timing/estimates.ts';
 import { addLine, addPull, addScrape, addStroke, addTilt, addWait, addWire } from './course/between.ts';
-import { Draft, type Laid } from './course/draft.ts';
+import { CourseDraft, type Laid } from './course/draft.ts';
 import { Jugs } from './course/jugs.ts';
 import { addRidges, addTop } from './course/onTop.ts';
 import { Piping } from './course/piping.ts';
@@ -15,7 +15,7 @@ import { knownSd } from './scents.ts';
 
 /** A course being written from the acts of a day. */
 interface Writing {
-  readonly draft: Draft;
+  readonly draft: CourseDraft;
   readonly jugs: Jugs;
   readonly piping: Piping;
 }
@@ -110,7 +110,7 @@ export function priorCourse(
   laid: Laid,
   day = runningOf(plan, laid.moulds),
 ): PlanCourse | undefined {
-  const draft = new Draft(plan, laid);
+  const draft = new CourseDraft(plan, laid);
   const jugs = new Jugs(draft);
   if (!jugs.known) return undefined;
   jugs.begin();

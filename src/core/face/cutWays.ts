@@ -8,7 +8,7 @@ import type { Task } from '../task/task.ts';
 import { sideOfBar } from './barFaces.ts';
 import { countEdges } from './edges.ts';
 import type { FramedFace } from './framed.ts';
-import { readyFrom, type Shelf } from './ready.ts';
+import { readyFrom, type ReadyBlocks } from './ready.ts';
 import type { LaidFace } from './laid.ts';
 
 /** A way that a loaf can be cut, and what a bar of it then shows. */
@@ -63,7 +63,7 @@ const ENOUGH = 80;
  * over their area.
  */
 export function* contrastsOf(
-  shelf: Shelf,
+  shelf: ReadyBlocks,
   { faces, colours }: ContrastWanted,
 ): Task<never, readonly number[]> {
   const keys = [...colours.keys()];

@@ -9,7 +9,7 @@ import type { Task } from '../task/task.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import { sectionAt, topFace } from './loafFaces.ts';
 import { countEdges } from './edges.ts';
-import { newShelf, readyFrom } from './ready.ts';
+import { noneReady, readyFrom } from './ready.ts';
 import type { FramedFace } from './framed.ts';
 
 /** An order of a round's pots, and how much neighbours differ in the picture that it gives. */
@@ -121,7 +121,7 @@ export function* pictureOrders({ plan, pourId, colours }: OrderWanted): Task<nev
   const apart = turnsApart(plan, pour);
   const [laid] = layPlan(apart.plan).moulds;
   yield { done: 0.1 };
-  const ready = readyFrom(newShelf());
+  const ready = readyFrom(noneReady());
   const edges = new Float64Array(n * n);
   for (const [i, face] of facesOf(laid).entries()) {
     countEdges(face, apart.keys, ready, edges);

@@ -13,15 +13,15 @@ import { rasterise, type Raster, type Ready } from './raster.ts';
 const KEPT = 16;
 
 /** Blocks that were made ready, the one used last at the end. */
-export interface Shelf {
+export interface ReadyBlocks {
   readonly held: Map<string, Prepared>;
   /** under way: whoever wants one goes on with it */
   readonly making: Map<string, Task<never, Prepared>>;
 }
 
-export const newShelf = (): Shelf => ({ held: new Map(), making: new Map() });
+export const noneReady = (): ReadyBlocks => ({ held: new Map(), making: new Map() });
 
-function keep({ held }: Shelf, key: string, prepared: Prepared): Prepared {
+function keep({ held }: ReadyBlocks, key: string, prepared: Prepared): Prepared {
   held.delete(key);
   held.set(key, prepared);
   const [oldest] = held.keys();
@@ -31,7 +31,7 @@ function keep({ held }: Shelf, key: string, prepared: Prepared): Prepared {
 
 /** Made at once where it is not there yet. */
 export const readyFrom =
-  (shelf: Shelf): Ready =>
+  (shelf: ReadyBlocks): Ready =>
   (spec) =>
     keep(shelf, spec.key, shelf.held.get(spec.key) ?? finish(prepare(spec)));
 
@@ -59,7 +59,7 @@ const smallKey = (key: string): string => `small ${key}`;
  * Made ready step by step; several pictures of one block go on with the same work. A small picture takes what
  * is there for a large one.
  */
-function* made(shelf: Shelf, spec: BlockSpec, small: boolean): Task<never, Prepared> {
+function* made(shelf: ReadyBlocks, spec: BlockSpec, small: boolean): Task<never, Prepared> {
   const { held, making } = shelf;
   const key = small ? smallKey(spec.key) : spec.key;
   for (;;) {
@@ -78,7 +78,10 @@ function* made(shelf: Shelf, spec: BlockSpec, small: boolean): Task<never, Prepa
 }
 
 /** A face in pixels: what has to be simulated is made ready, then it comes coarse, and then sharp. */
-export function* facePicture(shelf: Shelf, { face, width, height, samples }: Wanted): Task<Raster, Raster> {
+export function* facePicture(
+  shelf: ReadyBlocks,
+  { face, width, height, samples }: Wanted,
+): Task<Raster, Raster> {
   const specs = face.face.flatMap((b) => (b.swirl ? specsOf(b.swirl.content) : []));
   const small = width * height <= SMALL;
   const prepared = new Map<string, Prepared>();

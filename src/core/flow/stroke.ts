@@ -121,7 +121,7 @@ function move(touches: Touches, at: number, width: number, point: Float64Array, 
  * Where batter that was at a spot is after all strokes, or, with `way` -1, where what is there was before
  * them.
  */
-export function drawn(
+export function draggedTo(
   paths: readonly (readonly Spot[])[],
   width: number,
   box: Box,

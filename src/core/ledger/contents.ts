@@ -21,7 +21,10 @@ export function together(list: Iterable<Contents>): Contents {
 /**
  * `massG` drawn from a mixed vessel takes all its substances in proportion. At most what it holds is drawn.
  */
-export function drawn(contents: Contents, massG: Grams): { readonly out: Contents; readonly left: Contents } {
+export function drawFrom(
+  contents: Contents,
+  massG: Grams,
+): { readonly out: Contents; readonly left: Contents } {
   const whole = massOfContents(contents);
   const part = whole > 0 ? Math.min(1, Math.max(0, massG / whole)) : 0;
   const out = new Map<string, Grams>();

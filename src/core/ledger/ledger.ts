@@ -1,7 +1,7 @@
 import type { ActId } from '../day/act.ts';
 import { VESSEL, type Vessel, type VesselKey } from '../day/vessel.ts';
 import type { Grams } from '../units/quantity.ts';
-import { drawn, EMPTY, massOfContents, together, type Contents } from './contents.ts';
+import { drawFrom, EMPTY, massOfContents, together, type Contents } from './contents.ts';
 
 /** One thing put on the scale: so many grams of what `from` holds, into `to`. */
 export interface Transfer {
@@ -97,7 +97,7 @@ export function openLedger(): OpenLedger {
     move(from, to, massG, fine) {
       const went = Math.min(massG, massOfContents(holds(from)));
       if (went < DUST_G) return 0;
-      const { out, left } = drawn(holds(from), went);
+      const { out, left } = drawFrom(holds(from), went);
       now(from, left);
       now(to, together([holds(to), out]));
       write({ from, to, massG: went, fine, what: out });

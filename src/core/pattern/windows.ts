@@ -48,3 +48,6 @@ export const RUNS_IN: StageWindow = { least: 0, most: 1.5 };
 
 /** A line of colorant, and salt, stay on what is about medium. */
 export const STREWN_ON: Stage = 2;
+
+/** Seeds and the like sink in anything thinner. */
+export const HOLDS_SEEDS: Stage = 2;

@@ -3,8 +3,8 @@ import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Cup, Quickens } from './course.ts';
 import { BACK_AFTER_MIN, LAGS, LOOSENED } from './estimates.ts';
 
-/** Batter that thickens in a straight line from a moment on; loosened, it is thinner for a while. */
-export interface Batter {
+/** ThickeningBatter that thickens in a straight line from a moment on; loosened, it is thinner for a while. */
+export interface ThickeningBatter {
   /** where its line is at `since`; below `seen`, nothing is seen of it yet */
   stage: Stage;
   since: Minutes;
@@ -17,7 +17,7 @@ export interface Batter {
   rested: Minutes;
 }
 
-export const batter = (): Batter => ({
+export const batter = (): ThickeningBatter => ({
   stage: 0,
   since: 0,
   perMinute: 0,
@@ -32,8 +32,8 @@ export const batter = (): Batter => ({
  */
 export const lagOf = (start: Stage): Stage => LAGS * Math.min(1, Math.max(0, 1 - start));
 
-/** Batter is there, at a stage. */
-export function beginAt(b: Batter, start: Stage, at: Minutes): void {
+/** ThickeningBatter is there, at a stage. */
+export function beginAt(b: ThickeningBatter, start: Stage, at: Minutes): void {
   b.stage = start - lagOf(start);
   b.seen = start;
   b.since = at;
@@ -41,7 +41,7 @@ export function beginAt(b: Batter, start: Stage, at: Minutes): void {
   b.rested = Infinity;
 }
 
-export const copy = (from: Batter, to: Batter): void => {
+export const copy = (from: ThickeningBatter, to: ThickeningBatter): void => {
   to.stage = from.stage;
   to.since = from.since;
   to.perMinute = from.perMinute;
@@ -57,7 +57,7 @@ export const quicker = ({ factor, doubt, share }: Quickens, doubts: ArrayLike<nu
 /** By how much batter is thicker out of a cup than it would be out of its jug. */
 export function inCup(
   cup: Cup | undefined,
-  { perMinute }: Batter,
+  { perMinute }: ThickeningBatter,
   pace: number,
   doubts: ArrayLike<number> | undefined,
 ): Stage {
@@ -68,24 +68,24 @@ export function inCup(
 }
 
 /** By how much it is thinner for having been stirred loose. */
-export const looseness = (b: Batter, at: Minutes): Stage => {
+export const looseness = (b: ThickeningBatter, at: Minutes): Stage => {
   const since = at - b.loosened;
   return since < BACK_AFTER_MIN && since >= 0 ? LOOSENED * (1 - since / BACK_AFTER_MIN) : 0;
 };
 
 /** Its stage at a minute, as it flows: what was stirred loose counted. */
-export const stageAt = (b: Batter, at: Minutes): Stage =>
+export const stageAt = (b: ThickeningBatter, at: Minutes): Stage =>
   Math.max(b.seen, b.stage + b.perMinute * (at - b.since)) - looseness(b, at);
 
 /** The minute from which on it is seen to thicken. */
-const seenFrom = (b: Batter): Minutes => b.since + (b.seen - b.stage) / b.perMinute;
+const seenFrom = (b: ThickeningBatter): Minutes => b.since + (b.seen - b.stage) / b.perMinute;
 
 /** How fast its stage grows from a minute on, and until when. */
-const slopeFrom = (b: Batter, at: Minutes): number =>
+const slopeFrom = (b: ThickeningBatter, at: Minutes): number =>
   (at >= seenFrom(b) - 1e-12 ? b.perMinute : 0) +
   (at < b.loosened + BACK_AFTER_MIN && at >= b.loosened ? LOOSENED / BACK_AFTER_MIN : 0);
 
-function turnAfter(b: Batter, at: Minutes): Minutes {
+function turnAfter(b: ThickeningBatter, at: Minutes): Minutes {
   const [seen, back] = [seenFrom(b), b.loosened + BACK_AFTER_MIN];
   let turn = Infinity;
   if (seen > at + 1e-12) turn = seen;
@@ -94,7 +94,7 @@ function turnAfter(b: Batter, at: Minutes): Minutes {
 }
 
 /** The minute from which on it flows as this stage; before its own beginning where it was never thinner. */
-export function reaches(b: Batter, stage: Stage): Minutes {
+export function reaches(b: ThickeningBatter, stage: Stage): Minutes {
   let at = b.since;
   let now = stageAt(b, at);
   if (stage <= now) return at + (stage - now) / Math.max(b.perMinute, slopeFrom(b, at));
@@ -107,17 +107,17 @@ export function reaches(b: Batter, stage: Stage): Minutes {
   }
 }
 
-export const advance = (b: Batter, to: Minutes): void => {
+export const advance = (b: ThickeningBatter, to: Minutes): void => {
   b.stage += b.perMinute * (to - b.since);
   b.since = to;
 };
 
 /** As what stage it bears at a minute: it has stiffened since it lies still. */
-export const bearsAs = (b: Batter, at: Minutes, tcMin: Minutes): Stage =>
+export const bearsAs = (b: ThickeningBatter, at: Minutes, tcMin: Minutes): Stage =>
   stageAt(b, at) + stiffening(at - b.rested, tcMin);
 
 /** The minute from which on it bears as such a stage. */
-export function bearsFrom(b: Batter, stage: Stage, tcMin: Minutes): Minutes {
+export function bearsFrom(b: ThickeningBatter, stage: Stage, tcMin: Minutes): Minutes {
   const { rested } = b;
   if (tcMin === Infinity || rested === Infinity || stageAt(b, rested) >= stage) return reaches(b, stage);
   let at = rested;

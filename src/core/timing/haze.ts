@@ -2,7 +2,7 @@ import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Course } from './course.ts';
 import type { Normals } from './normals.ts';
 import { drawing, type Keeping } from './odds.ts';
-import { bearsAs, stageAt, type Batter } from './batter.ts';
+import { bearsAs, stageAt, type ThickeningBatter } from './batter.ts';
 import { Run } from './run.ts';
 
 /** Between which two stages something is eight times of ten, through time. NaN before it is there. */
@@ -12,17 +12,17 @@ export interface Haze {
 }
 
 /** The stage at a minute, of all states that it was in: NaN before the first. */
-const stateAt = (states: readonly Batter[], at: Minutes): Batter | undefined =>
+const stateAt = (states: readonly ThickeningBatter[], at: Minutes): ThickeningBatter | undefined =>
   states.findLast((s) => s.since <= at + 1e-9);
 
 /** The stage that it flows as at a minute, of all states that it was in: NaN before the first. */
-export function stageIn(states: readonly Batter[], at: Minutes): Stage {
+export function stageIn(states: readonly ThickeningBatter[], at: Minutes): Stage {
   const now = stateAt(states, at);
   return now ? stageAt(now, at) : NaN;
 }
 
 /** The stage that it bears as at a minute, lying still as its states have it. */
-export function bearsIn(states: readonly Batter[], at: Minutes, tcMin: Minutes): Stage {
+export function bearsIn(states: readonly ThickeningBatter[], at: Minutes, tcMin: Minutes): Stage {
   const now = stateAt(states, at);
   return now ? bearsAs(now, at, tcMin) : NaN;
 }

@@ -17,7 +17,7 @@ export class Normals {
 
   column(name: string): Float64Array {
     let column = this.columns.get(name);
-    if (!column) this.columns.set(name, (column = drawn(mixed(this.seed, name), this.count)));
+    if (!column) this.columns.set(name, (column = normalsOf(mixed(this.seed, name), this.count)));
     return column;
   }
 }
@@ -30,7 +30,7 @@ function mixed(seed: number, name: string): number {
 }
 
 /** Pairs by Box & Muller ("A note on the generation of random normal deviates", 1958, from memory). */
-function drawn(seed: number, count: number): Float64Array {
+function normalsOf(seed: number, count: number): Float64Array {
   const out = new Float64Array(count);
   const uniform = numbers(seed);
   for (let i = 0; i < count; i += 2) {

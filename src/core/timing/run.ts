@@ -10,7 +10,7 @@ import {
   quicker,
   reaches,
   stageAt,
-  type Batter,
+  type ThickeningBatter,
 } from './batter.ts';
 import type { Course, CourseAct, Prepares } from './course.ts';
 import { BLEND_MIN, BLENDED_FACTOR, LOOSENED, SOFT } from './estimates.ts';
@@ -77,11 +77,11 @@ export class Run {
   /** what fails, bits of FAILS */
   readonly fails: Uint8Array;
   /** every state that each pot and each layer was in, one after another, where they are kept */
-  readonly kept: { readonly pots: Batter[][]; readonly layers: Batter[][] } | undefined;
-  private readonly pots: readonly Batter[];
+  readonly kept: { readonly pots: ThickeningBatter[][]; readonly layers: ThickeningBatter[][] } | undefined;
+  private readonly pots: readonly ThickeningBatter[];
   /** of each layer its slowest and its quickest batter */
-  private readonly thin: readonly Batter[];
-  private readonly thick: readonly Batter[];
+  private readonly thin: readonly ThickeningBatter[];
+  private readonly thick: readonly ThickeningBatter[];
   /** in which what lies still doubles its strength, this time */
   private tcMin: Minutes = Infinity;
 
@@ -118,7 +118,7 @@ export class Run {
     this.tcMin = rest ? rest.tcMin * Math.exp(turns.doubts?.[rest.doubt] ?? 0) : Infinity;
     for (let p = 0; p < pots.length; p += 1) {
       const own = course.pots[p] as (typeof course.pots)[number];
-      const pot = pots[p] as Batter;
+      const pot = pots[p] as ThickeningBatter;
       const main = own.doubt === 0;
       beginAt(pot, this.startOf(p, turns), 0);
       pot.perMinute =
@@ -141,7 +141,7 @@ export class Run {
   }
 
   private note(p: number): void {
-    this.kept?.pots[p]?.push({ ...(this.pots[p] as Batter) });
+    this.kept?.pots[p]?.push({ ...(this.pots[p] as ThickeningBatter) });
   }
 
   private startOf(p: number, { from, begun = 0 }: Turns): Stage {
@@ -174,7 +174,9 @@ export class Run {
 
   /** How long a pot is blended on that would be at a stage by itself at this minute. */
   private blendMin({ pot: p, blendTo }: Prepares, at: Minutes, pace: number): Minutes {
-    return blendTo !== undefined && stageAt(this.pots[p] as Batter, at) < blendTo ? BLEND_MIN * pace : 0;
+    return blendTo !== undefined && stageAt(this.pots[p] as ThickeningBatter, at) < blendTo
+      ? BLEND_MIN * pace
+      : 0;
   }
 
   /** When what prepares an act is done, begun at a minute. */
@@ -206,10 +208,10 @@ export class Run {
     if (window && window.least > 0)
       for (const p of act.pots)
         if (!this.changes(act, p))
-          from = Math.max(from, reaches(this.pots[p] as Batter, window.least + misjudged));
+          from = Math.max(from, reaches(this.pots[p] as ThickeningBatter, window.least + misjudged));
     if (fluid && fluid.least > 0)
       for (const l of fluid.layers)
-        from = Math.max(from, reaches(this.thin[l] as Batter, fluid.least + misjudged));
+        from = Math.max(from, reaches(this.thin[l] as ThickeningBatter, fluid.least + misjudged));
     return from;
   }
 
@@ -225,14 +227,18 @@ export class Run {
     let from = -Infinity;
     if (carried?.stage !== undefined)
       for (const l of carried.by)
-        from = Math.max(from, bearsFrom(this.thin[l] as Batter, carried.stage + misjudged, this.tcMin));
+        from = Math.max(
+          from,
+          bearsFrom(this.thin[l] as ThickeningBatter, carried.stage + misjudged, this.tcMin),
+        );
     return from;
   }
 
   private setsAt({ fluid }: CourseAct): Minutes {
     let until = Infinity;
     if (fluid)
-      for (const l of fluid.layers) until = Math.min(until, reaches(this.thick[l] as Batter, fluid.most));
+      for (const l of fluid.layers)
+        until = Math.min(until, reaches(this.thick[l] as ThickeningBatter, fluid.most));
     return until;
   }
 
@@ -243,7 +249,7 @@ export class Run {
     for (const p of pots) {
       const own = prepares?.find((x) => x.pot === p);
       if (own?.makes) continue;
-      const pot = this.pots[p] as Batter;
+      const pot = this.pots[p] as ThickeningBatter;
       const room = (own?.loosens ? LOOSENED : 0) - (own?.adds ?? 0) - inCup(cup, pot, pace, undefined);
       let rate = pot.perMinute;
       if (own) for (const q of own.quickens) rate *= q.factor;
@@ -259,7 +265,7 @@ export class Run {
     const { doubts, blended, pace = 1 } = turns;
     const blends = this.blendMin(prepares, from, pace);
     let ready = from + blends;
-    const pot = this.pots[p] as Batter;
+    const pot = this.pots[p] as ThickeningBatter;
     // blended on first: what is stirred in after that is not torn by the stick, and a scent goes in last
     if (blends > 0) {
       advance(pot, ready);
@@ -286,19 +292,21 @@ export class Run {
     const { carried, fluid, window } = act;
     const beyond = SOFT * (turns.soft?.[i] ?? 1);
     if (carried) {
-      for (const l of carried.by) below = Math.min(below, bearsAs(this.thin[l] as Batter, start, this.tcMin));
+      for (const l of carried.by)
+        below = Math.min(below, bearsAs(this.thin[l] as ThickeningBatter, start, this.tcMin));
       if (below + (turns.landed?.[i] ?? 0) < carried.breaks) fails |= FAILS.breaks;
     }
     if (fluid)
       for (const l of fluid.layers) {
-        if (stageAt(this.thick[l] as Batter, start) > fluid.most + beyond) fails |= FAILS.setAlready;
-        if (stageAt(this.thin[l] as Batter, start) < fluid.least - beyond) fails |= FAILS.tooThin;
+        if (stageAt(this.thick[l] as ThickeningBatter, start) > fluid.most + beyond)
+          fails |= FAILS.setAlready;
+        if (stageAt(this.thin[l] as ThickeningBatter, start) < fluid.least - beyond) fails |= FAILS.tooThin;
       }
     let thickest = -Infinity;
     let thinnest = Infinity;
     const last = start + (end - start) * (act.lastAt ?? 0);
     for (const p of act.pots) {
-      const pot = this.pots[p] as Batter;
+      const pot = this.pots[p] as ThickeningBatter;
       const more = inCup(act.cup, pot, turns.pace ?? 1, turns.doubts);
       thickest = Math.max(thickest, stageAt(pot, last) + more);
       thinnest = Math.min(thinnest, stageAt(pot, start) + more);
@@ -315,7 +323,7 @@ export class Run {
   private change(act: CourseAct, start: Minutes, end: Minutes, turns: Turns): void {
     const { doubts } = turns;
     for (const p of act.pots) {
-      const pot = this.pots[p] as Batter;
+      const pot = this.pots[p] as ThickeningBatter;
       if (act.makes) beginAt(pot, this.startOf(p, turns), end);
       if (act.adds === undefined && !act.quickens) {
         if (act.makes) this.note(p);
@@ -332,11 +340,11 @@ export class Run {
 
   /** What a tool or a new tilt moves flows again, and rests from then on. */
   private move(l: number, at: Minutes): void {
-    for (const b of [this.thin[l] as Batter, this.thick[l] as Batter]) {
+    for (const b of [this.thin[l] as ThickeningBatter, this.thick[l] as ThickeningBatter]) {
       advance(b, at);
       b.rested = at;
     }
-    this.kept?.layers[l]?.push({ ...(this.thin[l] as Batter) });
+    this.kept?.layers[l]?.push({ ...(this.thin[l] as ThickeningBatter) });
   }
 
   private lay(
@@ -346,12 +354,12 @@ export class Run {
     end: Minutes,
     { doubts, pace = 1 }: Turns,
   ): void {
-    const thin = this.thin[l] as Batter;
-    const thick = this.thick[l] as Batter;
+    const thin = this.thin[l] as ThickeningBatter;
+    const thick = this.thick[l] as ThickeningBatter;
     let least = Infinity;
     let most = -Infinity;
     for (const p of pots) {
-      const pot = this.pots[p] as Batter;
+      const pot = this.pots[p] as ThickeningBatter;
       const stage = stageAt(pot, at);
       if (stage < least) copy(pot, thin);
       if (stage > most) copy(pot, thick);
@@ -370,11 +378,11 @@ export class Run {
   }
 
   /** The stages that a layer's thinnest batter flows and bears as, at a minute after it was poured. */
-  layerFlows = (l: number, at: Minutes): Stage => stageAt(this.thin[l] as Batter, at);
-  layerBears = (l: number, at: Minutes): Stage => bearsAs(this.thin[l] as Batter, at, this.tcMin);
+  layerFlows = (l: number, at: Minutes): Stage => stageAt(this.thin[l] as ThickeningBatter, at);
+  layerBears = (l: number, at: Minutes): Stage => bearsAs(this.thin[l] as ThickeningBatter, at, this.tcMin);
 
   /** The minute from which on it flows as this stage. */
-  layerFlowsFrom = (l: number, stage: Stage): Minutes => reaches(this.thin[l] as Batter, stage);
+  layerFlowsFrom = (l: number, stage: Stage): Minutes => reaches(this.thin[l] as ThickeningBatter, stage);
 
   /** In which what lies still doubled its strength, this time; without end where it does not. */
   get restDoubles(): Minutes {

@@ -25,7 +25,7 @@ import { liquidsMaking, type LyeSolution } from './solution.ts';
 import { SUBSTANCE } from './substances.ts';
 
 /** One jug made ready before the lye. */
-interface Portion {
+interface PlannedPortion {
   readonly pot: PlannedPot;
   /**
    * oils and lye solution together: what makes the jug up to what it is to hold; 0 where it draws from stocks
@@ -57,7 +57,7 @@ function commonSolution({ recipe, pots }: WeighBench): Recipe {
   return { ...recipe, plainWater };
 }
 
-function portionOf(bench: WeighBench, solution: Recipe, pot: PlannedPot): Portion {
+function portionOf(bench: WeighBench, solution: Recipe, pot: PlannedPot): PlannedPortion {
   const { stepG } = bench;
   const { oilsG, source, target, recipe } = pot;
   const liquids = recipe.partLiquids
@@ -129,7 +129,7 @@ function needsOf(
 }
 
 /** One jug, and what it gets of oils and of lye solution. */
-interface Jug extends Portion {
+interface Jug extends PlannedPortion {
   readonly oilsG: Grams;
   readonly solutionG: Grams;
 }
@@ -212,7 +212,7 @@ export function portionsOf(bench: WeighBench): Portions {
   const { carrierG, part, carriers, needs } = oilsAndNeeds(bench);
   /** g of solution for each g of pure NaOH that a jug can use */
   const perNeed = usableOf(bench) / strengthOf(bench, solution);
-  const solutionFor = ({ pot, oilsAndSolutionG }: Portion): Grams => {
+  const solutionFor = ({ pot, oilsAndSolutionG }: PlannedPortion): Grams => {
     const own: DrawnFor = { kind: 'pot', pot: pot.target.pot.id };
     const asideNeed = borneNeed(bench, pot, needs.aside, [own, firstPass(pot)]);
     const need = ownOils(bench, pot) ? pot.recipe.fullNeed : needs.mixed;

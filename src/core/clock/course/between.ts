@@ -4,12 +4,12 @@ import { LANDS, SCRAPES, STICK_GOES, STREWN_ON, WIRE_GOES } from '../../pattern/
 import { stageToKeepRidges } from '../../setting/ridge.ts';
 import { LINE_MIN, PULL_MIN, strokeMinutes, WIRE_MIN } from '../../plan/habits.ts';
 import type { Step } from '../../plan/stepSchema.ts';
-import type { About, Draft } from './draft.ts';
+import type { About, CourseDraft } from './draft.ts';
 
 /** What carries out a step. */
 export const aboutStep = (id: ActId, step: Step): About => ({ of: [id], step });
 
-export function addWait(draft: Draft, { id, step }: ActOf<'wait'>): void {
+export function addWait(draft: CourseDraft, { id, step }: ActOf<'wait'>): void {
   const { until } = step;
   const held =
     until.kind === 'minutes'
@@ -19,7 +19,7 @@ export function addWait(draft: Draft, { id, step }: ActOf<'wait'>): void {
   draft.sets(step);
 }
 
-export function addTilt(draft: Draft, { id, step }: ActOf<'tilt'>): void {
+export function addTilt(draft: CourseDraft, { id, step }: ActOf<'tilt'>): void {
   const base = {
     does: 'tilt',
     minutes: draft.habits.tiltMin * draft.countOf(step),
@@ -45,7 +45,7 @@ export function addTilt(draft: Draft, { id, step }: ActOf<'tilt'>): void {
   draft.sets(step);
 }
 
-export function addScrape(draft: Draft, { id, step }: ActOf<'scrape'>): void {
+export function addScrape(draft: CourseDraft, { id, step }: ActOf<'scrape'>): void {
   const keeps = draft
     .mouldsOf(step)
     .flatMap((m) =>
@@ -68,7 +68,7 @@ export function addScrape(draft: Draft, { id, step }: ActOf<'scrape'>): void {
   draft.sets(step);
 }
 
-export const addStroke = (draft: Draft, { id, step }: ActOf<'stroke'>): void => {
+export const addStroke = (draft: CourseDraft, { id, step }: ActOf<'stroke'>): void => {
   draft.add(
     {
       does: 'stroke',
@@ -80,7 +80,7 @@ export const addStroke = (draft: Draft, { id, step }: ActOf<'stroke'>): void => 
   );
 };
 
-export const addWire = (draft: Draft, { id, step }: ActOf<'wire'>): void => {
+export const addWire = (draft: CourseDraft, { id, step }: ActOf<'wire'>): void => {
   draft.add(
     {
       does: 'wire',
@@ -92,7 +92,7 @@ export const addWire = (draft: Draft, { id, step }: ActOf<'wire'>): void => {
   );
 };
 
-export const addLine = (draft: Draft, { id, step }: ActOf<'line'>): void => {
+export const addLine = (draft: CourseDraft, { id, step }: ActOf<'line'>): void => {
   draft.add(
     {
       does: 'line',
@@ -104,6 +104,6 @@ export const addLine = (draft: Draft, { id, step }: ActOf<'line'>): void => {
   );
 };
 
-export const addPull = (draft: Draft, { id, step }: ActOf<'pull'>): void => {
+export const addPull = (draft: CourseDraft, { id, step }: ActOf<'pull'>): void => {
   draft.add({ does: 'pull', minutes: PULL_MIN * draft.countOf(step), pots: [] }, aboutStep(id, step));
 };

@@ -30,7 +30,7 @@ export interface PotAbout {
 export type Laid = Pick<LaidPlan, 'moulds' | 'recipes'>;
 
 /** Where layers lie one on another: a compartment of a kind of mould. */
-export interface Place {
+export interface LyingIn {
   readonly mould: MouldId;
   readonly room: number;
 }
@@ -39,11 +39,11 @@ export interface Place {
 export interface Landed {
   readonly mould: LaidMould;
   readonly layer: PouredLayer;
-  readonly place: Place;
+  readonly place: LyingIn;
 }
 
 /** What lies in a place: the layer poured last, and those that are still fluid together. */
-interface Lying extends Place {
+interface Lying extends LyingIn {
   last: number;
   fluid: readonly number[];
 }
@@ -60,7 +60,7 @@ interface LayerAbout {
 const PASSED_MM: Millimetres = 1;
 
 /** A course that is being written: its acts so far, and what lies where by then. */
-export class Draft {
+export class CourseDraft {
   readonly plan: Plan;
   readonly laid: Laid;
   readonly habits: Habits;
@@ -181,7 +181,7 @@ export class Draft {
   };
 
   /** How deep the batter is that is fluid in a place; what was poured last, where nothing is. */
-  fluidDepth(place: Place): Millimetres {
+  fluidDepth(place: LyingIn): Millimetres {
     const here = this.at(place);
     if (!here) return 0;
     return Math.max(
@@ -193,15 +193,15 @@ export class Draft {
   /** A layer is of this pot alone: what is poured of it on top cannot break through to anything else. */
   isOf = (layer: number, pot: PotId): boolean => this.layers[layer]?.plain === pot;
 
-  private at = ({ mould, room }: Place): Lying | undefined =>
+  private at = ({ mould, room }: LyingIn): Lying | undefined =>
     this.lying.find((l) => l.mould === mould && l.room === room);
 
-  lastIn = (places: readonly Place[]): readonly number[] => places.flatMap((p) => this.at(p)?.last ?? []);
+  lastIn = (places: readonly LyingIn[]): readonly number[] => places.flatMap((p) => this.at(p)?.last ?? []);
 
-  fluidIn = (places: readonly Place[]): readonly number[] => places.flatMap((p) => this.at(p)?.fluid ?? []);
+  fluidIn = (places: readonly LyingIn[]): readonly number[] => places.flatMap((p) => this.at(p)?.fluid ?? []);
 
   /** A layer more in a place, on top of what lies there; fluid together with what is. */
-  layerIn(place: Place, about: LayerAbout): number {
+  layerIn(place: LyingIn, about: LayerAbout): number {
     const layer = this.layerCount;
     this.layers.push(about);
     const here = this.at(place);

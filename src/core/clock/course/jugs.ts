@@ -11,19 +11,19 @@ import { SCENT_STIRS, STIRS } from '../../plan/habits.ts';
 import { isFor, RECIPE, scentsOf, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
 import { startStage } from '../start.ts';
-import type { Draft } from './draft.ts';
+import type { CourseDraft } from './draft.ts';
 import { preparing, scentAtOnce } from './stirredIn.ts';
 
 /** Batter in its jugs: made, scented, coloured, and made ready for each pour. */
 export class Jugs {
-  private readonly draft: Draft;
+  private readonly draft: CourseDraft;
   private readonly doses: readonly ScentDose[];
   private readonly made = new Set<PotId>();
   private readonly own: PotId[] = [];
   /** there is a recipe for every pot */
   readonly known: boolean;
 
-  constructor(draft: Draft) {
+  constructor(draft: CourseDraft) {
     this.draft = draft;
     const { doses, doubts } = scentsOf(draft.plan.batter.fragrances, 1);
     this.doses = doses;

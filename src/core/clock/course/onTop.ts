@@ -3,14 +3,14 @@ import { HEAPS, RUNS_IN, STREWN_ON } from '../../pattern/windows.ts';
 import { stageToCarry } from '../../setting/carries.ts';
 import { RIDGES_MIN, TOP_MIN } from '../../plan/habits.ts';
 import { aboutStep } from './between.ts';
-import type { Draft } from './draft.ts';
+import type { CourseDraft } from './draft.ts';
 import type { Jugs } from './jugs.ts';
 
 /** What lies on it weighs so much, g/ml. */
 const DENSITY = 1;
 
 /** The hollows of a mat are filled, first of all. */
-export function addRidges(draft: Draft, jugs: Jugs, { id, step }: ActOf<'fill-ridges'>): void {
+export function addRidges(draft: CourseDraft, jugs: Jugs, { id, step }: ActOf<'fill-ridges'>): void {
   const { pot } = step;
   const prepares = jugs.prepares(pot);
   draft.add(
@@ -29,7 +29,7 @@ export function addRidges(draft: Draft, jugs: Jugs, { id, step }: ActOf<'fill-ri
 }
 
 /** What is put on top, but for what is piped. */
-export function addTop(draft: Draft, jugs: Jugs, { id, step }: ActOf<'put-on-top'>): void {
+export function addTop(draft: CourseDraft, jugs: Jugs, { id, step }: ActOf<'put-on-top'>): void {
   const { way } = step;
   if (way.top === 'piping') return;
   const base = {

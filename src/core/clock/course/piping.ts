@@ -11,7 +11,7 @@ import { ROW_MIN, STIRS } from '../../plan/habits.ts';
 import { isFor, scentsOf, type ScentDose } from '../scents.ts';
 import { speedOf } from '../speed.ts';
 import { PIPED } from '../start.ts';
-import type { Draft } from './draft.ts';
+import type { CourseDraft } from './draft.ts';
 import { preparing, scentAtOnce } from './stirredIn.ts';
 
 /** A bag is pressed until nearly the end of its rows. */
@@ -19,13 +19,13 @@ const LAST_AT = 0.9;
 
 /** Batter for piping that is made: what is stirred into it, and when. */
 export class Piping {
-  private readonly draft: Draft;
+  private readonly draft: CourseDraft;
   private doses: readonly ScentDose[] = [];
   private readonly made = new Set<PotId>();
   /** where its making stands, until anything is done to its jugs */
   private making: number | undefined;
 
-  constructor(draft: Draft) {
+  constructor(draft: CourseDraft) {
     this.draft = draft;
   }
 

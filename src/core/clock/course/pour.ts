@@ -11,14 +11,14 @@ import type { CourseAct } from '../../timing/course.ts';
 import { SOFT } from '../../timing/estimates.ts';
 import { CUP_MIN, FINE_MM, pourMinutes, SCENT_STIRS } from '../../plan/habits.ts';
 import { aboutStep } from './between.ts';
-import type { Draft, Landed } from './draft.ts';
+import type { CourseDraft, Landed } from './draft.ts';
 import type { Jugs } from './jugs.ts';
 
 /** It pushes aside what is fluid: nothing has to carry it. */
 const pushes = (pour: Pour): boolean => !liesOn(pour);
 
 /** How thick the pots of a pour may be. */
-function windowOf({ plan }: Draft, step: Pour, landed: readonly Landed[]): StageWindow {
+function windowOf({ plan }: CourseDraft, step: Pour, landed: readonly Landed[]): StageWindow {
   const { roughMm, ombre } = step;
   const inOnePot = plan.ombres.some((o) => o.id === ombre?.id && o.school === 'one-pot');
   if (step.pattern || roughMm === undefined) return pourWindow(step, inOnePot);
@@ -31,7 +31,7 @@ function windowOf({ plan }: Draft, step: Pour, landed: readonly Landed[]): Stage
  * What lies below has to bear a pour, to within the blur that the maker takes; or merely not to run together
  * with it, where that is laid on while it is fluid.
  */
-function carriedOn(draft: Draft, step: Pour, landed: readonly Landed[]): Pick<CourseAct, 'carried'> {
+function carriedOn(draft: CourseDraft, step: Pour, landed: readonly Landed[]): Pick<CourseAct, 'carried'> {
   const { blurMm = FINE_MM } = draft.plan.clock;
   const alone = !step.pattern && !step.ombre ? step.pot : undefined;
   const on = landed.flatMap(({ layer, place }) =>
@@ -63,7 +63,7 @@ function carriedOn(draft: Draft, step: Pour, landed: readonly Landed[]): Pick<Co
   };
 }
 
-const minutesOf = ({ habits }: Draft, step: Pour, landed: readonly Landed[]): number => {
+const minutesOf = ({ habits }: CourseDraft, step: Pour, landed: readonly Landed[]): number => {
   const { pattern } = step;
   const jugs = pattern && !isOneJug(pattern.place) ? pattern.rounds.length * roundOf(step).length : 1;
   return landed.reduce(
@@ -74,7 +74,7 @@ const minutesOf = ({ habits }: Draft, step: Pour, landed: readonly Landed[]): nu
 };
 
 /** A pour: its pots made ready, what has to carry it or be fluid still, and the layers it makes. */
-export function addPour(draft: Draft, jugs: Jugs, { id, step }: ActOf<'pour'>): void {
+export function addPour(draft: CourseDraft, jugs: Jugs, { id, step }: ActOf<'pour'>): void {
   const { plan, habits } = draft;
   const pots = potsOf(step);
   const landed = draft.landed(step);

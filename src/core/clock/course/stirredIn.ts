@@ -3,11 +3,11 @@ import type { Pot } from '../../plan/planSchema.ts';
 import type { Prepares, Quickens } from '../../timing/course.ts';
 import type { PotId } from '../../validate/ids.ts';
 import { LOOSEN_MIN, SCENT_STIRS } from '../../plan/habits.ts';
-import type { Draft } from './draft.ts';
+import type { CourseDraft } from './draft.ts';
 
 /** Pots are scented with all the batch, at no cost of its own: those that get the same in one act. */
 export function scentAtOnce(
-  draft: Draft,
+  draft: CourseDraft,
   ids: readonly PotId[],
   quickensOf: (pot: PotId) => readonly Quickens[],
   ofSecond = false,
@@ -32,7 +32,7 @@ export function scentAtOnce(
 
 /** Scent, blending on and stirring loose, right before a pot is drawn on. */
 export function preparing(
-  { habits }: Pick<Draft, 'habits'>,
+  { habits }: Pick<CourseDraft, 'habits'>,
   place: number,
   pot: Pot | undefined,
   quickens: readonly Quickens[],

@@ -1,12 +1,10 @@
 import { startStage } from '../../clock/start.ts';
 import type { Drawing } from '../../day/act.ts';
 import { VESSEL } from '../../day/vessel.ts';
+import { HOLDS_SEEDS } from '../../pattern/windows.ts';
 import { foundIn } from '../lines.ts';
 import type { Telling } from '../telling.ts';
 import { colouredBy, ifWeighed, type TellFor } from './tells.ts';
-
-/** Seeds and the like sink in anything thinner than medium trace. Common practice, no source. */
-const CARRIES_STAGE = 2;
 
 /** What is taken of a jug, as it is called: "pour 3", "the hole of the column". */
 const takingName = ({ pours }: Telling, step: Drawing): string => {
@@ -45,7 +43,7 @@ export const tellJugs: TellFor<
   'stir-at-trace': (t, act) =>
     ifWeighed(t, act, (lines) => {
       const scent = lines.every((l) => t.w.substances.get(l.substance ?? '')?.kind === 'fragrance');
-      return { does: 'stir-into-pot', at: 'trace', ...(scent ? {} : { sinks: CARRIES_STAGE }) };
+      return { does: 'stir-into-pot', at: 'trace', ...(scent ? {} : { sinks: HOLDS_SEEDS }) };
     }),
   'stir-at-pass': (t, act) =>
     ifWeighed(t, act, () => ({

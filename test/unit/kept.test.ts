@@ -1,3 +1,4 @@
+import { remembered, rememberedBy, rememberedLast } from '../../src/core/task/remembered.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { computePlan } from '../../src/core/computed/compute.ts';
@@ -151,4 +152,32 @@ describe('what is kept by its inputs', () => {
         expect(structuredClone(edited), `${name}: nothing was edited`).to.not.deep.equal(plan);
       }
     });
+});
+
+describe('what is remembered with an object', () => {
+  it('is made once for each object, by a key once for each, and by inputs anew once one is another', () => {
+    let made = 0;
+    const make = (): number => (made += 1);
+    const [a, b] = [{}, {}];
+    const once = remembered(make);
+    expect([once(a), once(b), once(a)]).to.deep.equal([1, 2, 1]);
+    const by = rememberedBy<number>();
+    expect([by(a, 'x', make), by(a, 'y', make), by(b, 'x', make), by(a, 'x', make)]).to.deep.equal([
+      3, 4, 5, 3,
+    ]);
+    const last = rememberedLast<number>();
+    const inputs = [a, 0];
+    expect([last(a, inputs, make), last(a, [a, 0], make)]).to.deep.equal([6, 6]);
+    expect([last(a, [b, 0], make), last(a, [a, -0], make), last(b, [], make)]).to.deep.equal([7, 8, 9]);
+  });
+
+  it('nothing that was made is something: it is not made again', () => {
+    let made = 0;
+    const once = remembered((_of: object): number | undefined => {
+      made += 1;
+      return undefined;
+    });
+    const a = {};
+    expect([once(a), once(a), made]).to.deep.equal([undefined, undefined, 1]);
+  });
 });

@@ -1,3 +1,4 @@
+import { rememberedBy } from '../task/remembered.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { clip, type Plane } from '../geometry/clip.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
@@ -39,7 +40,7 @@ export function planedSolid(room: Room, planeMm: Millimetres, solid: Polyhedron)
   return left;
 }
 
-const known = new WeakMap<readonly PouredLayer[], Map<number, readonly PouredLayer[]>>();
+const planed = rememberedBy<readonly PouredLayer[]>();
 
 /** A mould's layers without what is planed off their mould faces. */
 export function planedLayers(
@@ -47,11 +48,7 @@ export function planedLayers(
   { planeMm }: { readonly planeMm?: CutSettings['planeMm'] },
 ): readonly PouredLayer[] {
   if (planeMm === undefined) return layers;
-  const byDepth = known.get(layers) ?? new Map<number, readonly PouredLayer[]>();
-  known.set(layers, byDepth);
-  const before = byDepth.get(planeMm);
-  if (before) return before;
-  const planed = layers.map((l) => ({ ...l, solid: planedSolid(l.room, planeMm, l.solid) }));
-  byDepth.set(planeMm, planed);
-  return planed;
+  return planed(layers, planeMm, () =>
+    layers.map((l) => ({ ...l, solid: planedSolid(l.room, planeMm, l.solid) })),
+  );
 }

@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import { partAt } from '../flow/edge.ts';
 import { heightAt, openAt, type Ground } from '../flow/ground.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
@@ -98,24 +99,19 @@ interface Known {
 }
 
 /** Kept by the scrape and the compartment: an edit elsewhere changes nothing of them. */
-const known = new WeakMap<Scrape, WeakMap<Room, Known>>();
-
-function knownOf(scrape: Scrape, room: Room): Known {
-  const rooms = known.get(scrape) ?? new WeakMap<Room, Known>();
-  known.set(scrape, rooms);
-  const before = rooms.get(room);
-  if (before) return before;
-  const axis = axisOf(scrape);
-  const edge = edgeIn(room, axis, scrape);
-  const [foot, rim] = [0, room.heightMm].map((z) => reachAt(room, axis, z));
-  const upright =
-    foot && rim && (['low', 'high', 'near', 'far'] as const).every((k) => Math.abs(foot[k] - rim[k]) < 1e-9);
-  // between straight walls it takes the same wherever it stands
-  const off = upright ? { off: scrapedOff(room, axis, scrape, edge, 0) } : {};
-  const own: Known = { edge, ...off };
-  rooms.set(room, own);
-  return own;
-}
+const knownOf = remembered((scrape: Scrape) =>
+  remembered((room: Room): Known => {
+    const axis = axisOf(scrape);
+    const edge = edgeIn(room, axis, scrape);
+    const [foot, rim] = [0, room.heightMm].map((z) => reachAt(room, axis, z));
+    const upright =
+      foot &&
+      rim &&
+      (['low', 'high', 'near', 'far'] as const).every((k) => Math.abs(foot[k] - rim[k]) < 1e-9);
+    // between straight walls it takes the same wherever it stands
+    return { edge, ...(upright ? { off: scrapedOff(room, axis, scrape, edge, 0) } : {}) };
+  }),
+);
 
 const axisOf = ({ pulled }: Scrape): 0 | 1 => (pulled === 'lengthwise' ? 0 : 1);
 
@@ -129,7 +125,7 @@ function poured(
   scrape: Scrape,
   underMm3: number,
 ): { readonly pouredMm: Millimetres; readonly off: number } {
-  const own = knownOf(scrape, room);
+  const own = knownOf(scrape)(room);
   const profile = levelProfile(room);
   const takenAt = (pouredMm: Millimetres): number => {
     const tip = pouredMm - scrape.depthMm;
@@ -214,7 +210,7 @@ export function scrapingOf(
   const profile = levelProfile(room);
   const underMm3 = [...below.map((b) => b.layer), layer].reduce((s, l) => s + l.volumeMl, 0) * MM3_PER_ML;
   const { pouredMm, off } = poured(room, layer, scrape, underMm3);
-  const { edge } = knownOf(scrape, room);
+  const { edge } = knownOf(scrape)(room);
   const tip = pouredMm - scrape.depthMm;
   const { low, high } = reachAt(room, axis, layer.offset);
   const heights = edge.heights.map((part) => Math.min(pouredMm, tip + scrape.reliefMm * part));

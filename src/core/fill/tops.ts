@@ -1,3 +1,4 @@
+import { rememberedLast } from '../task/remembered.ts';
 import type { LaidTop, TopPart, TopThing } from './laidTop.ts';
 import { STREWN, volumeOfThing } from '../flow/heap.ts';
 import { slice } from '../geometry/clip.ts';
@@ -205,29 +206,24 @@ function strewn(outlines: readonly Outline[], massG: Grams): readonly TopThing[]
   }));
 }
 
-const known = new WeakMap<object, readonly LaidTop[]>();
+const kept = rememberedLast<readonly LaidTop[]>();
 
-/** What is put on top of a mould, in order, where it lies. Nothing on a mould that nothing is poured into. */
-export function topsOf({
-  plan,
-  geometry,
-  stack,
-}: {
+interface ToppedMould {
   readonly plan: Laying;
   readonly geometry: MouldGeometry;
   readonly stack: PouredStack;
-}): readonly LaidTop[] {
-  const before = known.get(stack);
-  if (before) return before;
-  const steps = plan.steps.filter((s) => s.kind === 'top');
-  const empty = stack.layers.length === 0;
-  const tops = [
-    ...(empty ? [] : laidRidges(plan, geometry, stack)),
-    ...(empty || steps.length === 0 ? [] : laidTops(plan, geometry, stack, steps)),
-  ];
-  known.set(stack, tops);
-  return tops;
 }
+
+/** What is put on top of a mould, in order, where it lies. Nothing on a mould that nothing is poured into. */
+export const topsOf = ({ plan, geometry, stack }: ToppedMould): readonly LaidTop[] =>
+  kept(stack, [], () => {
+    if (stack.layers.length === 0) return [];
+    const steps = plan.steps.filter((s) => s.kind === 'top');
+    return [
+      ...laidRidges(plan, geometry, stack),
+      ...(steps.length === 0 ? [] : laidTops(plan, geometry, stack, steps)),
+    ];
+  });
 
 /** What fills the hollows of the mat that a mould is poured on. */
 function laidRidges(plan: Laying, geometry: MouldGeometry, { layers }: PouredStack): readonly LaidTop[] {

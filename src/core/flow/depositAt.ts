@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import { dot, type Vec3 } from '../geometry/vec.ts';
 import { backInBlurred } from './blurred.ts';
 import { long, pairAt, wide } from './box.ts';
@@ -34,17 +35,11 @@ export type RowReader = (
   add: number,
 ) => void;
 
-/** One reader a block, for all its faces. */
-const known = new WeakMap<Prepared, RowReader>();
-
-/** What reads a block's faces, row by row. Places outside the block are read as at its edge. */
-export function rowReader(prepared: Prepared): RowReader {
-  const before = known.get(prepared);
-  if (before) return before;
-  const reader = makeReader(prepared);
-  known.set(prepared, reader);
-  return reader;
-}
+/**
+ * What reads a block's faces, row by row: one for all of them. Places outside the block are read as at its
+ * edge.
+ */
+export const rowReader = remembered(makeReader);
 
 function makeReader(prepared: Prepared): RowReader {
   const { axes, lowest, spacing, levels, box } = prepared.levels;

@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import { partAt, type Edge } from './edge.ts';
 import { dot, type Vec3 } from '../geometry/vec.ts';
 import type { RowReader } from './depositAt.ts';
@@ -229,14 +230,13 @@ interface LitColumn {
   readonly light: number;
 }
 
-const litColumns = new WeakMap<HeapSpec, Map<number, LitColumn>>();
+const litColumns = remembered((_spec: HeapSpec) => new Map<number, LitColumn>());
 
 /** What lies at a place, and in how much light: the number of both plus one. */
 function reliefAt(spec: HeapSpec): (x: number, y: number, z: number) => number {
   const column = columnOf(spec);
   const light = lightOn(heightWith(spec));
-  const known = litColumns.get(spec) ?? new Map<number, LitColumn>();
-  litColumns.set(spec, known);
+  const known = litColumns(spec);
   return (x, y, z) => {
     const [i, j] = [Math.round(x / COLUMN_MM), Math.round(y / COLUMN_MM)];
     const key = i * 131_072 + j;

@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import { heightAt, type Ground } from './ground.ts';
 import { lumpsAt, type Lumps } from './lumps.ts';
 import { scattered, type Covers } from './scatter.ts';
@@ -21,15 +22,9 @@ export interface Uneven {
 
 type Hollow = Dents['hollows'][number];
 
-const finders = new WeakMap<Dents, (x: number, y: number) => readonly Hollow[]>();
-
-function finderOf(dents: Dents): (x: number, y: number) => readonly Hollow[] {
-  const before = finders.get(dents);
-  if (before) return before;
-  const finder = scattered(dents.hollows);
-  finders.set(dents, finder);
-  return finder;
-}
+const finderOf = remembered((dents: Dents): ((x: number, y: number) => readonly Hollow[]) =>
+  scattered(dents.hollows),
+);
 
 function dentsAt(dents: Dents, x: number, y: number): number {
   let mm = dents.raisedMm;

@@ -1,8 +1,9 @@
+import { rememberedLast } from '../task/remembered.ts';
 import { potNamed } from '../plan/sources.ts';
 import type { PotId } from '../validate/ids.ts';
 import { fragrancePerOil } from '../batter/fragranceLimit.ts';
 import type { Recipe } from '../batter/recipe.ts';
-import type { Batter, Fragrance } from '../batter/schema.ts';
+import type { Fragrance } from '../batter/schema.ts';
 import { bodyOfHex, type Body } from '../colour/body.ts';
 import { tint, type Pigment } from '../colour/pigment.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
@@ -54,30 +55,15 @@ const paintbox = (base: Body, pigments: Paintbox['pigments']): Paintbox => ({
     ),
 });
 
-interface Remembered {
-  readonly batter: Batter;
-  readonly pots: Plan['pots'];
-  readonly divide: Plan['divide'];
-  readonly byState: Map<string, Paintbox>;
-}
-
 /** Neither colorants, pots nor batter change while a line is dragged: their paints are kept with them. */
-const remembered = new WeakMap<Plan['colorants'], Remembered>();
-
-function rememberedFor({ colorants, batter, pots, divide }: Plan): Map<string, Paintbox> {
-  const before = remembered.get(colorants);
-  if (before?.batter === batter && before.pots === pots && before.divide === divide) return before.byState;
-  const byState = new Map<string, Paintbox>();
-  remembered.set(colorants, { batter, pots, divide, byState });
-  return byState;
-}
+const byState = rememberedLast<Map<string, Paintbox>>();
 
 /** The paints of the batch, or those of one pot where it has oils or fragrance of its own. */
 export function paintboxOf(plan: Plan, state: SoapState, potId?: PotId): Paintbox {
   const recipes = recipesOf(plan);
   const pot = potNamed(plan, potId);
   const differs = pot !== undefined && recipes.ofPot(pot.id) !== recipes.batch;
-  const known = rememberedFor(plan);
+  const known = byState(plan.colorants, [plan.batter, plan.pots, plan.divide], () => new Map());
   const key = `${state.age} ${state.heat} ${String(state.scented)} ${differs ? pot.id : ''}`;
   const before = known.get(key);
   if (before) return before;

@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import { bodyOfHex, type Body } from '../colour/body.ts';
 import { bendThrough } from '../colour/bend.ts';
 import { pigmentFor, type Bend, type Pigment } from '../colour/pigment.ts';
@@ -38,19 +39,14 @@ export function shiftedBase(plain: Body, state: SoapState, vanillinGPerKg: numbe
 /** Of one that fades altogether nothing could be told from its bar. */
 const LEAST_LEFT = 0.1;
 
-const bends = new WeakMap<Nature, Bend>();
-
 /**
  * How a colorant's strength rises with its dose, from its two test bars; sought once for each description.
  */
-export function bendOf(nature: Nature): Bend | undefined {
-  const { pale, doseGPerKg, colour } = nature;
+export const bendOf = remembered(({ pale, doseGPerKg, colour, base: hex }: Nature): Bend | undefined => {
   if (!pale) return undefined;
-  const base = bodyOfHex(nature.base);
-  const bend = bends.get(nature) ?? bendThrough(pigmentFor(colour, doseGPerKg, base), base, doseGPerKg, pale);
-  bends.set(nature, bend);
-  return bend;
-}
+  const base = bodyOfHex(hex);
+  return bendThrough(pigmentFor(colour, doseGPerKg, base), base, doseGPerKg, pale);
+});
 
 /**
  * A colorant's pigment as it is in a state: morphed while fresh, paled by the oven, stronger until the cure

@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import { fillProfile, type FillProfile } from '../geometry/fillProfile.ts';
 import { frustum } from '../geometry/frustum.ts';
 import { openProfile } from '../geometry/openProfile.ts';
@@ -78,15 +79,7 @@ function formOf(mould: Mould): Form {
  * A mould's geometry is asked for at every place that draws, lays or checks it; it changes only with the
  * mould.
  */
-const known = new WeakMap<Mould, MouldGeometry>();
-
-export function mouldGeometry(mould: Mould): MouldGeometry {
-  const before = known.get(mould);
-  if (before) return before;
-  const geometry = geometryOf(mould);
-  known.set(mould, geometry);
-  return geometry;
-}
+export const mouldGeometry = remembered(geometryOf);
 
 function geometryOf(mould: Mould): MouldGeometry {
   const form = formOf(mould);

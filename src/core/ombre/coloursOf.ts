@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import { depositsIn } from '../plan/deposits.ts';
 import { bodyOfHex, hexOfBody, type Body } from '../colour/body.ts';
 import { bodyOfPot, paintboxOf } from '../look/paintbox.ts';
@@ -94,19 +95,11 @@ export const coloursOf = (
   graded: ReadonlyMap<string, Mix> = gradedMixes(plan),
 ): PlanColours => coloursOfBodies(bodiesOf(plan, state, graded));
 
-const merged = new WeakMap<PlanColours, ReadonlyMap<string, string>>();
-
 /**
  * Colours by the names of deposits: a pour's, a pour's other pots', and what a pot fills a column's hole with
  * ("pot p1").
  */
-export function depositColours(colours: PlanColours): ReadonlyMap<string, string> {
-  const before = merged.get(colours);
-  if (before) return before;
-  const all = new Map([
-    ...colours.pours,
-    ...[...colours.pots].map(([id, hex]) => [heldKey(id), hex] as const),
-  ]);
-  merged.set(colours, all);
-  return all;
-}
+export const depositColours = remembered(
+  (colours: PlanColours): ReadonlyMap<string, string> =>
+    new Map([...colours.pours, ...[...colours.pots].map(([id, hex]) => [heldKey(id), hex] as const)]),
+);

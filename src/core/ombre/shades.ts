@@ -1,3 +1,4 @@
+import { rememberedLast } from '../task/remembered.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import { leadPot } from '../plan/sources.ts';
 import type { Pour } from '../plan/stepSchema.ts';
@@ -65,16 +66,11 @@ function placesOfRun(ramp: Ramp, ombre: Ombre, { pours, rising, goesOn }: Run): 
   return goesOn ? ordered.slice(1) : ordered;
 }
 
-interface Remembered {
-  readonly key: string;
-  readonly places: readonly (readonly number[])[];
-}
-
 /**
  * Grading costs milliseconds and does not change while a line is dragged: the last answer is kept with its
  * ombre.
  */
-const remembered = new WeakMap<Ombre, Remembered>();
+const kept = rememberedLast<readonly (readonly number[])[]>();
 
 function placesOfRuns(plan: Plan, ombre: Ombre, runs: readonly Run[]): readonly (readonly number[])[] {
   const key = JSON.stringify([
@@ -86,12 +82,10 @@ function placesOfRuns(plan: Plan, ombre: Ombre, runs: readonly Run[]): readonly 
     plannedHeat(plan),
     runs.map((r) => [r.pours.length, r.rising, r.goesOn]),
   ]);
-  const before = remembered.get(ombre);
-  if (before?.key === key) return before.places;
-  const ramp = rampBetween(paintsOfOmbre(plan, ombre), ombre.from, ombre.to);
-  const places = runs.map((run) => placesOfRun(ramp, ombre, run));
-  remembered.set(ombre, { key, places });
-  return places;
+  return kept(ombre, [key], () => {
+    const ramp = rampBetween(paintsOfOmbre(plan, ombre), ombre.from, ombre.to);
+    return runs.map((run) => placesOfRun(ramp, ombre, run));
+  });
 }
 
 /** The shades of an ombre's layers, in the order they are poured. */

@@ -1,3 +1,4 @@
+import { rememberedBy } from '../task/remembered.ts';
 import { beforeSettling, type PouredLayer } from '../fill/layers.ts';
 import type { LaidMould } from '../fill/laid.ts';
 import { slopeToLevel, spaceUpTo, type Slope } from '../flow/settle.ts';
@@ -270,13 +271,14 @@ export function standing<L extends PouredLayer>({ steps }: Pick<Plan, 'steps'>, 
   return asPouredLayer({ ...layer, scraping }) as L;
 }
 
-const known = new WeakMap<LaidMould['stack'], ReadonlyMap<number, readonly Body[]>>();
+const kept = rememberedBy<readonly Body[]>();
 
 /** A mould's batter as it is seen when it is cut, in the order it was poured. */
-export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Body[] {
-  const before = known.get(stack)?.get(hand);
-  if (before) return before;
-  const bodies = geometry.rooms
+export const bodiesOf = (laid: Laid): readonly Body[] =>
+  kept(laid.stack, laid.hand ?? 0, () => bodiesIn(laid));
+
+function bodiesIn({ plan, stack, geometry, hand = 0 }: Laid): readonly Body[] {
+  return geometry.rooms
     .flatMap((room) => {
       const layers = stack.layers.filter((l) => l.room === room).map((l) => standing(plan, l));
       const stretches = stretchesOf(plan.steps, layers);
@@ -307,8 +309,6 @@ export function bodiesOf({ plan, stack, geometry, hand = 0 }: Laid): readonly Bo
       ];
     })
     .sort((a, b) => nthOf(a) - nthOf(b));
-  known.set(stack, new Map([...(known.get(stack) ?? []), [hand, bodies]]));
-  return bodies;
 }
 
 /** A plan in which anything is pushed about. */

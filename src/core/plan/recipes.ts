@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import { potNamed, potsByPour, UNTOLD_RIDGES } from './sources.ts';
 import { recipeOf, type Recipe } from '../batter/recipe.ts';
@@ -35,23 +36,10 @@ const allDoses = ({ additives, lateOils, fragrances }: Batter): readonly Dose[] 
   [...additives, ...lateOils, ...fragrances].flatMap((a) => a.doses);
 
 /** A plan in which every pot is the same needs one recipe, whatever else changes while a line is dragged. */
-const remembered = new WeakMap<Batter, Recipe | undefined>();
-
-function recipeOfBatch(batter: Batter): Recipe | undefined {
-  if (!remembered.has(batter)) remembered.set(batter, recipeOf(batter));
-  return remembered.get(batter);
-}
+const recipeOfBatch = remembered((batter: Batter) => recipeOf(batter));
 
 /** Layers, looks and weights of one plan all ask for its recipes. */
-const known = new WeakMap<Plan, Recipes>();
-
-export function recipesOf(plan: Plan): Recipes {
-  const before = known.get(plan);
-  if (before) return before;
-  const recipes = recipesFor(plan);
-  known.set(plan, recipes);
-  return recipes;
-}
+export const recipesOf = remembered(recipesFor);
 
 /**
  * Where every step that takes of a jug stands among the pours: hollows of a mat before all, a column's hole

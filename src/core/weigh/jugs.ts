@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import type { PotId } from '../validate/ids.ts';
 import { grouped } from '../ledger/grouped.ts';
 import { together, type Contents } from '../ledger/contents.ts';
@@ -23,20 +24,16 @@ export interface Portion {
   readonly fragranceG: Grams;
 }
 
-const known = new WeakMap<Ledger, ReadonlyMap<PotId | undefined, readonly Transfer[]>>();
+/** What comes from elsewhere into a pot's jug, its plain batter and its cups, in order, by the pot. */
+const intoPots = remembered((ledger: Ledger) =>
+  grouped(ledger.transfers, ({ from, to }) => {
+    const pot = potOfVessel(to);
+    // scrapings were made in another jug, or came out of this one
+    return pot === potOfVessel(from) || from.kind === 'layer' ? undefined : pot;
+  }),
+);
 
-/** What comes from elsewhere into a pot's jug, its plain batter and its cups, in order. */
-function intoPot(ledger: Ledger, potId: PotId): readonly Transfer[] {
-  const byPot =
-    known.get(ledger) ??
-    grouped(ledger.transfers, ({ from, to }) => {
-      const pot = potOfVessel(to);
-      // scrapings were made in another jug, or came out of this one
-      return pot === potOfVessel(from) || from.kind === 'layer' ? undefined : pot;
-    });
-  known.set(ledger, byPot);
-  return byPot.get(potId) ?? [];
-}
+const intoPot = (ledger: Ledger, potId: PotId): readonly Transfer[] => intoPots(ledger).get(potId) ?? [];
 
 /**
  * Everything that is made up in a pot's jug, and in cups for some of its pours: plain batter that stood by

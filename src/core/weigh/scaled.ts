@@ -1,3 +1,4 @@
+import { rememberedLast } from '../task/remembered.ts';
 import type { LaidMould, LaidPlan } from '../fill/laid.ts';
 import type { LayerPart, PouredLayer, PouredStack } from '../fill/layers.ts';
 import type { Grams } from '../units/quantity.ts';
@@ -46,25 +47,19 @@ export function staysIn(weights: Weights | undefined): (mould: MouldId, key: str
 }
 
 /** Stacks with their masses, while neither is another: what is drawn of one is remembered by it. */
-const known = new WeakMap<
-  PouredStack,
-  { readonly weights: Weights | undefined; readonly stack: ScaledStack }
->();
+const keptStack = rememberedLast<ScaledStack>();
 
 /** The layers with the masses that the scale shows for them: one figure wherever a pour's amount stands. */
 export function scaled(laid: LaidPlan, weights: Weights | undefined): ScaledPlan {
   const eachG = staysIn(weights);
-  const stackOf = ({ stack, use }: LaidMould): ScaledStack => {
-    const before = known.get(stack);
-    if (before && before.weights === weights) return before.stack;
-    const layers = stack.layers.map((l): ScaledLayer => {
-      const parts = l.parts.map((p) => ({ ...p, pouredG: eachG(use.id, p.key) ?? p.plannedG }));
-      return { ...l, parts, pouredG: parts.reduce((s, p) => s + p.pouredG, 0) };
-    });
-    const now = { ...stack, layers };
-    known.set(stack, { weights, stack: now });
-    return now;
-  };
+  const stackOf = ({ stack, use }: LaidMould): ScaledStack =>
+    keptStack(stack, [weights], () => ({
+      ...stack,
+      layers: stack.layers.map((l): ScaledLayer => {
+        const parts = l.parts.map((p) => ({ ...p, pouredG: eachG(use.id, p.key) ?? p.plannedG }));
+        return { ...l, parts, pouredG: parts.reduce((s, p) => s + p.pouredG, 0) };
+      }),
+    }));
   const inOne = (m: LaidMould): ScaledMould => ({ ...m, stack: stackOf(m) });
   const [first, ...others] = laid.moulds;
   const moulds = [inOne(first), ...others.map(inOne)] as const;

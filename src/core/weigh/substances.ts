@@ -1,3 +1,4 @@
+import { rememberedLast } from '../task/remembered.ts';
 import { isInLye } from '../batter/moments.ts';
 import { additionsOf, type Addition } from '../batter/additions.ts';
 import type { Dose } from '../batter/schema.ts';
@@ -44,31 +45,17 @@ export const doseKey = ({
 
 const INERT = { needsNaoh: 0, bringsNaoh: 0, water: 0 } as const;
 
-interface Remembered {
-  readonly colorants: Plan['colorants'];
-  readonly pots: Plan['pots'];
-  readonly divide: Plan['divide'];
-  readonly substances: ReadonlyMap<string, Substance>;
-}
-
 /**
  * Neither the batter, the pots nor the colorants change while a line is dragged: their substances are kept
  * with the batter.
  */
-const remembered = new WeakMap<Plan['batter'], Remembered>();
+const kept = rememberedLast<ReadonlyMap<string, Substance>>();
 
 /**
  * Everything a plan weighs, with what a balance asks of it. Lye and water have the density of their solution.
  */
-export function substancesOf(plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> {
-  const before = remembered.get(plan.batter);
-  const { colorants, pots, divide } = plan;
-  if (before?.colorants === colorants && before.pots === pots && before.divide === divide)
-    return before.substances;
-  const substances = describe(plan, recipe);
-  remembered.set(plan.batter, { colorants, pots, divide, substances });
-  return substances;
-}
+export const substancesOf = (plan: Plan, recipe: Recipe): ReadonlyMap<string, Substance> =>
+  kept(plan.batter, [plan.colorants, plan.pots, plan.divide], () => describe(plan, recipe));
 
 /** What an addition counts as. What is only ever dissolved in the lye is part of its solution. */
 const KIND_OF: Readonly<Record<Addition['kind'], (a: Addition) => Substance['kind']>> = {

@@ -1,3 +1,4 @@
+import { rememberedBy } from '../../task/remembered.ts';
 import { labOfBody, type Body } from '../../colour/body.ts';
 import { gentlestOrder, type Table } from '../../colour/order.ts';
 import { carryOver } from '../../colour/stirring.ts';
@@ -41,20 +42,12 @@ function whiskOrder(bodies: readonly Body[], massG: Grams): readonly number[] {
 }
 
 /** Orders that were found, by what they are of: a line that is dragged changes no colour. */
-const found = new WeakMap<Plan['colorants'], Map<string, readonly number[]>>();
-
-function orderOf({ colorants }: Plan, key: string, find: () => readonly number[]): readonly number[] {
-  const known = found.get(colorants) ?? new Map<string, readonly number[]>();
-  found.set(colorants, known);
-  const order = known.get(key) ?? find();
-  known.set(key, order);
-  return order;
-}
+const orderOf = rememberedBy<readonly number[]>();
 
 /** Colorants in the order to disperse them with one whisk. */
 export function dispersingOrder(plan: Plan, used: ReadonlySet<ColorantId>): readonly ColorantId[] {
   const list = plan.colorants.filter((c) => used.has(c.id));
-  const order = orderOf(plan, list.map((c) => c.id).join(), () => {
+  const order = orderOf(plan.colorants, list.map((c) => c.id).join(), () => {
     const paints = paintboxOf(plan, plannedState(plan, 'cured'));
     return whiskOrder(
       list.map((c) => paints.bodyOf([{ colorant: c.id, doseGPerKg: c.nature?.doseGPerKg ?? 0 }])),
@@ -83,7 +76,7 @@ export function colouringOrder(
   const all = list.reduce((s, { pot }) => s + massOf(pot.id), 0);
   const meanG = Number((all / Math.max(1, list.length)).toPrecision(FIGURES));
   const seen = list.map(({ body }) => labOfBody(body).map((x) => x.toFixed(FIGURES)));
-  const order = orderOf(plan, JSON.stringify([meanG, seen]), () =>
+  const order = orderOf(plan.colorants, JSON.stringify([meanG, seen]), () =>
     whiskOrder(
       list.map((p) => p.body),
       meanG,

@@ -1,3 +1,6 @@
+import type { HappenedByPour } from '../../src/core/batch/happened.ts';
+import { poured } from '../../src/core/batch/note.ts';
+import { really } from '../support/written.ts';
 import { remembered, rememberedBy, rememberedLast } from '../../src/core/task/remembered.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
@@ -119,18 +122,9 @@ describe('what is kept by its inputs', () => {
         c.nature ? { ...c, nature: { ...c.nature, fadesPercent: 50, carrier: 'water' } } : c,
       ),
     }),
-    'what was really poured': (p) => ({
-      ...p,
-      batch: {
-        started: '2026-01-02T03:04:05.000Z',
-        events: [
-          { id: 'e1', at: '2026-01-02T03:14:05.000Z', pour: firstPour(p).id, does: 'poured', massG: 111 },
-        ],
-      },
-    }),
   };
-  const figures = (plan: Plan) => {
-    const computed = computePlan(plan);
+  const figures = (plan: Plan, happened?: HappenedByPour) => {
+    const computed = computePlan(plan, happened);
     return {
       sheet: sheetJson(computed, 1),
       acts: computed.clock?.acts.map((a) => [a.startMin, a.endMin, a.stage, a.about.of]),
@@ -152,6 +146,18 @@ describe('what is kept by its inputs', () => {
         expect(structuredClone(edited), `${name}: nothing was edited`).to.not.deep.equal(plan);
       }
     });
+
+  it('what was really poured is weighed anew, and as planned once it is taken back', () => {
+    const plan = demo('Heather on Peat');
+    const layer = plan.steps.find((x) => x.kind === 'pour' && x.ombre)!;
+    const before = figures(plan);
+    const entered = figures(plan, really(plan, poured(layer.id, 111)));
+    expect(entered.sheet).to.not.deep.equal(before.sheet);
+    expect(entered).to.deep.equal(figures(structuredClone(plan), really(plan, poured(layer.id, 111))));
+    expect(figures(plan, really(plan, poured(layer.id, 111), poured(layer.id, undefined)))).to.deep.equal(
+      before,
+    );
+  });
 });
 
 describe('what is remembered with an object', () => {

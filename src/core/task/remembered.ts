@@ -24,7 +24,8 @@ export function rememberedLast<V>(): (of: object, inputs: readonly unknown[], ma
   const known = new WeakMap<object, { readonly inputs: readonly unknown[]; readonly made: V }>();
   return (of, inputs, make) => {
     const before = known.get(of);
-    const same = before?.inputs.every((x, i) => Object.is(x, inputs[i]));
+    const same =
+      before?.inputs.length === inputs.length && before.inputs.every((x, i) => Object.is(x, inputs[i]));
     const now = before && same ? before : { inputs, made: make() };
     known.set(of, now);
     return now.made;

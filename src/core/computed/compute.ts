@@ -119,7 +119,7 @@ export function* computing(plan: Plan, happened: HappenedByPour): Task<LaidPlan,
     graded,
     bodies,
     colours,
-    clock: timedDay(laid, day),
+    clock: timedDay(laid, day, happened),
   };
   const piped = secondPlan(plan, pipedG(moulds));
   const second = piped && computePlan(piped);

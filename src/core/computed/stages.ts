@@ -24,8 +24,11 @@ function weighedBy(plan: Plan, happened: HappenedByPour): readonly unknown[] {
   return [happened, clock.colouring, ...fieldsOf(rest)];
 }
 
-/** What was really done is nothing to how it was timed. */
-const timedBy = (plan: Plan): readonly unknown[] => fieldsOf(worked(plan));
+/** The minutes of a plan: by where its layers lie, which goes by what was really poured. */
+const timedBy = (plan: Plan, happened: HappenedByPour): readonly unknown[] => [
+  happened,
+  ...fieldsOf(worked(plan)),
+];
 
 interface WeighedDay {
   readonly day: Day;
@@ -47,5 +50,5 @@ export const weighedDay = (laid: LaidPlan, happened: HappenedByPour): WeighedDay
   });
 
 /** The same acts with their minutes. */
-export const timedDay = (laid: LaidPlan, day: Day): Timetable | undefined =>
-  timed(timedBy(laid.plan), () => planTimetable(laid.plan, laid, day));
+export const timedDay = (laid: LaidPlan, day: Day, happened: HappenedByPour): Timetable | undefined =>
+  timed(timedBy(laid.plan, happened), () => planTimetable(laid.plan, laid, day));

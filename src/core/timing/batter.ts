@@ -3,7 +3,7 @@ import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Cup, Quickens } from './course.ts';
 import { BACK_AFTER_MIN, LAGS, LOOSENED } from './estimates.ts';
 
-/** ThickeningBatter that thickens in a straight line from a moment on; loosened, it is thinner for a while. */
+/** Batter that thickens in a straight line from a moment on; loosened, it is thinner for a while. */
 export interface ThickeningBatter {
   /** where its line is at `since`; below `seen`, nothing is seen of it yet */
   stage: Stage;
@@ -32,7 +32,7 @@ export const batter = (): ThickeningBatter => ({
  */
 export const lagOf = (start: Stage): Stage => LAGS * Math.min(1, Math.max(0, 1 - start));
 
-/** ThickeningBatter is there, at a stage. */
+/** Batter is there, at a stage. */
 export function beginAt(b: ThickeningBatter, start: Stage, at: Minutes): void {
   b.stage = start - lagOf(start);
   b.seen = start;

@@ -22,6 +22,7 @@ export async function loadSession() {
     down,
     books,
     brought,
+    batch,
   ] = await Promise.all([
     import('../../src/store/store.ts'),
     import('../../src/store/database.ts'),
@@ -38,6 +39,7 @@ export async function loadSession() {
     import('../../src/store/writeDown.ts'),
     import('../../src/store/keeping/books.ts'),
     import('../../src/store/keeping/newPlans.ts'),
+    import('../../src/store/batchSlice.ts'),
   ]);
   return {
     locks,
@@ -56,6 +58,7 @@ export async function loadSession() {
     ...down,
     ...books,
     ...brought,
+    ...batch,
   };
 }
 

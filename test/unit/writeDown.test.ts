@@ -1,13 +1,14 @@
 import { expect } from 'chai';
 import { inOrder } from '../../src/core/batch/book.ts';
-import { poured } from '../../src/core/batch/note.ts';
+import { noted, poured } from '../../src/core/batch/note.ts';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { poursOfOmbre } from '../../src/core/ombre/runs.ts';
 import { PLAN_VERSION } from '../../src/core/plan/planVersion.ts';
 import { readFileSync } from 'node:fs';
 import { batchesOfPlan, putBatch, type StoredBatch } from '../../src/store/tables/batches.ts';
 import { recordOf } from '../../src/store/tables/plans.ts';
-import { readStoredBatch } from '../../src/store/tables/storedBatch.ts';
+import { BookKeeper } from '../../src/store/keeping/bookKeeper.ts';
+import { goingOn, readStoredBatch } from '../../src/store/tables/storedBatch.ts';
 import { ombrePlan } from '../support/colours.ts';
 import { emptied, loadSession, until, type Session } from '../support/session.ts';
 import { tablesOf } from '../support/tables.ts';
@@ -175,6 +176,78 @@ describe('what was really poured', () => {
     await open();
     expect(massOf(FIRST!)).to.equal(planned);
     expect(s.store.getState().desk.notice).to.match(/cannot be read/);
+  });
+});
+
+describe('a batch that is stored', () => {
+  const batch = written(PLAN, poured(FIRST!, 55), poured(SECOND!, 44));
+
+  it('is never written over: an event of a known id stays as it is', async () => {
+    await putBatch(s.database, batch);
+    const other = { ...batch, events: batch.events.map((e) => ({ ...e, massG: 1 })) };
+    await putBatch(s.database, { ...other, name: 'Another name' });
+    expect(await saysStored()).to.deep.equal(['weighed 55', 'weighed 44']);
+    expect((await stored())!.name).to.equal(batch.name);
+  });
+
+  it('older than what is here takes nothing back', () => {
+    s.store.dispatch(s.batchSeen(batch));
+    s.store.dispatch(s.batchSeen({ ...batch, events: batch.events.slice(0, 1) }));
+    expect(s.store.getState().batch.batch!.events).to.have.length(2);
+  });
+
+  it('and finished goes on no more; of two the one begun last goes on', () => {
+    const row = (b: typeof batch): StoredBatch => ({ id: b.id, version: 1, value: { ...b } });
+    const later = { ...batch, id: 'later', started: { utcMs: 9 } };
+    expect(goingOn([row(later), row(batch)])!.id).to.equal('later');
+    const over = noted(later, { does: 'finished', left: [] }, { id: 'f', device: 'd', at: { utcMs: 0 } });
+    expect(goingOn([row(batch), row(over)])!.id).to.equal(batch.id);
+    expect(goingOn([row(over)])).to.equal(undefined);
+    expect(readStoredBatch({ ...row(batch), version: 99 })).to.equal(undefined);
+  });
+
+  /** A keeper of its own, on a disk that is full until it is told otherwise. */
+  async function onFullDisk(retryMs: number) {
+    const db = new s.DripLineDatabase(`full-${retryMs}`);
+    await db.open();
+    const real = db.transaction.bind(db);
+    db.transaction = (() => Promise.reject(new Error('full'))) as never;
+    const keeper = new BookKeeper(db, () => undefined, retryMs);
+    await keeper.write(batch, batch.events);
+    const count = (): Promise<number> => tablesOf(db).events.count();
+    expect(await count()).to.equal(0);
+    expect(keeper.unstoredOf(PLAN.id)).to.equal(batch);
+    return { db, keeper, count, freed: () => (db.transaction = real) };
+  }
+
+  it('is tried again where storage refused it', async () => {
+    const { db, keeper, count, freed } = await onFullDisk(30);
+    freed();
+    await until(async () => (await count()) === 2);
+    await until(() => keeper.unstoredOf(PLAN.id) === undefined);
+    db.close();
+  });
+
+  it('is handed over when the page goes away, whatever refused it before', async () => {
+    const { db, keeper, count, freed } = await onFullDisk(8000);
+    keeper.leave();
+    await until(async () => (await count()) === 2);
+    freed();
+    await keeper.flush();
+    db.close();
+  });
+});
+
+describe('what is typed, and typed back', () => {
+  it('is written once', async () => {
+    const gesture = new s.Gesture();
+    type(5, gesture);
+    await until2(1);
+    type(55, gesture);
+    type(5, gesture);
+    s.writeTyped();
+    await s.bookKeeper.flush();
+    expect(await saysStored()).to.deep.equal(['weighed 5']);
   });
 });
 

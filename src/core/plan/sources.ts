@@ -1,5 +1,4 @@
 import type { PotId, StepId } from '../validate/ids.ts';
-import { wayOf } from '../ways/ways.ts';
 import type { Plan, Pot } from './planSchema.ts';
 import type { Pour, Step } from './stepSchema.ts';
 
@@ -15,8 +14,9 @@ export function potsOf(pour: Pour): readonly [PotId, ...PotId[]] {
   return [pour.pot, ...others];
 }
 
-/** The thin line out of a jug of its own, where it has one. */
-const accentOf = ({ pattern }: Pour) => pattern && wayOf(pattern.place).accent?.(pattern.place);
+/** The thin line out of a jug of its own, where its place says one. */
+const accentOf = ({ pattern }: Pour) =>
+  pattern && 'accent' in pattern.place ? pattern.place.accent : undefined;
 
 /** The pots of one round of a pour, in order: one can come again. */
 export const roundOf = (pour: Pour): readonly [PotId, ...PotId[]] => [

@@ -27,7 +27,6 @@ export const SPLIT_JUG = way(schema, {
   rounds: 1,
   window: () => ({ least: 0.8, most: 2.2 }),
   inOneJug: ({ wiggleMm }) => ({ kind: 'wiggled', spacingMm: wiggleMm }),
-  accent: ({ accent }) => accent,
   sources: () => [{ kind: 'level' }],
   text: ({ wiggleMm }, { length }) =>
     `out of one jug, side by side in it, level in wiggles ${length(wiggleMm)} apart`,

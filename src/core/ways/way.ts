@@ -106,8 +106,6 @@ export interface Way<P> {
   readonly asLines?: true;
   /** all its pots are in one jug before they are poured, mixed so */
   readonly inOneJug?: (place: P) => Mixed['how'];
-  /** a thin line out of a jug of its own, between what is poured */
-  readonly accent?: (place: P) => { readonly pot: PotId; readonly percent: Percent } | undefined;
   /** of one pot, out of two jugs at once: so much of it in the first */
   readonly firstJugPercent?: (place: P) => Percent;
   /**

@@ -22,12 +22,19 @@ interface Unstored {
 export class BookKeeper {
   readonly #db: DripLineDatabase;
   readonly #tell: (batch: Batch, trouble: Trouble | null) => void;
+  readonly #retryMs: number;
   readonly #unstored = new Map<string, Unstored>();
   #writing: Promise<void> | undefined;
+  #timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(db: DripLineDatabase, tell: (batch: Batch, trouble: Trouble | null) => void) {
+  constructor(
+    db: DripLineDatabase,
+    tell: (batch: Batch, trouble: Trouble | null) => void,
+    retryMs = RETRY_MS,
+  ) {
     this.#db = db;
     this.#tell = tell;
+    this.#retryMs = retryMs;
   }
 
   /**
@@ -47,6 +54,7 @@ export class BookKeeper {
 
   /** Store now what is unstored. */
   flush(): Promise<void> {
+    clearTimeout(this.#timer);
     this.#writing ??= this.#write().then((refused) => {
       this.#writing = undefined;
       // written down while the last of it was being stored
@@ -70,7 +78,7 @@ export class BookKeeper {
         await withStorage(this.#db, () => putBatch(this.#db, batch, said));
       } catch (error) {
         this.#tell(batch, troubleOf(error));
-        setTimeout(() => void this.flush(), RETRY_MS);
+        this.#timer = setTimeout(() => void this.flush(), this.#retryMs);
         return true;
       }
       const stored = new Set(said.map((e) => e.id));

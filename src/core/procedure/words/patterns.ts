@@ -14,7 +14,7 @@ export function roundsText(pattern: PatternDeed, say: Saying): string {
   const way = wayOf(place);
   const where = way.text(place, { ...pattern, length: (mm) => say.length(mm) });
   const letters = rounds[0]?.turns.map((t) => t.letter) ?? [];
-  if (way.accent?.(place) && letters.length > 1)
+  if ('accent' in place && place.accent && letters.length > 1)
     return `${letters.slice(0, -1).join(', ')}, from ${say.length(fallMm)} high, ${where}, and ${letters.at(-1) ?? ''} out of a jug of its own in a thin line between them`;
   const order = letters.join(', ');
   const how = `from ${say.length(fallMm)} high, ${where}`;

@@ -217,24 +217,22 @@ describe('a batch that is stored', () => {
     const count = (): Promise<number> => tablesOf(db).events.count();
     expect(await count()).to.equal(0);
     expect(keeper.unstoredOf(PLAN.id)).to.equal(batch);
-    return { db, keeper, count, freed: () => (db.transaction = real) };
+    return { keeper, count, freed: () => (db.transaction = real) };
   }
 
   it('is tried again where storage refused it', async () => {
-    const { db, keeper, count, freed } = await onFullDisk(30);
+    const { keeper, count, freed } = await onFullDisk(30);
     freed();
     await until(async () => (await count()) === 2);
     await until(() => keeper.unstoredOf(PLAN.id) === undefined);
-    db.close();
   });
 
   it('is handed over when the page goes away, whatever refused it before', async () => {
-    const { db, keeper, count, freed } = await onFullDisk(8000);
+    const { keeper, count, freed } = await onFullDisk(8000);
     keeper.leave();
     await until(async () => (await count()) === 2);
     freed();
     await keeper.flush();
-    db.close();
   });
 });
 

@@ -23,7 +23,7 @@ import { batchesOfPlan } from './tables/batches.ts';
 import { draftsOf, dropDraft, takeOver, type DraftRecord } from './tables/drafts.ts';
 import { histories } from './tables/histories.ts';
 import { planRecord, type Held, type PlanRecord } from './tables/plans.ts';
-import { goingOn, readStoredBatch } from './tables/storedBatch.ts';
+import { goingOn, readBatches, unfinished } from './tables/storedBatch.ts';
 import { readDraft, readStored } from './tables/storedPlan.ts';
 import { writeTyped } from './writeDown.ts';
 
@@ -99,9 +99,12 @@ async function batchOf(planId: string): Promise<{ readonly batch: Batch | null; 
   const unstored = bookKeeper.unstoredOf(planId);
   try {
     const stored = await withStorage(database, () => batchesOfPlan(database, planId));
-    const batch = goingOn(stored);
-    const damaged = stored.some((s) => readStoredBatch(s) === undefined);
-    return { batch: batch && unstored ? merged(batch, unstored) : (batch ?? unstored ?? null), damaged };
+    const { batches, damaged } = readBatches(stored);
+    const batch = unfinished(batches);
+    return {
+      batch: batch && unstored ? merged(batch, unstored) : (batch ?? unstored ?? null),
+      damaged: damaged.length > 0,
+    };
   } catch {
     // what cannot be read is told by what reads the plan
     return { batch: unstored ?? null, damaged: false };

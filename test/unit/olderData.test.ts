@@ -194,10 +194,13 @@ describe('what an older Drip Line left in the browser', () => {
     const plan = oldPlan();
     storage.setItem(`drip-line/draft/${plan.id}/tab`, JSON.stringify({ baseRevision: 2, plan }));
     storage.setItem(`drip-line/draft/${plan.id}/torn`, '{"plan":');
+    storage.setItem('drip-line/draft/none/tab', '{"baseRevision":1}');
     storage.setItem('drip-line/theme', 'day');
     await takeOldDrafts(db, storage);
-    const [draft, ...others] = await tablesOf(db).drafts.toArray();
-    expect(others).to.deep.equal([]);
+    const drafts = await tablesOf(db).drafts.toArray();
+    // one without a plan is kept as it was, and keeps no other from being taken
+    expect(drafts.map((d) => d.planId)).to.have.members([plan.id, 'none']);
+    const draft = drafts.find((d) => d.planId === plan.id);
     expect(draft).to.include({ planId: plan.id, page: 'tab', base: '2' });
     expect(readStored(draft!.plan, draft!.version)).to.deep.equal({ ok: true, plan: asNow() });
     expect(storage.length).to.equal(1);

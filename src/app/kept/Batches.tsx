@@ -1,6 +1,6 @@
 import { batchFileName, writeBatchFile } from '../../core/exchange/batchFile.ts';
 import { allBatches, setBatchAside } from '../../store/tables/batches.ts';
-import { readStoredBatch } from '../../store/tables/storedBatch.ts';
+import { readBatches } from '../../store/tables/storedBatch.ts';
 import { DamagedActions } from '../parts/Damaged.tsx';
 import { saveFile } from '../parts/saveFile.ts';
 import { Group } from '../parts/Station.tsx';
@@ -11,11 +11,8 @@ const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', ye
 /** What was really done, batch by batch. A batch stays when its plan is deleted. */
 export function Batches() {
   const stored = useLive(allBatches) ?? [];
-  const batches = stored
-    .flatMap((s) => readStoredBatch(s) ?? [])
-    .toSorted((a, b) => b.started.utcMs - a.started.utcMs);
   if (stored.length === 0) return null;
-  const damaged = stored.filter((s) => readStoredBatch(s) === undefined);
+  const { batches, damaged } = readBatches(stored);
   return (
     <Group title="Batches">
       <p className="quiet text-sm">

@@ -1,7 +1,6 @@
 import type { Plan } from '../../core/plan/planSchema.ts';
 import type { Dexie } from 'dexie';
-import { foundIn } from '../../core/exchange/migrate.ts';
-import { putFound } from '../tables/batches.ts';
+import { putBatchIn } from '../tables/batches.ts';
 import { keepDraft } from '../tables/drafts.ts';
 
 const PREFIX = 'drip-line/draft/';
@@ -30,8 +29,7 @@ export async function takeOldDrafts(db: Dexie, storage: Storage | undefined): Pr
     try {
       const { baseRevision, version, plan } = JSON.parse(storage.getItem(key) ?? '') as OldDraft;
       const was = version ?? 1;
-      const { batch } = foundIn(plan, was);
-      if (batch) await putFound(db, batch);
+      await putBatchIn(db, plan, was);
       // drafts from before plans had a second version say none
       await keepDraft(db, {
         planId,

@@ -2,7 +2,10 @@ import type { Dexie, Table } from 'dexie';
 import type { Batch } from '../../core/batch/batchSchema.ts';
 import { BATCH_VERSION } from '../../core/batch/batchVersion.ts';
 import type { BatchEvent } from '../../core/batch/eventSchema.ts';
+import { isRecord } from '../../core/exchange/head.ts';
+import { foundIn } from '../../core/exchange/migrate.ts';
 import { addAside, ASIDE } from './aside.ts';
+import { putInOneBreath } from './inOneBreath.ts';
 import type { Old, TableHistory } from './table.ts';
 
 /** A batch without its events. Once it is stored it stays as it is. */
@@ -65,6 +68,12 @@ export function putFound(db: Tables, batch: Old): Promise<void> {
   return putMissing(db, head, said);
 }
 
+/** The batch that an older version wrote in a plan, stored where there is one. */
+export async function putBatchIn(db: Tables, plan: unknown, version: number): Promise<void> {
+  const { batch } = isRecord(plan) ? foundIn(plan, version) : {};
+  if (batch) await putFound(db, batch);
+}
+
 /** Store a batch, or those of these events that are not stored yet of one that is. */
 export const putBatch = (
   db: Dexie,
@@ -76,22 +85,10 @@ export const putBatch = (
     return putMissing(db, rows.head, rows.said);
   });
 
-/**
- * Hand events to the browser while the page is going away: asked for and committed in one breath, as nothing
- * can be waited for any more. No promise and no error: where it cannot be done, nothing else could be either.
- */
+/** Hand events to the browser while the page is going away. */
 export function leaveEvents(db: Dexie, batch: Batch, said: readonly BatchEvent[]): void {
-  const { head, said: rows } = rowsOf({ ...batch, events: said });
-  try {
-    const transaction = db
-      .backendDB()
-      .transaction([BATCHES.name, EVENTS.name], 'readwrite', { durability: 'strict' });
-    transaction.objectStore(BATCHES.name).put(head);
-    for (const row of rows) transaction.objectStore(EVENTS.name).put(row);
-    transaction.commit();
-  } catch {
-    // the database is not open: it has failed before, and the maker was told
-  }
+  const rows = rowsOf({ ...batch, events: said });
+  putInOneBreath(db, { [BATCHES.name]: [rows.head], [EVENTS.name]: rows.said });
 }
 
 const withEvents = async (db: Dexie, { id, version, value }: BatchRecord): Promise<StoredBatch> => {

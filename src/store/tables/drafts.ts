@@ -1,9 +1,9 @@
 import type { Dexie, Table, Transaction } from 'dexie';
-import { foundIn } from '../../core/exchange/migrate.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { PLAN_VERSION } from '../../core/plan/planVersion.ts';
 import { PAGE_ID } from '../page.ts';
-import { putFound } from './batches.ts';
+import { putBatchIn } from './batches.ts';
+import { putInOneBreath } from './inOneBreath.ts';
 import { storedSteps, type Held } from './plans.ts';
 import type { Old, TableHistory } from './table.ts';
 import { versionOf } from './upToDate.ts';
@@ -28,10 +28,8 @@ export interface DraftRecord {
  * draft leaves it out.
  */
 async function batchesOf(transaction: Transaction): Promise<void> {
-  for (const { plan, version } of await transaction.table<Old>(DRAFTS.name).toArray()) {
-    const { batch } = typeof plan === 'object' && plan ? foundIn(plan as Old, versionOf(version)) : {};
-    if (batch) await putFound(transaction, batch);
-  }
+  for (const { plan, version } of await transaction.table<Old>(DRAFTS.name).toArray())
+    await putBatchIn(transaction, plan, versionOf(version));
 }
 
 export const DRAFTS: TableHistory = {
@@ -62,19 +60,10 @@ export const keepDraft = async (db: Dexie, draft: DraftRecord): Promise<void> =>
   await rows(db).put(draft);
 };
 
-/**
- * Hand a draft to the browser while the page is going away: asked for and committed in one breath, as nothing
- * can be waited for any more. No promise and no error: where it cannot be done, nothing else could be either.
- */
-export function leaveDraft(db: Dexie, draft: DraftRecord): void {
-  try {
-    const transaction = db.backendDB().transaction([DRAFTS.name], 'readwrite', { durability: 'strict' });
-    transaction.objectStore(DRAFTS.name).put(draft);
-    transaction.commit();
-  } catch {
-    // the database is not open: it has failed before, and the maker was told
-  }
-}
+/** Hand a draft to the browser while the page is going away. */
+export const leaveDraft = (db: Dexie, draft: DraftRecord): void => {
+  putInOneBreath(db, { [DRAFTS.name]: [draft] });
+};
 
 /** Make a gone page's draft this page's own. False where another page was faster. */
 export const takeOver = (db: Dexie, draft: DraftRecord): Promise<boolean> =>

@@ -1,5 +1,6 @@
 import type { Dexie, Table, Transaction } from 'dexie';
 import type { Batch } from '../../core/batch/batchSchema.ts';
+import { isRecord } from '../../core/exchange/head.ts';
 import { foundIn, v1to2 } from '../../core/exchange/migrate.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { PLAN_VERSION } from '../../core/plan/planVersion.ts';
@@ -21,8 +22,6 @@ export interface PlanRecord extends Revised {
   readonly version: number;
   readonly plan: Plan;
 }
-
-const isRecord = (value: unknown): value is Old => typeof value === 'object' && value !== null;
 
 /** Up to version 5 what was really done stood in the plan: it becomes a batch by itself. */
 async function batchesApart(transaction: Transaction): Promise<void> {

@@ -14,9 +14,21 @@ export function readStoredBatch({ version, value }: StoredBatch): Batch | undefi
   return read.ok ? { ...read.value, events: [...inOrder(read.value)] } : undefined;
 }
 
-/** Of a plan's batches the one that is going on: what is written down is written there. */
+/** Stored batches, read once: those that can be, the one begun last first, and those that cannot. */
+export function readBatches(stored: readonly StoredBatch[]): {
+  readonly batches: readonly Batch[];
+  readonly damaged: readonly StoredBatch[];
+} {
+  const read = stored.map((of) => ({ of, batch: readStoredBatch(of) }));
+  return {
+    batches: read.flatMap((r) => r.batch ?? []).toSorted((a, b) => b.started.utcMs - a.started.utcMs),
+    damaged: read.flatMap((r) => (r.batch ? [] : [r.of])),
+  };
+}
+
+/** Of a plan's batches, newest first, the one that is going on: what is written down is written there. */
+export const unfinished = (batches: readonly Batch[]): Batch | undefined => batches.find((b) => !isOver(b));
+
+/** The same, of batches as they are stored. */
 export const goingOn = (stored: readonly StoredBatch[]): Batch | undefined =>
-  stored
-    .flatMap((s) => readStoredBatch(s) ?? [])
-    .filter((b) => !isOver(b))
-    .toSorted((a, b) => b.started.utcMs - a.started.utcMs)[0];
+  unfinished(readBatches(stored).batches);

@@ -23,7 +23,7 @@ interface Covered {
 }
 
 const MOCHA = [
-  'mocha',
+  'node_modules/mocha/bin/mocha.js',
   '--no-config',
   '--node-option',
   'import=tsx',
@@ -43,7 +43,7 @@ export const passes = (
   mostS = 600,
 ): Promise<boolean> =>
   new Promise((done) => {
-    const child = spawn('npx', [...MOCHA, '--timeout', '120000', spec], {
+    const child = spawn(process.execPath, [...MOCHA, '--timeout', '120000', spec], {
       cwd: root,
       env: { ...process.env, ...env },
       stdio: 'ignore',

@@ -5,7 +5,7 @@ import type { Plan } from '../../src/core/plan/planSchema.ts';
  * A third bookkeeping of the sheet: from its printed lines and the plan's own figures alone, nothing of the
  * product's ledger. Each line moves grams of a mixed vessel. Pure NaOH that a gram of oil can use is SV /
  * 1000 x 39.997 / 56.106 (SV in mg KOH/g, ISO 3657); the library's values are the middles of the Codex ranges
- * (CXS 210, 33 and 211; castor by the pharmacopoeia), from memory.
+ * (CXS 210, 33 and 211; castor and cocoa butter by the pharmacopoeia), from memory.
  */
 const RANGES: Readonly<Record<string, readonly [name: string, low: number, high: number]>> = {
   olive: ['Olive oil', 184, 196],
@@ -16,6 +16,8 @@ const RANGES: Readonly<Record<string, readonly [name: string, low: number, high:
   'sunflower-high-oleic': ['Sunflower oil, high oleic', 182, 194],
   castor: ['Castor oil', 176, 187],
   lard: ['Lard', 192, 203],
+  'cocoa-butter': ['Cocoa butter', 188, 200],
+  'rice-bran': ['Rice bran oil', 180, 199],
 };
 /**
  * An oil in a jar that nobody named is counted as the light oil that can use least: avocado at its low end.

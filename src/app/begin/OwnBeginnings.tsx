@@ -5,6 +5,7 @@ import type { Mould } from '../../core/mould/schema.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { BeginningCard } from './BeginningCard.tsx';
 import { useOwnBeginnings } from './useOwnBeginnings.ts';
+import { IconButton } from '../kit/IconButton.tsx';
 
 interface OwnBeginningsProps {
   readonly at: { readonly planId: string; readonly now: string };
@@ -38,15 +39,13 @@ export function OwnBeginnings({ at, mould, onBegin }: OwnBeginningsProps) {
               plan={plan}
               onBegin={() => void onBegin('design', plan)}
             />
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm absolute right-1 bottom-2 px-1.5"
-              aria-label={`No longer keep ${name} as a beginning`}
+            <IconButton
+              icon={X}
+              className="absolute right-1 bottom-2"
+              label={`No longer keep ${name} as a beginning`}
               title="No longer keep it"
               onClick={remove}
-            >
-              <X className="size-4" aria-hidden="true" />
-            </button>
+            />
           </li>
         ))}
       </ul>

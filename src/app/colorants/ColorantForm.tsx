@@ -20,6 +20,7 @@ import { Group } from '../parts/Station.tsx';
 import { TextField } from '../parts/TextField.tsx';
 import { DoseStrip } from './DoseStrip.tsx';
 import { PaleBar } from './PaleBar.tsx';
+import { Button } from '../kit/Button.tsx';
 
 /** Everything that is known of one colorant. A change is kept at once; plans keep the copies they have. */
 export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
@@ -179,13 +180,12 @@ export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
           : 'One of your own.'}{' '}
         Plans keep their own copy: a change here changes no plan made before.
       </p>
-      <button
-        type="button"
-        className="btn btn-sm justify-self-start"
+      <Button
+        className="justify-self-start"
         onClick={() => void colorantKeeper.change(colorant.id, seen, null)}
       >
         {starter ? 'Back to the starter’s figures' : 'Remove from the library'}
-      </button>
+      </Button>
     </div>
   );
 }

@@ -17,6 +17,7 @@ import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { ColourDrop } from './ColourDrop.tsx';
 import { ColorantForm } from './ColorantForm.tsx';
 import { readCsv, writeCsv } from './csv.ts';
+import { Button } from '../kit/Button.tsx';
 
 /** An id that no other page, file or row can have given to another colorant. */
 const newOwnId = (): string => `own-${crypto.randomUUID()}`;
@@ -91,20 +92,17 @@ export function Colorants() {
             <Upload className="size-4" aria-hidden="true" />
             Import CSV
           </FilePicker>
-          <button
-            type="button"
-            className="btn btn-sm"
+          <Button
+            icon={Download}
             onClick={() => {
               saveFile('colorants.csv', writeCsv(all), 'text/csv');
             }}
           >
-            <Download className="size-4" aria-hidden="true" />
             Export CSV
-          </button>
-          <button type="button" className="btn btn-sm btn-accent" onClick={add}>
-            <Plus className="size-4" aria-hidden="true" />
+          </Button>
+          <Button icon={Plus} tone="accent" onClick={add}>
             Colorant
-          </button>
+          </Button>
         </span>
         <ThemeButton />
       </header>

@@ -5,6 +5,7 @@ import type { Gesture } from '../../store/gesture.ts';
 import type { Fault } from '../../core/result/result.ts';
 import { ColourPicker } from '../parts/colour/ColourPicker.tsx';
 import { FigureField } from '../parts/quantities.tsx';
+import { Button } from '../kit/Button.tsx';
 
 /** A pale bar is tried at this part of the full dose to begin with. */
 const FIRST_PART = 0.15;
@@ -19,9 +20,8 @@ export function PaleBar({ nature, onKeep }: PaleBarProps) {
   const { pale } = nature;
   if (!pale)
     return (
-      <button
-        type="button"
-        className="btn btn-sm justify-self-start"
+      <Button
+        className="justify-self-start"
         onClick={() => {
           const doseGPerKg = Number((nature.doseGPerKg * FIRST_PART).toPrecision(2));
           const base = bodyOfHex(nature.base);
@@ -31,7 +31,7 @@ export function PaleBar({ nature, onKeep }: PaleBarProps) {
         }}
       >
         Add a pale test bar
-      </button>
+      </Button>
     );
   const put = (part: Partial<typeof pale>, gesture?: Gesture): Fault | undefined =>
     onKeep((n) => (n.pale ? { ...n, pale: { ...n.pale, ...part } } : n), gesture);
@@ -58,13 +58,7 @@ export function PaleBar({ nature, onKeep }: PaleBarProps) {
           {null}
         </ColourPicker>
       </div>
-      <button
-        type="button"
-        className="btn btn-sm"
-        onClick={() => onKeep(({ pale: _pale, ...without }) => without)}
-      >
-        Leave it out
-      </button>
+      <Button onClick={() => onKeep(({ pale: _pale, ...without }) => without)}>Leave it out</Button>
       <p className="quiet basis-full text-sm leading-snug">
         Two bars say how pale tints come out; with one, half the dose is taken to have half the strength.
       </p>

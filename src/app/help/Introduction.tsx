@@ -3,6 +3,7 @@ import { introductionEnded } from '../../store/deskSlice.ts';
 import { keepIntroduced } from '../../store/introduced.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { PLACES, type HelpPlace } from './places.ts';
+import { IconButton } from '../kit/IconButton.tsx';
 
 interface IntroductionProps {
   readonly of: HelpPlace;
@@ -28,18 +29,16 @@ export function Introduction({ of, className = '', small = false }: Introduction
       <p className="flex-1">
         <strong>{name}.</strong> {says}
       </p>
-      <button
-        type="button"
-        className="btn btn-ghost btn-xs px-1"
-        aria-label="Close the explanations"
+      <IconButton
+        icon={X}
+        size="tiny"
+        label="Close the explanations"
         title="Close; Help has them again"
         onClick={() => {
           keepIntroduced();
           dispatch(introductionEnded());
         }}
-      >
-        <X className="size-4" aria-hidden="true" />
-      </button>
+      />
     </aside>
   );
 }

@@ -5,6 +5,7 @@ import { DamagedActions } from '../parts/Damaged.tsx';
 import { saveFile } from '../parts/saveFile.ts';
 import { Group } from '../parts/Station.tsx';
 import { useLive } from '../parts/useLive.ts';
+import { Button } from '../kit/Button.tsx';
 
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 
@@ -39,16 +40,14 @@ export function Batches() {
             <span className="quiet text-sm">
               {b.events.length} {b.events.length === 1 ? 'entry' : 'entries'}
             </span>
-            <button
-              type="button"
-              className="btn btn-sm"
+            <Button
               aria-label={`Export the batch of ${b.name}`}
               onClick={() => {
                 saveFile(batchFileName(b), writeBatchFile(b), 'application/json');
               }}
             >
               Export
-            </button>
+            </Button>
           </li>
         ))}
       </ul>

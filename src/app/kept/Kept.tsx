@@ -18,6 +18,7 @@ import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { useLive } from '../parts/useLive.ts';
 import { Waiting } from '../shelf/Waiting.tsx';
 import { Batches } from './Batches.tsx';
+import { Button } from '../kit/Button.tsx';
 
 /** What is counted, and what a maker calls it. */
 const COUNTED = [
@@ -90,9 +91,9 @@ export function Kept() {
             </Fact>
           </dl>
           {use?.lasting === false && (
-            <button type="button" className="btn btn-sm justify-self-start" onClick={() => void askBrowser()}>
+            <Button className="justify-self-start" onClick={() => void askBrowser()}>
               Ask the browser to keep it
-            </button>
+            </Button>
           )}
           {said !== null && <p className="text-sm">{said}</p>}
           <p className="quiet text-sm">
@@ -113,22 +114,14 @@ export function Kept() {
                   <span className="min-w-0 flex-1 truncate">
                     {KINDS[a.table] ?? a.table} “{a.key}”
                   </span>
-                  <button
-                    type="button"
-                    className="btn btn-sm"
+                  <Button
                     onClick={() => {
                       exportRaw(a.key, a.record);
                     }}
                   >
                     Export as stored
-                  </button>
-                  <button
-                    type="button"
-                    className="btn btn-sm"
-                    onClick={() => void ask((db) => dropAside(db, a.id))}
-                  >
-                    Delete for good
-                  </button>
+                  </Button>
+                  <Button onClick={() => void ask((db) => dropAside(db, a.id))}>Delete for good</Button>
                 </li>
               ))}
             </ul>

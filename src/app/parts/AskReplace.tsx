@@ -1,4 +1,5 @@
 import { freeName } from '../../store/tables/plans.ts';
+import { Button } from '../kit/Button.tsx';
 
 interface AskReplaceProps {
   readonly name: string;
@@ -16,21 +17,16 @@ export function AskReplace({ name, taken, onReplace, onBeside, onLeave }: AskRep
     <div role="alert" className="grid gap-2 border-l-4 border-warning bg-base-100 px-3 py-2 text-sm">
       <p>You have one called “{name}” already.</p>
       <p className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-sm btn-primary"
+        <Button
+          tone="primary"
           onClick={() => {
             onBeside(other);
           }}
         >
           Take it as “{other}”
-        </button>
-        <button type="button" className="btn btn-sm" onClick={onReplace}>
-          Put it in place of mine
-        </button>
-        <button type="button" className="btn btn-sm" onClick={onLeave}>
-          Leave it
-        </button>
+        </Button>
+        <Button onClick={onReplace}>Put it in place of mine</Button>
+        <Button onClick={onLeave}>Leave it</Button>
       </p>
     </div>
   );

@@ -1,20 +1,21 @@
 import { ChevronLeft } from 'lucide-react';
 import { useNavigate } from 'react-router';
+import { Button } from '../kit/Button.tsx';
 
 /** Back to where a library was opened from: a plan, or, where it was opened by its address, the shelf. */
 export function BackButton() {
   const navigate = useNavigate();
   return (
-    <button
-      type="button"
-      className="btn btn-ghost btn-sm gap-1 px-2"
+    <Button
+      icon={ChevronLeft}
+      tone="quiet"
+      className="gap-1 px-2"
       onClick={() => {
         if (history.length > 1) void navigate(-1);
         else void navigate('/');
       }}
     >
-      <ChevronLeft className="size-4" aria-hidden="true" />
       Back
-    </button>
+    </Button>
   );
 }

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { undone } from '../../store/planSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { Button } from '../kit/Button.tsx';
 
 interface BoundaryProps {
   /** what stands here, as the maker would call it: "This station" */
@@ -32,20 +33,18 @@ function Failed({ what, error, resetErrorBoundary }: FallbackProps & { readonly 
         Nothing of the plan is lost by it; the other stations work on. What went wrong: {messageOf(error)}
       </p>
       <p className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-sm btn-primary" onClick={resetErrorBoundary}>
+        <Button tone="primary" onClick={resetErrorBoundary}>
           Try again
-        </button>
+        </Button>
         {back && (
-          <button
-            type="button"
-            className="btn btn-sm"
+          <Button
             onClick={() => {
               dispatch(undone());
               resetErrorBoundary();
             }}
           >
             Undo the last change
-          </button>
+          </Button>
         )}
       </p>
     </div>

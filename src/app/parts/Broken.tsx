@@ -1,4 +1,5 @@
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
+import { Button } from '../kit/Button.tsx';
 
 const reason = (error: unknown): string => {
   if (isRouteErrorResponse(error)) return `${error.status} ${error.statusText}`;
@@ -18,15 +19,14 @@ export function Broken() {
         <Link className="btn btn-primary" to="/">
           To the shelf
         </Link>
-        <button
-          type="button"
-          className="btn"
+        <Button
+          size="full"
           onClick={() => {
             location.reload();
           }}
         >
           Try again
-        </button>
+        </Button>
       </p>
     </main>
   );

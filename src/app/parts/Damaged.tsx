@@ -1,6 +1,7 @@
 import { ask, type Query } from '../../store/ask.ts';
 import { rawRecord, setAside } from '../../store/tables/aside.ts';
 import { exportRaw } from './exportRaw.ts';
+import { Button } from '../kit/Button.tsx';
 
 interface DamagedProps {
   readonly name: string;
@@ -14,9 +15,8 @@ interface DamagedProps {
 export function DamagedActions({ name, raw, away }: DamagedProps) {
   return (
     <span className="flex flex-wrap gap-1.5">
-      <button
-        type="button"
-        className="btn btn-xs"
+      <Button
+        size="tiny"
         onClick={() =>
           void ask(raw).then((record) => {
             exportRaw(name, record);
@@ -24,10 +24,10 @@ export function DamagedActions({ name, raw, away }: DamagedProps) {
         }
       >
         Export as stored
-      </button>
-      <button type="button" className="btn btn-xs" onClick={() => void ask(away)}>
+      </Button>
+      <Button size="tiny" onClick={() => void ask(away)}>
         Set aside
-      </button>
+      </Button>
     </span>
   );
 }

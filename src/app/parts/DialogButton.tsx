@@ -1,4 +1,5 @@
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import { Button } from '../kit/Button.tsx';
 
 interface DialogButtonProps {
   /** what the button is called and says when it is pointed at */
@@ -21,9 +22,8 @@ export function DialogButton({ label, icon, title, children }: DialogButtonProps
   }, [open]);
   return (
     <>
-      <button
-        type="button"
-        className="btn btn-ghost btn-sm"
+      <Button
+        tone="quiet"
         onClick={() => {
           setOpen(true);
         }}
@@ -31,7 +31,7 @@ export function DialogButton({ label, icon, title, children }: DialogButtonProps
         title={label}
       >
         {icon}
-      </button>
+      </Button>
       {open && (
         <dialog
           ref={dialog}
@@ -47,9 +47,9 @@ export function DialogButton({ label, icon, title, children }: DialogButtonProps
             </h2>
             {children}
             <form method="dialog">
-              <button type="submit" className="btn btn-primary">
+              <Button tone="primary" size="full" type="submit">
                 Done
-              </button>
+              </Button>
             </form>
           </div>
         </dialog>

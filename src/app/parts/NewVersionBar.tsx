@@ -1,5 +1,6 @@
 import { takeNewVersion } from '../../store/newVersion.ts';
 import { useAppSelector } from '../../store/store.ts';
+import { Button } from '../kit/Button.tsx';
 
 /** A newer Drip Line is there: it waits until the maker likes. */
 export function NewVersionBar() {
@@ -11,15 +12,14 @@ export function NewVersionBar() {
       className="no-print rule flex flex-wrap items-center gap-3 border-b bg-base-100 px-5 py-1.5 text-sm"
     >
       A new version of Drip Line is ready: reload when you like.
-      <button
-        type="button"
-        className="btn btn-xs"
+      <Button
+        size="tiny"
         onClick={() =>
           void import('../../store/keeping/keep.ts').then(({ keeper }) => keeper.flush()).then(takeNewVersion)
         }
       >
         Reload
-      </button>
+      </Button>
     </p>
   );
 }

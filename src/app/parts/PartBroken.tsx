@@ -1,4 +1,5 @@
 import { useRouteError } from 'react-router';
+import { Button } from '../kit/Button.tsx';
 
 /** Stands where a part of a page failed as it was shown. What stands round it goes on. */
 export function PartBroken() {
@@ -14,15 +15,15 @@ export function PartFailed({ error }: { readonly error: unknown }) {
         Nothing you made is lost by it; the other parts work on. What went wrong:{' '}
         {error instanceof Error ? error.message : String(error)}
       </p>
-      <button
-        type="button"
-        className="btn btn-sm btn-primary justify-self-start"
+      <Button
+        tone="primary"
+        className="justify-self-start"
         onClick={() => {
           location.reload();
         }}
       >
         Load it again
-      </button>
+      </Button>
     </div>
   );
 }

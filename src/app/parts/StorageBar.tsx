@@ -2,6 +2,7 @@ import { TriangleAlert } from 'lucide-react';
 import { askedAgain } from '../../store/keeping/keepingSlice.ts';
 import { TROUBLE_WORDS } from '../../store/keeping/trouble.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { Button } from '../kit/Button.tsx';
 
 const names = (list: readonly string[]): string => list.map((n) => `“${n}”`).join(', ');
 
@@ -44,24 +45,20 @@ export function StorageBar() {
         {trouble !== null && TROUBLE_WORDS[trouble]}
       </p>
       {unstored.length > 0 && (
-        <button type="button" className="btn btn-sm btn-primary" onClick={() => void exportAll()}>
+        <Button tone="primary" onClick={() => void exportAll()}>
           Export what is not stored
-        </button>
+        </Button>
       )}
       {trouble === 'replaced' || trouble === 'newer' ? (
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
           onClick={() => {
             location.reload();
           }}
         >
           Reload
-        </button>
+        </Button>
       ) : (
-        <button type="button" className="btn btn-sm" onClick={() => void again()}>
-          Try again
-        </button>
+        <Button onClick={() => void again()}>Try again</Button>
       )}
     </div>
   );

@@ -1,6 +1,7 @@
 import { Moon, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { keepTheme, readTheme } from '../../store/theme.ts';
+import { Button } from '../kit/Button.tsx';
 
 /** Daylight or evening. */
 export function ThemeButton() {
@@ -8,9 +9,8 @@ export function ThemeButton() {
   const other = theme === 'day' ? 'evening' : 'day';
   const label = other === 'evening' ? 'Evening colours' : 'Daylight colours';
   return (
-    <button
-      type="button"
-      className="btn btn-ghost btn-sm"
+    <Button
+      tone="quiet"
       aria-label={label}
       title={label}
       onClick={() => {
@@ -23,6 +23,6 @@ export function ThemeButton() {
       ) : (
         <Sun className="size-4.5" aria-hidden="true" />
       )}
-    </button>
+    </Button>
   );
 }

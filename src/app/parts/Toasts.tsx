@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { toastGone, type Toast } from '../../store/toastSlice.ts';
+import { Button } from '../kit/Button.tsx';
 
 /** How long a message stays, ms; one of trouble, or with something to undo, stays longer. */
 const STAY_MS = { plain: 6000, long: 15000 };
@@ -21,16 +22,14 @@ function ToastCard({ toast }: { readonly toast: Toast }) {
     >
       <span className="whitespace-pre-line">{toast.text}</span>
       {restore && (
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
           onClick={() => {
             dispatch(toastGone(toast.id));
             void import('../../store/keeping/newPlans.ts').then(({ putBack }) => putBack(restore));
           }}
         >
           Undo
-        </button>
+        </Button>
       )}
       <button
         type="button"

@@ -1,5 +1,6 @@
 import type { Warning } from '../../core/advice/warning.ts';
 import { useEdit } from './usePlan.ts';
+import { Button } from '../kit/Button.tsx';
 
 const TONES = {
   refuse: { edge: 'border-error', word: 'Refused' },
@@ -34,14 +35,14 @@ export function WarningCards({ warnings }: { readonly warnings: readonly Warning
           {w.remedies && w.remedies.length > 0 && (
             <p className="flex flex-wrap gap-2">
               {w.remedies.map((r) => (
-                <button
+                <Button
+                  tone="primary"
+                  className="h-auto min-h-8 py-1 whitespace-normal"
                   key={r.label}
-                  type="button"
-                  className="btn btn-primary btn-sm h-auto min-h-8 py-1 whitespace-normal"
                   onClick={() => edit(r.apply)}
                 >
                   {r.label}
-                </button>
+                </Button>
               ))}
             </p>
           )}

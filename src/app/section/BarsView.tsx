@@ -10,6 +10,8 @@ import { useSize } from '../parts/useSize.ts';
 import { BarFace } from './BarFace.tsx';
 import { sideWord, whereFrom } from './barWords.ts';
 import { saveFacePicture } from './saveFacePicture.ts';
+import { Button } from '../kit/Button.tsx';
+import { IconButton } from '../kit/IconButton.tsx';
 
 /** So many of the bars round the one that is looked at are drawn small. */
 const NEIGHBOURS = 41;
@@ -42,15 +44,13 @@ export function BarsView() {
   return (
     <div ref={ref} className="flex min-h-0 flex-1 flex-col items-center gap-2 p-4">
       <div className="flex items-center gap-3">
-        <button
-          type="button"
-          className="btn btn-sm"
+        <IconButton
+          icon={ChevronLeft}
+          tone="plain"
           disabled={now === 0}
           onClick={() => step(-1)}
-          aria-label="Bar before"
-        >
-          <ChevronLeft className="size-4" aria-hidden="true" />
-        </button>
+          label="Bar before"
+        />
         <p role="status" className="min-w-52 text-center leading-tight">
           <strong>
             Bar {now + 1} of {count}
@@ -59,15 +59,13 @@ export function BarsView() {
           {show.mass(bar.massG)}
           <span className="quiet block text-sm">{where}</span>
         </p>
-        <button
-          type="button"
-          className="btn btn-sm"
+        <IconButton
+          icon={ChevronRight}
+          tone="plain"
           disabled={now === count - 1}
           onClick={() => step(1)}
-          aria-label="Bar after"
-        >
-          <ChevronRight className="size-4" aria-hidden="true" />
-        </button>
+          label="Bar after"
+        />
       </div>
       <div className="flex flex-wrap items-center justify-center gap-2">
         <Choice
@@ -77,9 +75,8 @@ export function BarsView() {
           options={sides.map((value) => ({ value, label: sideWord(bar, value).replace(' face', '') }))}
           onChoose={setWanted}
         />
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
+          icon={Download}
           onClick={() =>
             void saveFacePicture(
               face,
@@ -88,9 +85,8 @@ export function BarsView() {
             )
           }
         >
-          <Download className="size-4" aria-hidden="true" />
           Picture, .png
-        </button>
+        </Button>
       </div>
       {width > 0 && (
         <BarFace face={face} top={side === 'top'} width={width - 40} height={Math.max(80, height - 210)} />

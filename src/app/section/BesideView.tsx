@@ -11,6 +11,7 @@ import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { SEEN, useBench, useColours, useEdit } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { FaceDrawing } from './FaceDrawing.tsx';
+import { Button } from '../kit/Button.tsx';
 
 /** More differences than this are not read one by one. */
 const MOST = 5;
@@ -70,9 +71,7 @@ export function BesideView() {
               .join('; ') + (found.length > MOST ? `; and ${found.length - MOST} more.` : '.')}
       </p>
       <div className="flex gap-1.5">
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
           disabled={found.length === 0}
           onClick={() => {
             dispatch(besideKept(plan));
@@ -80,17 +79,15 @@ export function BesideView() {
           }}
         >
           Change places
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm"
+        </Button>
+        <Button
           onClick={() => {
             dispatch(besideKept(null));
             dispatch(viewShown('plan'));
           }}
         >
           Let the kept one go
-        </button>
+        </Button>
       </div>
     </div>
   );

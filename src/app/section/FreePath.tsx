@@ -4,6 +4,7 @@ import { updateStroke } from '../../core/edit/pattern.ts';
 import { MOST_POINTS } from '../../core/plan/patternSchema.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useBench } from '../parts/usePlan.ts';
+import { Button } from '../kit/Button.tsx';
 
 type Spot = readonly [x: number, y: number];
 
@@ -80,15 +81,14 @@ export function FreePath({ width, height, under, spot }: FreePathProps) {
           />
         </svg>
       )}
-      <button
-        type="button"
-        className="btn btn-sm absolute top-2 right-4"
+      <Button
+        icon={PencilLine}
+        className="absolute top-2 right-4"
         aria-pressed={drawing}
         onClick={() => setDrawing(!drawing)}
       >
-        <PencilLine className="size-4" aria-hidden="true" />
         {drawing ? 'Draw it in one go' : 'Draw the path'}
-      </button>
+      </Button>
     </>
   );
 }

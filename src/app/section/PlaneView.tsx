@@ -7,6 +7,7 @@ import { SEEN, useBench, useColours, usePresent } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { FaceDrawing } from './FaceDrawing.tsx';
 import { saveFacePicture } from './saveFacePicture.ts';
+import { Button } from '../kit/Button.tsx';
 
 const USUAL: readonly { readonly name: string; readonly cut: Pick<HandCut, 'turnDeg' | 'leanDeg'> }[] = [
   { name: 'Across', cut: { turnDeg: 0, leanDeg: 0 } },
@@ -63,24 +64,20 @@ export function PlaneView() {
     <div ref={ref} className="flex min-h-0 flex-1 flex-col items-center gap-2 p-4">
       <div className="flex flex-wrap justify-center gap-1.5">
         {USUAL.map((u) => (
-          <button
+          <Button
             key={u.name}
-            type="button"
-            className="btn btn-sm"
             aria-pressed={u.cut.turnDeg === cut.turnDeg && u.cut.leanDeg === cut.leanDeg}
             onClick={() => setCut({ ...cut, ...u.cut })}
           >
             {u.name}
-          </button>
+          </Button>
         ))}
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
+          icon={Download}
           onClick={() => void saveFacePicture(face, depositColours(colours), fileStem(`${name} cut`, 'cut'))}
         >
-          <Download className="size-4" aria-hidden="true" />
           Picture, .png
-        </button>
+        </Button>
       </div>
       {width > 0 && (
         <FaceDrawing

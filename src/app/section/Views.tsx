@@ -17,6 +17,8 @@ import { FlatView } from './FlatView.tsx';
 import { LoafView } from './LoafView.tsx';
 import { PlaneView } from './PlaneView.tsx';
 import { MouldTabs } from './MouldTabs.tsx';
+import { Button } from '../kit/Button.tsx';
+import { IconButton } from '../kit/IconButton.tsx';
 
 const VIEWS: readonly { readonly view: LoafViewName; readonly label: string }[] = [
   { view: 'section', label: 'Section' },
@@ -53,15 +55,13 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
             {v.label}
           </button>
         ))}
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm order-last px-1.5 bench:hidden"
-          aria-label="Fold the section to a strip"
+        <IconButton
+          icon={ChevronUp}
+          className="order-last bench:hidden"
+          label="Fold the section to a strip"
           title="Fold the section to a strip"
           onClick={() => dispatch(sectionFolded(true))}
-        >
-          <ChevronUp className="size-4.5" aria-hidden="true" />
-        </button>
+        />
         <select
           className={`field ml-auto h-8 w-28 px-1.5 text-sm ${look.when === 'cured' ? '' : 'border-accent font-bold'}`}
           aria-label="Colours as they look"
@@ -95,19 +95,17 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
           </label>
         )}
         {look.eyes !== 'all' && (
-          <button
-            type="button"
-            className="btn btn-sm border-accent bg-base-100"
+          <Button
+            className="border-accent bg-base-100"
             onClick={() => dispatch(lookChanged({ eyes: 'all' }))}
           >
             As seen with {look.eyes}
             <X className="size-4" aria-label="Show all colours" />
-          </button>
+          </Button>
         )}
         {(flat || view === 'plan' || view === 'loaf') && chosen !== null && (
-          <button
-            type="button"
-            className="btn btn-sm border-base-300 bg-base-100"
+          <Button
+            className="border-base-300 bg-base-100"
             aria-pressed={moment === 'pour'}
             onClick={() => dispatch(momentShown(moment === 'pour' ? 'whole' : 'pour'))}
           >
@@ -116,7 +114,7 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
               : isPour
                 ? 'Show it at this pour'
                 : 'Show it after this'}
-          </button>
+          </Button>
         )}
       </div>
       <Introduction of="section" className="mx-4 mt-2" />

@@ -8,6 +8,7 @@ import { useAppSelector } from '../../store/store.ts';
 import { saveFile } from '../parts/saveFile.ts';
 import { CardLines } from './CardLines.tsx';
 import { PlanThumb } from './PlanThumb.tsx';
+import { IconButton } from '../kit/IconButton.tsx';
 
 /** Not needed to show the shelf. */
 const keeping = () => import('../../store/keeping/newPlans.ts');
@@ -43,33 +44,24 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
       <div className="flex items-center justify-between gap-1 px-3">
         <h2 className="min-w-0 truncate text-base">{plan.name}</h2>
         <div className="flex shrink-0">
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm px-1.5"
-            aria-label={`Duplicate ${plan.name}`}
+          <IconButton
+            icon={Copy}
+            label={`Duplicate ${plan.name}`}
             title="Duplicate"
             onClick={() => void duplicate()}
-          >
-            <Copy className="size-4" aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm px-1.5"
-            aria-label={`Export ${plan.name}`}
+          />
+          <IconButton
+            icon={Download}
+            label={`Export ${plan.name}`}
             title="Export as a plan file"
             onClick={() => void exportFile()}
-          >
-            <Download className="size-4" aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm px-1.5"
-            aria-label={`Delete ${plan.name}`}
+          />
+          <IconButton
+            icon={Trash2}
+            label={`Delete ${plan.name}`}
             title="Delete"
             onClick={() => void keeping().then(({ removePlan }) => removePlan(plan))}
-          >
-            <Trash2 className="size-4" aria-hidden="true" />
-          </button>
+          />
         </div>
       </div>
       <div className="-mt-2 px-3">

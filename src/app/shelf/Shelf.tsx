@@ -9,6 +9,7 @@ import type { Refusal } from './importFiles.ts';
 import { PlanGrid } from './PlanGrid.tsx';
 import { ORDERS, useFound, type Order } from './useFound.ts';
 import { useShelf } from './useShelf.ts';
+import { Button } from '../kit/Button.tsx';
 
 // the shelf itself is there first
 const EmptyShelf = lazy(async () => ({ default: (await import('./EmptyShelf.tsx')).EmptyShelf }));
@@ -105,10 +106,9 @@ export function Shelf() {
           <Link to="/supplies" className="btn btn-ghost">
             Supplies
           </Link>
-          <button type="button" className="btn" onClick={() => picker.current?.click()}>
-            <Upload className="size-4.5" aria-hidden="true" />
+          <Button icon={Upload} size="full" onClick={() => picker.current?.click()}>
             Import
-          </button>
+          </Button>
           <input
             ref={picker}
             type="file"
@@ -140,15 +140,14 @@ export function Shelf() {
               </ul>
             </div>
           ))}
-          <button
-            type="button"
-            className="btn btn-sm justify-self-start"
+          <Button
+            className="justify-self-start"
             onClick={() => {
               setRefused([]);
             }}
           >
             Close
-          </button>
+          </Button>
         </section>
       )}
       <Suspense fallback={null}>

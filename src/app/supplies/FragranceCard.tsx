@@ -14,6 +14,8 @@ import { formatShort } from '../../core/units/format.ts';
 import { SPEED_WORDS, TAN_WORDS } from './behaviourWords.ts';
 import { SupplyCard } from './SupplyCard.tsx';
 import { keepOf } from './useKeep.ts';
+import { Button } from '../kit/Button.tsx';
+import { IconButton } from '../kit/IconButton.tsx';
 
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
@@ -83,14 +85,12 @@ export function FragranceCard({ seen }: { readonly seen: Seen<FragranceStock> })
                 </span>{' '}
                 {SPEED_WORDS[o.speed]}, {TAN_WORDS[o.tan]}
               </span>
-              <button
-                type="button"
-                className="btn btn-ghost btn-xs px-1"
-                aria-label={`Take out what was seen in ${o.recipe}`}
+              <IconButton
+                icon={X}
+                size="tiny"
+                label={`Take out what was seen in ${o.recipe}`}
                 onClick={() => keep({ observed: f.observed.filter((x) => x !== o) })}
-              >
-                <X className="size-3.5" aria-hidden="true" />
-              </button>
+              />
             </li>
           ))}
         </ul>
@@ -106,9 +106,9 @@ export function FragranceCard({ seen }: { readonly seen: Seen<FragranceStock> })
             Learned: batter thickens <strong>≈ {formatShort(f.known.value, 2)} times as fast</strong> with it,
             from {plural(f.known.readings, 'reading')}.
           </span>
-          <button type="button" className="btn btn-xs" onClick={() => keep({ known: undefined })}>
+          <Button size="tiny" onClick={() => keep({ known: undefined })}>
             Forget it
-          </button>
+          </Button>
         </p>
       )}
       <Observe called={called} onSeen={(o) => keep({ observed: [...f.observed, o] })} />
@@ -165,9 +165,10 @@ function Observe({ called, onSeen }: ObserveProps) {
           setTan(t);
         }}
       />
-      <button type="submit" className="btn btn-sm mb-0.5" disabled={recipe.trim() === ''}>
-        <Plus className="size-4" aria-hidden="true" /> Write it down
-      </button>
+      <Button icon={Plus} className="mb-0.5" type="submit" disabled={recipe.trim() === ''}>
+        {' '}
+        Write it down
+      </Button>
     </form>
   );
 }

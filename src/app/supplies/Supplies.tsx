@@ -13,6 +13,7 @@ import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { useAllSupplies, useSupplies } from '../parts/useSupplies.ts';
 import { FragranceCard } from './FragranceCard.tsx';
 import { CutterCard, JarCard, JugCard } from './OtherCards.tsx';
+import { Button } from '../kit/Button.tsx';
 
 type Fresh = Exclude<SupplyKind, 'beginning'>;
 
@@ -46,16 +47,14 @@ function Section<K extends Fresh>({ kind, title, one, says, card }: SectionProps
         <h2 id={`supplies-${kind}`} className="text-lg">
           {title}
         </h2>
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
+          icon={Plus}
           onClick={() => {
             add(kind);
           }}
         >
-          <Plus className="size-4" aria-hidden="true" />
           {one}
-        </button>
+        </Button>
       </div>
       {things.length === 0 ? (
         <p className="quiet text-sm">{says}</p>
@@ -97,16 +96,14 @@ export function Supplies() {
             <Upload className="size-4" aria-hidden="true" />
             Import
           </FilePicker>
-          <button
-            type="button"
-            className="btn btn-sm"
+          <Button
+            icon={Download}
             onClick={() => {
               saveFile(SUPPLIES_FILE, writeSuppliesFile(things.map((t) => t.value)), 'application/json');
             }}
           >
-            <Download className="size-4" aria-hidden="true" />
             Export
-          </button>
+          </Button>
         </span>
         <ThemeButton />
       </header>

@@ -6,6 +6,7 @@ import type { Gesture } from '../../store/gesture.ts';
 import { supplyKeeper } from '../../store/keeping/library.ts';
 import type { Seen } from '../../store/tables/kind.ts';
 import { TextField } from '../parts/TextField.tsx';
+import { IconButton } from '../kit/IconButton.tsx';
 
 interface StoreCardProps {
   readonly seen: Seen<Supply>;
@@ -26,15 +27,13 @@ export function SupplyCard({ seen, name, keep, children }: StoreCardProps) {
           value={seen.value.name}
           onValue={(next, g) => keep({ name: next }, g)}
         />
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm mb-0.5 px-1.5"
-          aria-label={`Take ${name} out of the supplies`}
+        <IconButton
+          icon={Trash2}
+          className="mb-0.5"
+          label={`Take ${name} out of the supplies`}
           title="Take it out"
           onClick={() => void supplyKeeper.change(seen.value.id, seen, null)}
-        >
-          <Trash2 className="size-4" aria-hidden="true" />
-        </button>
+        />
       </div>
       {children}
     </li>

@@ -3,6 +3,7 @@ import { differences } from '../../core/plan/differences.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { Boundary } from '../parts/Boundary.tsx';
 import { PlanThumb } from '../shelf/PlanThumb.tsx';
+import { Button } from '../kit/Button.tsx';
 
 interface CompareProps {
   readonly mine: Plan;
@@ -94,9 +95,9 @@ export function Compare({ mine, theirs, onClose, children }: CompareProps) {
         <div className="flex flex-wrap gap-2">
           {children}
           <form method="dialog" className="ml-auto">
-            <button type="submit" className="btn btn-sm btn-ghost">
+            <Button tone="quiet" type="submit">
               Not yet
-            </button>
+            </Button>
           </form>
         </div>
       </div>

@@ -10,6 +10,7 @@ import { newPlanId } from '../../store/page.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { usePresent } from '../parts/usePlan.ts';
 import { Compare } from './Compare.tsx';
+import { Button } from '../kit/Button.tsx';
 
 /**
  * A plan was changed in two places, or deleted in the other: nothing is written over until the maker says
@@ -51,17 +52,13 @@ function Decide({ theirs }: { readonly theirs: Parameters<typeof takeTheirs>[0] 
   };
   const ways = (
     <>
-      <button type="button" className="btn btn-primary btn-sm" onClick={() => void copy()}>
+      <Button tone="primary" onClick={() => void copy()}>
         Keep mine as a copy
-      </button>
-      {theirs && (
-        <button type="button" className="btn btn-sm" onClick={() => void dispatch(takeTheirs(theirs))}>
-          Take the other tab’s
-        </button>
-      )}
-      <button type="button" className="btn btn-sm" onClick={() => void keeper.overrule(plan.id)}>
+      </Button>
+      {theirs && <Button onClick={() => void dispatch(takeTheirs(theirs))}>Take the other tab’s</Button>}
+      <Button onClick={() => void keeper.overrule(plan.id)}>
         {theirs ? 'Put mine over it' : 'Store it again'}
-      </button>
+      </Button>
     </>
   );
   return (
@@ -75,25 +72,17 @@ function Decide({ theirs }: { readonly theirs: Parameters<typeof takeTheirs>[0] 
           : 'This plan was deleted in another tab. What you have here is kept, but not on the shelf.'}
       </span>
       {theirs && (
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
           onClick={() => {
             setLooking(true);
           }}
         >
           Look at both
-        </button>
+        </Button>
       )}
       {ways}
       {!theirs && (
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => void keeper.giveUp(plan.id).then(() => navigate('/'))}
-        >
-          Let it go
-        </button>
+        <Button onClick={() => void keeper.giveUp(plan.id).then(() => navigate('/'))}>Let it go</Button>
       )}
       {looking && theirs && (
         <Compare

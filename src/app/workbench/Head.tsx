@@ -10,6 +10,7 @@ import { barsText } from '../../core/cut/barsText.ts';
 import { Help } from '../help/Help.tsx';
 import { PlanDetails } from './PlanDetails.tsx';
 import { SaveNote } from './SaveNote.tsx';
+import { IconButton } from '../kit/IconButton.tsx';
 
 function Figure({ name, value }: { readonly name: string; readonly value: string }) {
   return (
@@ -36,26 +37,20 @@ const UndoRedo = memo(function UndoRedo() {
   const forward = useAppSelector((s) => s.plan.future.length > 0);
   return (
     <div className="flex">
-      <button
-        type="button"
-        className="btn btn-ghost btn-sm"
+      <IconButton
+        icon={Undo2}
         disabled={!back}
-        aria-label="Undo"
+        label="Undo"
         title="Undo (Ctrl+Z)"
         onClick={() => dispatch(undone())}
-      >
-        <Undo2 className="size-4.5" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        className="btn btn-ghost btn-sm"
+      />
+      <IconButton
+        icon={Redo2}
         disabled={!forward}
-        aria-label="Redo"
+        label="Redo"
         title="Redo (Ctrl+Shift+Z)"
         onClick={() => dispatch(redone())}
-      >
-        <Redo2 className="size-4.5" aria-hidden="true" />
-      </button>
+      />
     </div>
   );
 });

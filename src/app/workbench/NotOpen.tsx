@@ -7,6 +7,7 @@ import { TROUBLE_WORDS } from '../../store/keeping/trouble.ts';
 import type { Opening } from '../../store/openPlan.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { exportRaw } from '../parts/exportRaw.ts';
+import { Button } from '../kit/Button.tsx';
 
 interface NotOpenProps {
   readonly planId: string;
@@ -44,9 +45,9 @@ export function NotOpen({ planId, why }: NotOpenProps) {
         <p>{TROUBLE_WORDS[why.trouble]}</p>
         <p>It is tried again as soon as storage answers.</p>
         <p className="flex gap-2">
-          <button type="button" className="btn btn-primary" onClick={() => dispatch(askedAgain())}>
+          <Button tone="primary" size="full" onClick={() => dispatch(askedAgain())}>
             Try again
-          </button>
+          </Button>
           {toShelf}
         </p>
       </Told>
@@ -62,9 +63,9 @@ export function NotOpen({ planId, why }: NotOpenProps) {
         ))}
       </ul>
       <p className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-primary"
+        <Button
+          tone="primary"
+          size="full"
           onClick={() =>
             void ask((db) => rawRecord(db, 'plans', planId)).then((record) => {
               exportRaw(planId, record);
@@ -72,14 +73,13 @@ export function NotOpen({ planId, why }: NotOpenProps) {
           }
         >
           Export as stored
-        </button>
-        <button
-          type="button"
-          className="btn"
+        </Button>
+        <Button
+          size="full"
           onClick={() => void ask((db) => setAside(db, 'plans', planId)).then(() => navigate('/'))}
         >
           Set aside
-        </button>
+        </Button>
         {toShelf}
       </p>
     </Told>

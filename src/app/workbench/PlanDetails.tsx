@@ -7,6 +7,7 @@ import { Choice } from '../parts/Choice.tsx';
 import { Picker } from '../parts/Picker.tsx';
 import { TextField } from '../parts/TextField.tsx';
 import { useEdit, usePresent } from '../parts/usePlan.ts';
+import { Button } from '../kit/Button.tsx';
 
 const STEP_OPTIONS = SCALE_STEPS_G.map((g) => ({ value: String(g), label: `${g} g` }));
 
@@ -92,15 +93,14 @@ export function PlanDetails() {
         Oils, water, lye and batter are weighed on the bench scale; colorants, fragrance and additives on the
         fine one.
       </p>
-      <button
-        type="button"
-        className="btn btn-sm justify-self-start"
+      <Button
+        className="justify-self-start"
         onClick={() => {
           keepAsBeginning(plan);
         }}
       >
         Keep as a beginning for new plans
-      </button>
+      </Button>
     </DialogButton>
   );
 }

@@ -4,6 +4,7 @@ import { DamagedList } from '../Damaged.tsx';
 import { PaletteImport } from './PaletteImport.tsx';
 import { PhotoPick } from './PhotoPick.tsx';
 import { usePalettes } from './useLibrary.ts';
+import { Button } from '../../kit/Button.tsx';
 
 interface ColourPickerProps {
   /** what the colour is of: the title of the dialog and the button's name */
@@ -62,13 +63,9 @@ export function ColourPicker({ label, value, onPick, className, style, children 
                 </h2>
                 <span className="quiet text-sm">{value}</span>
               </div>
-              <button
-                type="button"
-                className="btn btn-sm btn-primary ml-auto"
-                onClick={() => dialog.current?.close()}
-              >
+              <Button tone="primary" className="ml-auto" onClick={() => dialog.current?.close()}>
                 Done
-              </button>
+              </Button>
             </div>
             <Swatches value={value} onPick={pick} />
             <PhotoPick onPick={pick} />

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 interface AdditionCardsProps<T> {
   readonly items: readonly T[];
@@ -22,16 +23,14 @@ export function AdditionCards<T extends { readonly id: string }>(props: Addition
         <li key={item.id} className="rule grid gap-2 border-b pb-3" aria-label={nameOf(item)}>
           <div className="flex items-end gap-2">
             {head(item)}
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm mb-0.5 px-1.5"
-              aria-label={`Remove ${nameOf(item)}`}
+            <IconButton
+              icon={X}
+              className="mb-0.5"
+              label={`Remove ${nameOf(item)}`}
               onClick={() => {
                 onRemove(item.id);
               }}
-            >
-              <X className="size-4" aria-hidden="true" />
-            </button>
+            />
           </div>
           {body(item)}
         </li>

@@ -19,6 +19,7 @@ import { useEdit, usePlan } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 import { momentOptions } from './momentOptions.ts';
 import { PotToggles } from './PotToggles.tsx';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 interface DosesProps {
   readonly list: AdditionList;
@@ -124,14 +125,12 @@ function DoseLine({ list, id, dose, name, amountIn, several }: DoseLineProps) {
         />
         <span className="w-20 pb-2 text-right font-bold">{massG === undefined ? '–' : show.fine(massG)}</span>
         {several && (
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm mb-0.5 px-1.5"
-            aria-label={`Remove this dose of ${name}`}
+          <IconButton
+            icon={X}
+            className="mb-0.5"
+            label={`Remove this dose of ${name}`}
             onClick={() => edit((p) => removeDose(p, list, id, dose.id))}
-          >
-            <X className="size-4" aria-hidden="true" />
-          </button>
+          />
         )}
       </div>
       {dose.pots && (

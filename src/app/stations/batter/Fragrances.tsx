@@ -14,6 +14,7 @@ import { usePlan } from '../../parts/usePlan.ts';
 import { AdditionCards } from './AdditionCards.tsx';
 import { Doses } from './Doses.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
+import { Button } from '../../kit/Button.tsx';
 
 const FIRST: Omit<Fragrance, 'id'> = {
   name: 'Fragrance',
@@ -49,13 +50,9 @@ export function Fragrances() {
               }}
             />
           )}
-          <button
-            type="button"
-            className="btn btn-sm"
-            onClick={() => edit((p) => addAddition(p, 'fragrances', FIRST))}
-          >
+          <Button onClick={() => edit((p) => addAddition(p, 'fragrances', FIRST))}>
             {plan.batter.fragrances.length === 0 ? 'Add fragrance' : 'Add another'}
-          </button>
+          </Button>
         </span>
       }
     >

@@ -5,6 +5,7 @@ import type { Grams, Celsius } from '../../../core/units/quantity.ts';
 import { FigureField, TemperatureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /** Where a second reading is looked for to begin with, and what a first one may show. */
 const FIRST = { min: 0, celsius: 80 } as const;
@@ -86,24 +87,18 @@ export function LyeCooling({ peakC, solutionG }: LyeCoolingProps) {
                 </span>
               );
             })}
-            <button
-              type="button"
-              className="btn btn-sm"
+            <Button
               onClick={() =>
                 edit((p) => setClock(p, { cooling: { ...(roomC === USUAL_ROOM_C ? {} : { roomC }) } }))
               }
             >
               Without readings
-            </button>
+            </Button>
           </>
         ) : (
-          <button
-            type="button"
-            className="btn btn-sm"
-            onClick={() => put({ first: { ...FIRST, celsius: Math.round(peakC) }, second: SECOND })}
-          >
+          <Button onClick={() => put({ first: { ...FIRST, celsius: Math.round(peakC) }, second: SECOND })}>
             Two thermometer readings
-          </button>
+          </Button>
         )}
       </div>
     </div>

@@ -13,6 +13,7 @@ import { OwnOil } from './OwnOil.tsx';
 import type { Fault } from '../../../core/result/result.ts';
 import type { Grams } from '../../../core/units/quantity.ts';
 import type { Gesture } from '../../../store/gesture.ts';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 const PICK = 'Add an oil…';
 const OWN = 'An oil of my own…';
@@ -102,14 +103,11 @@ export function OilTable({ oils, put, weightOf, totalG, onWeight }: OilTableProp
                   </td>
                 )}
                 <td className="py-1.5 text-right">
-                  <button
-                    type="button"
-                    className="btn btn-ghost btn-sm px-1.5"
-                    aria-label={`Remove ${oil?.name ?? line.oil}`}
+                  <IconButton
+                    icon={X}
+                    label={`Remove ${oil?.name ?? line.oil}`}
                     onClick={() => put((list) => list.filter((_, k) => k !== i))}
-                  >
-                    <X className="size-4" aria-hidden="true" />
-                  </button>
+                  />
                 </td>
               </tr>
             );

@@ -7,6 +7,7 @@ import type { Gesture } from '../../../store/gesture.ts';
 import { TemperatureField } from '../../parts/quantities.tsx';
 import { useTypedState } from '../../parts/useTypedState.ts';
 import { usePlan } from '../../parts/usePlan.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /** Hard oils are melted to about here, and liquid ones stand in the room. Common practice, no source. */
 const USUAL = { melted: 60, liquid: 20 } as const;
@@ -43,13 +44,9 @@ export function OilsMeet() {
         are <em>≈ {show.temperature(meet)}</em> together
       </p>
       {meet !== temperatures.oilsC && meet >= 15 && meet <= 80 && (
-        <button
-          type="button"
-          className="btn btn-sm mb-1"
-          onClick={() => edit((p) => setTemperatures(p, { oilsC: meet }))}
-        >
+        <Button className="mb-1" onClick={() => edit((p) => setTemperatures(p, { oilsC: meet }))}>
           Oils at {show.temperature(meet)}
-        </button>
+        </Button>
       )}
     </div>
   );

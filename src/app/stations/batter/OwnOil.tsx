@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import * as v from 'valibot';
 import { customOilSchema, type RecipeOil } from '../../../core/batter/schema.ts';
+import { Button } from '../../kit/Button.tsx';
 
 type Custom = NonNullable<RecipeOil['custom']>;
 
@@ -57,18 +58,16 @@ export function OwnOil({ onDone }: { readonly onDone: (custom: Custom | undefine
         ))}
       </div>
       <p className="flex gap-2">
-        <button type="submit" className="btn btn-primary btn-sm">
+        <Button tone="primary" type="submit">
           Add this oil
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm"
+        </Button>
+        <Button
           onClick={() => {
             onDone(undefined);
           }}
         >
           Leave it
-        </button>
+        </Button>
       </p>
     </form>
   );

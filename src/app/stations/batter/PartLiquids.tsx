@@ -8,6 +8,7 @@ import { usePlan } from '../../parts/usePlan.ts';
 import { LIQUID_OPTIONS } from './momentOptions.ts';
 import { Rows } from './Rows.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /** Milk, aloe and the like in place of some of the water, each at its moment. */
 export function PartLiquids() {
@@ -21,9 +22,7 @@ export function PartLiquids() {
     <Group
       title="In place of some water"
       aside={
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
           onClick={() =>
             put((list) => [
               ...list,
@@ -38,7 +37,7 @@ export function PartLiquids() {
           }
         >
           Add milk, aloe…
-        </button>
+        </Button>
       }
     >
       <Rows

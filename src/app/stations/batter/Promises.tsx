@@ -2,6 +2,7 @@ import { recipeLines } from '../../../core/batter/assessed.ts';
 import { PROMISES } from '../../../core/batter/schema.ts';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { Button } from '../../kit/Button.tsx';
 
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 
@@ -57,9 +58,7 @@ export function Promises() {
             </button>
           </>
         ) : (
-          <button
-            type="button"
-            className="btn btn-sm"
+          <Button
             onClick={() =>
               edit((p) => ({
                 ...p,
@@ -71,7 +70,7 @@ export function Promises() {
             }
           >
             Assessed for sale as it is now
-          </button>
+          </Button>
         )}
       </div>
       <p className="quiet text-sm">

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 interface RowsProps<T> {
   readonly items: readonly T[];
@@ -18,16 +19,14 @@ export function Rows<T>({ items, idOf, nameOf, onRemove, empty, children }: Rows
       {items.map((item) => (
         <li key={idOf(item)} className="flex flex-wrap items-end gap-2">
           {children(item)}
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm mb-0.5 px-1.5"
-            aria-label={`Remove ${nameOf(item)}`}
+          <IconButton
+            icon={X}
+            className="mb-0.5"
+            label={`Remove ${nameOf(item)}`}
             onClick={() => {
               onRemove(idOf(item));
             }}
-          >
-            <X className="size-4" aria-hidden="true" />
-          </button>
+          />
         </li>
       ))}
     </ul>

@@ -7,6 +7,7 @@ import { saveFile } from '../../parts/saveFile.ts';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan, usePresent } from '../../parts/usePlan.ts';
 import { FinishChoices } from '../design/FinishChoices.tsx';
+import { Button } from '../../kit/Button.tsx';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
@@ -91,9 +92,9 @@ export function AfterPage() {
           drags, too late it cracks. Gloves until it is cured.
         </p>
         <div>
-          <button type="button" className="btn btn-primary btn-sm" disabled={!start} onClick={save}>
+          <Button tone="primary" disabled={!start} onClick={save}>
             Save as a calendar, with reminders
-          </button>
+          </Button>
         </div>
         {fault !== undefined && (
           <p role="alert" className="text-sm text-error">

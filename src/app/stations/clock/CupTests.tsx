@@ -15,6 +15,7 @@ import { newPlanId } from '../../../store/page.ts';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { useOtherPlans, useShelfNames } from './useOtherPlans.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /** What a cup tells of a plan's rates; nothing while it was not looked at. */
 function toldIn(plan: Plan, cup: Plan): ReadonlyMap<string, KnownRate> {
@@ -55,13 +56,11 @@ export function CupTests() {
         batter all the same: goggles and gloves.
       </p>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-sm" onClick={() => void make(undefined)}>
-          Plan a cup without fragrance
-        </button>
+        <Button onClick={() => void make(undefined)}>Plan a cup without fragrance</Button>
         {plan.batter.fragrances.map((f) => (
-          <button key={f.id} type="button" className="btn btn-sm" onClick={() => void make(f.id)}>
+          <Button key={f.id} onClick={() => void make(f.id)}>
             Plan a cup of “{f.name}”
-          </button>
+          </Button>
         ))}
       </div>
       {cups.length > 0 && (
@@ -72,9 +71,7 @@ export function CupTests() {
                 “{cup.name}” tells of {told.has(RECIPE) ? 'this recipe' : 'its fragrance'} by{' '}
                 {plural(Math.max(...[...told.values()].map((r) => r.readings)), 'reading')}.
               </span>
-              <button type="button" className="btn btn-sm" onClick={() => edit((p) => takeKnown(p, told))}>
-                Take what it told
-              </button>
+              <Button onClick={() => edit((p) => takeKnown(p, told))}>Take what it told</Button>
             </li>
           ))}
         </ul>

@@ -12,6 +12,7 @@ import { Group } from '../../parts/Station.tsx';
 import { usePlan, usePresent } from '../../parts/usePlan.ts';
 import { BatchRows, type BatchShown } from './BatchRows.tsx';
 import { useOtherPlans, useShelfNames } from './useOtherPlans.ts';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 /** Nobody makes more at once. */
 const MOST = 4;
@@ -74,14 +75,12 @@ export function FurtherBatches({ clock }: { readonly clock: Timetable }) {
                 className="rule flex items-center gap-1 rounded-field border py-1 pr-1 pl-2 text-sm"
               >
                 {label}
-                <button
-                  type="button"
-                  className="btn btn-ghost btn-xs px-1"
-                  aria-label={`Not as well: ${label}`}
+                <IconButton
+                  icon={X}
+                  size="tiny"
+                  label={`Not as well: ${label}`}
                   onClick={() => dispatch(alsoMadeSet(alsoMade.toSpliced(i, 1)))}
-                >
-                  <X className="size-4" aria-hidden="true" />
-                </button>
+                />
               </li>
             );
           })}

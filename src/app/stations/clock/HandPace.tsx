@@ -4,6 +4,7 @@ import type { Pace } from '../../../core/plan/clockSchema.ts';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { Button } from '../../kit/Button.tsx';
 
 const MINUTES: readonly { readonly key: Exclude<keyof Pace, 'pourMin'>; readonly label: string }[] = [
   { key: 'divideMin', label: 'Share out, each jug' },
@@ -31,15 +32,7 @@ export function HandPace() {
     <Group
       title="How long you take"
       aside={
-        given && (
-          <button
-            type="button"
-            className="btn btn-sm"
-            onClick={() => edit((p) => setClock(p, { pace: undefined }))}
-          >
-            As is usual
-          </button>
-        )
+        given && <Button onClick={() => edit((p) => setClock(p, { pace: undefined }))}>As is usual</Button>
       }
     >
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">

@@ -14,6 +14,8 @@ import { usePlan } from '../../parts/usePlan.ts';
 import { useTypedState } from '../../parts/useTypedState.ts';
 import { parseClock } from './parseClock.ts';
 import { TakenAt } from './TakenAt.tsx';
+import { Button } from '../../kit/Button.tsx';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 /** Halves between the words are told too. */
 const STAGE_OPTIONS = Array.from({ length: 11 }, (_, i) => ({
@@ -84,9 +86,9 @@ export function Readings() {
           options={STAGE_OPTIONS}
           onPick={setStage}
         />
-        <button
-          type="button"
-          className="btn btn-primary btn-sm h-9"
+        <Button
+          tone="primary"
+          className="h-9"
           onClick={() => {
             setFault(
               edit((p) =>
@@ -101,7 +103,7 @@ export function Readings() {
           }}
         >
           Enter it
-        </button>
+        </Button>
       </div>
       {fault !== undefined && (
         <p role="alert" className="text-sm text-error">
@@ -121,14 +123,12 @@ export function Readings() {
                 {of && <PotBadge pot={of} size={20} />}
                 <span className={unread ? 'line-through' : ''}>{words}</span>
                 {unread && <em className="quiet">{UNREAD[unread]}</em>}
-                <button
-                  type="button"
-                  className="btn btn-ghost btn-xs px-1"
-                  aria-label={`Take out: pot ${of?.letter ?? ''}, ${words}`}
+                <IconButton
+                  icon={X}
+                  size="tiny"
+                  label={`Take out: pot ${of?.letter ?? ''}, ${words}`}
                   onClick={() => edit((p) => removeReading(p, r.id))}
-                >
-                  <X className="size-4" aria-hidden="true" />
-                </button>
+                />
               </li>
             );
           })}

@@ -3,6 +3,7 @@ import type { PotHistory } from '../../../core/plan/clockSchema.ts';
 import type { Plan } from '../../../core/plan/planSchema.ts';
 import { formatClock, formatPercent, formatTemperature } from '../../../core/units/format.ts';
 import { usePlan } from '../../parts/usePlan.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /**
  * What a pot was like that was looked at: its temperature and lye, and from when on each fragrance was in it.
@@ -42,9 +43,9 @@ export function TakenAt({ readings }: { readonly readings: readonly ReadingSeen[
         The plan was changed after these readings. They are still read as of what was in the jugs then ({was}
         ).
       </p>
-      <button type="button" className="btn btn-sm" onClick={() => edit((p) => readAsPlanned(p, computed))}>
+      <Button onClick={() => edit((p) => readAsPlanned(p, computed))}>
         They are of the plan as it is now
-      </button>
+      </Button>
     </div>
   );
 }

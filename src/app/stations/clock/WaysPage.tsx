@@ -9,6 +9,7 @@ import type { Job } from '../../../workers/jobs/client.ts';
 import { clockClient } from '../../clock/clockClient.ts';
 import { useEdit, usePlan } from '../../parts/usePlan.ts';
 import { ofHundred } from '../../clock/ofHundred.ts';
+import { Button } from '../../kit/Button.tsx';
 
 type Sought =
   | { readonly kind: 'nothing' }
@@ -52,14 +53,9 @@ export function WaysPage() {
         lye, where blending stops, temperature and water; and offers the best three that differ.
       </p>
       <div className="flex items-center gap-3">
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={sought.kind === 'under-way'}
-          onClick={look}
-        >
+        <Button tone="primary" size="full" disabled={sought.kind === 'under-way'} onClick={look}>
           {stale || found ? 'Look again' : 'Plan it for me'}
-        </button>
+        </Button>
         {sought.kind === 'under-way' && (
           <>
             <progress
@@ -68,16 +64,14 @@ export function WaysPage() {
               value={sought.done}
               aria-label="Looking for ways"
             />
-            <button
-              type="button"
-              className="btn btn-sm"
+            <Button
+              icon={Square}
               onClick={() => {
                 job.current?.stop();
               }}
             >
-              <Square className="size-4" aria-hidden="true" />
               Stop
-            </button>
+            </Button>
           </>
         )}
         {stale && <p className="quiet text-sm">The plan has changed since.</p>}
@@ -160,13 +154,9 @@ function WayCard({
           {ofHundred(way.odds.whole)}
         </p>
         <p className="text-sm italic whitespace-nowrap">≈ {formatMinutes(way.totalMin)}</p>
-        <button
-          type="button"
-          className="btn btn-primary btn-sm mt-1"
-          onClick={() => edit((p) => takeWay(p, way.plan))}
-        >
+        <Button tone="primary" className="mt-1" onClick={() => edit((p) => takeWay(p, way.plan))}>
           Take this way
-        </button>
+        </Button>
       </div>
       <p className="quiet col-span-2 text-sm">
         {better > 0

@@ -10,6 +10,7 @@ import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { useSupplies } from '../../parts/useSupplies.ts';
 import { keepOf } from '../../supplies/useKeep.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /** A spread of a logarithm as so many percent either way. */
 const doubt = (sd: number): string => `± ${Math.round((Math.exp(sd) - 1) * 100)} %`;
@@ -77,23 +78,11 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
               </p>
               <span className="flex gap-2">
                 {rate.readings > 0 && (
-                  <button
-                    type="button"
-                    className="btn btn-sm"
-                    onClick={() => edit((p) => learnFrom(p, id, rate.refused))}
-                  >
+                  <Button onClick={() => edit((p) => learnFrom(p, id, rate.refused))}>
                     {rate.refused ? 'Learn it after all' : 'Leave it as it was'}
-                  </button>
+                  </Button>
                 )}
-                {known && (
-                  <button
-                    type="button"
-                    className="btn btn-sm"
-                    onClick={() => edit((p) => forgetLearned(p, id))}
-                  >
-                    Forget it
-                  </button>
-                )}
+                {known && <Button onClick={() => edit((p) => forgetLearned(p, id))}>Forget it</Button>}
               </span>
             </li>
           );
@@ -101,9 +90,9 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
       </ul>
       {readings.length > 0 && rows.some((r) => r.news) && (
         <div className="flex flex-wrap items-center gap-3">
-          <button type="button" className="btn btn-primary btn-sm" onClick={keep}>
+          <Button tone="primary" onClick={keep}>
             Keep what was learned
-          </button>
+          </Button>
           <p className="quiet text-sm">
             The readings are done with then; copies of this plan have it, and the fragrance in the supplies.
           </p>

@@ -16,6 +16,8 @@ import { WideTable } from '../../parts/WideTable.tsx';
 import { ofHundred } from '../../clock/ofHundred.ts';
 import { parseClock } from './parseClock.ts';
 import { windowWords } from './PotLaneRow.tsx';
+import { Button } from '../../kit/Button.tsx';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 const told = ({ act }: TimedAct): boolean =>
   act.window !== undefined || act.carried !== undefined || act.fluid !== undefined;
@@ -31,13 +33,7 @@ export const Windows = memo(function Windows({ clock }: { readonly clock: Timeta
   return (
     <Group
       title="Windows"
-      aside={
-        kept && (
-          <button type="button" className="btn btn-sm" onClick={() => edit(keepNone)}>
-            All as soon as they can be
-          </button>
-        )
-      }
+      aside={kept && <Button onClick={() => edit(keepNone)}>All as soon as they can be</Button>}
     >
       <WideTable label="Windows of each pour">
         <table className="w-full text-sm">
@@ -73,15 +69,12 @@ export const Windows = memo(function Windows({ clock }: { readonly clock: Timeta
                           onValue={(minutes, g) => edit((p) => keepAt(p, pour.id, minutes), g)}
                         />
                         {pour.atMin !== undefined && (
-                          <button
-                            type="button"
-                            className="btn btn-ghost btn-sm px-1"
-                            aria-label={`${name}: as soon as it can be`}
+                          <IconButton
+                            icon={Unlock}
+                            label={`${name}: as soon as it can be`}
                             title="As soon as it can be"
                             onClick={() => edit((p) => keepAt(p, pour.id, undefined))}
-                          >
-                            <Unlock className="size-4" aria-hidden="true" />
-                          </button>
+                          />
                         )}
                       </span>
                     ) : (

@@ -16,6 +16,7 @@ import { TextField } from '../../parts/TextField.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { useEdit, usePlan } from '../../parts/usePlan.ts';
 import { DoseSlider } from './DoseSlider.tsx';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 /** A pot's colorants with their doses, and what that weighs. */
 export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly weights: readonly Weight[] }) {
@@ -51,14 +52,11 @@ export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly we
                 <span className="quiet text-sm">{teaspoons(massG, known.nature.gPerTsp)}</span>
               )}
             </span>
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm px-1.5"
-              aria-label={`Remove ${known?.name ?? colorant}`}
+            <IconButton
+              icon={X}
+              label={`Remove ${known?.name ?? colorant}`}
               onClick={() => edit((p) => takeFromPot(p, pot.id, colorant))}
-            >
-              <X className="size-4" aria-hidden="true" />
-            </button>
+            />
           </li>
         );
       })}

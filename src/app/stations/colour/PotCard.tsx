@@ -18,6 +18,7 @@ import { OwnRecipe } from './OwnRecipe.tsx';
 import { StirredIn } from './StirredIn.tsx';
 import { LookStates, type NamedState } from './LookStates.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 const OWN_JUG = 'own';
 
@@ -88,14 +89,11 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           </span>
         </span>
         {!poured && plan.pots.length > 1 && (
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm px-1.5"
-            aria-label={`Remove pot ${pot.letter}`}
+          <IconButton
+            icon={Trash2}
+            label={`Remove pot ${pot.letter}`}
             onClick={() => edit((p) => removePot(p, pot.id))}
-          >
-            <Trash2 className="size-4" aria-hidden="true" />
-          </button>
+          />
         )}
       </div>
       <div className="grid gap-2.5 sm:ml-16">

@@ -10,6 +10,7 @@ import { formatShort } from '../../../core/units/format.ts';
 import { ColourPicker } from '../../parts/colour/ColourPicker.tsx';
 import { useColorants } from '../../parts/colour/useLibrary.ts';
 import { usePlan } from '../../parts/usePlan.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /** Colorants and doses for a colour that was painted, or taken from a photograph. */
 export function PotMatch({ pot, colour }: { readonly pot: Pot; readonly colour: string }) {
@@ -36,9 +37,7 @@ export function PotMatch({ pot, colour }: { readonly pot: Pot; readonly colour: 
     <div className="grid gap-2">
       <span className="flex flex-wrap gap-2">
         {pot.colour !== undefined && (
-          <button type="button" className="btn btn-sm" onClick={() => pick(colour)}>
-            Find colorants for this colour
-          </button>
+          <Button onClick={() => pick(colour)}>Find colorants for this colour</Button>
         )}
         <ColourPicker
           label={`Match a colour in pot ${pot.letter}`}
@@ -73,16 +72,16 @@ export function PotMatch({ pot, colour }: { readonly pot: Pot; readonly colour: 
                   {match.difference > SHOWS ? ', which shows' : ''}
                 </span>
               </span>
-              <button
-                type="button"
-                className="btn btn-xs btn-primary"
+              <Button
+                tone="primary"
+                size="tiny"
                 onClick={() => {
                   edit((p) => takeMatch(p, pot.id, match));
                   pick(undefined);
                 }}
               >
                 Take it
-              </button>
+              </Button>
             </li>
           ))}
           <li>

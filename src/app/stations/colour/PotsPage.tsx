@@ -12,6 +12,7 @@ import { LookFields } from './LookFields.tsx';
 import { useStates } from './LookStates.tsx';
 import { PotCard } from './PotCard.tsx';
 import { PotWeights } from './PotWeights.tsx';
+import { Button } from '../../kit/Button.tsx';
 
 /** The pots of the plan, what colours them, and what they weigh. */
 export function PotsPage() {
@@ -40,10 +41,9 @@ function Pots() {
             <Link to="/colorants" className="btn btn-sm btn-ghost">
               Colorants library
             </Link>
-            <button type="button" className="btn btn-sm" onClick={() => edit((p) => addPot(p).plan)}>
-              <Plus className="size-4" aria-hidden="true" />
+            <Button icon={Plus} onClick={() => edit((p) => addPot(p).plan)}>
               Pot
-            </button>
+            </Button>
           </span>
         }
       >

@@ -11,6 +11,7 @@ import { Group } from '../../parts/Station.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { useSupplies } from '../../parts/useSupplies.ts';
+import { Button } from '../../kit/Button.tsx';
 
 const HAND = 'hand';
 
@@ -50,13 +51,9 @@ export function CutterFields() {
     <Group
       title="Cutter, and pieces on top"
       aside={
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => edit(put(onTop ? undefined : { atMm: [plan.cut.thicknessMm], longMm: 12 }))}
-        >
+        <Button onClick={() => edit(put(onTop ? undefined : { atMm: [plan.cut.thicknessMm], longMm: 12 }))}>
           {onTop ? 'Nothing on top' : 'Pieces on top'}
-        </button>
+        </Button>
       }
     >
       <div className="grid grid-cols-3 items-start gap-3">

@@ -10,6 +10,7 @@ import { Group } from '../../parts/Station.tsx';
 import { BarFace } from '../../section/BarFace.tsx';
 import { sideWord, whereFrom } from '../../section/barWords.ts';
 import { saveContactSheet } from './contactSheet.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /** More bars than this are not looked at one by one. */
 const MOST = 60;
@@ -44,9 +45,8 @@ export function Gallery() {
     <Group
       title="Every bar"
       aside={
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
+          icon={Download}
           onClick={() =>
             void saveContactSheet(faces, depositColours(colours), {
               title: name,
@@ -56,9 +56,8 @@ export function Gallery() {
             })
           }
         >
-          <Download className="size-4" aria-hidden="true" />
           On one sheet, .png
-        </button>
+        </Button>
       }
     >
       <p className="quiet text-sm">

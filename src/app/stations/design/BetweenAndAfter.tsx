@@ -9,6 +9,8 @@ import { FigureField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { FinishChoices } from './FinishChoices.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
+import { Button } from '../../kit/Button.tsx';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 /** Waits between pours, and what happens once the last one is in. */
 export function BetweenAndAfter() {
@@ -41,9 +43,9 @@ export function BetweenAndAfter() {
       <Group
         title="Waits"
         aside={
-          <button type="button" className="btn btn-xs" onClick={addWait} disabled={pours.length === 0}>
+          <Button size="tiny" onClick={addWait} disabled={pours.length === 0}>
             Add a wait {chosen === null ? '' : 'after this pour'}
-          </button>
+          </Button>
         }
       >
         {waits.length === 0 && <p className="quiet text-sm">None: each pour follows the one before.</p>}
@@ -70,14 +72,11 @@ export function BetweenAndAfter() {
                 onValue={(stage, g) => setUntil(step.id, { kind: 'stage', stage }, g)}
               />
             )}
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm px-1.5"
-              aria-label="Remove this wait"
+            <IconButton
+              icon={X}
+              label="Remove this wait"
               onClick={() => edit((p) => removeStep(p, step.id))}
-            >
-              <X className="size-4" aria-hidden="true" />
-            </button>
+            />
           </div>
         ))}
       </Group>

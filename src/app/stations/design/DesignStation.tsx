@@ -27,6 +27,7 @@ import { TopPanel } from './top/TopPanel.tsx';
 import { RidgesPanel } from './RidgesPanel.tsx';
 import { ScrapePanel } from './scrape/ScrapePanel.tsx';
 import { SlantAll } from './SlantAll.tsx';
+import { Button } from '../../kit/Button.tsx';
 
 interface ChosenProps {
   readonly step: Step | undefined;
@@ -95,13 +96,10 @@ export function DesignStation() {
     <Station station="design" title="Design">
       <Follows />
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-sm btn-primary" onClick={add}>
-          <Plus className="size-4" aria-hidden="true" />
+        <Button icon={Plus} tone="primary" onClick={add}>
           Layer
-        </button>
-        <button type="button" className="btn btn-sm" onClick={() => edit(evenAll)}>
-          Even all
-        </button>
+        </Button>
+        <Button onClick={() => edit(evenAll)}>Even all</Button>
       </div>
       <Chosen step={step} layer={layer} />
       <AddPattern />

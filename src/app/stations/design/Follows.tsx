@@ -1,6 +1,7 @@
 import { asFirst, ownDesign } from '../../../core/edit/moulds.ts';
 import { FIRST, mouldNames } from '../../../core/plan/moulds.ts';
 import { useMouldUse, usePlan } from '../../parts/usePlan.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /**
  * Whether the mould on the bench is poured as the first one is, or by steps of its own. Nothing where there
@@ -17,21 +18,13 @@ export function Follows() {
         Poured as {first} is: every layer with the same share, at the same tilt. Change the layers there, or
         give this mould a design of its own.
       </p>
-      <button
-        type="button"
-        className="btn btn-sm justify-self-start"
-        onClick={() => edit((p) => ownDesign(p, use.id))}
-      >
+      <Button className="justify-self-start" onClick={() => edit((p) => ownDesign(p, use.id))}>
         A design of its own
-      </button>
+      </Button>
     </div>
   ) : (
-    <button
-      type="button"
-      className="btn btn-sm justify-self-start"
-      onClick={() => edit((p) => asFirst(p, use.id))}
-    >
+    <Button className="justify-self-start" onClick={() => edit((p) => asFirst(p, use.id))}>
       As {first} again
-    </button>
+    </Button>
   );
 }

@@ -28,6 +28,8 @@ import { OmbreLine } from './OmbreLine.tsx';
 import { PutLine } from './line/PutLine.tsx';
 import { ScrapeIt } from './scrape/ScrapeIt.tsx';
 import { TiltFields } from './TiltFields.tsx';
+import { Button } from '../../kit/Button.tsx';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 const NEW_POT = 'a new pot';
 
@@ -83,16 +85,13 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           </p>
           <h3 className="truncate text-lg leading-tight">{pot.name}</h3>
         </div>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm px-1.5"
-          aria-label="Close this pour"
+        <IconButton
+          icon={X}
+          label="Close this pour"
           onClick={() => {
             choose(null);
           }}
-        >
-          <X className="size-4" aria-hidden="true" />
-        </button>
+        />
       </div>
       <OmbreLine pour={pour} />
       <AmountFields layer={layer} />
@@ -163,44 +162,39 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
       <PutLine layer={layer} />
       <ScrapeIt layer={layer} />
       <div className="flex flex-wrap gap-1.5">
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
+          icon={ArrowUp}
           disabled={index === count - 1}
           onClick={() => edit((p) => shiftPour(p, pour.id, 1))}
         >
-          <ArrowUp className="size-4" aria-hidden="true" /> Up
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm"
+          {' '}
+          Up
+        </Button>
+        <Button
+          icon={ArrowDown}
           disabled={index === 0}
           onClick={() => edit((p) => shiftPour(p, pour.id, -1))}
         >
-          <ArrowDown className="size-4" aria-hidden="true" /> Down
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm"
-          aria-pressed={pour.locked}
-          onClick={() => edit((p) => toggleLock(p, layer))}
-        >
+          {' '}
+          Down
+        </Button>
+        <Button aria-pressed={pour.locked} onClick={() => edit((p) => toggleLock(p, layer))}>
           {pour.locked ? (
             <Lock className="size-4" aria-hidden="true" />
           ) : (
             <LockOpen className="size-4" aria-hidden="true" />
           )}
           {pour.locked ? 'Locked' : 'Lock'}
-        </button>
-        <button type="button" className="btn btn-sm" onClick={duplicate}>
-          <Copy className="size-4" aria-hidden="true" /> Duplicate
-        </button>
-        <button type="button" className="btn btn-sm" onClick={remove}>
-          <Trash2 className="size-4" aria-hidden="true" /> Remove
-        </button>
-        <button type="button" className="btn btn-sm" onClick={() => edit((p) => evenFrom(p, pour.id))}>
-          Even from here up
-        </button>
+        </Button>
+        <Button icon={Copy} onClick={duplicate}>
+          {' '}
+          Duplicate
+        </Button>
+        <Button icon={Trash2} onClick={remove}>
+          {' '}
+          Remove
+        </Button>
+        <Button onClick={() => edit((p) => evenFrom(p, pour.id))}>Even from here up</Button>
       </div>
     </section>
   );

@@ -21,6 +21,7 @@ import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { ThingsToHand } from './ThingsToHand.tsx';
 import { useThingsToHand } from './useThingsToHand.ts';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 const NOTHING = 'nothing';
 const OTHER = 'other';
@@ -64,14 +65,11 @@ export function PropFields({ layer }: { readonly layer: ScaledLayer }) {
         >
           <div className="flex items-center justify-between gap-2">
             <strong className="truncate">{p.name ?? 'Prop'}</strong>
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm px-1.5"
-              aria-label={`Take ${p.name ?? 'the prop'} away`}
+            <IconButton
+              icon={X}
+              label={`Take ${p.name ?? 'the prop'} away`}
               onClick={() => put(props.filter((_, k) => k !== i))}
-            >
-              <X className="size-4" aria-hidden="true" />
-            </button>
+            />
           </div>
           <div className="grid grid-cols-2 items-start gap-2">
             <LengthField

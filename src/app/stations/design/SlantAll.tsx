@@ -7,6 +7,7 @@ import { Group } from '../../parts/Station.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { useTyped } from '../../parts/useTyped.ts';
+import { Button } from '../../kit/Button.tsx';
 
 const tooSteep = (d: number): Fault | undefined =>
   d > 0 && d <= STEEPEST_DEG
@@ -34,26 +35,10 @@ export function SlantAll() {
         />
       </div>
       <div className="flex flex-wrap gap-1.5">
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => edit((p) => zigzag(p, layers, along, degrees))}
-        >
-          Zigzag
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => edit((p) => chevrons(p, layers, along, degrees))}
-        >
-          Chevrons
-        </button>
-        <button type="button" className="btn btn-sm" onClick={() => edit(finishLevel)}>
-          Finish level
-        </button>
-        <button type="button" className="btn btn-sm" onClick={() => edit((p) => levelAll(p, layers))}>
-          All level
-        </button>
+        <Button onClick={() => edit((p) => zigzag(p, layers, along, degrees))}>Zigzag</Button>
+        <Button onClick={() => edit((p) => chevrons(p, layers, along, degrees))}>Chevrons</Button>
+        <Button onClick={() => edit(finishLevel)}>Finish level</Button>
+        <Button onClick={() => edit((p) => levelAll(p, layers))}>All level</Button>
       </div>
     </Group>
   );

@@ -4,6 +4,8 @@ import type { Fault } from '../../../core/result/result.ts';
 import { LengthField } from '../../parts/quantities.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { useThingsToHand } from './useThingsToHand.ts';
+import { Button } from '../../kit/Button.tsx';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 /** The maker's own list of things to prop a mould on. */
 export function ThingsToHand() {
@@ -47,29 +49,25 @@ export function ThingsToHand() {
                   return undefined;
                 }}
               />
-              <button
-                type="button"
-                className="btn btn-ghost btn-sm mb-0.5 px-1.5"
-                aria-label={`Remove ${t.name}`}
+              <IconButton
+                icon={X}
+                className="mb-0.5"
+                label={`Remove ${t.name}`}
                 onClick={() => {
                   put(list.filter((_, k) => k !== i));
                 }}
-              >
-                <X className="size-4" aria-hidden="true" />
-              </button>
+              />
             </li>
           ))}
           <li>
-            <button
-              type="button"
-              className="btn btn-sm"
+            <Button
               onClick={() => {
                 const nth = list.filter((t) => t.name.startsWith('block')).length + 1;
                 put([...list, { name: nth === 1 ? 'block' : `block ${nth}`, heightMm: 20 }]);
               }}
             >
               Add a thing
-            </button>
+            </Button>
           </li>
         </ul>
       )}

@@ -18,6 +18,7 @@ import { FigureField, LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { useTyped } from '../../parts/useTyped.ts';
 import type { Gesture } from '../../../store/gesture.ts';
+import { Button } from '../../kit/Button.tsx';
 
 const WALLS: readonly { readonly wall: Wall; readonly label: string }[] = [
   { wall: 'left', label: 'Left wall' },
@@ -144,9 +145,9 @@ function SlopeBetween({ layer }: { readonly layer: ScaledLayer }) {
       <div className="mt-2 grid grid-cols-2 items-end gap-2">
         <LengthField label="From, left wall" value={left} onValue={setLeft} />
         <LengthField label="To, right wall" value={right} onValue={setRight} />
-        <button type="button" className="btn btn-primary btn-sm col-span-2" onClick={pour}>
+        <Button tone="primary" className="col-span-2" onClick={pour}>
           Tilt and pour to these lines
-        </button>
+        </Button>
       </div>
       {said !== null && (
         <p role="alert" className="mt-1 text-sm text-error">

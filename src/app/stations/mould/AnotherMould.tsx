@@ -10,6 +10,7 @@ import { Picker } from '../../parts/Picker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { useComputed, usePresent } from '../../parts/usePlan.ts';
 import { useMouldChoice } from './useMouldChoice.ts';
+import { Button } from '../../kit/Button.tsx';
 
 const NONE = 'none';
 
@@ -74,13 +75,9 @@ export function AnotherMould() {
               There it would be refused: {w.message}
             </p>
           ))}
-          <button
-            type="button"
-            className="btn btn-primary btn-sm justify-self-start"
-            onClick={() => void make()}
-          >
+          <Button tone="primary" className="justify-self-start" onClick={() => void make()}>
             Make that plan
-          </button>
+          </Button>
         </>
       )}
     </Group>

@@ -9,6 +9,7 @@ import { Picker } from '../../parts/Picker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { useMouldUse, usePlan } from '../../parts/usePlan.ts';
 import { useMouldChoice } from './useMouldChoice.ts';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 const NONE = 'none';
 
@@ -51,14 +52,11 @@ export function BatchMoulds() {
                 {several && (
                   <td className="w-8 text-right">
                     {id !== FIRST && (
-                      <button
-                        type="button"
-                        className="btn btn-ghost btn-sm px-1.5"
-                        aria-label={`Take ${name} out of this batch`}
+                      <IconButton
+                        icon={X}
+                        label={`Take ${name} out of this batch`}
                         onClick={() => edit((p) => removeMould(p, id))}
-                      >
-                        <X className="size-4" aria-hidden="true" />
-                      </button>
+                      />
                     )}
                   </td>
                 )}

@@ -9,6 +9,8 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
 import { useBench, useBenchEdit } from '../../parts/usePlan.ts';
+import { Button } from '../../kit/Button.tsx';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 type Own = Extract<Column, { form: 'own' }>;
 
@@ -40,26 +42,20 @@ function CornerFields({
             onValue={(yMm, g) => onPut({ ...column, points: points.with(i, { ...p, yMm }) }, g)}
           />
           <span className="flex gap-1">
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm px-1.5"
+            <IconButton
+              icon={Plus}
               disabled={points.length >= MOST_CORNERS}
-              aria-label={`Another corner after corner ${i + 1}`}
+              label={`Another corner after corner ${i + 1}`}
               title="Another corner after this one"
               onClick={() => onPut(withCorner(column, i))}
-            >
-              <Plus className="size-4" aria-hidden="true" />
-            </button>
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm px-1.5"
+            />
+            <IconButton
+              icon={X}
               disabled={points.length <= 3}
-              aria-label={`Take corner ${i + 1} out`}
+              label={`Take corner ${i + 1} out`}
               title="Take this corner out"
               onClick={() => onPut({ ...column, points: points.toSpliced(i, 1) })}
-            >
-              <X className="size-4" aria-hidden="true" />
-            </button>
+            />
           </span>
         </div>
       ))}
@@ -82,14 +78,12 @@ function OneColumn({
     <div className="grid gap-3" role="group" aria-label={of > 1 ? `Column ${nth}` : 'Column'}>
       <div className="flex items-center justify-between gap-2">
         <h4 className="text-sm font-semibold">{of > 1 ? `Column ${nth}` : 'Column'}</h4>
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
           onClick={() => edit((p) => removeColumn(p, column.id))}
           {...(of > 1 ? { 'aria-label': `Take column ${nth} out` } : {})}
         >
           Take it out
-        </button>
+        </Button>
       </div>
       <Choice
         legend="Column is"
@@ -145,9 +139,9 @@ export function ColumnFields() {
       title="Columns standing in it"
       aside={
         columns.length < MOST_COLUMNS && (
-          <button type="button" className="btn btn-sm" onClick={() => edit((p) => addColumn(p))}>
+          <Button onClick={() => edit((p) => addColumn(p))}>
             {columns.length === 0 ? 'Stand one in' : 'One more'}
-          </button>
+          </Button>
         )
       }
     >

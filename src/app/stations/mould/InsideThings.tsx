@@ -5,6 +5,7 @@ import { FigureField, LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 import { ColumnFields } from './ColumnFields.tsx';
+import { Button } from '../../kit/Button.tsx';
 
 /** Walls evenly spaced over `whole` mm, for this many compartments. */
 const evenly = (compartments: number, whole: number): number[] =>
@@ -25,9 +26,9 @@ function DividerFields() {
     <Group
       title="Divider"
       aside={
-        <button type="button" className="btn btn-sm" onClick={() => put(divider ? undefined : first)}>
+        <Button onClick={() => put(divider ? undefined : first)}>
           {divider ? 'Take it out' : 'Put one in'}
-        </button>
+        </Button>
       }
     >
       {divider ? (

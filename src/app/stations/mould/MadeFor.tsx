@@ -2,6 +2,7 @@ import { madeFor } from '../../../core/edit/mould.ts';
 import { isCavity } from '../../../core/mould/schema.ts';
 import { FigureField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
+import { Button } from '../../kit/Button.tsx';
 
 /**
  * Whether the mould is a cavity, or how many bars a slab is made for; it carries its strips to every plan
@@ -55,9 +56,7 @@ export function MadeFor() {
         value={bars.along}
         onValue={(along, g) => edit((p) => madeFor(p, { ...bars, along }), g)}
       />
-      <button type="button" className="btn btn-sm" onClick={() => edit((p) => madeFor(p, undefined))}>
-        Not a slab
-      </button>
+      <Button onClick={() => edit((p) => madeFor(p, undefined))}>Not a slab</Button>
     </div>
   );
 }

@@ -9,6 +9,7 @@ import { Group } from '../../parts/Station.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
+import { Button } from '../../kit/Button.tsx';
 
 const SHAPES: Readonly<Record<Mat['shape'], string>> = {
   waves: 'waves',
@@ -32,13 +33,9 @@ export function MatFields() {
     <Group
       title="Texture mat, made upside down"
       aside={
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => edit((p) => setMat(p, mat ? undefined : FIRST_MAT))}
-        >
+        <Button onClick={() => edit((p) => setMat(p, mat ? undefined : FIRST_MAT))}>
           {mat ? 'Take it out' : 'Lay one in'}
-        </button>
+        </Button>
       }
     >
       {mat ? (

@@ -11,6 +11,8 @@ import { Group } from '../../parts/Station.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
 import { useBench } from '../../parts/usePlan.ts';
 import { useOwnMoulds } from './useOwnMoulds.ts';
+import { Button } from '../../kit/Button.tsx';
+import { IconButton } from '../../kit/IconButton.tsx';
 
 /** The library of one's own moulds: keep this one, take in and give out mould files. */
 export function OwnMoulds() {
@@ -37,15 +39,13 @@ export function OwnMoulds() {
   return (
     <Group title="My moulds">
       <div className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
           onClick={() => {
             keep(plan.mould);
           }}
         >
           {known ? `Keep the change to “${plan.mould.name}”` : 'Keep this mould'}
-        </button>
+        </Button>
         <FilePicker label="Mould file" accept=".json,application/json" onFile={(file) => void bring(file)}>
           Import a mould
         </FilePicker>
@@ -75,24 +75,18 @@ export function OwnMoulds() {
         {own.map(({ value: mould }) => (
           <li key={mould.name} className="rule flex items-center gap-1 border-b py-0.5">
             <span className="flex-1 truncate">{mould.name}</span>
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm px-1.5"
-              aria-label={`Export ${mould.name}`}
+            <IconButton
+              icon={Download}
+              label={`Export ${mould.name}`}
               onClick={() => {
                 saveFile(mouldFileName(mould), writeMouldFile(mould), 'application/json');
               }}
-            >
-              <Download className="size-4" aria-hidden="true" />
-            </button>
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm px-1.5"
-              aria-label={`Take ${mould.name} out of my moulds`}
+            />
+            <IconButton
+              icon={X}
+              label={`Take ${mould.name} out of my moulds`}
               onClick={() => void mouldKeeper.change(mould.name, seen(mould.name), null)}
-            >
-              <X className="size-4" aria-hidden="true" />
-            </button>
+            />
           </li>
         ))}
       </ul>

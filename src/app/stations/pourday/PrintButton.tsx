@@ -1,16 +1,17 @@
 import { Printer } from 'lucide-react';
+import { Button } from '../../kit/Button.tsx';
 
 export function PrintButton() {
   return (
-    <button
-      type="button"
-      className="btn no-print"
+    <Button
+      icon={Printer}
+      size="full"
+      className="no-print"
       onClick={() => {
         print();
       }}
     >
-      <Printer className="size-4.5" aria-hidden="true" />
       Print
-    </button>
+    </Button>
   );
 }

@@ -7,6 +7,7 @@ import { downToStep, upToStep } from '../../../../core/units/scaleStep.ts';
 import { Fact } from '../../../parts/Fact.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 interface FindingsProps {
   readonly recipe: KnownRecipe;
@@ -73,13 +74,11 @@ export function Findings({ recipe, onTake, said }: FindingsProps) {
       )}
       {!heavy && (
         <p className="flex flex-wrap items-center gap-2">
-          <button type="button" className="btn btn-primary btn-sm" onClick={() => onTake(false)}>
+          <Button tone="primary" onClick={() => onTake(false)}>
             Take it over, to fill the mould
-          </button>
+          </Button>
           {totalG !== undefined && (
-            <button type="button" className="btn btn-sm" onClick={() => onTake(true)}>
-              Take it over, as much as written
-            </button>
+            <Button onClick={() => onTake(true)}>Take it over, as much as written</Button>
           )}
           <span role="status" className="text-sm">
             {said}

@@ -7,6 +7,7 @@ import { PaletteImport } from '../../../parts/colour/PaletteImport.tsx';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { Group } from '../../../parts/Station.tsx';
 import { useColours, usePlan, usePresent } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 /** The colours of this plan as a palette for other programs, and palettes taken in. */
 export function PalettePlan() {
@@ -27,26 +28,22 @@ export function PalettePlan() {
   return (
     <Group title="Palette">
       <div className="flex flex-wrap items-center gap-2">
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
+          icon={Download}
           onClick={() => {
             saveFile(`${stem}.gpl`, writeGpl(palette), 'text/plain');
           }}
         >
-          <Download className="size-4" aria-hidden="true" />
           Palette, .gpl
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm"
+        </Button>
+        <Button
+          icon={Download}
           onClick={() => {
             saveFile(`${stem}.dripline-palette.json`, writePaletteFile(palette), 'application/json');
           }}
         >
-          <Download className="size-4" aria-hidden="true" />
           JSON
-        </button>
+        </Button>
         <PaletteImport />
       </div>
     </Group>

@@ -3,6 +3,7 @@ import { contrastChoice } from '../../../../core/edit/contrast.ts';
 import { formatShort } from '../../../../core/units/format.ts';
 import { Group } from '../../../parts/Station.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 /** Less than this is no gain worth a new order, CIEDE2000. */
 const WORTH_IT = 0.5;
@@ -25,9 +26,9 @@ export function PourContrast() {
             order reaches <strong>{formatShort(choice.best, 1)}</strong>.
           </p>
           {choice.best > choice.now + WORTH_IT && (
-            <button type="button" className="btn btn-sm btn-primary" onClick={() => edit(choice.apply)}>
+            <Button tone="primary" onClick={() => edit(choice.apply)}>
               Pour in the best order
-            </button>
+            </Button>
           )}
         </div>
       )}

@@ -16,6 +16,8 @@ import { ColourPicker } from '../../../parts/colour/ColourPicker.tsx';
 import { FigureField } from '../../../parts/quantities.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
+import { Button } from '../../../kit/Button.tsx';
+import { IconButton } from '../../../kit/IconButton.tsx';
 
 interface EndCardProps {
   readonly ombre: Ombre;
@@ -91,14 +93,11 @@ export function EndCard({ ombre, end }: EndCardProps) {
                 value={doseGPerKg}
                 onValue={(dose, g) => put(withDose(mix, colorant, dose), g)}
               />
-              <button
-                type="button"
-                className="btn btn-ghost btn-sm px-1"
-                aria-label={`Remove ${name}`}
+              <IconButton
+                icon={X}
+                label={`Remove ${name}`}
                 onClick={() => put(mix.filter((m) => m.colorant !== colorant))}
-              >
-                <X className="size-4" aria-hidden="true" />
-              </button>
+              />
             </li>
           );
         })}
@@ -130,9 +129,9 @@ export function EndCard({ ombre, end }: EndCardProps) {
             .
           </p>
           <span className="flex gap-2">
-            <button
-              type="button"
-              className="btn btn-xs btn-primary"
+            <Button
+              tone="primary"
+              size="tiny"
               onClick={() => {
                 const doses = new Map(
                   known
@@ -144,16 +143,15 @@ export function EndCard({ ombre, end }: EndCardProps) {
               }}
             >
               {match.nearest.difference > SHOWS ? 'Take the nearest' : 'Take these doses'}
-            </button>
-            <button
-              type="button"
-              className="btn btn-xs"
+            </Button>
+            <Button
+              size="tiny"
               onClick={() => {
                 setMatch(null);
               }}
             >
               Leave it
-            </button>
+            </Button>
           </span>
         </div>
       )}

@@ -12,6 +12,7 @@ import { EndCard } from './EndCard.tsx';
 import { Recipe } from './Recipe.tsx';
 import { SpacingStrips } from './SpacingStrips.tsx';
 import type { Gesture } from '../../../../store/gesture.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 const AGE_NAMES = { pour: 'at the pour', cut: 'at the cut', cured: 'when cured' } as const;
 
@@ -84,13 +85,9 @@ export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
             onPick={(measure) => change({ measure })}
           />
         </div>
-        <button
-          type="button"
-          className="btn btn-sm justify-self-start"
-          onClick={() => edit((p) => takeApart(p, ombre.id))}
-        >
+        <Button className="justify-self-start" onClick={() => edit((p) => takeApart(p, ombre.id))}>
           Stop grading: keep the shades as plain pots
-        </button>
+        </Button>
       </Group>
     </section>
   );

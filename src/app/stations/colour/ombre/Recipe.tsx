@@ -8,6 +8,7 @@ import { BlendRecipe } from './BlendRecipe.tsx';
 import { OnePotRecipe } from './OnePotRecipe.tsx';
 import { SeparateRecipe } from './SeparateRecipe.tsx';
 import { useWriteDown } from './useWriteDown.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 /**
  * What to weigh, layer by layer, by the ombre's school; and what becomes of it when something went otherwise.
@@ -30,21 +31,15 @@ export function Recipe({ ombre }: { readonly ombre: Ombre }) {
       title="Additions"
       aside={
         <span className="flex gap-2">
-          {noted && (
-            <button type="button" className="btn btn-sm" onClick={() => writeDown(asPlanned(happened, own))}>
-              Back to the plan
-            </button>
-          )}
+          {noted && <Button onClick={() => writeDown(asPlanned(happened, own))}>Back to the plan</Button>}
           {!whatIf && (
-            <button
-              type="button"
-              className="btn btn-sm"
+            <Button
               onClick={() => {
                 setAsked(true);
               }}
             >
               What if it went otherwise?
-            </button>
+            </Button>
           )}
         </span>
       }

@@ -5,6 +5,7 @@ import { useColorants } from '../../../parts/colour/useLibrary.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { Group } from '../../../parts/Station.tsx';
 import type { Edit } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 const WAYS: readonly { readonly goes: OmbreGoes; readonly label: string }[] = [
   { goes: 'these-layers', label: 'from the layers there are' },
@@ -54,16 +55,15 @@ export const StartOmbre = memo(function StartOmbre({ first, free, edit, onStarte
         />
         {WAYS.filter((w) => (w.goes === 'these-layers' ? free && first : first || w.goes === 'above')).map(
           ({ goes, label }) => (
-            <button
+            <Button
+              className="mb-0.5"
               key={goes}
-              type="button"
-              className="btn btn-sm mb-0.5"
               onClick={() => {
                 begin(goes);
               }}
             >
               {label}
-            </button>
+            </Button>
           ),
         )}
       </div>

@@ -4,6 +4,7 @@ import { useAppDispatch, useAppSelector } from '../../../../store/store.ts';
 import { Group } from '../../../parts/Station.tsx';
 import { usePresent } from '../../../parts/usePlan.ts';
 import { Vary } from './Vary.tsx';
+import { Button } from '../../../kit/Button.tsx';
 
 /** Trying a design otherwise: nine round it, or this one kept beside while it is changed. */
 export function Otherwise() {
@@ -14,19 +15,17 @@ export function Otherwise() {
   return (
     <Group title="Try it otherwise">
       <div className="flex flex-wrap gap-1.5">
-        <button type="button" className="btn btn-sm" aria-pressed={open} onClick={() => setOpen(!open)}>
+        <Button aria-pressed={open} onClick={() => setOpen(!open)}>
           {open ? 'Close the nine' : 'Nine round it'}
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm"
+        </Button>
+        <Button
           onClick={() => {
             dispatch(besideKept(present));
             dispatch(viewShown('beside'));
           }}
         >
           {beside ? 'Keep this one beside instead' : 'Keep it beside, to compare'}
-        </button>
+        </Button>
       </div>
       {open && <Vary />}
     </Group>

@@ -19,6 +19,8 @@ import { PictureOrders } from './PictureOrders.tsx';
 import { PlaceFields } from './PlaceFields.tsx';
 import { RoundBars } from './RoundBars.tsx';
 import { RoundOrder } from './RoundOrder.tsx';
+import { Button } from '../../../kit/Button.tsx';
+import { IconButton } from '../../../kit/IconButton.tsx';
 
 interface PatternPanelProps {
   readonly layer: ScaledLayer;
@@ -55,14 +57,7 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
           </p>
           <h3 className="truncate text-lg leading-tight">{know.name}</h3>
         </div>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm px-1.5"
-          aria-label="Close this pour"
-          onClick={() => choose(null)}
-        >
-          <X className="size-4" aria-hidden="true" />
-        </button>
+        <IconButton icon={X} label="Close this pour" onClick={() => choose(null)} />
       </div>
       <RoundOrder pour={pour} />
       {pattern.then.length > 1 && !isOneJug(pattern.place) && <PictureOrders pour={pour} />}
@@ -89,19 +84,20 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
       <ScrapeIt layer={layer} />
       <NeedsAndFails know={know} />
       <div className="flex flex-wrap gap-1.5">
-        <button type="button" className="btn btn-sm" onClick={duplicate}>
-          <Copy className="size-4" aria-hidden="true" /> Duplicate
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button icon={Copy} onClick={duplicate}>
+          {' '}
+          Duplicate
+        </Button>
+        <Button
+          icon={Trash2}
           onClick={() => {
             edit((p) => removeStep(p, pour.id));
             choose(null);
           }}
         >
-          <Trash2 className="size-4" aria-hidden="true" /> Remove
-        </button>
+          {' '}
+          Remove
+        </Button>
       </div>
     </section>
   );

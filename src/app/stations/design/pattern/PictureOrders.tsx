@@ -7,6 +7,7 @@ import { formatShort } from '../../../../core/units/format.ts';
 import { patternClient } from '../../../section/patternClient.ts';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { useBench, useColours } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 /**
  * Orders of the round whose neighbours in the picture differ most: looked for when asked, apart from the
@@ -34,16 +35,16 @@ export function PictureOrders({ pour }: { readonly pour: Pour }) {
     return (
       <p className="flex items-center gap-2 text-sm" role="status">
         Looking what lies beside what
-        <button type="button" className="btn btn-xs" onClick={() => stop.current?.()}>
+        <Button size="tiny" onClick={() => stop.current?.()}>
           Stop
-        </button>
+        </Button>
       </p>
     );
   return (
     <div className="grid gap-2">
-      <button type="button" className="btn btn-sm justify-self-start" onClick={() => void look()}>
+      <Button className="justify-self-start" onClick={() => void look()}>
         Orders with the most contrast
-      </button>
+      </Button>
       {found === 'failed' && <p className="text-sm text-error">They could not be worked out.</p>}
       {found !== undefined && found !== 'failed' && (
         <>
@@ -60,14 +61,13 @@ export function PictureOrders({ pour }: { readonly pour: Pour }) {
                   })}
                 </span>
                 <span className="tabular-nums">{formatShort(contrast, 1)}</span>
-                <button
-                  type="button"
-                  className="btn btn-xs"
+                <Button
+                  size="tiny"
                   aria-label={`Pour in the order ${order.map((id) => potNamed(plan, id)?.letter ?? '').join(', ')}`}
                   onClick={() => edit((p) => setRoundOrder(p, pour.id, order))}
                 >
                   Take it
-                </button>
+                </Button>
               </li>
             ))}
           </ol>

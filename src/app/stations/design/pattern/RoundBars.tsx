@@ -14,6 +14,7 @@ import { roundsOf } from '../../../../core/weigh/rounds.ts';
 import { Gesture } from '../../../../store/gesture.ts';
 import { FigureField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 /** px */
 const HIGH = 72;
@@ -74,26 +75,17 @@ export function RoundBars({ layer }: { readonly layer: ScaledLayer }) {
           }
         />
         <div className="flex flex-wrap gap-1.5">
-          <button type="button" className="btn btn-sm" onClick={() => edit((p) => evenRounds(p, pour.id))}>
-            Even
-          </button>
-          <button
-            type="button"
-            className="btn btn-sm"
-            disabled={parts.length < 2}
-            onClick={() => edit((p) => halvingRounds(p, pour.id))}
-          >
+          <Button onClick={() => edit((p) => evenRounds(p, pour.id))}>Even</Button>
+          <Button disabled={parts.length < 2} onClick={() => edit((p) => halvingRounds(p, pour.id))}>
             Half of what is left
-          </button>
-          <button
-            type="button"
-            className="btn btn-sm"
+          </Button>
+          <Button
             onClick={() =>
               edit((p) => holdBackOfEach(p, pour, USUAL_HELD_ML * layer.densityGMl * plan.fill.copies))
             }
           >
             All but {USUAL_HELD_ML} ml
-          </button>
+          </Button>
         </div>
       </div>
       {parts.length > 1 && parts.length <= MOST_BARS && (

@@ -8,6 +8,7 @@ import type { Pour } from '../../../../core/plan/stepSchema.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 const NONE = '';
 const NEW_POT = 'a new pot';
@@ -64,28 +65,25 @@ export function RoundOrder({ pour }: { readonly pour: Pour }) {
           <span className="flex-1 truncate">
             {pot.letter}, {pot.name}
           </span>
-          <button type="button" className="btn btn-sm" disabled={at === 0} onClick={() => move(-1)}>
-            <ArrowLeft className="size-4" aria-hidden="true" /> Earlier
-          </button>
-          <button
-            type="button"
-            className="btn btn-sm"
-            disabled={at === round.length - 1}
-            onClick={() => move(1)}
-          >
-            <ArrowRight className="size-4" aria-hidden="true" /> Later
-          </button>
-          <button
-            type="button"
-            className="btn btn-sm"
+          <Button icon={ArrowLeft} disabled={at === 0} onClick={() => move(-1)}>
+            {' '}
+            Earlier
+          </Button>
+          <Button icon={ArrowRight} disabled={at === round.length - 1} onClick={() => move(1)}>
+            {' '}
+            Later
+          </Button>
+          <Button
+            icon={X}
             disabled={round.length === 1}
             onClick={() => {
               edit((p) => removeTurn(p, pour.id, at));
               setChosen(null);
             }}
           >
-            <X className="size-4" aria-hidden="true" /> Take out
-          </button>
+            {' '}
+            Take out
+          </Button>
         </div>
       )}
       <Picker

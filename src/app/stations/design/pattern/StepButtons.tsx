@@ -4,6 +4,7 @@ import type { StepId } from '../../../../core/validate/ids.ts';
 import { pourChosen } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
 import { useBench } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 /** Put a step earlier or later among the others, or take it out. */
 export function StepButtons({ stepId }: { readonly stepId: StepId }) {
@@ -15,29 +16,27 @@ export function StepButtons({ stepId }: { readonly stepId: StepId }) {
       {([-1, 1] as const).map((by) => {
         const other = plan.steps[at + by];
         return (
-          <button
+          <Button
             key={by}
-            type="button"
-            className="btn btn-sm"
             disabled={!other || other.kind === 'finish'}
             onClick={() => {
               if (other) edit((p) => moveStep(p, stepId, other.id));
             }}
           >
             {by < 0 ? 'Earlier' : 'Later'}
-          </button>
+          </Button>
         );
       })}
-      <button
-        type="button"
-        className="btn btn-sm"
+      <Button
+        icon={Trash2}
         onClick={() => {
           edit((p) => removeStep(p, stepId));
           dispatch(pourChosen(null));
         }}
       >
-        <Trash2 className="size-4" aria-hidden="true" /> Remove
-      </button>
+        {' '}
+        Remove
+      </Button>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { pourChosen } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
+import { IconButton } from '../../../kit/IconButton.tsx';
 
 /** The head of a tool's panel: what it is, what it does, and the way out. */
 export function ToolHead({ tool, does }: { readonly tool: string; readonly does: string }) {
@@ -11,14 +12,7 @@ export function ToolHead({ tool, does }: { readonly tool: string; readonly does:
         <p className="quiet text-sm">The {tool}</p>
         <h3 className="text-lg leading-tight">{does}</h3>
       </div>
-      <button
-        type="button"
-        className="btn btn-ghost btn-sm px-1.5"
-        aria-label={`Close the ${tool}`}
-        onClick={() => dispatch(pourChosen(null))}
-      >
-        <X className="size-4" aria-hidden="true" />
-      </button>
+      <IconButton icon={X} label={`Close the ${tool}`} onClick={() => dispatch(pourChosen(null))} />
     </div>
   );
 }

@@ -15,6 +15,7 @@ import { useBench } from '../../../parts/usePlan.ts';
 import { NeedsAndFails } from './NeedsAndFails.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { ToolHead } from './ToolHead.tsx';
+import { Button } from '../../../kit/Button.tsx';
 
 export const WIRE_NAMES: Readonly<Record<WireWay, string>> = {
   floor: 'Down, along the floor and up',
@@ -49,13 +50,14 @@ export function WirePanel({ wire }: { readonly wire: Wire }) {
         Drag its points in the section, or move them with the arrow keys; Delete takes one out. The first is
         where it goes in.
       </p>
-      <button
-        type="button"
-        className="btn btn-sm justify-self-start"
+      <Button
+        icon={Plus}
+        className="justify-self-start"
         onClick={() => edit((p) => addWirePoint(p, wire.id, Math.floor(wire.points.length / 2) - 1))}
       >
-        <Plus className="size-4" aria-hidden="true" /> A point half way
-      </button>
+        {' '}
+        A point half way
+      </Button>
       <Choice
         legend="It lies"
         value={wire.lies}
@@ -83,13 +85,9 @@ export function WirePanel({ wire }: { readonly wire: Wire }) {
         />
       </div>
       {wire.longMm !== undefined && (
-        <button
-          type="button"
-          className="btn btn-sm justify-self-start"
-          onClick={() => edit((p) => asLongAsMould(p, wire.id))}
-        >
+        <Button className="justify-self-start" onClick={() => edit((p) => asLongAsMould(p, wire.id))}>
           As long as the mould
-        </button>
+        </Button>
       )}
       {told && (
         <p role="status">

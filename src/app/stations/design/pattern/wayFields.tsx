@@ -10,6 +10,8 @@ import { FigureField, LengthField, PercentField } from '../../../parts/quantitie
 import { useBench } from '../../../parts/usePlan.ts';
 import { SplitJugFields } from './SplitJugFields.tsx';
 import type { WayFieldsProps } from './wayFieldsProps.ts';
+import { Button } from '../../../kit/Button.tsx';
+import { IconButton } from '../../../kit/IconButton.tsx';
 
 const CORNER_WORDS: Readonly<Record<Corner, string>> = {
   'left-near': 'near, left',
@@ -35,29 +37,26 @@ function DropFields({ place, put }: WayFieldsProps<'drops'>) {
             value={spot.yMm}
             onValue={(yMm, g) => at(place.spots.with(i, { ...spot, yMm }), g)}
           />
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm px-1.5"
-            aria-label={`Take out place ${i + 1}`}
+          <IconButton
+            icon={X}
+            label={`Take out place ${i + 1}`}
             disabled={place.spots.length === 1}
             onClick={() => at(place.spots.toSpliced(i, 1))}
-          >
-            <X className="size-4" aria-hidden="true" />
-          </button>
+          />
         </div>
       ))}
       <div className="flex items-end gap-2">
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
+          icon={Plus}
           disabled={place.spots.length >= 24}
           onClick={() => {
             const last = place.spots.at(-1) ?? { xMm: 0, yMm: 0 };
             at([...place.spots, { xMm: last.xMm, yMm: last.yMm + 30 }]);
           }}
         >
-          <Plus className="size-4" aria-hidden="true" /> Place
-        </button>
+          {' '}
+          Place
+        </Button>
         <LengthField
           label="Reaches down"
           value={place.reachMm ?? 600}

@@ -6,6 +6,7 @@ import type { StepId } from '../../../../core/validate/ids.ts';
 import { pourChosen, viewShown } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
 import { useBench } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 /** Scrapes a layer to a profile, or goes to its scraping where there is one. */
 export function ScrapeIt({ layer }: { readonly layer: ScaledLayer }) {
@@ -26,8 +27,8 @@ export function ScrapeIt({ layer }: { readonly layer: ScaledLayer }) {
     dispatch(viewShown(scrape?.pulled === 'crosswise' ? 'side' : 'section'));
   };
   return (
-    <button type="button" className="btn btn-sm justify-self-start" onClick={add}>
+    <Button className="justify-self-start" onClick={add}>
       {scrape ? 'How it is scraped' : 'Scrape it to a profile'}
-    </button>
+    </Button>
   );
 }

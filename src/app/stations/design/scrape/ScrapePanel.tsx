@@ -14,6 +14,7 @@ import { ToolHead } from '../pattern/ToolHead.tsx';
 import { EdgeShapes } from './EdgeShapes.tsx';
 import { ScraperFiles } from './ScraperFiles.tsx';
 import { Scrapings } from './Scrapings.tsx';
+import { Button } from '../../../kit/Button.tsx';
 
 /** A layer scraped to a profile: its edge, how deep, which way, and where what is scraped off goes. */
 export function ScrapePanel({ scrape }: { readonly scrape: Scrape }) {
@@ -64,13 +65,14 @@ export function ScrapePanel({ scrape }: { readonly scrape: Scrape }) {
           <p className="quiet text-sm">
             Drag its points in the section, or move them with the arrow keys; Delete takes one out.
           </p>
-          <button
-            type="button"
-            className="btn btn-sm justify-self-start"
+          <Button
+            icon={Plus}
+            className="justify-self-start"
             onClick={() => edit((p) => addEdgePoint(p, scrape.id, Math.floor(edge.points.length / 2) - 1))}
           >
-            <Plus className="size-4" aria-hidden="true" /> A point half way
-          </button>
+            {' '}
+            A point half way
+          </Button>
         </>
       )}
       <Choice

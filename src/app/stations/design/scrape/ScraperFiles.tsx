@@ -12,6 +12,7 @@ import { FilePicker } from '../../../parts/FilePicker.tsx';
 import { readText } from '../../../parts/readText.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { useBench, usePresent } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
 
 interface ScraperFilesProps {
   readonly scrape: Scrape;
@@ -56,9 +57,8 @@ export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: Scraper
         </FilePicker>
         {plate && (
           <>
-            <button
-              type="button"
-              className="btn btn-sm"
+            <Button
+              icon={Download}
               onClick={() => {
                 saveFile(
                   fileName('svg'),
@@ -67,17 +67,18 @@ export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: Scraper
                 );
               }}
             >
-              <Download className="size-4" aria-hidden="true" /> To cut out, SVG
-            </button>
-            <button
-              type="button"
-              className="btn btn-sm"
+              {' '}
+              To cut out, SVG
+            </Button>
+            <Button
+              icon={Download}
               onClick={() => {
                 saveFile(fileName('stl'), scraperStl(plate), 'model/stl');
               }}
             >
-              <Download className="size-4" aria-hidden="true" /> To print, STL
-            </button>
+              {' '}
+              To print, STL
+            </Button>
           </>
         )}
       </div>

@@ -11,6 +11,8 @@ import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField } from '../../../parts/quantities.tsx';
 import { useBench, useBenchEdit } from '../../../parts/usePlan.ts';
+import { Button } from '../../../kit/Button.tsx';
+import { IconButton } from '../../../kit/IconButton.tsx';
 
 interface RowProps {
   readonly step: Top;
@@ -41,15 +43,12 @@ function Row({ step, row, at, alone }: RowProps) {
           options={pots.map((p) => ({ value: p.id, label: `${p.letter}, ${p.name}` }))}
           onPick={(next) => put({ pot: next })}
         />
-        <button
-          type="button"
-          className="btn btn-sm btn-ghost px-1.5"
-          aria-label={`Take out ${name}`}
+        <IconButton
+          icon={Trash2}
+          label={`Take out ${name}`}
           disabled={alone}
           onClick={() => edit((p) => removeRow(p, step.id, at))}
-        >
-          <Trash2 className="size-4" aria-hidden="true" />
-        </button>
+        />
       </div>
       <Choice
         legend={`What ${name} is`}
@@ -109,18 +108,16 @@ export function PipingRows({
         ))}
       </ol>
       <div className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-sm"
+        <Button
+          icon={Plus}
           disabled={way.rows.length >= MOST_ROWS}
           onClick={() => edit((p) => addRow(p, step.id))}
         >
-          <Plus className="size-4" aria-hidden="true" /> Row
-        </button>
+          {' '}
+          Row
+        </Button>
         {way.rows.length > 1 && (
-          <button type="button" className="btn btn-sm" onClick={() => edit((p) => sideBySide(p, step.id))}>
-            Side by side
-          </button>
+          <Button onClick={() => edit((p) => sideBySide(p, step.id))}>Side by side</Button>
         )}
       </div>
       <p className="quiet text-sm">

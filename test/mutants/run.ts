@@ -51,20 +51,12 @@ function drawn(area: Area, count: number): readonly Fault[] {
   return [...chosen];
 }
 
+const NOT_COPIED = new Set(['.git', 'dist', 'node_modules']);
+
 /** A copy of the project to plant in. */
 function copied(): string {
   const root = mkdtempSync(join(tmpdir(), 'drip-line-mutants-'));
-  for (const part of [
-    'src',
-    'test',
-    'demo',
-    'docs',
-    'scripts',
-    'package.json',
-    'tsconfig.base.json',
-    'tsconfig.json',
-  ])
-    cpSync(part, join(root, part), { recursive: true });
+  cpSync('.', root, { recursive: true, filter: (path) => !NOT_COPIED.has(path) });
   symlinkSync(join(process.cwd(), 'node_modules'), join(root, 'node_modules'));
   return root;
 }

@@ -92,9 +92,7 @@ export function Begin() {
               value: String(i + LEAST_LAYERS),
               label: String(i + LEAST_LAYERS),
             }))}
-            onPick={(n) => {
-              setLayers(Number(n));
-            }}
+            onPick={(n) => setLayers(Number(n))}
           />
           <Colours names={names} onChoose={setNames} />
           <Picker

@@ -203,9 +203,7 @@ function Check({ label, checked, onCheck }: CheckProps) {
         type="checkbox"
         className="size-4.5 accent-(--color-accent)"
         checked={checked}
-        onChange={(event) => {
-          onCheck(event.target.checked);
-        }}
+        onChange={(event) => onCheck(event.target.checked)}
       />
       {label}
     </label>

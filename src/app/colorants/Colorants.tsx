@@ -83,21 +83,14 @@ export function Colorants() {
           placeholder="Find"
           aria-label="Find a colorant"
           value={find}
-          onChange={(event) => {
-            setFind(event.target.value);
-          }}
+          onChange={(event) => setFind(event.target.value)}
         />
         <span className="ml-auto flex gap-2">
           <FilePicker label="Colorants file" accept=".csv,text/csv" onFile={(file) => void bring(file)}>
             <Upload className="size-4" aria-hidden="true" />
             Import CSV
           </FilePicker>
-          <Button
-            icon={Download}
-            onClick={() => {
-              saveFile('colorants.csv', writeCsv(all), 'text/csv');
-            }}
-          >
+          <Button icon={Download} onClick={() => saveFile('colorants.csv', writeCsv(all), 'text/csv')}>
             Export CSV
           </Button>
           <Button icon={Plus} tone="accent" onClick={add}>
@@ -123,9 +116,7 @@ export function Colorants() {
                 type="button"
                 className={`rule flex w-full cursor-pointer items-center gap-3 border-b py-2 pr-2 text-left ${c.id === chosenNow?.id ? 'rounded-field bg-base-100 outline-2 outline-base-content' : 'hover:bg-base-100/60'}`}
                 aria-pressed={c.id === chosenNow?.id}
-                onClick={() => {
-                  setChosenId(c.id);
-                }}
+                onClick={() => setChosenId(c.id)}
               >
                 <ColourDrop nature={c.nature} />
                 <span className="grid leading-tight">
@@ -145,9 +136,7 @@ export function Colorants() {
         <main
           className="rule overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l"
           // what is worked on stays in the form, also when its new name puts it elsewhere in the list
-          onFocusCapture={() => {
-            setChosenId(chosenNow?.id ?? null);
-          }}
+          onFocusCapture={() => setChosenId(chosenNow?.id ?? null)}
         >
           <Boundary what="This colorant" of={[chosen]}>
             {chosen && <ColorantForm key={chosen.value.id} seen={chosen} />}

@@ -49,9 +49,7 @@ export function PaleBar({ nature, onKeep }: PaleBarProps) {
         <ColourPicker
           label="Colour of the pale bar"
           value={pale.colour}
-          onPick={(colour, g) => {
-            put({ colour }, g);
-          }}
+          onPick={(colour, g) => put({ colour }, g)}
           className="h-9 w-24 cursor-pointer rounded-field border border-black/30"
           style={{ background: pale.colour }}
         >

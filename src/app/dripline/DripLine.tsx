@@ -179,9 +179,7 @@ const DropButton = memo(function DropButton({
       aria-pressed={chosen}
       aria-label={`Pour ${nth}: ${braid === undefined ? `${pot.letter}, ${pot.name}` : braidWords(braid)}, ${mass}${at === undefined ? '' : `, at ${at} min`}`}
       aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
-      onClick={() => {
-        dispatch(pourChosen(chosen ? null : id));
-      }}
+      onClick={() => dispatch(pourChosen(chosen ? null : id))}
       onKeyDown={move}
     >
       {braid === undefined ? (

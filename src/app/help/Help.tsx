@@ -63,9 +63,7 @@ export function Help() {
             placeholder="Find a word"
             aria-label="Find a word"
             value={sought}
-            onChange={(event) => {
-              setSought(event.target.value);
-            }}
+            onChange={(event) => setSought(event.target.value)}
           />
         </div>
         <dl className={LIST}>

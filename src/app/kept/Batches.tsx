@@ -42,9 +42,7 @@ export function Batches() {
             </span>
             <Button
               aria-label={`Export the batch of ${b.name}`}
-              onClick={() => {
-                saveFile(batchFileName(b), writeBatchFile(b), 'application/json');
-              }}
+              onClick={() => saveFile(batchFileName(b), writeBatchFile(b), 'application/json')}
             >
               Export
             </Button>

@@ -114,13 +114,7 @@ export function Kept() {
                   <span className="min-w-0 flex-1 truncate">
                     {KINDS[a.table] ?? a.table} “{a.key}”
                   </span>
-                  <Button
-                    onClick={() => {
-                      exportRaw(a.key, a.record);
-                    }}
-                  >
-                    Export as stored
-                  </Button>
+                  <Button onClick={() => exportRaw(a.key, a.record)}>Export as stored</Button>
                   <Button onClick={() => void ask((db) => dropAside(db, a.id))}>Delete for good</Button>
                 </li>
               ))}

@@ -17,12 +17,7 @@ export function AskReplace({ name, taken, onReplace, onBeside, onLeave }: AskRep
     <div role="alert" className="grid gap-2 border-l-4 border-warning bg-base-100 px-3 py-2 text-sm">
       <p>You have one called “{name}” already.</p>
       <p className="flex flex-wrap gap-2">
-        <Button
-          tone="primary"
-          onClick={() => {
-            onBeside(other);
-          }}
-        >
+        <Button tone="primary" onClick={() => onBeside(other)}>
           Take it as “{other}”
         </Button>
         <Button onClick={onReplace}>Put it in place of mine</Button>

@@ -19,12 +19,7 @@ export function Broken() {
         <Link className="btn btn-primary" to="/">
           To the shelf
         </Link>
-        <Button
-          size="full"
-          onClick={() => {
-            location.reload();
-          }}
-        >
+        <Button size="full" onClick={() => location.reload()}>
           Try again
         </Button>
       </p>

@@ -25,9 +25,7 @@ export function Choice<T extends string>({ legend, value, options, onChoose, hid
               className="sr-only"
               name={name}
               checked={option.value === value}
-              onChange={() => {
-                onChoose(option.value);
-              }}
+              onChange={() => onChoose(option.value)}
             />
             {option.label}
           </label>

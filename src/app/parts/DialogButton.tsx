@@ -22,25 +22,11 @@ export function DialogButton({ label, icon, title, children }: DialogButtonProps
   }, [open]);
   return (
     <>
-      <Button
-        tone="quiet"
-        onClick={() => {
-          setOpen(true);
-        }}
-        aria-label={label}
-        title={label}
-      >
+      <Button tone="quiet" onClick={() => setOpen(true)} aria-label={label} title={label}>
         {icon}
       </Button>
       {open && (
-        <dialog
-          ref={dialog}
-          className="modal"
-          aria-labelledby={id}
-          onClose={() => {
-            setOpen(false);
-          }}
-        >
+        <dialog ref={dialog} className="modal" aria-labelledby={id} onClose={() => setOpen(false)}>
           <div className="modal-box grid gap-4 bg-base-100">
             <h2 id={id} className="text-xl">
               {title}

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { WordButton } from '../kit/WordButton.tsx';
 
 interface FieldFrameProps {
   /** id of the control inside */
@@ -42,10 +43,7 @@ export function FieldFrame({
       )}
       {bringBack && (
         <p role="status" className="quiet text-sm">
-          What was typed is taken back.{' '}
-          <button type="button" className="cursor-pointer underline" onClick={bringBack}>
-            Bring it back
-          </button>
+          What was typed is taken back. <WordButton onClick={bringBack}>Bring it back</WordButton>
         </p>
       )}
     </div>

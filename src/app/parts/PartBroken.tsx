@@ -15,13 +15,7 @@ export function PartFailed({ error }: { readonly error: unknown }) {
         Nothing you made is lost by it; the other parts work on. What went wrong:{' '}
         {error instanceof Error ? error.message : String(error)}
       </p>
-      <Button
-        tone="primary"
-        className="justify-self-start"
-        onClick={() => {
-          location.reload();
-        }}
-      >
+      <Button tone="primary" className="justify-self-start" onClick={() => location.reload()}>
         Load it again
       </Button>
     </div>

@@ -16,14 +16,7 @@ export function Picker<T extends string>(props: PickerProps<T>) {
   const id = useId();
   return (
     <FieldFrame id={id} label={label} hideLabel={hideLabel} className={className}>
-      <select
-        id={id}
-        className="field"
-        value={value}
-        onChange={(event) => {
-          onPick(event.target.value as T);
-        }}
-      >
+      <select id={id} className="field" value={value} onChange={(event) => onPick(event.target.value as T)}>
         {options.map((o) => (
           <option key={o.value} value={o.value}>
             {o.label}

@@ -50,13 +50,7 @@ export function StorageBar() {
         </Button>
       )}
       {trouble === 'replaced' || trouble === 'newer' ? (
-        <Button
-          onClick={() => {
-            location.reload();
-          }}
-        >
-          Reload
-        </Button>
+        <Button onClick={() => location.reload()}>Reload</Button>
       ) : (
         <Button onClick={() => void again()}>Try again</Button>
       )}

@@ -101,9 +101,7 @@ export function BarsView() {
                 className={`cursor-pointer rounded-field border-2 ${i === now ? 'border-accent' : 'border-transparent'}`}
                 aria-label={`Bar ${i + 1}`}
                 aria-pressed={i === now}
-                onClick={() => {
-                  setWalked(i);
-                }}
+                onClick={() => setWalked(i)}
               >
                 <BarFace face={sideOfBar(computed, b, side)} top={side === 'top'} width={50} height={44} />
               </button>

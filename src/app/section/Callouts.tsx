@@ -58,12 +58,7 @@ const Callout = memo(function Callout(props: CalloutProps) {
   const small = gap < 40;
   const text = left + 34;
   return (
-    <g
-      className="cursor-pointer"
-      onClick={() => {
-        onChoose(id);
-      }}
-    >
+    <g className="cursor-pointer" onClick={() => onChoose(id)}>
       <path
         d={`M${fromX},${fromY} C${fromX + 24},${fromY} ${left - 24},${y} ${left - 2},${y}`}
         fill="none"

@@ -47,12 +47,8 @@ function TurnHandle({ column, name, spot, scale, onPut }: MarksProps) {
       scale={scale}
       at={at}
       label={`${name} is turned ${turnDeg}°: arrow keys turn it`}
-      onMove={(hx, hy, gesture) => {
-        turnTo(Math.atan2(hy - yMm, hx - xMm) / DEGREE - 90, gesture);
-      }}
-      onArrow={(right, up) => {
-        turnTo(turnDeg - right + up, undefined);
-      }}
+      onMove={(hx, hy, gesture) => turnTo(Math.atan2(hy - yMm, hx - xMm) / DEGREE - 90, gesture)}
+      onArrow={(right, up) => turnTo(turnDeg - right + up, undefined)}
     >
       <g className="pointer-events-none">
         <line x1={cx} y1={cy} x2={x} y2={y} stroke="#fafbf8" strokeWidth="3" opacity="0.6" />
@@ -131,12 +127,8 @@ export function ColumnMarks({ spot, scale }: Spotted) {
             scale={scale}
             at={[xMm, yMm]}
             label={`${upperFirst(nameOf(column))}, ${show.length(xMm)} right of the middle and ${show.length(yMm)} beyond it: arrow keys move it`}
-            onChoose={() => {
-              setPicked(column.id);
-            }}
-            onMove={(mx, my, gesture) => {
-              put({ ...column, xMm: mx, yMm: my }, gesture);
-            }}
+            onChoose={() => setPicked(column.id)}
+            onMove={(mx, my, gesture) => put({ ...column, xMm: mx, yMm: my }, gesture)}
           >
             <polygon points={text} fill="#fafbf8" fillOpacity="0.12" stroke="#fafbf8" strokeWidth="3" />
             <polygon

@@ -78,9 +78,7 @@ export const Line = memo(function Line(props: LineProps) {
       onPointerUp={up}
       onPointerCancel={cancel}
       onKeyDown={key}
-      onFocus={() => {
-        onStart(index);
-      }}
+      onFocus={() => onStart(index)}
       onBlur={() => {
         nudges.current = null;
       }}

@@ -178,9 +178,7 @@ export function LoafView({ above }: { readonly above: boolean }) {
               max="95"
               value={cutAway}
               className="w-48 accent-(--color-accent)"
-              onChange={(event) => {
-                setCutAway(Number(event.target.value));
-              }}
+              onChange={(event) => setCutAway(Number(event.target.value))}
             />
             {over !== undefined && <span className="quiet">turned over, as it stands</span>}
             <span className="w-18 tabular-nums">{show.length((most.length * cutAway) / 100)}</span>

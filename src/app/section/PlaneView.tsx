@@ -41,9 +41,7 @@ function Slide({ label, value, least, most, step, shown, onValue }: SlideProps) 
         value={value}
         aria-valuetext={shown}
         className="w-full accent-(--color-accent)"
-        onChange={(event) => {
-          onValue(Number(event.target.value));
-        }}
+        onChange={(event) => onValue(Number(event.target.value))}
       />
       <span className="text-right tabular-nums">{shown}</span>
     </div>

@@ -73,13 +73,13 @@ export function ScrapeMarks({ scrape, frame, editable }: ScrapeMarksProps) {
             scale={frame.scale}
             at={[edge.shiftMm, tip]}
             label={`The scraper's tip, ${show.length(depthMm)} below the surface and ${show.length(edge.shiftMm)} right of the middle: arrow keys move it`}
-            onMove={(shiftMm, z, gesture) => {
+            onMove={(shiftMm, z, gesture) =>
               put(
                 { ...edge, shiftMm: bounded(shiftMm, -400, 400) },
                 ((layer?.offset ?? z) - z) / Math.max(0.05, mean),
                 gesture,
-              );
-            }}
+              )
+            }
           >
             {knob(middle + edge.shiftMm, tip, true)}
           </MoveHandle>
@@ -87,13 +87,13 @@ export function ScrapeMarks({ scrape, frame, editable }: ScrapeMarksProps) {
             scale={frame.scale}
             at={[edge.shiftMm + edge.pitchMm / 2, tip + reliefMm]}
             label={`The scraper's ridge, ${show.length(reliefMm)} above its tips, ${show.length(edge.pitchMm)} from tip to tip: arrow keys move it`}
-            onMove={(across, z, gesture) => {
+            onMove={(across, z, gesture) =>
               put(
                 { ...edge, pitchMm: bounded(2 * (across - edge.shiftMm), 3, 400) },
                 (z - (layer?.offset ?? z)) / Math.max(0.05, 1 - mean),
                 gesture,
-              );
-            }}
+              )
+            }
           >
             {knob(middle + edge.shiftMm + edge.pitchMm / 2, tip + reliefMm, false)}
           </MoveHandle>

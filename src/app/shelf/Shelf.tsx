@@ -58,9 +58,7 @@ export function Shelf() {
   return (
     <div
       className="flex min-h-0 flex-1 flex-col"
-      onDragOver={(event) => {
-        event.preventDefault();
-      }}
+      onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
         void bring([...event.dataTransfer.files]);
@@ -80,17 +78,13 @@ export function Shelf() {
                 placeholder="Find: name, notes, mould"
                 aria-label="Find a plan"
                 value={find}
-                onChange={(event) => {
-                  setFind(event.target.value);
-                }}
+                onChange={(event) => setFind(event.target.value)}
               />
               <select
                 className="field w-36"
                 aria-label="In the order of"
                 value={order}
-                onChange={(event) => {
-                  setOrder(ORDERS.find((o) => o === event.target.value) ?? 'newest');
-                }}
+                onChange={(event) => setOrder(ORDERS.find((o) => o === event.target.value) ?? 'newest')}
               >
                 {ORDERS.map((o) => (
                   <option key={o} value={o}>
@@ -140,12 +134,7 @@ export function Shelf() {
               </ul>
             </div>
           ))}
-          <Button
-            className="justify-self-start"
-            onClick={() => {
-              setRefused([]);
-            }}
-          >
+          <Button className="justify-self-start" onClick={() => setRefused([])}>
             Close
           </Button>
         </section>

@@ -142,29 +142,11 @@ function Observe({ called, onSeen }: ObserveProps) {
           className="field"
           aria-label={`Recipe that ${called} was seen in`}
           value={recipe}
-          onChange={(event) => {
-            setRecipe(event.target.value);
-          }}
+          onChange={(event) => setRecipe(event.target.value)}
         />
       </label>
-      <Picker
-        label="it"
-        className="w-60"
-        value={speed}
-        options={SPEED_OPTIONS}
-        onPick={(s) => {
-          setSpeed(s);
-        }}
-      />
-      <Picker
-        label="and"
-        className="w-36"
-        value={tan}
-        options={TAN_OPTIONS}
-        onPick={(t) => {
-          setTan(t);
-        }}
-      />
+      <Picker label="it" className="w-60" value={speed} options={SPEED_OPTIONS} onPick={(s) => setSpeed(s)} />
+      <Picker label="and" className="w-36" value={tan} options={TAN_OPTIONS} onPick={(t) => setTan(t)} />
       <Button icon={Plus} className="mb-0.5" type="submit" disabled={recipe.trim() === ''}>
         {' '}
         Write it down

@@ -47,12 +47,7 @@ function Section<K extends Fresh>({ kind, title, one, says, card }: SectionProps
         <h2 id={`supplies-${kind}`} className="text-lg">
           {title}
         </h2>
-        <Button
-          icon={Plus}
-          onClick={() => {
-            add(kind);
-          }}
-        >
+        <Button icon={Plus} onClick={() => add(kind)}>
           {one}
         </Button>
       </div>
@@ -98,9 +93,9 @@ export function Supplies() {
           </FilePicker>
           <Button
             icon={Download}
-            onClick={() => {
-              saveFile(SUPPLIES_FILE, writeSuppliesFile(things.map((t) => t.value)), 'application/json');
-            }}
+            onClick={() =>
+              saveFile(SUPPLIES_FILE, writeSuppliesFile(things.map((t) => t.value)), 'application/json')
+            }
           >
             Export
           </Button>

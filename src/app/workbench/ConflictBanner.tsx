@@ -11,6 +11,7 @@ import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { usePresent } from '../parts/usePlan.ts';
 import { Compare } from './Compare.tsx';
 import { Button } from '../kit/Button.tsx';
+import { WordButton } from '../kit/WordButton.tsx';
 
 /**
  * A plan was changed in two places, or deleted in the other: nothing is written over until the maker says
@@ -29,9 +30,7 @@ export function ConflictBanner() {
       role="status"
     >
       {notice}
-      <button type="button" className="underline" onClick={() => dispatch(noticeRead())}>
-        Good
-      </button>
+      <WordButton onClick={() => dispatch(noticeRead())}>Good</WordButton>
     </p>
   );
 }
@@ -71,15 +70,7 @@ function Decide({ theirs }: { readonly theirs: Parameters<typeof takeTheirs>[0] 
           ? 'This plan was also changed in another tab. Both are kept until you say which one stays.'
           : 'This plan was deleted in another tab. What you have here is kept, but not on the shelf.'}
       </span>
-      {theirs && (
-        <Button
-          onClick={() => {
-            setLooking(true);
-          }}
-        >
-          Look at both
-        </Button>
-      )}
+      {theirs && <Button onClick={() => setLooking(true)}>Look at both</Button>}
       {ways}
       {!theirs && (
         <Button onClick={() => void keeper.giveUp(plan.id).then(() => navigate('/'))}>Let it go</Button>
@@ -88,9 +79,7 @@ function Decide({ theirs }: { readonly theirs: Parameters<typeof takeTheirs>[0] 
         <Compare
           mine={plan}
           theirs={upToDate(theirs.plan, theirs.version) as Plan}
-          onClose={() => {
-            setLooking(false);
-          }}
+          onClose={() => setLooking(false)}
         >
           {ways}
         </Compare>

@@ -44,9 +44,7 @@ export function PlanDetails() {
             { value: 'mm', label: 'mm' },
             { value: 'in', label: 'in' },
           ]}
-          onChoose={(length) => {
-            units({ length });
-          }}
+          onChoose={(length) => units({ length })}
         />
         <Choice
           legend="Weights in"
@@ -55,9 +53,7 @@ export function PlanDetails() {
             { value: 'g', label: 'g' },
             { value: 'oz', label: 'oz' },
           ]}
-          onChoose={(mass) => {
-            units({ mass });
-          }}
+          onChoose={(mass) => units({ mass })}
         />
         <Choice
           legend="Temperature"
@@ -66,9 +62,7 @@ export function PlanDetails() {
             { value: 'C', label: '°C' },
             { value: 'F', label: '°F' },
           ]}
-          onChoose={(temperature) => {
-            units({ temperature });
-          }}
+          onChoose={(temperature) => units({ temperature })}
         />
       </div>
       <div className="grid grid-cols-2 gap-4">
@@ -76,29 +70,20 @@ export function PlanDetails() {
           label="Bench scale shows"
           value={String(plan.units.scaleStepG)}
           options={STEP_OPTIONS}
-          onPick={(v) => {
-            units({ scaleStepG: Number(v) as Units['scaleStepG'] });
-          }}
+          onPick={(v) => units({ scaleStepG: Number(v) as Units['scaleStepG'] })}
         />
         <Picker
           label="Fine scale shows"
           value={String(plan.units.fineStepG)}
           options={STEP_OPTIONS}
-          onPick={(v) => {
-            units({ fineStepG: Number(v) as Units['fineStepG'] });
-          }}
+          onPick={(v) => units({ fineStepG: Number(v) as Units['fineStepG'] })}
         />
       </div>
       <p className="quiet text-sm">
         Oils, water, lye and batter are weighed on the bench scale; colorants, fragrance and additives on the
         fine one.
       </p>
-      <Button
-        className="justify-self-start"
-        onClick={() => {
-          keepAsBeginning(plan);
-        }}
-      >
+      <Button className="justify-self-start" onClick={() => keepAsBeginning(plan)}>
         Keep as a beginning for new plans
       </Button>
     </DialogButton>

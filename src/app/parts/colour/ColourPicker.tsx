@@ -45,9 +45,7 @@ export function ColourPicker({ label, value, onPick, className, style, children 
         className="modal"
         aria-labelledby={`${id}-title`}
         onCancel={() => gesture?.takeBack()}
-        onClose={() => {
-          setGesture(null);
-        }}
+        onClose={() => setGesture(null)}
       >
         {gesture && (
           <div className="modal-box grid max-w-xl gap-5 bg-base-100 text-left font-normal text-base-content">
@@ -76,9 +74,7 @@ export function ColourPicker({ label, value, onPick, className, style, children 
                 type="color"
                 className="h-9 w-16 cursor-pointer"
                 value={value}
-                onChange={(event) => {
-                  pick(event.target.value.toLowerCase());
-                }}
+                onChange={(event) => pick(event.target.value.toLowerCase())}
               />
             </label>
           </div>
@@ -105,9 +101,7 @@ function Swatches({ value, onPick }: { readonly value: string; readonly onPick: 
                 aria-label={`${c.name}, ${c.colour}`}
                 title={c.name}
                 aria-pressed={c.colour === value}
-                onClick={() => {
-                  onPick(c.colour);
-                }}
+                onClick={() => onPick(c.colour)}
               />
             ))}
           </div>

@@ -49,9 +49,7 @@ export function PaletteImport() {
           onBeside={(name) => {
             void keep({ ...asked, name });
           }}
-          onLeave={() => {
-            setAsked(null);
-          }}
+          onLeave={() => setAsked(null)}
         />
       )}
       {kept && (

@@ -94,9 +94,7 @@ export function PhotoPick({ onPick }: { readonly onPick: (hex: string) => void }
     <section
       className="grid gap-2"
       aria-label="From a photograph"
-      onDragOver={(event) => {
-        event.preventDefault();
-      }}
+      onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
         event.stopPropagation();

@@ -27,9 +27,7 @@ export function AdditionCards<T extends { readonly id: string }>(props: Addition
               icon={X}
               className="mb-0.5"
               label={`Remove ${nameOf(item)}`}
-              onClick={() => {
-                onRemove(item.id);
-              }}
+              onClick={() => onRemove(item.id)}
             />
           </div>
           {body(item)}

@@ -20,6 +20,7 @@ import type { Gesture } from '../../../store/gesture.ts';
 import { momentOptions } from './momentOptions.ts';
 import { PotToggles } from './PotToggles.tsx';
 import { IconButton } from '../../kit/IconButton.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 interface DosesProps {
   readonly list: AdditionList;
@@ -51,13 +52,9 @@ export function Doses({ list, addition, name, amountIn }: DosesProps) {
         ))}
       </ul>
       <p>
-        <button
-          type="button"
-          className="cursor-pointer text-sm underline"
-          onClick={() => edit((p) => addDose(p, list, id))}
-        >
+        <WordButton className="text-sm" onClick={() => edit((p) => addDose(p, list, id))}>
           {doses.length === 1 ? 'Another dose, elsewhere or later' : 'Another dose'}
-        </button>
+        </WordButton>
       </p>
     </div>
   );
@@ -112,9 +109,7 @@ function DoseLine({ list, id, dose, name, amountIn, several }: DoseLineProps) {
             { value: 'batch', label: 'whole batch' },
             { value: 'pots', label: 'some pots' },
           ]}
-          onPick={(into) => {
-            intoPots(into === 'pots' && first !== undefined ? [first] : undefined);
-          }}
+          onPick={(into) => intoPots(into === 'pots' && first !== undefined ? [first] : undefined)}
         />
         <Picker
           label="when"

@@ -35,9 +35,7 @@ export function LyeAndWater() {
         legend="Water said as"
         value={batter.water.school}
         options={WATER_SCHOOLS}
-        onChoose={(school) => {
-          edit((p) => switchWaterSchool(p, school));
-        }}
+        onChoose={(school) => edit((p) => switchWaterSchool(p, school))}
       />
       <div className="grid grid-cols-3 items-end gap-3">
         <WaterValue

@@ -4,6 +4,7 @@ import { lineNames, percentSum } from '../../../core/batter/usedOils.ts';
 import { Group } from '../../parts/Station.tsx';
 import { useOfSecond, usePlan } from '../../parts/usePlan.ts';
 import { OilTable } from './OilTable.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 /** The recipe's oils: by percent, and by weight where it is the oils that say how large the batch is. */
 export function Oils() {
@@ -25,15 +26,14 @@ export function Oils() {
       title="Oils"
       aside={
         givenG === undefined && batch && !ofSecond ? (
-          <button
-            type="button"
-            className="cursor-pointer text-sm underline"
+          <WordButton
+            className="text-sm"
             onClick={() =>
               edit((p) => ({ ...p, fill: { ...p.fill, to: { kind: 'oils', massG: batch.oilsG } } }))
             }
           >
             Give them by weight
-          </button>
+          </WordButton>
         ) : undefined
       }
     >

@@ -45,9 +45,7 @@ export function OwnOil({ onDone }: { readonly onDone: (custom: Custom | undefine
               className="field text-base"
               value={draft[key]}
               aria-invalid={faults[key] !== undefined}
-              onChange={(event) => {
-                setDraft({ ...draft, [key]: event.target.value });
-              }}
+              onChange={(event) => setDraft({ ...draft, [key]: event.target.value })}
             />
             {faults[key] !== undefined && (
               <span role="alert" className="text-error">
@@ -61,13 +59,7 @@ export function OwnOil({ onDone }: { readonly onDone: (custom: Custom | undefine
         <Button tone="primary" type="submit">
           Add this oil
         </Button>
-        <Button
-          onClick={() => {
-            onDone(undefined);
-          }}
-        >
-          Leave it
-        </Button>
+        <Button onClick={() => onDone(undefined)}>Leave it</Button>
       </p>
     </form>
   );

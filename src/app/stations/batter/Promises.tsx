@@ -3,6 +3,7 @@ import { PROMISES } from '../../../core/batter/schema.ts';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Button } from '../../kit/Button.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 
@@ -44,9 +45,7 @@ export function Promises() {
         {assessed ? (
           <>
             <span>Assessed for sale on {DAY.format(new Date(assessed.on))}.</span>
-            <button
-              type="button"
-              className="cursor-pointer underline"
+            <WordButton
               onClick={() =>
                 edit((p) => {
                   const { assessed: _assessed, ...batter } = p.batter;
@@ -55,7 +54,7 @@ export function Promises() {
               }
             >
               Not assessed
-            </button>
+            </WordButton>
           </>
         ) : (
           <Button

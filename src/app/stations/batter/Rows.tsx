@@ -23,9 +23,7 @@ export function Rows<T>({ items, idOf, nameOf, onRemove, empty, children }: Rows
             icon={X}
             className="mb-0.5"
             label={`Remove ${nameOf(item)}`}
-            onClick={() => {
-              onRemove(idOf(item));
-            }}
+            onClick={() => onRemove(idOf(item))}
           />
         </li>
       ))}

@@ -64,9 +64,7 @@ export function AfterPage() {
             type="datetime-local"
             className="field"
             value={written}
-            onChange={(event) => {
-              setWritten(event.target.value);
-            }}
+            onChange={(event) => setWritten(event.target.value)}
           />
         </label>
         <dl>

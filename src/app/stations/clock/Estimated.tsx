@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 interface EstimatedProps {
   /** typed, and no estimate any more */
@@ -16,9 +17,7 @@ export function Estimated({ given, says, onForget, children }: EstimatedProps) {
       {children}
       <p className="quiet text-xs">
         {given ? (
-          <button type="button" className="cursor-pointer underline" onClick={onForget}>
-            given; estimate it again
-          </button>
+          <WordButton onClick={onForget}>given; estimate it again</WordButton>
         ) : (
           <em>≈ estimated {says}</em>
         )}

@@ -62,9 +62,9 @@ export function Holds() {
             legend="Waits are kept"
             value={plan.clock.keeping ?? 'feel'}
             options={KEEPINGS}
-            onChoose={(keeping) => {
-              edit((p) => setClock(p, { keeping: keeping === 'feel' ? undefined : keeping }));
-            }}
+            onChoose={(keeping) =>
+              edit((p) => setClock(p, { keeping: keeping === 'feel' ? undefined : keeping }))
+            }
           />
         </div>
       </div>
@@ -89,12 +89,7 @@ function NotKnown() {
   const whole = known?.outlook.odds.whole ?? 1;
   const more = Math.round(((known?.outlook.rateKnown ?? whole) - whole) * 100);
   return (
-    <div
-      className="flex basis-full flex-wrap items-start gap-x-6 gap-y-2"
-      onFocus={() => {
-        setTelling(true);
-      }}
-    >
+    <div className="flex basis-full flex-wrap items-start gap-x-6 gap-y-2" onFocus={() => setTelling(true)}>
       <p className="min-w-60 flex-1 text-sm">
         {guessed ? (
           <>

@@ -31,9 +31,7 @@ export function JugHabits() {
           legend="Colour the jugs"
           value={habits.colouring}
           options={COLOURINGS}
-          onChoose={(colouring) => {
-            edit((p) => setClock(p, { colouring }));
-          }}
+          onChoose={(colouring) => edit((p) => setClock(p, { colouring }))}
         />
         <Picker
           label="Stirred with"

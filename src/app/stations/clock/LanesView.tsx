@@ -154,9 +154,7 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
               aria-valuetext={`${formatClock(shownMin)} min`}
               className="accent-(--color-accent)"
               style={{ width: scale.width }}
-              onChange={(event) => {
-                show(Number(event.target.value));
-              }}
+              onChange={(event) => show(Number(event.target.value))}
             />
           </label>
           <div className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-2">

@@ -64,9 +64,7 @@ export function Readings() {
             legend="Looked at"
             value={lying ? 'layer' : 'jug'}
             options={LOOKED}
-            onChoose={(at) => {
-              setLying(at === 'layer');
-            }}
+            onChoose={(at) => setLying(at === 'layer')}
           />
         </div>
         <QuantityField
@@ -89,7 +87,7 @@ export function Readings() {
         <Button
           tone="primary"
           className="h-9"
-          onClick={() => {
+          onClick={() =>
             setFault(
               edit((p) =>
                 takeReading(p, computed, {
@@ -99,8 +97,8 @@ export function Readings() {
                   ...(lying ? { lying: true as const } : {}),
                 }),
               )?.message,
-            );
-          }}
+            )
+          }
         >
           Enter it
         </Button>

@@ -64,12 +64,7 @@ export function WaysPage() {
               value={sought.done}
               aria-label="Looking for ways"
             />
-            <Button
-              icon={Square}
-              onClick={() => {
-                job.current?.stop();
-              }}
-            >
+            <Button icon={Square} onClick={() => job.current?.stop()}>
               Stop
             </Button>
           </>

@@ -17,6 +17,7 @@ import { FigureField } from '../../parts/quantities.tsx';
 import { useEdit, usePlan } from '../../parts/usePlan.ts';
 import { DoseSlider } from './DoseSlider.tsx';
 import { IconButton } from '../../kit/IconButton.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 /** A pot's colorants with their doses, and what that weighs. */
 export function ColorantLines({ pot, weights }: { readonly pot: Pot; readonly weights: readonly Weight[] }) {
@@ -97,13 +98,9 @@ function ColorantName({ known }: { readonly known: PlanColorant }) {
     <span className="mt-1.5 min-w-0 flex-1 leading-tight">
       {known.name}
       {changed && (
-        <button
-          type="button"
-          className="block cursor-pointer text-sm underline"
-          onClick={() => edit((p) => takeColorant(p, inLibrary))}
-        >
+        <WordButton className="block text-sm" onClick={() => edit((p) => takeColorant(p, inLibrary))}>
           The library knows it otherwise now: take that
-        </button>
+        </WordButton>
       )}
     </span>
   );

@@ -17,9 +17,9 @@ export function DivideFields() {
           { value: 'after-emulsion', label: 'one batch, split after emulsion' },
           { value: 'before-lye', label: 'portions ready before the lye' },
         ]}
-        onChoose={(kind) => {
-          edit((p) => ({ ...p, divide: kind === 'before-lye' ? { kind, lye: 'together' } : { kind } }));
-        }}
+        onChoose={(kind) =>
+          edit((p) => ({ ...p, divide: kind === 'before-lye' ? { kind, lye: 'together' } : { kind } }))
+        }
       />
       {divide.kind === 'before-lye' && (
         <>
@@ -30,9 +30,7 @@ export function DivideFields() {
               { value: 'together', label: 'to all at the start, largest first' },
               { value: 'jug-by-jug', label: 'jug by jug, as each layer is made' },
             ]}
-            onChoose={(lye) => {
-              edit((p) => ({ ...p, divide: { kind: 'before-lye', lye } }));
-            }}
+            onChoose={(lye) => edit((p) => ({ ...p, divide: { kind: 'before-lye', lye } }))}
           />
           <Caution>
             Weigh each jug’s lye solution to the figure given: the portions only fit their own oils. Stir it

@@ -29,17 +29,13 @@ export function LookFields() {
           legend="When"
           value={look.when}
           options={AGES.map((value) => ({ value, label: WHEN[value] }))}
-          onChoose={(when) => {
-            dispatch(lookChanged({ when }));
-          }}
+          onChoose={(when) => dispatch(lookChanged({ when }))}
         />
         <Choice
           legend="Gel"
           value={look.gelled}
           options={GELLED}
-          onChoose={(gelled) => {
-            dispatch(lookChanged({ gelled }));
-          }}
+          onChoose={(gelled) => dispatch(lookChanged({ gelled }))}
         />
         {tans(plan) && (
           <Choice
@@ -49,9 +45,7 @@ export function LookFields() {
               { value: 'with', label: 'with it' },
               { value: 'without', label: 'without' },
             ]}
-            onChoose={(scent) => {
-              dispatch(lookChanged({ scented: scent === 'with' }));
-            }}
+            onChoose={(scent) => dispatch(lookChanged({ scented: scent === 'with' }))}
           />
         )}
       </div>

@@ -30,17 +30,17 @@ export function OwnRecipe({ pot }: { readonly pot: Pot }) {
           legend="Oils"
           value={oils ? 'own' : 'recipe'}
           options={WHOSE}
-          onChoose={(whose) => {
-            edit((p) => setOwnOils(p, pot.id, whose === 'own' ? p.batter.oils : undefined));
-          }}
+          onChoose={(whose) =>
+            edit((p) => setOwnOils(p, pot.id, whose === 'own' ? p.batter.oils : undefined))
+          }
         />
         <Choice
           legend="Water"
           value={water ? 'own' : 'recipe'}
           options={WHOSE}
-          onChoose={(whose) => {
-            edit((p) => setOwnWater(p, pot.id, whose === 'own' ? p.batter.water : undefined));
-          }}
+          onChoose={(whose) =>
+            edit((p) => setOwnWater(p, pot.id, whose === 'own' ? p.batter.water : undefined))
+          }
         />
       </div>
       {oils && (

@@ -19,6 +19,7 @@ import { StirredIn } from './StirredIn.tsx';
 import { LookStates, type NamedState } from './LookStates.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
 import { IconButton } from '../../kit/IconButton.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 const OWN_JUG = 'own';
 
@@ -116,13 +117,9 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
                 {pot.colour === undefined ? 'Drawn as it is mixed.' : 'Drawn in the colour given by hand.'}
               </span>
               {pot.colour !== undefined && (
-                <button
-                  type="button"
-                  className="cursor-pointer text-sm underline"
-                  onClick={() => edit((p) => mixPot(p, pot.id))}
-                >
+                <WordButton className="text-sm" onClick={() => edit((p) => mixPot(p, pot.id))}>
                   As mixed instead
-                </button>
+                </WordButton>
               )}
             </div>
             <PotMatch pot={pot} colour={colour} />

@@ -11,6 +11,7 @@ import { ColourPicker } from '../../parts/colour/ColourPicker.tsx';
 import { useColorants } from '../../parts/colour/useLibrary.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Button } from '../../kit/Button.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 /** Colorants and doses for a colour that was painted, or taken from a photograph. */
 export function PotMatch({ pot, colour }: { readonly pot: Pot; readonly colour: string }) {
@@ -85,15 +86,9 @@ export function PotMatch({ pot, colour }: { readonly pot: Pot; readonly colour: 
             </li>
           ))}
           <li>
-            <button
-              type="button"
-              className="cursor-pointer text-sm underline"
-              onClick={() => {
-                pick(undefined);
-              }}
-            >
+            <WordButton className="text-sm" onClick={() => pick(undefined)}>
               Leave it
-            </button>
+            </WordButton>
           </li>
         </ul>
       )}

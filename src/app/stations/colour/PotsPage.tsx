@@ -13,6 +13,7 @@ import { useStates } from './LookStates.tsx';
 import { PotCard } from './PotCard.tsx';
 import { PotWeights } from './PotWeights.tsx';
 import { Button } from '../../kit/Button.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 /** The pots of the plan, what colours them, and what they weigh. */
 export function PotsPage() {
@@ -82,9 +83,7 @@ function PlainSoap() {
         {given ? (
           <>
             Given by hand.{' '}
-            <button
-              type="button"
-              className="cursor-pointer underline"
+            <WordButton
               onClick={() =>
                 edit((p) => {
                   const { colour: _colour, ...batter } = p.batter;
@@ -93,7 +92,7 @@ function PlainSoap() {
               }
             >
               Estimate it from the oils
-            </button>
+            </WordButton>
           </>
         ) : (
           <span className="quiet">

@@ -25,13 +25,13 @@ export function FinishChoices() {
               type="checkbox"
               className="size-4 accent-(--color-primary)"
               checked={step !== undefined}
-              onChange={() => {
+              onChange={() =>
                 edit((p) =>
                   step
                     ? removeStep(p, step.id)
                     : insertAfter(p, p.steps.at(-1)?.id, { id: freshId('f', p.steps), kind: 'finish', what }),
-                );
-              }}
+                )
+              }
             />
             {label}
           </label>

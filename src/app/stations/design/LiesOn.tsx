@@ -27,9 +27,7 @@ export function LiesOn({ layer }: { readonly layer: ScaledLayer }) {
         legend="Laid on"
         value={pour.onFluid ? 'fluid' : 'bears'}
         options={ON}
-        onChoose={(on) => {
-          edit((p) => layOnFluid(p, [pour.id], on === 'fluid'));
-        }}
+        onChoose={(on) => edit((p) => layOnFluid(p, [pour.id], on === 'fluid'))}
       />
       {pour.onFluid && (
         <p className="quiet text-sm" role="status">

@@ -30,6 +30,7 @@ import { ScrapeIt } from './scrape/ScrapeIt.tsx';
 import { TiltFields } from './TiltFields.tsx';
 import { Button } from '../../kit/Button.tsx';
 import { IconButton } from '../../kit/IconButton.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 const NEW_POT = 'a new pot';
 
@@ -85,28 +86,20 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           </p>
           <h3 className="truncate text-lg leading-tight">{pot.name}</h3>
         </div>
-        <IconButton
-          icon={X}
-          label="Close this pour"
-          onClick={() => {
-            choose(null);
-          }}
-        />
+        <IconButton icon={X} label="Close this pour" onClick={() => choose(null)} />
       </div>
       <OmbreLine pour={pour} />
       <AmountFields layer={layer} />
       <p className="quiet text-sm">
         {OWNER[pour.amount.kind]}{' '}
         {pour.amount.kind !== 'rest' && (
-          <button
-            type="button"
-            className="cursor-pointer underline"
+          <WordButton
             onClick={() =>
               edit((p) => setAmount(p, pour.id, { kind: 'rest', parts: Math.max(1, layer.volumeMl) }))
             }
           >
             Let it take what is left
-          </button>
+          </WordButton>
         )}
       </p>
       <TiltFields layer={layer} />
@@ -136,9 +129,7 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           { value: 'spatula', label: 'spatula' },
           { value: 'spoon', label: 'spoon' },
         ]}
-        onChoose={(how) => {
-          edit((p) => setLanding(p, pour.id, { how, fallMm: LANDING_FALL_MM[how] }));
-        }}
+        onChoose={(how) => edit((p) => setLanding(p, pour.id, { how, fallMm: LANDING_FALL_MM[how] }))}
       />
       {(pour.landing.how === 'stream' ||
         pour.landing.how === 'low' ||

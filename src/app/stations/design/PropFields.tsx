@@ -22,6 +22,7 @@ import { useBench } from '../../parts/usePlan.ts';
 import { ThingsToHand } from './ThingsToHand.tsx';
 import { useThingsToHand } from './useThingsToHand.ts';
 import { IconButton } from '../../kit/IconButton.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 const NOTHING = 'nothing';
 const OTHER = 'other';
@@ -134,15 +135,9 @@ function Ways({
     <ul className="grid gap-1 text-sm" aria-label="What makes about this tilt">
       {ways.map((way, i) => (
         <li key={i}>
-          <button
-            type="button"
-            className="cursor-pointer text-left underline"
-            onClick={() => {
-              onTake(way.props);
-            }}
-          >
+          <WordButton className="text-left" onClick={() => onTake(way.props)}>
             {way.props.map((p) => `${what(p)} under ${UNDER_WORDS[p.under]}`).join(' and ')}
-          </button>{' '}
+          </WordButton>{' '}
           <span className="quiet">
             {way.offDeg < 0.05 ? 'just this tilt' : `${formatShort(way.offDeg, 1)}° off`}
           </span>

@@ -18,11 +18,7 @@ export function ThingsToHand() {
         ? { code: 'repeated', message: 'there is one of that name already' }
         : undefined;
   return (
-    <details
-      onToggle={(event) => {
-        setOpen(event.currentTarget.open);
-      }}
-    >
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer text-sm font-semibold">Things to hand</summary>
       {open && (
         <ul className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-2">
@@ -53,9 +49,7 @@ export function ThingsToHand() {
                 icon={X}
                 className="mb-0.5"
                 label={`Remove ${t.name}`}
-                onClick={() => {
-                  put(list.filter((_, k) => k !== i));
-                }}
+                onClick={() => put(list.filter((_, k) => k !== i))}
               />
             </li>
           ))}

@@ -94,9 +94,7 @@ function OneColumn({
           { value: 'round', label: 'round' },
           { value: 'own', label: 'own outline' },
         ]}
-        onChoose={(form) => {
-          put(formedAs(column, form));
-        }}
+        onChoose={(form) => put(formedAs(column, form))}
       />
       <div className={`grid gap-3 ${column.form === 'square' ? 'grid-cols-2' : 'grid-cols-3'}`}>
         {column.form !== 'own' && (

@@ -41,9 +41,7 @@ function DividerFields() {
               { value: 'lengthwise', label: 'along the loaf' },
               { value: 'crosswise', label: 'across it' },
             ]}
-            onChoose={(runs) => {
-              put({ ...divider, runs, atMm: evenly(divider.atMm.length + 1, whole(runs)) });
-            }}
+            onChoose={(runs) => put({ ...divider, runs, atMm: evenly(divider.atMm.length + 1, whole(runs)) })}
           />
           <div className="grid grid-cols-2 gap-3">
             <FigureField

@@ -36,9 +36,7 @@ export function MouldStation() {
             { value: 'silicone', label: 'silicone' },
             { value: 'plastic', label: 'plastic' },
           ]}
-          onChoose={(material) => {
-            change({ material });
-          }}
+          onChoose={(material) => change({ material })}
         />
         <ShapeFields />
         <MadeFor />

@@ -39,11 +39,7 @@ export function OwnMoulds() {
   return (
     <Group title="My moulds">
       <div className="flex flex-wrap gap-2">
-        <Button
-          onClick={() => {
-            keep(plan.mould);
-          }}
-        >
+        <Button onClick={() => keep(plan.mould)}>
           {known ? `Keep the change to “${plan.mould.name}”` : 'Keep this mould'}
         </Button>
         <FilePicker label="Mould file" accept=".json,application/json" onFile={(file) => void bring(file)}>
@@ -54,15 +50,9 @@ export function OwnMoulds() {
         <AskReplace
           name={asked.name}
           taken={own.map((m) => m.value.name)}
-          onReplace={() => {
-            keep(asked);
-          }}
-          onBeside={(name) => {
-            keep({ ...asked, name });
-          }}
-          onLeave={() => {
-            setAsked(null);
-          }}
+          onReplace={() => keep(asked)}
+          onBeside={(name) => keep({ ...asked, name })}
+          onLeave={() => setAsked(null)}
         />
       )}
       {refused !== null && (
@@ -78,9 +68,7 @@ export function OwnMoulds() {
             <IconButton
               icon={Download}
               label={`Export ${mould.name}`}
-              onClick={() => {
-                saveFile(mouldFileName(mould), writeMouldFile(mould), 'application/json');
-              }}
+              onClick={() => saveFile(mouldFileName(mould), writeMouldFile(mould), 'application/json')}
             />
             <IconButton
               icon={X}

@@ -3,14 +3,7 @@ import { Button } from '../../kit/Button.tsx';
 
 export function PrintButton() {
   return (
-    <Button
-      icon={Printer}
-      size="full"
-      className="no-print"
-      onClick={() => {
-        print();
-      }}
-    >
+    <Button icon={Printer} size="full" className="no-print" onClick={() => print()}>
       Print
     </Button>
   );

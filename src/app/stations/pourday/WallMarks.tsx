@@ -21,9 +21,7 @@ export function WallMarks({ of }: { readonly of: MouldFacts }) {
         <Button
           icon={Download}
           className="no-print"
-          onClick={() => {
-            saveFile(planFileName(plan).replace('.dripline.json', file), svg, 'image/svg+xml');
-          }}
+          onClick={() => saveFile(planFileName(plan).replace('.dripline.json', file), svg, 'image/svg+xml')}
         >
           Save as SVG
         </Button>

@@ -24,9 +24,7 @@ export function UnknownOils({ names, answers, onAnswer }: UnknownOilsProps) {
             ...OIL_LIBRARY.map((o) => ({ value: o.id, label: o.name })),
             { value: LEFT_OUT, label: 'no oil: leave it out' },
           ]}
-          onPick={(answer) => {
-            onAnswer(name, answer);
-          }}
+          onPick={(answer) => onAnswer(name, answer)}
         />
       ))}
     </div>

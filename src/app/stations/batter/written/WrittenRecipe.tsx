@@ -14,6 +14,7 @@ import { useTyped } from '../../../parts/useTyped.ts';
 import { Findings } from './Findings.tsx';
 import { LEFT_OUT, UnknownOils } from './UnknownOils.tsx';
 import { Resize } from './Resize.tsx';
+import { WordButton } from '../../../kit/WordButton.tsx';
 
 const EXAMPLE = '8.3 oz coconut oil\n15 % shea butter\nolive oil 450 g\nlye 3.1 oz\nwater 190 g';
 
@@ -77,16 +78,15 @@ export function WrittenRecipe() {
           }}
         />
         <p>
-          <button
-            type="button"
-            className="cursor-pointer text-sm underline"
+          <WordButton
+            className="text-sm"
             onClick={() => {
               setText(writtenDown(plan, computed.batch));
               setSaid('');
             }}
           >
             Write this plan’s own recipe here
-          </button>
+          </WordButton>
         </p>
         {written.faults.length > 0 && (
           <ul role="alert" className="grid gap-1 text-sm font-semibold text-error">

@@ -28,19 +28,14 @@ export function PalettePlan() {
   return (
     <Group title="Palette">
       <div className="flex flex-wrap items-center gap-2">
-        <Button
-          icon={Download}
-          onClick={() => {
-            saveFile(`${stem}.gpl`, writeGpl(palette), 'text/plain');
-          }}
-        >
+        <Button icon={Download} onClick={() => saveFile(`${stem}.gpl`, writeGpl(palette), 'text/plain')}>
           Palette, .gpl
         </Button>
         <Button
           icon={Download}
-          onClick={() => {
-            saveFile(`${stem}.dripline-palette.json`, writePaletteFile(palette), 'application/json');
-          }}
+          onClick={() =>
+            saveFile(`${stem}.dripline-palette.json`, writePaletteFile(palette), 'application/json')
+          }
         >
           JSON
         </Button>

@@ -144,12 +144,7 @@ export function EndCard({ ombre, end }: EndCardProps) {
             >
               {match.nearest.difference > SHOWS ? 'Take the nearest' : 'Take these doses'}
             </Button>
-            <Button
-              size="tiny"
-              onClick={() => {
-                setMatch(null);
-              }}
-            >
+            <Button size="tiny" onClick={() => setMatch(null)}>
               Leave it
             </Button>
           </span>

@@ -18,9 +18,7 @@ export function OmbrePage() {
               type="button"
               className={`btn btn-sm ${o === ombre ? 'btn-primary' : ''}`}
               aria-pressed={o === ombre}
-              onClick={() => {
-                setChosen(o.id);
-              }}
+              onClick={() => setChosen(o.id)}
             >
               {o.name}
             </button>

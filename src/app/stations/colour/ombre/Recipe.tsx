@@ -32,15 +32,7 @@ export function Recipe({ ombre }: { readonly ombre: Ombre }) {
       aside={
         <span className="flex gap-2">
           {noted && <Button onClick={() => writeDown(asPlanned(happened, own))}>Back to the plan</Button>}
-          {!whatIf && (
-            <Button
-              onClick={() => {
-                setAsked(true);
-              }}
-            >
-              What if it went otherwise?
-            </Button>
-          )}
+          {!whatIf && <Button onClick={() => setAsked(true)}>What if it went otherwise?</Button>}
         </span>
       }
     >

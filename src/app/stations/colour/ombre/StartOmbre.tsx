@@ -55,13 +55,7 @@ export const StartOmbre = memo(function StartOmbre({ first, free, edit, onStarte
         />
         {WAYS.filter((w) => (w.goes === 'these-layers' ? free && first : first || w.goes === 'above')).map(
           ({ goes, label }) => (
-            <Button
-              className="mb-0.5"
-              key={goes}
-              onClick={() => {
-                begin(goes);
-              }}
-            >
+            <Button className="mb-0.5" key={goes} onClick={() => begin(goes)}>
               {label}
             </Button>
           ),

@@ -71,9 +71,7 @@ export function AddPattern() {
             type="checkbox"
             className="size-4 accent-(--color-primary)"
             checked={fluid !== undefined}
-            onChange={() => {
-              edit((p) => (fluid ? removeStep(p, fluid.id) : settleAtEnd(p)));
-            }}
+            onChange={() => edit((p) => (fluid ? removeStep(p, fluid.id) : settleAtEnd(p)))}
           />
           Set it level at the end, while all is fluid: it runs level
         </label>
@@ -84,9 +82,7 @@ export function AddPattern() {
             type="checkbox"
             className="size-4 accent-(--color-primary)"
             checked={pull !== undefined}
-            onChange={() => {
-              edit((p) => (pull ? removeStep(p, pull.id) : addPull(p)));
-            }}
+            onChange={() => edit((p) => (pull ? removeStep(p, pull.id) : addPull(p)))}
           />
           {columns > 1
             ? 'Pull the columns and fill their holes once the pours are in'

@@ -69,9 +69,7 @@ function Slide({
         onPointerUp={() => {
           gesture.current = undefined;
         }}
-        onChange={(event) => {
-          onValue(Number(event.target.value), gesture.current);
-        }}
+        onChange={(event) => onValue(Number(event.target.value), gesture.current)}
       />
     </div>
   );

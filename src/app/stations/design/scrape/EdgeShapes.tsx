@@ -63,9 +63,7 @@ export function EdgeShapes({ value, onChoose }: EdgeShapesProps) {
               className="sr-only"
               name={name}
               checked={shape === value}
-              onChange={() => {
-                onChoose(shape);
-              }}
+              onChange={() => onChoose(shape)}
             />
             <Leaves edge={exampleOf(shape)} />
             {EDGE_NAMES[shape]}

@@ -59,23 +59,18 @@ export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: Scraper
           <>
             <Button
               icon={Download}
-              onClick={() => {
+              onClick={() =>
                 saveFile(
                   fileName('svg'),
                   scraperSvg(plate, `${plan.name}, scraper of pour ${nth + 1}`),
                   'image/svg+xml',
-                );
-              }}
+                )
+              }
             >
               {' '}
               To cut out, SVG
             </Button>
-            <Button
-              icon={Download}
-              onClick={() => {
-                saveFile(fileName('stl'), scraperStl(plate), 'model/stl');
-              }}
-            >
+            <Button icon={Download} onClick={() => saveFile(fileName('stl'), scraperStl(plate), 'model/stl')}>
               {' '}
               To print, STL
             </Button>

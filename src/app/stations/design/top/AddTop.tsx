@@ -33,9 +33,7 @@ export function AddTop() {
       />
       <StickPicker
         label="Draw the stick through the top alone"
-        onPick={(kind) => {
-          put((p) => addStroke(p, kind, TOP_MM, { forTop: true }), 'plan');
-        }}
+        onPick={(kind) => put((p) => addStroke(p, kind, TOP_MM, { forTop: true }), 'plan')}
       />
     </Group>
   );

@@ -21,6 +21,7 @@ import { TextField } from '../parts/TextField.tsx';
 import { DoseStrip } from './DoseStrip.tsx';
 import { PaleBar } from './PaleBar.tsx';
 import { Button } from '../kit/Button.tsx';
+import { Check } from '../kit/Check.tsx';
 
 /** Everything that is known of one colorant. A change is kept at once; plans keep the copies they have. */
 export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
@@ -141,24 +142,30 @@ export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
           />
         </div>
         <div className="flex flex-wrap gap-x-6 gap-y-2">
-          <Check label="bleeds" checked={nature.bleeds} onCheck={(bleeds) => put({ bleeds })} />
-          <Check label="speckles" checked={nature.speckles} onCheck={(speckles) => put({ speckles })} />
+          <Check checked={nature.bleeds} onCheck={(bleeds) => put({ bleeds })}>
+            bleeds
+          </Check>
+          <Check checked={nature.speckles} onCheck={(speckles) => put({ speckles })}>
+            speckles
+          </Check>
           <Check
-            label="morphs in fresh batter"
             checked={nature.morph !== undefined}
             onCheck={(morphs) =>
               shape(({ morph: _morph, ...rest }) =>
                 morphs ? { ...rest, morph: { colour: '#8a8f7a', returns: true } } : rest,
               )
             }
-          />
+          >
+            morphs in fresh batter
+          </Check>
           {nature.morph && (
             <>
               <Check
-                label="comes back within a day"
                 checked={nature.morph.returns}
                 onCheck={(returns) => shape((n) => (n.morph ? { ...n, morph: { ...n.morph, returns } } : n))}
-              />
+              >
+                comes back within a day
+              </Check>
               <ColourPicker
                 label="Colour in fresh batter"
                 value={nature.morph.colour}
@@ -187,25 +194,5 @@ export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
         {starter ? 'Back to the starter’s figures' : 'Remove from the library'}
       </Button>
     </div>
-  );
-}
-
-interface CheckProps {
-  readonly label: string;
-  readonly checked: boolean;
-  readonly onCheck: (checked: boolean) => unknown;
-}
-
-function Check({ label, checked, onCheck }: CheckProps) {
-  return (
-    <label className="flex cursor-pointer items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4.5 accent-(--color-accent)"
-        checked={checked}
-        onChange={(event) => onCheck(event.target.checked)}
-      />
-      {label}
-    </label>
   );
 }

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 
 interface CheckProps {
   readonly checked: boolean;
-  readonly onCheck: (checked: boolean) => void;
+  readonly onCheck: (checked: boolean) => unknown;
   readonly className?: string;
   /** what is so when it is ticked */
   readonly children: ReactNode;

@@ -9,6 +9,7 @@ import { Group } from '../../parts/Station.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Estimated } from './Estimated.tsx';
+import { Check } from '../../kit/Check.tsx';
 
 const STIRRER_OPTIONS = STIRRERS.map((value) => ({ value, label: STIRRER_WORDS[value] }));
 
@@ -47,15 +48,12 @@ export function JugHabits() {
               <PotBadge pot={pot} />
               <span className="truncate text-sm">{pot.name}</span>
             </span>
-            <label className="flex items-center gap-2 text-sm">
-              <input
-                type="checkbox"
-                className="size-4 accent-(--color-primary)"
-                checked={pot.blendTo !== undefined}
-                onChange={(event) => edit((p) => blendPot(p, pot.id, event.target.checked ? 1.7 : undefined))}
-              />
+            <Check
+              checked={pot.blendTo !== undefined}
+              onCheck={(on) => edit((p) => blendPot(p, pot.id, on ? 1.7 : undefined))}
+            >
               blended on before its pour
-            </label>
+            </Check>
             {pot.blendTo !== undefined && (
               <FigureField
                 label={`Pot ${pot.letter}: blended on to`}
@@ -66,27 +64,18 @@ export function JugHabits() {
                 onValue={(blendTo, g) => edit((p) => blendPot(p, pot.id, blendTo), g)}
               />
             )}
-            <label className="flex items-center gap-2 text-sm">
-              <input
-                type="checkbox"
-                className="size-4 accent-(--color-primary)"
-                checked={pot.loosened === true}
-                onChange={(event) => edit((p) => loosenPot(p, pot.id, event.target.checked))}
-              />
+            <Check checked={pot.loosened === true} onCheck={(on) => edit((p) => loosenPot(p, pot.id, on))}>
               stirred loose
-            </label>
+            </Check>
           </li>
         ))}
       </ul>
-      <label className="flex items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="size-4 accent-(--color-primary)"
-          checked={plan.clock.warm === true}
-          onChange={(event) => edit((p) => setClock(p, { warm: event.target.checked ? true : undefined }))}
-        />
+      <Check
+        checked={plan.clock.warm === true}
+        onCheck={(on) => edit((p) => setClock(p, { warm: on ? true : undefined }))}
+      >
         Between pours the mould stands in a warm cupboard: what is poured thickens about half as fast again
-      </label>
+      </Check>
       {isPiped(plan) && <PipingStart />}
     </Group>
   );

@@ -14,6 +14,7 @@ import { CutWays } from './CutWays.tsx';
 import { Gallery } from './Gallery.tsx';
 import { LoafLength } from './LoafLength.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
+import { Check } from '../../kit/Check.tsx';
 
 export function CutStation() {
   const { plan, computed, edit, show } = useBench('cut', 'recipe', 'fill');
@@ -93,15 +94,9 @@ export function CutStation() {
             />
           </div>
           {!way && !stands && (
-            <label className="flex cursor-pointer items-center gap-2 text-sm">
-              <input
-                type="checkbox"
-                className="size-4 accent-(--color-primary)"
-                checked={plan.cut.onSide === true}
-                onChange={(event) => edit(lainOnSide(event.target.checked))}
-              />
+            <Check checked={plan.cut.onSide === true} onCheck={(on) => edit(lainOnSide(on))}>
               Laid on its side, so that salt, seeds or a mica line do not drag through the faces
-            </label>
+            </Check>
           )}
         </Group>
       )}

@@ -2,6 +2,7 @@ import { freshId } from '../../../core/edit/freshId.ts';
 import { insertAfter, removeStep } from '../../../core/edit/pours.ts';
 import type { Finish } from '../../../core/plan/stepSchema.ts';
 import { useBench } from '../../parts/usePlan.ts';
+import { Check } from '../../kit/Check.tsx';
 
 const FINISHES: readonly { readonly what: Finish['what']; readonly label: string }[] = [
   { what: 'mist', label: 'Alcohol mist' },
@@ -20,21 +21,19 @@ export function FinishChoices() {
       {FINISHES.map(({ what, label }) => {
         const step = plan.steps.find((s) => s.kind === 'finish' && s.what === what);
         return (
-          <label key={what} className="flex cursor-pointer items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="size-4 accent-(--color-primary)"
-              checked={step !== undefined}
-              onChange={() =>
-                edit((p) =>
-                  step
-                    ? removeStep(p, step.id)
-                    : insertAfter(p, p.steps.at(-1)?.id, { id: freshId('f', p.steps), kind: 'finish', what }),
-                )
-              }
-            />
+          <Check
+            key={what}
+            checked={step !== undefined}
+            onCheck={() =>
+              edit((p) =>
+                step
+                  ? removeStep(p, step.id)
+                  : insertAfter(p, p.steps.at(-1)?.id, { id: freshId('f', p.steps), kind: 'finish', what }),
+              )
+            }
+          >
             {label}
-          </label>
+          </Check>
         );
       })}
     </div>

@@ -15,6 +15,7 @@ import { useBench } from '../../../parts/usePlan.ts';
 import { useNewStep } from '../useNewStep.ts';
 import { StickPicker } from './StickPicker.tsx';
 import { WIRE_NAMES } from './WirePanel.tsx';
+import { Check } from '../../../kit/Check.tsx';
 
 const NONE = '';
 
@@ -66,28 +67,22 @@ export function AddPattern() {
         />
       )}
       {(fluid ?? propped) && (
-        <label className="flex cursor-pointer items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="size-4 accent-(--color-primary)"
-            checked={fluid !== undefined}
-            onChange={() => edit((p) => (fluid ? removeStep(p, fluid.id) : settleAtEnd(p)))}
-          />
+        <Check
+          checked={fluid !== undefined}
+          onCheck={() => edit((p) => (fluid ? removeStep(p, fluid.id) : settleAtEnd(p)))}
+        >
           Set it level at the end, while all is fluid: it runs level
-        </label>
+        </Check>
       )}
       {columns > 0 && pours && (
-        <label className="flex cursor-pointer items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="size-4 accent-(--color-primary)"
-            checked={pull !== undefined}
-            onChange={() => edit((p) => (pull ? removeStep(p, pull.id) : addPull(p)))}
-          />
+        <Check
+          checked={pull !== undefined}
+          onCheck={() => edit((p) => (pull ? removeStep(p, pull.id) : addPull(p)))}
+        >
           {columns > 1
             ? 'Pull the columns and fill their holes once the pours are in'
             : 'Pull the column and fill its hole once the pours are in'}
-        </label>
+        </Check>
       )}
     </Group>
   );

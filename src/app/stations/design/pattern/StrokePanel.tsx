@@ -12,6 +12,7 @@ import { useBench } from '../../../parts/usePlan.ts';
 import { NeedsAndFails } from './NeedsAndFails.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { ToolHead } from './ToolHead.tsx';
+import { Check } from '../../../kit/Check.tsx';
 
 export const PATH_NAMES: Readonly<Record<StickPath['kind'], string>> = {
   fan: 'Fan',
@@ -67,15 +68,9 @@ export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
             />
             <WayChoice way={path.way} onChoose={(way) => put({ ...path, way })} />
           </div>
-          <label className="flex cursor-pointer items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="size-4 accent-(--color-primary)"
-              checked={path.doubled}
-              onChange={() => put({ ...path, doubled: !path.doubled })}
-            />
+          <Check checked={path.doubled} onCheck={() => put({ ...path, doubled: !path.doubled })}>
             Another between each two, from half way out
-          </label>
+          </Check>
           {drawn < path.strokes * (path.doubled ? 2 : 1) && (
             <p role="status" className="quiet text-sm">
               Drawn all the way round, {drawn} of them fall into the mould.

@@ -22,6 +22,7 @@ import { DoseStrip } from './DoseStrip.tsx';
 import { PaleBar } from './PaleBar.tsx';
 import { Button } from '../kit/Button.tsx';
 import { Check } from '../kit/Check.tsx';
+import { partsOf } from '../parts/partsOf.ts';
 
 /** Everything that is known of one colorant. A change is kept at once; plans keep the copies they have. */
 export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
@@ -39,6 +40,7 @@ export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
   const put = (part: Partial<Nature>, gesture?: Gesture): Fault | undefined =>
     shape((n) => ({ ...n, ...part }), gesture);
   const starter = STARTER_COLORANTS.find((c) => c.id === colorant.id);
+  const field = partsOf(nature, put);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 p-5">
       <div className="flex items-end gap-4">
@@ -71,13 +73,7 @@ export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
           of a test bar. All other doses and mixes are worked out from it.
         </p>
         <div className="flex items-end gap-3">
-          <FigureField
-            label="At a dose of"
-            className="w-32"
-            suffix="g/kg"
-            value={nature.doseGPerKg}
-            onValue={(doseGPerKg, g) => put({ doseGPerKg }, g)}
-          />
+          <FigureField label="At a dose of" className="w-32" suffix="g/kg" {...field('doseGPerKg')} />
           <div className="grid gap-0.5">
             <span className="quiet text-sm">In plain soap of</span>
             <ColourPicker
@@ -96,30 +92,15 @@ export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
       </Group>
       <Group title="Weighing and dispersing">
         <div className="grid grid-cols-3 items-start gap-3">
-          <FigureField
-            label="A level teaspoon weighs"
-            suffix="g"
-            value={nature.gPerTsp}
-            onValue={(gPerTsp, g) => put({ gPerTsp }, g)}
-          />
+          <FigureField label="A level teaspoon weighs" suffix="g" {...field('gPerTsp')} />
           <Picker
             label="Disperse in"
             value={nature.carrier}
             options={CARRIERS.map((value) => ({ value, label: value === 'none' ? 'nothing, dry' : value }))}
             onPick={(carrier) => put({ carrier })}
           />
-          <FigureField
-            label="Carrier for a gram"
-            suffix="ml/g"
-            value={nature.carrierMlPerG}
-            onValue={(carrierMlPerG, g) => put({ carrierMlPerG }, g)}
-          />
-          <FigureField
-            label="Usual at most"
-            suffix="g/kg"
-            value={nature.usualGPerKg}
-            onValue={(usualGPerKg, g) => put({ usualGPerKg }, g)}
-          />
+          <FigureField label="Carrier for a gram" suffix="ml/g" {...field('carrierMlPerG')} />
+          <FigureField label="Usual at most" suffix="g/kg" {...field('usualGPerKg')} />
           <FigureField
             label="In stock"
             suffix="g"
@@ -130,16 +111,8 @@ export function ColorantForm({ seen }: { readonly seen: Seen<Colorant> }) {
       </Group>
       <Group title="How it behaves">
         <div className="grid grid-cols-3 items-start gap-3">
-          <PercentField
-            label="Paled by a hot oven"
-            value={nature.palesPercent}
-            onValue={(palesPercent, g) => put({ palesPercent }, g)}
-          />
-          <PercentField
-            label="Faded by the cure"
-            value={nature.fadesPercent}
-            onValue={(fadesPercent, g) => put({ fadesPercent }, g)}
-          />
+          <PercentField label="Paled by a hot oven" {...field('palesPercent')} />
+          <PercentField label="Faded by the cure" {...field('fadesPercent')} />
         </div>
         <div className="flex flex-wrap gap-x-6 gap-y-2">
           <Check checked={nature.bleeds} onCheck={(bleeds) => put({ bleeds })}>

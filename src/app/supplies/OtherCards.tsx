@@ -13,6 +13,7 @@ import { FigureField } from '../parts/quantities.tsx';
 import { Measure } from './Measure.tsx';
 import { SupplyCard } from './SupplyCard.tsx';
 import { keepOf } from './useKeep.ts';
+import { partsOf } from '../parts/partsOf.ts';
 
 const ROW = 'grid grid-cols-2 items-start gap-3 sm:grid-cols-4';
 
@@ -72,27 +73,13 @@ export function JarCard({ seen }: { readonly seen: Seen<JarStock> }) {
 export function JugCard({ seen }: { readonly seen: Seen<JugStock> }) {
   const jug = seen.value;
   const keep = keepOf(seen);
+  const field = partsOf(jug, keep);
   return (
     <SupplyCard seen={seen} name={jug.name} keep={(part, g) => keep(part, g)}>
       <div className={ROW}>
-        <Measure
-          label="Holds, to the brim"
-          unit="ml"
-          value={jug.capacityMl}
-          onValue={(capacityMl, g) => keep({ capacityMl }, g)}
-        />
-        <Measure
-          label="Empty it weighs"
-          unit="g"
-          value={jug.tareG}
-          onValue={(tareG, g) => keep({ tareG }, g)}
-        />
-        <FigureField
-          label="How many"
-          suffix=""
-          value={jug.count}
-          onValue={(count, g) => keep({ count }, g)}
-        />
+        <Measure label="Holds, to the brim" unit="ml" {...field('capacityMl')} />
+        <Measure label="Empty it weighs" unit="g" {...field('tareG')} />
+        <FigureField label="How many" suffix="" {...field('count')} />
       </div>
     </SupplyCard>
   );
@@ -102,27 +89,13 @@ export function JugCard({ seen }: { readonly seen: Seen<JugStock> }) {
 export function CutterCard({ seen }: { readonly seen: Seen<CutterStock> }) {
   const cutter = seen.value;
   const keep = keepOf(seen);
+  const field = partsOf(cutter, keep);
   return (
     <SupplyCard seen={seen} name={cutter.name} keep={(part, g) => keep(part, g)}>
       <div className={ROW}>
-        <Measure
-          label="Slot to slot"
-          unit="mm"
-          value={cutter.pitchMm}
-          onValue={(pitchMm, g) => keep({ pitchMm }, g)}
-        />
-        <Measure
-          label="A cut takes"
-          unit="mm"
-          value={cutter.kerfMm}
-          onValue={(kerfMm, g) => keep({ kerfMm }, g)}
-        />
-        <Measure
-          label="Longest loaf"
-          unit="mm"
-          value={cutter.longestMm}
-          onValue={(longestMm, g) => keep({ longestMm }, g)}
-        />
+        <Measure label="Slot to slot" unit="mm" {...field('pitchMm')} />
+        <Measure label="A cut takes" unit="mm" {...field('kerfMm')} />
+        <Measure label="Longest loaf" unit="mm" {...field('longestMm')} />
       </div>
     </SupplyCard>
   );

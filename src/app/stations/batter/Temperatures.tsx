@@ -8,6 +8,7 @@ import { Group } from '../../parts/Station.tsx';
 import { TemperatureField } from '../../parts/quantities.tsx';
 import { useOfSecond, usePlan } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
+import { partsOf } from '../../parts/partsOf.ts';
 
 /** Temperatures at mixing, and how hot the lye solution will get. */
 export function Temperatures() {
@@ -18,24 +19,13 @@ export function Temperatures() {
   const frozen = batch?.partLiquids.some((l) => l.moment === 'frozen' && l.massG > 0) ?? false;
   const put = (change: Partial<Batter['temperatures']>, gesture: Gesture) =>
     edit((p) => setTemperatures(p, change), gesture);
+  const field = partsOf(temperatures, put);
   return (
     <Group title="Temperatures">
       <div className="grid grid-cols-3 gap-3">
-        <TemperatureField
-          label="Oils at mixing"
-          value={temperatures.oilsC}
-          onValue={(oilsC, g) => put({ oilsC }, g)}
-        />
-        <TemperatureField
-          label="Lye at mixing"
-          value={temperatures.lyeC}
-          onValue={(lyeC, g) => put({ lyeC }, g)}
-        />
-        <TemperatureField
-          label="Water before the lye"
-          value={temperatures.waterC}
-          onValue={(waterC, g) => put({ waterC }, g)}
-        />
+        <TemperatureField label="Oils at mixing" {...field('oilsC')} />
+        <TemperatureField label="Lye at mixing" {...field('lyeC')} />
+        <TemperatureField label="Water before the lye" {...field('waterC')} />
       </div>
       <OilsMeet />
       {batch && !frozen && batch.waterG > 0 && batch.lyeG > 0 && (

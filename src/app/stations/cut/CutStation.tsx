@@ -15,6 +15,7 @@ import { Gallery } from './Gallery.tsx';
 import { LoafLength } from './LoafLength.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
 import { Check } from '../../kit/Check.tsx';
+import { partsOf } from '../../parts/partsOf.ts';
 
 export function CutStation() {
   const { plan, computed, edit, show } = useBench('cut', 'recipe', 'fill');
@@ -31,6 +32,7 @@ export function CutStation() {
   const range = (f: number): string =>
     most - least < 0.5 ? show.mass(least * f) : `${show.massFigure(least * f)} to ${show.mass(most * f)}`;
   const cured = recipe ? 1 - (recipe.water * WATER_LOST_IN_CURE) / recipe.batterPerOil : 1;
+  const field = partsOf(plan.cut, put);
   return (
     <Station
       station="cut"
@@ -51,16 +53,8 @@ export function CutStation() {
       ) : (
         <Group title="Bars">
           <div className="grid grid-cols-3 gap-3">
-            <LengthField
-              label={way ? 'Thickness of a slice' : 'Thickness'}
-              value={plan.cut.thicknessMm}
-              onValue={(thicknessMm, g) => put({ thicknessMm }, g)}
-            />
-            <LengthField
-              label="Kerf of the cutter"
-              value={plan.cut.kerfMm}
-              onValue={(kerfMm, g) => put({ kerfMm }, g)}
-            />
+            <LengthField label={way ? 'Thickness of a slice' : 'Thickness'} {...field('thicknessMm')} />
+            <LengthField label="Kerf of the cutter" {...field('kerfMm')} />
             {way && !stands && (
               <LengthField
                 label="Length of a bar"
@@ -72,20 +66,11 @@ export function CutStation() {
               <FigureField
                 label={cut.pieces.length > 1 ? 'Strips across, each piece' : 'Strips across'}
                 suffix=""
-                value={plan.cut.strips}
-                onValue={(strips, g) => put({ strips }, g)}
+                {...field('strips')}
               />
             )}
-            <LengthField
-              label={stands ? 'Trim, foot' : 'Trim, near end'}
-              value={plan.cut.trimStartMm}
-              onValue={(trimStartMm, g) => put({ trimStartMm }, g)}
-            />
-            <LengthField
-              label={stands ? 'Trim, top' : 'Trim, far end'}
-              value={plan.cut.trimEndMm}
-              onValue={(trimEndMm, g) => put({ trimEndMm }, g)}
-            />
+            <LengthField label={stands ? 'Trim, foot' : 'Trim, near end'} {...field('trimStartMm')} />
+            <LengthField label={stands ? 'Trim, top' : 'Trim, far end'} {...field('trimEndMm')} />
             <LengthField
               label="Planed off"
               hint="The dull faces that lay against the mould."

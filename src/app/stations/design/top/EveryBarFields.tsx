@@ -6,6 +6,7 @@ import { ColourPicker } from '../../../parts/colour/ColourPicker.tsx';
 import { FigureField, LengthField, MassField } from '../../../parts/quantities.tsx';
 import { TextField } from '../../../parts/TextField.tsx';
 import { type Edit, useBenchEdit } from '../../../parts/usePlan.ts';
+import { partsOf } from '../../../parts/partsOf.ts';
 
 type EveryBar = Extract<TopWay, { rows: number }>;
 
@@ -48,54 +49,30 @@ const OwnColour = ({
 );
 
 function Pieces({ way, put }: FieldsProps<Extract<EveryBar, { top: 'pieces' }>>) {
+  const field = partsOf(way, (part, g) => put({ ...way, ...part }, g));
   return (
     <>
       <div className="flex items-end gap-2">
         <OwnColour what="the pieces" colour={way.colour} onPick={(colour, g) => put({ ...way, colour }, g)} />
-        <TextField
-          label="Called"
-          className="min-w-0 flex-1"
-          value={way.name}
-          onValue={(name, g) => put({ ...way, name }, g)}
-        />
+        <TextField label="Called" className="min-w-0 flex-1" {...field('name')} />
       </div>
       <div className="grid grid-cols-3 items-end gap-2">
-        <LengthField
-          label="Across"
-          value={way.acrossMm}
-          onValue={(acrossMm, g) => put({ ...way, acrossMm }, g)}
-        />
-        <LengthField
-          label="High"
-          value={way.heightMm}
-          onValue={(heightMm, g) => put({ ...way, heightMm }, g)}
-        />
-        <MassField
-          label="Each weighs"
-          fine
-          value={way.massG}
-          onValue={(massG, g) => put({ ...way, massG }, g)}
-        />
+        <LengthField label="Across" {...field('acrossMm')} />
+        <LengthField label="High" {...field('heightMm')} />
+        <MassField label="Each weighs" fine {...field('massG')} />
       </div>
     </>
   );
 }
 
 function Straws({ way, put }: FieldsProps<Extract<EveryBar, { top: 'straws' }>>) {
+  const field = partsOf(way, (part, g) => put({ ...way, ...part }, g));
   return (
     <div className="flex items-end gap-2">
       <OwnColour what="the straws" colour={way.colour} onPick={(colour, g) => put({ ...way, colour }, g)} />
-      <LengthField
-        label="Thick"
-        value={way.acrossMm}
-        onValue={(acrossMm, g) => put({ ...way, acrossMm }, g)}
-      />
-      <LengthField
-        label="Stand out"
-        value={way.standsMm}
-        onValue={(standsMm, g) => put({ ...way, standsMm }, g)}
-      />
-      <LengthField label="Deep" value={way.deepMm} onValue={(deepMm, g) => put({ ...way, deepMm }, g)} />
+      <LengthField label="Thick" {...field('acrossMm')} />
+      <LengthField label="Stand out" {...field('standsMm')} />
+      <LengthField label="Deep" {...field('deepMm')} />
     </div>
   );
 }

@@ -6,6 +6,7 @@ import { Choice } from '../../../parts/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
+import { partsOf } from '../../../parts/partsOf.ts';
 
 type Mound = Extract<TopWay, { top: 'mound' }>;
 
@@ -15,6 +16,7 @@ export function MoundFields({ step, way }: { readonly step: Top; readonly way: M
   const put = (change: Partial<Mound>, gesture?: Gesture) =>
     edit((p) => setTop(p, step.id, { ...way, ...change }), gesture);
   const long = way.runs === 'lengthwise';
+  const field = partsOf(way, put);
   return (
     <>
       <Picker
@@ -24,8 +26,8 @@ export function MoundFields({ step, way }: { readonly step: Top; readonly way: M
         onPick={(pot) => put({ pot })}
       />
       <div className="grid grid-cols-2 items-end gap-2">
-        <LengthField label="High" value={way.heightMm} onValue={(heightMm, g) => put({ heightMm }, g)} />
-        <LengthField label="Wide" value={way.wideMm} onValue={(wideMm, g) => put({ wideMm }, g)} />
+        <LengthField label="High" {...field('heightMm')} />
+        <LengthField label="Wide" {...field('wideMm')} />
       </div>
       <Choice
         legend="Its ridge runs"
@@ -39,8 +41,7 @@ export function MoundFields({ step, way }: { readonly step: Top; readonly way: M
       <LengthField
         label={long ? 'Right of the middle' : 'Beyond the middle'}
         hint={long ? 'Less than nothing: to the left.' : 'Less than nothing: nearer.'}
-        value={way.offMm}
-        onValue={(offMm, g) => put({ offMm }, g)}
+        {...field('offMm')}
       />
     </>
   );

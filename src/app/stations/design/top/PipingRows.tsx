@@ -13,6 +13,7 @@ import { FigureField, LengthField } from '../../../parts/quantities.tsx';
 import { useBench, useBenchEdit } from '../../../parts/usePlan.ts';
 import { Button } from '../../../kit/Button.tsx';
 import { IconButton } from '../../../kit/IconButton.tsx';
+import { partsOf } from '../../../parts/partsOf.ts';
 
 interface RowProps {
   readonly step: Top;
@@ -29,6 +30,7 @@ function Row({ step, row, at, alone }: RowProps) {
   const put = (change: Partial<PipedRow>, gesture?: Gesture) =>
     edit((p) => setRow(p, step.id, at, change), gesture);
   const name = `row ${at + 1}`;
+  const field = partsOf(row, put);
   return (
     <li
       className="grid grid-cols-[minmax(0,1fr)] gap-2 rounded-box border border-base-300 p-3"
@@ -71,17 +73,9 @@ function Row({ step, row, at, alone }: RowProps) {
             onValue={(perBar, g) => put({ perBar }, g)}
           />
         )}
-        <LengthField
-          label="Right of the middle"
-          value={row.offMm}
-          onValue={(offMm, g) => put({ offMm }, g)}
-        />
-        <LengthField
-          label={row.perBar === undefined ? 'Wide' : 'Across'}
-          value={row.acrossMm}
-          onValue={(acrossMm, g) => put({ acrossMm }, g)}
-        />
-        <LengthField label="High" value={row.heightMm} onValue={(heightMm, g) => put({ heightMm }, g)} />
+        <LengthField label="Right of the middle" {...field('offMm')} />
+        <LengthField label={row.perBar === undefined ? 'Wide' : 'Across'} {...field('acrossMm')} />
+        <LengthField label="High" {...field('heightMm')} />
       </div>
     </li>
   );

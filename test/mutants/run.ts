@@ -18,7 +18,9 @@ const AREAS = {
 } as const;
 type Area = keyof typeof AREAS;
 
-/** Lists of what there is to choose from: a figure there is one maker's habit, and what it should be no sum. */
+/**
+ * Lists of what there is to choose from: a figure there is one maker's habit, and what it should be no sum.
+ */
 const CATALOGUES = ['colorant/starters.ts', 'batter/oilLibrary.ts', 'mould/starterMoulds.ts'];
 
 /** The figures of whole sheets, that nearly everything moves: asked first. */

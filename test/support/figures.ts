@@ -1,4 +1,6 @@
-/** So many significant digits of a figure are kept: less is the noise of a machine, more than a scale shows. */
+/**
+ * So many significant digits of a figure are kept: less is the noise of a machine, more than a scale shows.
+ */
 const DIGITS = 6;
 
 /** A word that chooses: a kind, a code, a letter. Sentences are another test's. */
@@ -11,8 +13,8 @@ const shownAs = (value: unknown): string | undefined => {
 };
 
 /**
- * Every figure and choice of a sheet's JSON, a line for each thing that is told: its path, places in lists left
- * out, and its values in order. So a sum that changes is read off as that sum.
+ * Every figure and choice of a sheet's JSON, a line for each thing that is told: its path, places in lists
+ * left out, and its values in order. So a sum that changes is read off as that sum.
  */
 export function figuresOf(json: unknown): string {
   const lines = new Map<string, string[]>();

@@ -10,11 +10,11 @@ import { figuresOf } from '../support/figures.ts';
 import { recountDay } from '../support/recountDay.ts';
 
 /*
- * Figures of whole sheets as they were when they had been recounted line by line: the studio's plans, old files
- * with what was poured, and days of every kind by seed. A change anywhere in what is weighed, timed, coloured or
- * measured shows here as the figure that it moves. Where it is meant, `GOLDEN=write npx mocha
- * test/unit/figures.test.ts` writes them anew; what git then shows is read line by line, and recounted (`npm run
- * recount`), before it is kept.
+ * Figures of whole sheets as they were when they had been recounted line by line: the studio's plans, old
+ * files with what was poured, and days of every kind by seed. A change anywhere in what is weighed, timed,
+ * coloured or measured shows here as the figure that it moves. Where it is meant, `GOLDEN=write npx mocha
+ * test/unit/figures.test.ts` writes them anew; what git then shows is read line by line, and recounted (`npm
+ * run recount`), before it is kept.
  */
 const KEPT = 'test/golden/figures';
 const DAYS = 20;

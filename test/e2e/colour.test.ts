@@ -380,7 +380,7 @@ describe('mixing and checks', () => {
       mimeType: 'text/plain',
       buffer: Buffer.from('GIMP Palette\n999 1 1 Too much\n'),
     });
-    await alertIn(page, /broken\.gpl” was not taken\. line 2/);
+    await alertIn(page, /broken\.gpl” was not taken, nothing has changed\. line 2/);
     await page.getByLabel('Palette file').setInputFiles({
       name: 'good.gpl',
       mimeType: 'text/plain',

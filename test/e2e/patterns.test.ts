@@ -400,7 +400,7 @@ describe('scraped layers in the browser', () => {
     await bring('loop.svg', '<svg width="80mm" viewBox="0 0 80 40"><path d="M0 20L50 10L30 20L80 5"/></svg>');
     await panel
       .getByRole('alert')
-      .getByText(/“loop.svg” was not taken, nothing has changed: the path turns back 30 mm/)
+      .getByText(/“loop.svg” was not taken, nothing has changed. file: the path turns back 30 mm/)
       .waitFor();
     await bring('edge.svg', svg);
     await panel.getByText(/“edge.svg” was taken: 90 mm wide and 12 mm deep/).waitFor();

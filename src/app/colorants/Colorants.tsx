@@ -7,13 +7,12 @@ import { colorantKeeper } from '../../store/keeping/library.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { toastShown } from '../../store/toastSlice.ts';
 import { useColorantShelf } from '../parts/colour/useLibrary.ts';
-import { BackButton } from '../parts/BackButton.tsx';
 import { DamagedList } from '../parts/Damaged.tsx';
-import { readText } from '../parts/readText.ts';
+import { LibraryPage } from '../parts/LibraryPage.tsx';
+import { useFileTaken } from '../parts/useFileTaken.ts';
 import { FilePicker } from '../parts/FilePicker.tsx';
 import { saveFile } from '../parts/saveFile.ts';
 import { Boundary } from '../parts/Boundary.tsx';
-import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { ColourDrop } from './ColourDrop.tsx';
 import { ColorantForm } from './ColorantForm.tsx';
 import { readCsv, writeCsv } from './csv.ts';
@@ -29,7 +28,6 @@ export function Colorants() {
   const dispatch = useAppDispatch();
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [find, setFind] = useState('');
-  const [refused, setRefused] = useState<string | null>(null);
   const wanted = find.trim().toLowerCase();
   const found = all.filter(
     (c) => c.name.toLowerCase().includes(wanted) || KIND_NAMES[c.nature.kind].includes(wanted),
@@ -37,73 +35,56 @@ export function Colorants() {
   const chosenNow = all.find((c) => c.id === chosenId) ?? found[0];
   const chosen = seen.find((s) => s.value === chosenNow);
 
-  const bring = async (file: File): Promise<void> => {
-    const text = await readText(file);
-    const read = text.ok ? readCsv(text.value) : text;
-    setRefused(
-      read.ok
-        ? null
-        : `“${file.name}” was not taken, nothing has changed. ${read.fault.at ?? 'file'}: ${read.fault.message}`,
-    );
-    if (!read.ok) return;
+  const { refused, bring } = useFileTaken(readCsv, (rows, fileName) => {
     // a row without an id is the colorant of that name, or a new one
-    const ids = new Set(read.value.map((row) => row.id));
+    const ids = new Set(rows.map((row) => row.id));
     const idOf = (called: string): string => {
       const known = all.find((c) => c.name === called && !ids.has(c.id))?.id ?? newOwnId();
       ids.add(known);
       return known;
     };
-    const taken = read.value.map((row) => ({ ...row, id: row.id ?? idOf(row.name) }));
+    const taken = rows.map((row) => ({ ...row, id: row.id ?? idOf(row.name) }));
     const fresh = taken.filter((c) => !all.some((k) => k.id === c.id)).length;
     dispatch(
       toastShown({
-        text: `“${file.name}” was taken: ${fresh} new, ${taken.length - fresh} known before.`,
+        text: `“${fileName}” was taken: ${fresh} new, ${taken.length - fresh} known before.`,
         tone: 'plain',
       }),
     );
     setChosenId(taken[0]?.id ?? null);
-    await Promise.all(
-      taken.map((c) => colorantKeeper.change(c.id, seen.find((s) => s.value.id === c.id) ?? null, c)),
-    );
-  };
+    for (const c of taken) void colorantKeeper.change(c.id, seen.find((s) => s.value.id === c.id) ?? null, c);
+  });
   const add = (): void => {
     const id = newOwnId();
     void colorantKeeper.change(id, null, newColorant(id, 'New colorant', 'mica'));
     setFind('');
     setChosenId(id);
   };
+  const finding = (
+    <input
+      className="field w-48"
+      type="search"
+      placeholder="Find"
+      aria-label="Find a colorant"
+      value={find}
+      onChange={(event) => setFind(event.target.value)}
+    />
+  );
+  const tools = (
+    <>
+      <FilePicker icon={Upload} label="Colorants file" accept=".csv,text/csv" onFile={bring}>
+        Import CSV
+      </FilePicker>
+      <Button icon={Download} onClick={() => saveFile('colorants.csv', writeCsv(all), 'text/csv')}>
+        Export CSV
+      </Button>
+      <Button icon={Plus} tone="accent" onClick={add}>
+        Colorant
+      </Button>
+    </>
+  );
   return (
-    <div className="flex min-h-0 flex-1 flex-col">
-      <header className="rule flex min-h-14 flex-wrap items-center gap-3 border-b bg-base-100 px-4 py-2">
-        <BackButton />
-        <h1 className="text-xl">Colorants</h1>
-        <input
-          className="field w-48"
-          type="search"
-          placeholder="Find"
-          aria-label="Find a colorant"
-          value={find}
-          onChange={(event) => setFind(event.target.value)}
-        />
-        <span className="ml-auto flex gap-2">
-          <FilePicker label="Colorants file" accept=".csv,text/csv" onFile={(file) => void bring(file)}>
-            <Upload className="size-4" aria-hidden="true" />
-            Import CSV
-          </FilePicker>
-          <Button icon={Download} onClick={() => saveFile('colorants.csv', writeCsv(all), 'text/csv')}>
-            Export CSV
-          </Button>
-          <Button icon={Plus} tone="accent" onClick={add}>
-            Colorant
-          </Button>
-        </span>
-        <ThemeButton />
-      </header>
-      {refused !== null && (
-        <p role="alert" className="border-l-4 border-error bg-base-100 px-4 py-3">
-          {refused}
-        </p>
-      )}
+    <LibraryPage title="Colorants" beside={finding} tools={tools} refused={refused}>
       <DamagedList table="colorants" keys={damaged} />
       <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,2fr)_minmax(0,3fr)] bench:grid-cols-[minmax(0,1fr)_36rem] bench:grid-rows-1">
         <ul
@@ -143,6 +124,6 @@ export function Colorants() {
           </Boundary>
         </main>
       </div>
-    </div>
+    </LibraryPage>
   );
 }

@@ -14,7 +14,7 @@ import { bytesText } from '../parts/bytesText.ts';
 import { exportRaw } from '../parts/exportRaw.ts';
 import { Fact } from '../parts/Fact.tsx';
 import { Group } from '../parts/Station.tsx';
-import { ThemeButton } from '../parts/ThemeButton.tsx';
+import { LibraryPage } from '../parts/LibraryPage.tsx';
 import { useLive } from '../parts/useLive.ts';
 import { Waiting } from '../shelf/Waiting.tsx';
 import { Batches } from './Batches.tsx';
@@ -60,68 +60,66 @@ export function Kept() {
     );
     setUse(await storageUse());
   };
+  const toShelf = (
+    <Link to="/" className="btn btn-ghost btn-sm gap-1 px-2">
+      <ChevronLeft className="size-4" aria-hidden="true" />
+      Shelf
+    </Link>
+  );
   return (
-    <div className="flex min-h-0 flex-1 flex-col overflow-y-auto bg-base-100">
-      <header className="rule flex min-h-14 flex-wrap items-center gap-3 border-b bg-base-100 px-4 py-2">
-        <Link to="/" className="btn btn-ghost btn-sm gap-1 px-2">
-          <ChevronLeft className="size-4" aria-hidden="true" />
-          Shelf
-        </Link>
-        <h1 className="text-xl">What is kept</h1>
-        <span className="ml-auto">
-          <ThemeButton />
-        </span>
-      </header>
-      <main className="mx-auto grid w-full max-w-2xl content-start gap-6 p-6">
-        <Group title="In this browser">
-          <dl className="max-w-md">
-            {stored?.map(({ name, count }) => (
-              <Fact key={name} name={name}>
-                {count}
-              </Fact>
-            ))}
-            {use?.usedBytes !== undefined && (
-              <Fact name="Room taken">
-                {bytesText(use.usedBytes)}
-                {use.roomBytes !== undefined && ` of ${bytesText(use.roomBytes)}`}
-              </Fact>
-            )}
-            <Fact name="Kept when the disk is full">
-              {use?.lasting ? 'yes, the browser promises it' : 'perhaps not: the browser may clear it'}
-            </Fact>
-          </dl>
-          {use?.lasting === false && (
-            <Button className="justify-self-start" onClick={() => void askBrowser()}>
-              Ask the browser to keep it
-            </Button>
-          )}
-          {said !== null && <p className="text-sm">{said}</p>}
-          <p className="quiet text-sm">
-            Everything stays in this browser, on this machine. Clearing its data for this site takes it all
-            away: export the plans that matter, from the shelf.
-          </p>
-        </Group>
-        <div className="-mx-8">
-          <Waiting />
-        </div>
-        <Batches />
-        {aside.length > 0 && (
-          <Group title="Set aside">
-            <p className="quiet text-sm">Damaged records, as they were stored. They are used nowhere.</p>
-            <ul className="grid">
-              {aside.map((a) => (
-                <li key={a.id} className="rule flex flex-wrap items-center gap-2 border-b py-1.5">
-                  <span className="min-w-0 flex-1 truncate">
-                    {KINDS[a.table] ?? a.table} “{a.key}”
-                  </span>
-                  <Button onClick={() => exportRaw(a.key, a.record)}>Export as stored</Button>
-                  <Button onClick={() => void ask((db) => dropAside(db, a.id))}>Delete for good</Button>
-                </li>
+    <LibraryPage title="What is kept" back={toShelf}>
+      <div className="min-h-0 flex-1 overflow-y-auto bg-base-100">
+        <main className="mx-auto grid w-full max-w-2xl content-start gap-6 p-6">
+          <Group title="In this browser">
+            <dl className="max-w-md">
+              {stored?.map(({ name, count }) => (
+                <Fact key={name} name={name}>
+                  {count}
+                </Fact>
               ))}
-            </ul>
+              {use?.usedBytes !== undefined && (
+                <Fact name="Room taken">
+                  {bytesText(use.usedBytes)}
+                  {use.roomBytes !== undefined && ` of ${bytesText(use.roomBytes)}`}
+                </Fact>
+              )}
+              <Fact name="Kept when the disk is full">
+                {use?.lasting ? 'yes, the browser promises it' : 'perhaps not: the browser may clear it'}
+              </Fact>
+            </dl>
+            {use?.lasting === false && (
+              <Button className="justify-self-start" onClick={() => void askBrowser()}>
+                Ask the browser to keep it
+              </Button>
+            )}
+            {said !== null && <p className="text-sm">{said}</p>}
+            <p className="quiet text-sm">
+              Everything stays in this browser, on this machine. Clearing its data for this site takes it all
+              away: export the plans that matter, from the shelf.
+            </p>
           </Group>
-        )}
-      </main>
-    </div>
+          <div className="-mx-8">
+            <Waiting />
+          </div>
+          <Batches />
+          {aside.length > 0 && (
+            <Group title="Set aside">
+              <p className="quiet text-sm">Damaged records, as they were stored. They are used nowhere.</p>
+              <ul className="grid">
+                {aside.map((a) => (
+                  <li key={a.id} className="rule flex flex-wrap items-center gap-2 border-b py-1.5">
+                    <span className="min-w-0 flex-1 truncate">
+                      {KINDS[a.table] ?? a.table} “{a.key}”
+                    </span>
+                    <Button onClick={() => exportRaw(a.key, a.record)}>Export as stored</Button>
+                    <Button onClick={() => void ask((db) => dropAside(db, a.id))}>Delete for good</Button>
+                  </li>
+                ))}
+              </ul>
+            </Group>
+          )}
+        </main>
+      </div>
+    </LibraryPage>
   );
 }

@@ -1,22 +1,19 @@
-import { useRef, type ReactNode } from 'react';
+import { useRef, type ComponentProps } from 'react';
+import { Button } from '../kit/Button.tsx';
 
-interface FilePickerProps {
+interface FilePickerProps extends ComponentProps<typeof Button> {
   /** what the file is: the name of the hidden input */
   readonly label: string;
   readonly accept: string;
   readonly onFile: (file: File) => void;
-  readonly className?: string;
-  readonly children: ReactNode;
 }
 
 /** A button that asks for a file. The same file can be chosen twice running. */
-export function FilePicker({ label, accept, onFile, className = 'btn btn-sm', children }: FilePickerProps) {
+export function FilePicker({ label, accept, onFile, ...button }: FilePickerProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <button type="button" className={className} onClick={() => input.current?.click()}>
-        {children}
-      </button>
+      <Button {...button} onClick={() => input.current?.click()} />
       <input
         ref={input}
         type="file"

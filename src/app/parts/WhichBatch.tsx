@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { batchShown } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { Choice } from './Choice.tsx';
+import { Choice } from '../kit/Choice.tsx';
 import { OfSecond, usePlan } from './usePlan.ts';
 
 /** Whether the loaf's batch is looked at or the one that is piped on it. Nothing where there is one batch. */

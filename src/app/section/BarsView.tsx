@@ -4,7 +4,7 @@ import { singleBars } from '../../core/cut/singleBars.ts';
 import { sideOfBar, sidesOf, type Side } from '../../core/face/barFaces.ts';
 import { fileStem } from '../../core/exchange/writePlan.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
-import { Choice } from '../parts/Choice.tsx';
+import { Choice } from '../kit/Choice.tsx';
 import { SEEN, useBench, useColours, usePresent } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { BarFace } from './BarFace.tsx';

@@ -148,7 +148,6 @@ function Observe({ called, onSeen }: ObserveProps) {
       <Picker label="it" className="w-60" value={speed} options={SPEED_OPTIONS} onPick={(s) => setSpeed(s)} />
       <Picker label="and" className="w-36" value={tan} options={TAN_OPTIONS} onPick={(t) => setTan(t)} />
       <Button icon={Plus} className="mb-0.5" type="submit" disabled={recipe.trim() === ''}>
-        {' '}
         Write it down
       </Button>
     </form>

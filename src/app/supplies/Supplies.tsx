@@ -1,15 +1,14 @@
 import { Download, Plus, Upload } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { readSuppliesFile, SUPPLIES_FILE, writeSuppliesFile } from '../../core/exchange/suppliesFile.ts';
 import type { Supply, SupplyOf, SupplyKind } from '../../core/supplies/schema.ts';
 import { supplyKeeper } from '../../store/keeping/library.ts';
 import type { Seen } from '../../store/tables/kind.ts';
-import { BackButton } from '../parts/BackButton.tsx';
 import { DamagedList } from '../parts/Damaged.tsx';
 import { FilePicker } from '../parts/FilePicker.tsx';
-import { readText } from '../parts/readText.ts';
+import { LibraryPage } from '../parts/LibraryPage.tsx';
+import { useFileTaken } from '../parts/useFileTaken.ts';
 import { saveFile } from '../parts/saveFile.ts';
-import { ThemeButton } from '../parts/ThemeButton.tsx';
 import { useAllSupplies, useSupplies } from '../parts/useSupplies.ts';
 import { FragranceCard } from './FragranceCard.tsx';
 import { CutterCard, JarCard, JugCard } from './OtherCards.tsx';
@@ -66,47 +65,27 @@ function Section<K extends Fresh>({ kind, title, one, says, card }: SectionProps
  */
 export function Supplies() {
   const { things, damaged } = useAllSupplies();
-  const [refused, setRefused] = useState<string | null>(null);
-  const bring = async (file: File): Promise<void> => {
-    const text = await readText(file);
-    const read = text.ok ? readSuppliesFile(text.value) : text;
-    setRefused(
-      read.ok ? null : `“${file.name}” was not taken. ${read.fault.at ?? 'file'}: ${read.fault.message}`,
-    );
-    if (!read.ok) return;
-    for (const thing of read.value)
+  const { refused, bring } = useFileTaken(readSuppliesFile, (taken) => {
+    for (const thing of taken)
       void supplyKeeper.change(thing.id, things.find((t) => t.value.id === thing.id) ?? null, thing);
-  };
+  });
+  const tools = (
+    <>
+      <FilePicker icon={Upload} label="Supplies file" accept=".json,application/json" onFile={bring}>
+        Import
+      </FilePicker>
+      <Button
+        icon={Download}
+        onClick={() =>
+          saveFile(SUPPLIES_FILE, writeSuppliesFile(things.map((t) => t.value)), 'application/json')
+        }
+      >
+        Export
+      </Button>
+    </>
+  );
   return (
-    <div className="flex min-h-0 flex-1 flex-col">
-      <header className="rule flex min-h-14 flex-wrap items-center gap-3 border-b bg-base-100 px-4 py-2">
-        <BackButton />
-        <h1 className="text-xl">Supplies</h1>
-        <span className="ml-auto flex gap-2">
-          <FilePicker
-            label="Supplies file"
-            accept=".json,application/json"
-            onFile={(file) => void bring(file)}
-          >
-            <Upload className="size-4" aria-hidden="true" />
-            Import
-          </FilePicker>
-          <Button
-            icon={Download}
-            onClick={() =>
-              saveFile(SUPPLIES_FILE, writeSuppliesFile(things.map((t) => t.value)), 'application/json')
-            }
-          >
-            Export
-          </Button>
-        </span>
-        <ThemeButton />
-      </header>
-      {refused !== null && (
-        <p role="alert" className="border-l-4 border-error bg-base-100 px-4 py-3">
-          {refused}
-        </p>
-      )}
+    <LibraryPage title="Supplies" tools={tools} refused={refused}>
       <DamagedList table="stores" keys={damaged} />
       <main className="grid min-h-0 flex-1 content-start gap-x-10 gap-y-8 overflow-y-auto bg-base-100 p-6 xl:grid-cols-2">
         <Section
@@ -140,6 +119,6 @@ export function Supplies() {
           />
         </div>
       </main>
-    </div>
+    </LibraryPage>
   );
 }

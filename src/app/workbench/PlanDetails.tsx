@@ -3,7 +3,7 @@ import { SCALE_STEPS_G, type Units } from '../../core/plan/planSchema.ts';
 import { keepAsBeginning } from '../../store/keeping/beginnings.ts';
 import { keepUnits } from '../../store/unitsUsed.ts';
 import { DialogButton } from '../parts/DialogButton.tsx';
-import { Choice } from '../parts/Choice.tsx';
+import { Choice } from '../kit/Choice.tsx';
 import { Picker } from '../parts/Picker.tsx';
 import { TextField } from '../parts/TextField.tsx';
 import { useEdit, usePresent } from '../parts/usePlan.ts';

@@ -2,7 +2,7 @@ import { useRef, useState, type KeyboardEvent } from 'react';
 import { averageOf, balanced } from '../../../core/colour/whitePoint.ts';
 import type { Linear } from '../../../core/colour/linear.ts';
 import { FilePicker } from '../FilePicker.tsx';
-import { Choice } from '../Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 
 /**
  * Pictures are drawn no larger than this, px; a spot is the mean of a square of this many pixels each way.

@@ -1,6 +1,6 @@
 import { sizeBatch } from '../../../core/edit/moulds.ts';
 import type { FillTo } from '../../../core/plan/planSchema.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Fact } from '../../parts/Fact.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { MassField, PercentField } from '../../parts/quantities.tsx';

@@ -1,6 +1,6 @@
 import { switchWaterSchool } from '../../../core/edit/batter.ts';
 import { formatNumber, formatPercent } from '../../../core/units/format.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Fact } from '../../parts/Fact.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { PercentField } from '../../parts/quantities.tsx';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { formatMinutes } from '../../../core/units/format.ts';
 import { ofHundred } from '../../clock/ofHundred.ts';
 import { useOdds } from '../../clock/useOdds.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { setClock } from '../../../core/edit/clock.ts';
 import { speedOf } from '../../../core/clock/speed.ts';

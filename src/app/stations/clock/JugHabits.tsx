@@ -2,7 +2,7 @@ import { habitsOf, STIRRER_WORDS } from '../../../core/plan/habits.ts';
 import { blendPot, loosenPot, setClock } from '../../../core/edit/clock.ts';
 import { STIRRERS } from '../../../core/plan/clockSchema.ts';
 import { isPiped } from '../../../core/plan/second.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { Group } from '../../parts/Station.tsx';

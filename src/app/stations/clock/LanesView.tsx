@@ -4,7 +4,7 @@ import { lateShown, momentShown, pourChosen } from '../../../store/deskSlice.ts'
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { formatClock } from '../../../core/units/format.ts';
 import { useOutlook } from '../../clock/outlookContext.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 import { HandsRow } from './HandsRow.tsx';

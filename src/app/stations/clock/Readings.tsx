@@ -5,7 +5,7 @@ import { removeReading } from '../../../core/edit/clock.ts';
 import { STAGES, stagePhrase } from '../../../core/setting/stage.ts';
 import { formatClock, formatShort } from '../../../core/units/format.ts';
 import { upperFirst } from '../../../core/units/words.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';

@@ -2,7 +2,7 @@ import { tans } from '../../../core/look/paintbox.ts';
 import { AGES } from '../../../core/look/state.ts';
 import { lookChanged, type Look } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 

@@ -4,7 +4,7 @@ import { lineNames } from '../../../core/batter/usedOils.ts';
 import type { Pot } from '../../../core/plan/planSchema.ts';
 import { SUBSTANCE } from '../../../core/weigh/substances.ts';
 import { supplied } from '../../../core/ledger/ledger.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { OilTable } from '../batter/OilTable.tsx';
 import { WATER_SCHOOLS, WaterValue } from '../batter/WaterValue.tsx';

@@ -2,7 +2,7 @@ import { layOnFluid, liesOn } from '../../../core/edit/clock.ts';
 import { roughnessOf } from '../../../core/pattern/blocks.ts';
 import { blurPhrase } from '../../../core/setting/blur.ts';
 import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 
 const ON = [

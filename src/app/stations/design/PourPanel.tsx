@@ -1,4 +1,4 @@
-import { ArrowDown, ArrowUp, Copy, Lock, LockOpen, Trash2, X } from 'lucide-react';
+import { ArrowDown, ArrowUp, Copy, Lock, LockOpen, Trash2 } from 'lucide-react';
 import { evenFrom } from '../../../core/edit/even.ts';
 import { toggleLock } from '../../../core/edit/line.ts';
 import { addPot } from '../../../core/edit/pots.ts';
@@ -17,7 +17,7 @@ import { potNamed } from '../../../core/plan/sources.ts';
 import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
@@ -29,7 +29,7 @@ import { PutLine } from './line/PutLine.tsx';
 import { ScrapeIt } from './scrape/ScrapeIt.tsx';
 import { TiltFields } from './TiltFields.tsx';
 import { Button } from '../../kit/Button.tsx';
-import { IconButton } from '../../kit/IconButton.tsx';
+import { PanelHead } from '../../kit/PanelHead.tsx';
 import { WordButton } from '../../kit/WordButton.tsx';
 
 const NEW_POT = 'a new pot';
@@ -78,16 +78,13 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
   if (!pot) return null;
   return (
     <section aria-label={`Pour ${index + 1}`} className="grid grid-cols-[minmax(0,1fr)] gap-3">
-      <div className="flex items-center gap-3">
-        <PotBadge pot={pot} pour={pour.id} size={34} />
-        <div className="min-w-0 flex-1">
-          <p className="quiet text-sm">
-            Pour {index + 1} of {count}
-          </p>
-          <h3 className="truncate text-lg leading-tight">{pot.name}</h3>
-        </div>
-        <IconButton icon={X} label="Close this pour" onClick={() => choose(null)} />
-      </div>
+      <PanelHead
+        badge={<PotBadge pot={pot} pour={pour.id} size={34} />}
+        over={`Pour ${index + 1} of ${count}`}
+        title={pot.name}
+        closes="Close this pour"
+        onClose={() => choose(null)}
+      />
       <OmbreLine pour={pour} />
       <AmountFields layer={layer} />
       <p className="quiet text-sm">
@@ -158,7 +155,6 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           disabled={index === count - 1}
           onClick={() => edit((p) => shiftPour(p, pour.id, 1))}
         >
-          {' '}
           Up
         </Button>
         <Button
@@ -166,7 +162,6 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           disabled={index === 0}
           onClick={() => edit((p) => shiftPour(p, pour.id, -1))}
         >
-          {' '}
           Down
         </Button>
         <Button aria-pressed={pour.locked} onClick={() => edit((p) => toggleLock(p, layer))}>
@@ -178,11 +173,9 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           {pour.locked ? 'Locked' : 'Lock'}
         </Button>
         <Button icon={Copy} onClick={duplicate}>
-          {' '}
           Duplicate
         </Button>
         <Button icon={Trash2} onClick={remove}>
-          {' '}
           Remove
         </Button>
         <Button onClick={() => edit((p) => evenFrom(p, pour.id))}>Even from here up</Button>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { chevrons, finishLevel, levelAll, zigzag, type Along } from '../../../core/edit/tilt.ts';
 import { STEEPEST_DEG } from '../../../core/mould/tilt.ts';
 import type { Fault } from '../../../core/result/result.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';

@@ -5,7 +5,7 @@ import { holeMl } from '../../../core/mould/geometry.ts';
 import { MOST_COLUMNS, MOST_CORNERS, type Column } from '../../../core/mould/schema.ts';
 import { plural } from '../../../core/units/words.ts';
 import type { Gesture } from '../../../store/gesture.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
 import { useBench, useBenchEdit } from '../../parts/usePlan.ts';

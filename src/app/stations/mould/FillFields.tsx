@@ -3,7 +3,7 @@ import { setTopAllowance } from '../../../core/edit/pots.ts';
 import { hasGivenBatch } from '../../../core/plan/moulds.ts';
 import { totalHeldBack } from '../../../core/plan/pours.ts';
 import type { FillTo } from '../../../core/plan/planSchema.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField, LengthField, MassField } from '../../parts/quantities.tsx';
 import { useBench, useMouldUse, usePlan } from '../../parts/usePlan.ts';

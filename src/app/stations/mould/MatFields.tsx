@@ -3,7 +3,7 @@ import { FIRST_MAT, setMat } from '../../../core/edit/mat.ts';
 import { ridgesStep } from '../../../core/fill/ridges.ts';
 import type { Mat } from '../../../core/mould/schema.ts';
 import { potNamed } from '../../../core/plan/sources.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { LengthField } from '../../parts/quantities.tsx';

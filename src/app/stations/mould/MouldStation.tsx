@@ -1,5 +1,5 @@
 import type { Mould } from '../../../core/mould/schema.ts';
-import { Choice } from '../../parts/Choice.tsx';
+import { Choice } from '../../kit/Choice.tsx';
 import { Group, Station } from '../../parts/Station.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { LengthField } from '../../parts/quantities.tsx';

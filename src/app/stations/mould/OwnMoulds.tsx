@@ -6,7 +6,8 @@ import { mouldKeeper } from '../../../store/keeping/library.ts';
 import { AskReplace } from '../../parts/AskReplace.tsx';
 import { DamagedList } from '../../parts/Damaged.tsx';
 import { FilePicker } from '../../parts/FilePicker.tsx';
-import { readText } from '../../parts/readText.ts';
+import { Refused } from '../../parts/Refused.tsx';
+import { useFileTaken } from '../../parts/useFileTaken.ts';
 import { Group } from '../../parts/Station.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
 import { useBench } from '../../parts/usePlan.ts';
@@ -18,7 +19,6 @@ import { IconButton } from '../../kit/IconButton.tsx';
 export function OwnMoulds() {
   const { plan } = useBench();
   const { things: own, damaged } = useOwnMoulds();
-  const [refused, setRefused] = useState<string | null>(null);
   const [asked, setAsked] = useState<Mould | null>(null);
   const seen = (name: string) => own.find((m) => m.value.name === name) ?? null;
   const known = seen(plan.mould.name) !== null;
@@ -26,23 +26,16 @@ export function OwnMoulds() {
     void mouldKeeper.change(mould.name, seen(mould.name), mould);
     setAsked(null);
   };
-  const bring = async (file: File): Promise<void> => {
-    const text = await readText(file);
-    const read = text.ok ? readMouldFile(text.value) : text;
-    setRefused(
-      read.ok ? null : `“${file.name}” was not taken. ${read.fault.at ?? 'file'}: ${read.fault.message}`,
-    );
-    if (!read.ok) return;
-    if (seen(read.value.name)) setAsked(read.value);
-    else keep(read.value);
-  };
+  const { refused, bring } = useFileTaken(readMouldFile, (mould) =>
+    seen(mould.name) ? setAsked(mould) : keep(mould),
+  );
   return (
     <Group title="My moulds">
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => keep(plan.mould)}>
           {known ? `Keep the change to “${plan.mould.name}”` : 'Keep this mould'}
         </Button>
-        <FilePicker label="Mould file" accept=".json,application/json" onFile={(file) => void bring(file)}>
+        <FilePicker label="Mould file" accept=".json,application/json" onFile={bring}>
           Import a mould
         </FilePicker>
       </div>
@@ -55,11 +48,7 @@ export function OwnMoulds() {
           onLeave={() => setAsked(null)}
         />
       )}
-      {refused !== null && (
-        <p role="alert" className="text-sm text-error">
-          {refused}
-        </p>
-      )}
+      <Refused why={refused} />
       <DamagedList table="moulds" keys={damaged} />
       <ul>
         {own.map(({ value: mould }) => (

@@ -4,7 +4,7 @@ import { takeRecipe, type KnownRecipe } from '../../../../core/edit/takeRecipe.t
 import { recipeOf } from '../../../../core/batter/recipe.ts';
 import { computePlan } from '../../../../core/computed/compute.ts';
 import type { Fault } from '../../../../core/result/result.ts';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { FigureField, MassField } from '../../../parts/quantities.tsx';
 import { usePlan } from '../../../parts/usePlan.ts';
 import { useTyped } from '../../../parts/useTyped.ts';

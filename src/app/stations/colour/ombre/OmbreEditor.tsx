@@ -2,7 +2,7 @@ import { LEAST_LAYERS, MOST_LAYERS, setLayers, takeApart, updateOmbre } from '..
 import { AGES } from '../../../../core/look/state.ts';
 import { poursOfOmbre } from '../../../../core/ombre/runs.ts';
 import type { Ombre } from '../../../../core/plan/ombreSchema.ts';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField } from '../../../parts/quantities.tsx';
 import { Group } from '../../../parts/Station.tsx';

@@ -2,7 +2,7 @@ import { setLineColorant, updateMicaLine } from '../../../../core/edit/micaLine.
 import { MICA_LINE } from '../../../../core/pattern/knowHow.ts';
 import { layerUnder } from '../../../../core/plan/scrapes.ts';
 import type { MicaLine } from '../../../../core/plan/stepSchema.ts';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { ColorantPicker } from '../../../parts/colour/ColorantPicker.tsx';
 import { NO_COLOUR } from '../../../parts/ink.ts';
 import { MassField } from '../../../parts/quantities.tsx';

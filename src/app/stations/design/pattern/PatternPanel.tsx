@@ -1,4 +1,4 @@
-import { Copy, Trash2, X } from 'lucide-react';
+import { Copy, Trash2 } from 'lucide-react';
 import { duplicatePour, mapPour, removeStep } from '../../../../core/edit/pours.ts';
 import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import { isOneJug, wayOf } from '../../../../core/ways/ways.ts';
@@ -20,7 +20,7 @@ import { PlaceFields } from './PlaceFields.tsx';
 import { RoundBars } from './RoundBars.tsx';
 import { RoundOrder } from './RoundOrder.tsx';
 import { Button } from '../../../kit/Button.tsx';
-import { IconButton } from '../../../kit/IconButton.tsx';
+import { PanelHead } from '../../../kit/PanelHead.tsx';
 
 interface PatternPanelProps {
   readonly layer: ScaledLayer;
@@ -50,15 +50,12 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
   };
   return (
     <section aria-label={`Pour ${index + 1}`} className="grid grid-cols-[minmax(0,1fr)] gap-4">
-      <div className="flex items-center gap-3">
-        <div className="min-w-0 flex-1">
-          <p className="quiet text-sm">
-            Pour {index + 1} of {layers.length}
-          </p>
-          <h3 className="truncate text-lg leading-tight">{know.name}</h3>
-        </div>
-        <IconButton icon={X} label="Close this pour" onClick={() => choose(null)} />
-      </div>
+      <PanelHead
+        over={`Pour ${index + 1} of ${layers.length}`}
+        title={know.name}
+        closes="Close this pour"
+        onClose={() => choose(null)}
+      />
       <RoundOrder pour={pour} />
       {pattern.then.length > 1 && !isOneJug(pattern.place) && <PictureOrders pour={pour} />}
       {!isOneJug(pattern.place) && <RoundBars layer={layer} />}
@@ -85,7 +82,6 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
       <NeedsAndFails know={know} />
       <div className="flex flex-wrap gap-1.5">
         <Button icon={Copy} onClick={duplicate}>
-          {' '}
           Duplicate
         </Button>
         <Button
@@ -95,7 +91,6 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
             choose(null);
           }}
         >
-          {' '}
           Remove
         </Button>
       </div>

@@ -66,11 +66,9 @@ export function RoundOrder({ pour }: { readonly pour: Pour }) {
             {pot.letter}, {pot.name}
           </span>
           <Button icon={ArrowLeft} disabled={at === 0} onClick={() => move(-1)}>
-            {' '}
             Earlier
           </Button>
           <Button icon={ArrowRight} disabled={at === round.length - 1} onClick={() => move(1)}>
-            {' '}
             Later
           </Button>
           <Button
@@ -81,7 +79,6 @@ export function RoundOrder({ pour }: { readonly pour: Pour }) {
               setChosen(null);
             }}
           >
-            {' '}
             Take out
           </Button>
         </div>

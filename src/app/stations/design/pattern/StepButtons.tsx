@@ -34,7 +34,6 @@ export function StepButtons({ stepId }: { readonly stepId: StepId }) {
           dispatch(pourChosen(null));
         }}
       >
-        {' '}
         Remove
       </Button>
     </div>

@@ -5,7 +5,7 @@ import { strokePaths } from '../../../../core/pattern/blocks.ts';
 import type { StickPath } from '../../../../core/plan/patternSchema.ts';
 import type { Stroke } from '../../../../core/plan/stepSchema.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';

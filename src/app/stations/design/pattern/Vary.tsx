@@ -4,7 +4,7 @@ import { sectionAt, topFace } from '../../../../core/face/loafFaces.ts';
 import { hasPatterns } from '../../../../core/pattern/blocks.ts';
 import { layPlan } from '../../../../core/fill/layPlan.ts';
 import { FaceDrawing } from '../../../section/FaceDrawing.tsx';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { useBench, useColours } from '../../../parts/usePlan.ts';
 

@@ -8,7 +8,7 @@ import { toldOf } from '../../../../core/pattern/wireTold.ts';
 import type { Wire } from '../../../../core/plan/stepSchema.ts';
 import { viewShown } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
@@ -55,7 +55,6 @@ export function WirePanel({ wire }: { readonly wire: Wire }) {
         className="justify-self-start"
         onClick={() => edit((p) => addWirePoint(p, wire.id, Math.floor(wire.points.length / 2) - 1))}
       >
-        {' '}
         A point half way
       </Button>
       <Choice

@@ -4,7 +4,7 @@ import { columnsIn } from '../../../../core/mould/column.ts';
 import { CORNERS, type Corner } from '../../../../core/mould/cornerProp.ts';
 import type { PlaceKind, PlaceOf } from '../../../../core/ways/ways.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField, PercentField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
@@ -54,7 +54,6 @@ function DropFields({ place, put }: WayFieldsProps<'drops'>) {
             at([...place.spots, { xMm: last.xMm, yMm: last.yMm + 30 }]);
           }}
         >
-          {' '}
           Place
         </Button>
         <LengthField

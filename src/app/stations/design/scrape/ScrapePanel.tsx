@@ -5,7 +5,7 @@ import { layerUnder } from '../../../../core/plan/scrapes.ts';
 import type { Scrape } from '../../../../core/plan/stepSchema.ts';
 import { viewShown } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { NeedsAndFails } from '../pattern/NeedsAndFails.tsx';
@@ -70,7 +70,6 @@ export function ScrapePanel({ scrape }: { readonly scrape: Scrape }) {
             className="justify-self-start"
             onClick={() => edit((p) => addEdgePoint(p, scrape.id, Math.floor(edge.points.length / 2) - 1))}
           >
-            {' '}
             A point half way
           </Button>
         </>

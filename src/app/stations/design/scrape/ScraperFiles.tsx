@@ -9,7 +9,8 @@ import { planFileName } from '../../../../core/exchange/writePlan.ts';
 import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import type { Scrape } from '../../../../core/plan/stepSchema.ts';
 import { FilePicker } from '../../../parts/FilePicker.tsx';
-import { readText } from '../../../parts/readText.ts';
+import { Refused } from '../../../parts/Refused.tsx';
+import { useFileTaken } from '../../../parts/useFileTaken.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { useBench, usePresent } from '../../../parts/usePlan.ts';
 import { Button } from '../../../kit/Button.tsx';
@@ -23,27 +24,16 @@ interface ScraperFilesProps {
 export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: ScraperFilesProps) {
   const { edit, show } = useBench();
   const plan = usePresent();
-  const [said, setSaid] = useState<{ readonly text: string; readonly wrong: boolean } | null>(null);
+  const [taken, setTaken] = useState<string | null>(null);
   const plate = scraping && plateOf(room, scraping);
   const fileName = (ending: string): string =>
     planFileName(plan).replace('.dripline.json', `-scraper-${nth + 1}.${ending}`);
-  const bring = async (file: File): Promise<void> => {
-    const text = await readText(file);
-    const read = text.ok ? readScraperSvg(text.value) : text;
-    if (!read.ok) {
-      setSaid({
-        text: `“${file.name}” was not taken, nothing has changed: ${read.fault.message}.`,
-        wrong: true,
-      });
-      return;
-    }
-    const { edge, reliefMm, wideMm } = read.value;
+  const { refused, bring } = useFileTaken(readScraperSvg, ({ edge, reliefMm, wideMm }, fileName) => {
     edit((p) => updateScrape(p, scrape.id, { edge, reliefMm }));
-    setSaid({
-      text: `“${file.name}” was taken: ${show.length(wideMm)} wide and ${show.length(reliefMm)} deep, ${edge.points.length} points.`,
-      wrong: false,
-    });
-  };
+    setTaken(
+      `“${fileName}” was taken: ${show.length(wideMm)} wide and ${show.length(reliefMm)} deep, ${edge.points.length} points.`,
+    );
+  });
   return (
     <div className="grid gap-2">
       <p className="quiet text-sm">
@@ -52,8 +42,8 @@ export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: Scraper
         SVG drawing, from left to right, in true size.
       </p>
       <div className="flex flex-wrap gap-1.5">
-        <FilePicker label="Edge as SVG" accept=".svg,image/svg+xml" onFile={(file) => void bring(file)}>
-          <Upload className="size-4" aria-hidden="true" /> Take in an SVG
+        <FilePicker icon={Upload} label="Edge as SVG" accept=".svg,image/svg+xml" onFile={bring}>
+          Take in an SVG
         </FilePicker>
         {plate && (
           <>
@@ -67,22 +57,18 @@ export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: Scraper
                 )
               }
             >
-              {' '}
               To cut out, SVG
             </Button>
             <Button icon={Download} onClick={() => saveFile(fileName('stl'), scraperStl(plate), 'model/stl')}>
-              {' '}
               To print, STL
             </Button>
           </>
         )}
       </div>
-      {said && (
-        <p
-          role={said.wrong ? 'alert' : 'status'}
-          className={said.wrong ? 'text-sm text-error' : 'quiet text-sm'}
-        >
-          {said.text}
+      <Refused why={refused} />
+      {taken !== null && refused === null && (
+        <p role="status" className="quiet text-sm">
+          {taken}
         </p>
       )}
     </div>

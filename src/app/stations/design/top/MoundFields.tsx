@@ -2,7 +2,7 @@ import { setTop } from '../../../../core/edit/tops.ts';
 import type { Top } from '../../../../core/plan/stepSchema.ts';
 import type { TopWay } from '../../../../core/plan/topSchema.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';

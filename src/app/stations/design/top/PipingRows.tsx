@@ -6,7 +6,7 @@ import { MOST_ROWS, type PipedRow, type TopWay } from '../../../../core/plan/top
 import { batchShown } from '../../../../store/deskSlice.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
-import { Choice } from '../../../parts/Choice.tsx';
+import { Choice } from '../../../kit/Choice.tsx';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField } from '../../../parts/quantities.tsx';
@@ -107,7 +107,6 @@ export function PipingRows({
           disabled={way.rows.length >= MOST_ROWS}
           onClick={() => edit((p) => addRow(p, step.id))}
         >
-          {' '}
           Row
         </Button>
         {way.rows.length > 1 && (

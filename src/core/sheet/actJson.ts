@@ -3,11 +3,11 @@ import type { Act } from '../procedure/act.ts';
 import type { VesselAfter } from '../procedure/jugLedger.ts';
 import { sumOfLines } from '../procedure/lines.ts';
 import { wordsOf } from '../procedure/words/wordsOf.ts';
+import { snaked } from './snaked.ts';
 
 /** One act of the procedure as the headless sheet prints it. */
 export const actJson = (act: Act, plan: Plan, after: readonly VesselAfter[]): object => ({
-  id: act.id,
-  chapter: act.chapter,
+  ...snaked(act, 'id', 'chapter'),
   does: act.deed.does,
   step: act.step ?? null,
   pot: act.pot ?? null,
@@ -15,22 +15,16 @@ export const actJson = (act: Act, plan: Plan, after: readonly VesselAfter[]): ob
   // before minute 0 nothing is timed
   start_min: act.timed?.atMin ?? null,
   ...wordsOf(act, plan),
-  ...(act.lyeHeavy
-    ? {
-        lye_heavy: act.lyeHeavy.map((h) => ({
-          vessel: h.vessel.key,
-          superfat_percent: h.superfatPercent,
-          until: h.until,
-        })),
-      }
-    : {}),
+  lye_heavy: act.lyeHeavy?.map((h) => ({
+    vessel: h.vessel.key,
+    ...snaked(h, 'superfatPercent', 'until'),
+  })),
   lines: act.lines.map((l) => ({
-    name: l.name,
-    mass_g: l.massG,
-    ...(l.times > 1 ? { times: l.times } : {}),
+    ...snaked(l, 'name', 'massG'),
+    times: l.times > 1 ? l.times : undefined,
     from: l.from.key,
     to: l.to.key,
-    ...(l.parts ? { parts: l.parts.map((p) => ({ name: p.name, mass_g: p.massG })) } : {}),
+    parts: l.parts?.map((p) => snaked(p, 'name', 'massG')),
   })),
   holds: after.map((v) => ({
     vessel: v.vessel.key,
@@ -38,6 +32,6 @@ export const actJson = (act: Act, plan: Plan, after: readonly VesselAfter[]): ob
     superfat_percent: v.superfatPercent ?? null,
     water_percent: v.waterPercent,
     fragrance_percent: v.scentPercent,
-    ...(v.readsG === undefined ? {} : { scale_g: v.readsG }),
+    scale_g: v.readsG,
   })),
 });

@@ -37,11 +37,10 @@ function movedJson({ layers }: Block, content: Extract<Content, { kind: 'moved' 
       simulated_ml: shown.get(p.key) ?? 0,
       simulated_share_percent: ((shown.get(p.key) ?? 0) / Math.max(shownAll, 1e-9)) * 100,
     })),
-    ...(inHole.length > 0
-      ? {
-          in_hole: inHole.map(([key, ml]) => ({ pot: key.slice(heldKey('').length), simulated_ml: ml })),
-        }
-      : {}),
+    in_hole:
+      inHole.length > 0
+        ? inHole.map(([key, ml]) => ({ pot: key.slice(heldKey('').length), simulated_ml: ml }))
+        : undefined,
   };
 }
 

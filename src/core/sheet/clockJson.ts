@@ -15,9 +15,9 @@ export function minutesJson({ clock }: Computed, step: StepId): object {
     end_min: timed.endMin,
     carried_from_min: timed.carriedFromMin ?? null,
     pourable_until_min: timed.pourableUntilMin ?? null,
-    ...(timed.stage === undefined ? {} : { stage: timed.stage }),
-    ...(timed.belowStage === undefined ? {} : { below_bears: timed.belowStage }),
-    ...(timed.blurMm === undefined ? {} : { border_blur_mm: timed.blurMm }),
+    stage: timed.stage,
+    below_bears: timed.belowStage,
+    border_blur_mm: timed.blurMm,
   };
 }
 
@@ -48,9 +48,11 @@ export function oddsJson({ plan, clock }: Computed, samples: number): object {
             ? [{ step: a.about.step.id, holds: odds.carried[i] ?? 0 }]
             : [],
         ),
-        pots: pots.flatMap(({ pot, ofSecond }, i) => [
-          { pot: pot.id, ...(ofSecond ? { piping: true } : {}), holds: odds.pots[i] ?? 0 },
-        ]),
+        pots: pots.map(({ pot, ofSecond }, i) => ({
+          pot: pot.id,
+          piping: ofSecond ? true : undefined,
+          holds: odds.pots[i] ?? 0,
+        })),
       },
     },
   };

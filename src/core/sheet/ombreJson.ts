@@ -1,12 +1,11 @@
 import type { Weight } from '../weigh/ingredients.ts';
 import type { OmbreWeights, Stock } from '../weigh/ombre/types.ts';
+import { snaked } from './snaked.ts';
 
 const weightJson = (w: Weight): object => ({ colorant: w.id, mass_g: w.massG });
 
 const stockJson = (s: Stock): object => ({
-  name: s.name,
-  mass_g: s.massG,
-  total_g: s.totalG,
+  ...snaked(s, 'name', 'massG', 'totalG'),
   colorants: s.colorants.map(weightJson),
 });
 
@@ -16,12 +15,10 @@ function schoolJson(o: OmbreWeights): object {
       return {
         pots: o.pots.map((p) => ({
           pot: p.pot.id,
-          start_g: p.startG,
-          plain_g: p.plainG,
+          ...snaked(p, 'startG', 'plainG'),
           passes: p.passes.map((pass) => ({
             pour: pass.pourId,
-            holds_g: pass.holdsG,
-            plain_g: pass.plainG,
+            ...snaked(pass, 'holdsG', 'plainG'),
             add: pass.colorants.map(weightJson),
             pour_g: pass.pouredG,
             left_g: pass.leftG,
@@ -33,7 +30,7 @@ function schoolJson(o: OmbreWeights): object {
         stocks_of: o.of,
         first: stockJson(o.first),
         last: stockJson(o.last),
-        draws: o.draws.map((d) => ({ pot: d.pot.id, first_g: d.firstG, last_g: d.lastG })),
+        draws: o.draws.map((d) => ({ pot: d.pot.id, ...snaked(d, 'firstG', 'lastG') })),
       };
     case 'separate-pots':
       return { pots: o.pots.map((p) => ({ pot: p.pot.id, add: p.colorants.map(weightJson) })) };

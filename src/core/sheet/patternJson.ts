@@ -4,6 +4,7 @@ import { depositKey } from '../plan/sources.ts';
 import type { Pour } from '../plan/stepSchema.ts';
 import { roundsOf } from '../weigh/rounds.ts';
 import type { PourWeight } from '../weigh/weights.ts';
+import { snaked } from './snaked.ts';
 
 /** A pour that pushes others aside: where, of what, and round by round into one mould, g. */
 export function patternJson(
@@ -24,6 +25,6 @@ export function patternJson(
       mass_g: weights.get(depositKey(pour, p.pot.id))?.massG ?? null,
       superfat_percent: weights.get(depositKey(pour, p.pot.id))?.superfatPercent ?? null,
     })),
-    rounds: rounds.map((round) => round.map((t) => ({ pot: t.pot, mass_g: t.massG, poured_g: t.pouredG }))),
+    rounds: rounds.map((round) => round.map((t) => snaked(t, 'pot', 'massG', 'pouredG'))),
   };
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { usePlan } from '../../../parts/usePlan.ts';
 import { OmbreEditor } from './OmbreEditor.tsx';
 import { StartOmbre } from './StartOmbre.tsx';
+import { Button } from '../../../kit/Button.tsx';
 
 /** The ombres of the plan: one at a time, and a way to begin another. */
 export function OmbrePage() {
@@ -13,15 +14,14 @@ export function OmbrePage() {
       {plan.ombres.length > 1 && (
         <div className="flex gap-2" role="group" aria-label="Ombres of this plan">
           {plan.ombres.map((o) => (
-            <button
+            <Button
               key={o.id}
-              type="button"
-              className={`btn btn-sm ${o === ombre ? 'btn-primary' : ''}`}
+              tone={o === ombre ? 'primary' : 'plain'}
               aria-pressed={o === ombre}
               onClick={() => setChosen(o.id)}
             >
               {o.name}
-            </button>
+            </Button>
           ))}
         </div>
       )}

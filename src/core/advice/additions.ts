@@ -9,6 +9,7 @@ import { formatPercent } from '../units/format.ts';
 import { portionsFirst } from './portionsFirst.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
+import { refuse, remedy, warn } from './/warning.ts';
 
 /** More than this part of a pot is no addition any more. A judgement, no source. */
 const MOST_ADDED = 0.4;
@@ -48,20 +49,16 @@ function notApart({ plan }: Facts): Warning[] {
       ? 'all jugs draw from the same lye solution'
       : 'the pots are divided only once the batch is emulsified';
     return [
-      {
-        code: 'dose-before-pots',
-        level: 'refuse',
-        station: 'batter',
-        message: `${name} is to go ${MOMENT[dose.moment].words} of pot ${lettersOf(plan, dose.pots)} alone, but ${why}.`,
-        remedies: [
-          {
-            label: 'Stir it in with the colour',
-            apply: (p) => updateDose(p, list, id, dose.id, { moment: 'colour' }),
-          },
-          { label: 'Give it to the whole batch', apply: (p) => doseInto(p, list, id, dose.id, undefined) },
+      refuse(
+        { station: 'batter' },
+        'dose-before-pots',
+        `${name} is to go ${MOMENT[dose.moment].words} of pot ${lettersOf(plan, dose.pots)} alone, but ${why}.`,
+        [
+          remedy('Stir it in with the colour', (p) => updateDose(p, list, id, dose.id, { moment: 'colour' })),
+          remedy('Give it to the whole batch', (p) => doseInto(p, list, id, dose.id, undefined)),
           ...(!portions && dose.moment === 'oils' ? [portionsFirst] : []),
         ],
-      },
+      ),
     ];
   });
 }
@@ -74,29 +71,25 @@ function mostlyAdded({ plan, recipes }: Facts): Warning[] {
     const added = part(recipes.ofPot(pot.id));
     return added > MOST_ADDED
       ? [
-          {
-            code: 'mostly-added',
-            level: 'refuse',
-            station: 'batter',
-            pot: pot.id,
-            message: `Pot ${pot.letter} (${pot.name}) would be ${formatPercent(added * 100, 0)} additions: no batter any more. ${formatPercent(MOST_ADDED * 100, 0)} at most.`,
-          },
+          refuse(
+            { station: 'batter', pot: pot.id },
+            'mostly-added',
+            `Pot ${pot.letter} (${pot.name}) would be ${formatPercent(added * 100, 0)} additions: no batter any more. ${formatPercent(MOST_ADDED * 100, 0)} at most.`,
+          ),
         ]
       : [];
   });
 }
 
-const withoutOwn = (pot: Pot): Remedy => ({
-  label: `Take the recipe’s oils in pot ${pot.letter}`,
-  apply: (p) => ({
+const withoutOwn = (pot: Pot): Remedy =>
+  remedy(`Take the recipe’s oils in pot ${pot.letter}`, (p) => ({
     ...p,
     pots: p.pots.map((q) => {
       if (q.id !== pot.id) return q;
       const { own: _own, ...rest } = q;
       return rest;
     }),
-  }),
-});
+  }));
 
 /** Oils or water of a pot's own where it cannot have them. */
 function ownUnused({ plan }: Facts): Warning[] {
@@ -104,25 +97,21 @@ function ownUnused({ plan }: Facts): Warning[] {
     if (pot.own?.oils === undefined && pot.own?.water === undefined) return [];
     if (plan.divide.kind === 'after-emulsion')
       return [
-        {
-          code: 'own-oils-unused',
-          level: 'warn',
-          station: 'colour',
-          pot: pot.id,
-          message: `Pot ${pot.letter} (${pot.name}) has oils or water of its own, but is divided from one batch: it gets the recipe’s.`,
-          remedies: [portionsFirst, withoutOwn(pot)],
-        },
+        warn(
+          { station: 'colour', pot: pot.id },
+          'own-oils-unused',
+          `Pot ${pot.letter} (${pot.name}) has oils or water of its own, but is divided from one batch: it gets the recipe’s.`,
+          [portionsFirst, withoutOwn(pot)],
+        ),
       ];
     return gradedSchool(plan, pot.id) === 'master-blends'
       ? [
-          {
-            code: 'own-oils-in-blend',
-            level: 'refuse',
-            station: 'colour',
-            pot: pot.id,
-            message: `Pot ${pot.letter} (${pot.name}) is blended from the stocks of an ombre: it cannot have oils or water of its own.`,
-            remedies: [withoutOwn(pot)],
-          },
+          refuse(
+            { station: 'colour', pot: pot.id },
+            'own-oils-in-blend',
+            `Pot ${pot.letter} (${pot.name}) is blended from the stocks of an ombre: it cannot have oils or water of its own.`,
+            [withoutOwn(pot)],
+          ),
         ]
       : [];
   });

@@ -8,6 +8,7 @@ import { lowerFirst } from '../units/words.ts';
 import { spareFromRoundingG } from '../weigh/targets.ts';
 import type { Facts, MouldFacts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
+import { refuse, remedy, warn } from './/warning.ts';
 
 /** Batter that one more of a mould takes out of the batch, its part of the overage with it, g. */
 const oneTakesG = ({ plan }: Facts, { stack }: MouldFacts): number =>
@@ -25,10 +26,9 @@ function more(facts: Facts, spareG: number): Remedy[] {
       const name = names.get(use.id) ?? '';
       return n > 0
         ? [
-            {
-              label: n === 1 ? `One more ${name}` : `${n} more ${name}`,
-              apply: (p) => setCopies(p, use.id, use.copies + n),
-            },
+            remedy(n === 1 ? `One more ${name}` : `${n} more ${name}`, (p) =>
+              setCopies(p, use.id, use.copies + n),
+            ),
           ]
         : [];
     });
@@ -45,42 +45,37 @@ export function batchWarnings(facts: Facts): Warning[] {
   if (shortG > tolerance && (moulds.length > 1 || plan.fill.upTo)) {
     const takenG = inAll(moulds, pouredIn);
     return [
-      {
-        code: 'batch-short',
-        level: 'refuse',
-        station: 'mould',
-        message: `The batch of ${mass(givenBatchG ?? 0)} is ${mass(shortG)} short: the moulds take ${mass(takenG)}, ${mass(totalHeldBack(plan))} is held back, and ${plan.fill.overagePercent} % is mixed beyond.`,
-        remedies: [
-          {
-            label: `A batch of ${mass(Math.ceil(weights.batterG))}`,
-            apply: (p) => ({
-              ...p,
-              fill: { ...p.fill, to: { kind: 'batter', massG: Math.ceil(weights.batterG) } },
-            }),
-          },
+      refuse(
+        { station: 'mould' },
+        'batch-short',
+        `The batch of ${mass(givenBatchG ?? 0)} is ${mass(shortG)} short: the moulds take ${mass(takenG)}, ${mass(totalHeldBack(plan))} is held back, and ${plan.fill.overagePercent} % is mixed beyond.`,
+        [
+          remedy(`A batch of ${mass(Math.ceil(weights.batterG))}`, (p) => ({
+            ...p,
+            fill: { ...p.fill, to: { kind: 'batter', massG: Math.ceil(weights.batterG) } },
+          })),
           ...moulds
             .filter((m) => m.use.copies > 1 && oneTakesG(facts, m) * (m.use.copies - 1) >= shortG)
             .map((m): Remedy => {
               const fewer = Math.ceil(shortG / oneTakesG(facts, m));
-              return {
-                label: `${fewer === 1 ? 'One' : String(fewer)} fewer of ${mouldNames(plan).get(m.use.id) ?? ''}`,
-                apply: (p) => setCopies(p, m.use.id, m.use.copies - fewer),
-              };
+              return remedy(
+                `${fewer === 1 ? 'One' : String(fewer)} fewer of ${mouldNames(plan).get(m.use.id) ?? ''}`,
+                (p) => setCopies(p, m.use.id, m.use.copies - fewer),
+              );
             }),
         ],
-      },
+      ),
     ];
   }
   if (weights.spareG <= tolerance) return [];
   const remedies = more(facts, weights.spareG);
   const [first] = remedies;
   return [
-    {
-      code: 'batter-spare',
-      level: 'warn',
-      station: 'design',
-      message: `${mass(weights.spareG)} of the batch goes into no pour${first ? `: ${lowerFirst(first.label)}` : ''}${plan.divide.kind === 'before-lye' ? ', and is not mixed' : ''}.`,
-      ...(remedies.length > 0 ? { remedies } : {}),
-    },
+    warn(
+      { station: 'design' },
+      'batter-spare',
+      `${mass(weights.spareG)} of the batch goes into no pour${first ? `: ${lowerFirst(first.label)}` : ''}${plan.divide.kind === 'before-lye' ? ', and is not mixed' : ''}.`,
+      remedies,
+    ),
   ];
 }

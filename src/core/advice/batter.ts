@@ -13,6 +13,7 @@ import type { Facts } from './facts.ts';
 import { additionWarnings } from './additions.ts';
 import { fragranceWarnings } from './fragrance.ts';
 import { superfatWarnings } from './superfat.ts';
+import { remedy } from './/warning.ts';
 
 /** Above this lye concentration batter thickens fast and the solution is near what stays dissolved. */
 const STRONG_LYE_PERCENT = 40;
@@ -43,10 +44,7 @@ const ownOilsOf = (plan: Plan): readonly OilsOf[] =>
           {
             oils,
             pot,
-            scale: {
-              label: `Scale pot ${pot.letter} to 100 %`,
-              apply: (p) => setOwnOils(p, pot.id, oilsTo100(oils)),
-            },
+            scale: remedy(`Scale pot ${pot.letter} to 100 %`, (p) => setOwnOils(p, pot.id, oilsTo100(oils))),
           },
         ]
       : [];
@@ -54,7 +52,7 @@ const ownOilsOf = (plan: Plan): readonly OilsOf[] =>
 
 const recipeOils = ({ batter }: Plan): OilsOf => ({
   oils: batter.oils,
-  scale: { label: 'Scale to 100 %', apply: scaleOilsTo100 },
+  scale: remedy('Scale to 100 %', scaleOilsTo100),
 });
 
 function oilWarnings({ oils, pot, scale }: OilsOf): Warning[] {
@@ -123,9 +121,7 @@ function lyeWarnings(plan: Plan, recipe: Recipe): Warning[] {
         'superfat-thin',
         'warn',
         `Superfat is ${formatPercent(superfatPercent)}, but oils at the low end of their published ranges would leave ${formatPercent(recipe.superfatAtLowEnd)}: lye unspent. Use the supplier's saponification values, or more superfat.`,
-        superfatPercent < 5
-          ? [{ label: 'Set superfat to 5 %', apply: withBatter({ superfatPercent: 5 }) }]
-          : undefined,
+        superfatPercent < 5 ? [remedy('Set superfat to 5 %', withBatter({ superfatPercent: 5 }))] : undefined,
       ),
     ];
   return [];
@@ -137,10 +133,10 @@ const FROZEN_CARE =
 
 function waterWarnings({ batter }: Plan, recipe: Recipe): Warning[] {
   const dissolving = recipe.dissolvingWater / recipe.lye;
-  const twoParts = {
-    label: 'Use two parts water to one of lye',
-    apply: withBatter({ water: { school: 'water-to-lye', value: 2 }, partLiquids: [] }),
-  };
+  const twoParts = remedy(
+    'Use two parts water to one of lye',
+    withBatter({ water: { school: 'water-to-lye', value: 2 }, partLiquids: [] }),
+  );
   const frozen = batter.partLiquids.filter((l) => l.moment === 'frozen' && l.percentOfWater > 0);
   const names = (list: readonly { readonly name: string }[]): string =>
     list.map((l) => l.name.toLowerCase()).join(' and ');
@@ -156,12 +152,12 @@ function waterWarnings({ batter }: Plan, recipe: Recipe): Warning[] {
         [
           ...(fresh.length > 0 && recipe.schools.waterToLye >= 1
             ? [
-                {
-                  label: `Dissolve it slowly in frozen ${names(fresh)}, on ice`,
-                  apply: withBatter({
+                remedy(
+                  `Dissolve it slowly in frozen ${names(fresh)}, on ice`,
+                  withBatter({
                     partLiquids: batter.partLiquids.map((l) => ({ ...l, moment: 'frozen' as const })),
                   }),
-                },
+                ),
               ]
             : []),
           twoParts,
@@ -210,10 +206,9 @@ function ownWaterWarnings({ plan, recipes }: Facts): Warning[] {
               'refuse',
               `Pot ${pot.letter} has only ${formatNumber(dissolving, 2)} of water to 1 of lye: the lye cannot dissolve. At least 1 : 1 is needed.`,
               [
-                {
-                  label: `Take the recipe’s water in pot ${pot.letter}`,
-                  apply: (p) => setOwnWater(p, pot.id, undefined),
-                },
+                remedy(`Take the recipe’s water in pot ${pot.letter}`, (p) =>
+                  setOwnWater(p, pot.id, undefined),
+                ),
               ],
             ),
             pot: pot.id,

@@ -7,6 +7,7 @@ import { formatClock, formatMinutes, formatShort } from '../units/format.ts';
 import type { WarningCode } from '../result/warningCodes.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
+import { remedy, warn } from './/warning.ts';
 
 const stage = (s: number | undefined): string => (s === undefined ? '' : stageFigure(s));
 
@@ -47,23 +48,22 @@ function waysOut(plan: Plan, { about, act }: TimedAct): readonly Remedy[] {
   const quick = plan.batter.fragrances.some((f) => f.doses.some((d) => d.moment !== 'pour'));
   return [
     ...(step?.kind === 'pour' && step.atMin !== undefined
-      ? [{ label: 'Pour it as soon as it can be', apply: (p: Plan) => keepAt(p, step.id, undefined) }]
+      ? [remedy('Pour it as soon as it can be', (p: Plan) => keepAt(p, step.id, undefined))]
       : []),
     ...(quick && plan.divide.kind === 'after-emulsion'
-      ? [{ label: 'Scent each jug as it is poured', apply: (p: Plan) => scentAt(p, 'pour') }]
+      ? [remedy('Scent each jug as it is poured', (p: Plan) => scentAt(p, 'pour'))]
       : []),
     ...(pot !== undefined
       ? [
-          { label: 'Stir the jug loose as it is poured', apply: (p: Plan) => loosenPot(p, pot, true) },
-          {
-            label: 'Blend the jug on before it is poured',
-            apply: (p: Plan) => blendPot(p, pot, Math.max(act.window?.least ?? 0, 1.7)),
-          },
+          remedy('Stir the jug loose as it is poured', (p: Plan) => loosenPot(p, pot, true)),
+          remedy('Blend the jug on before it is poured', (p: Plan) =>
+            blendPot(p, pot, Math.max(act.window?.least ?? 0, 1.7)),
+          ),
         ]
       : []),
-    { label: 'Spoon the layers on', apply: (p: Plan) => landAll(p, 'spoon') },
-    { label: 'Colour all jugs first', apply: (p: Plan) => setClock(p, { colouring: 'all-first' }) },
-    { label: 'Stop blending sooner', apply: (p: Plan) => setClock(p, { start: 0.5 }) },
+    remedy('Spoon the layers on', (p: Plan) => landAll(p, 'spoon')),
+    remedy('Colour all jugs first', (p: Plan) => setClock(p, { colouring: 'all-first' })),
+    remedy('Stop blending sooner', (p: Plan) => setClock(p, { start: 0.5 })),
   ];
 }
 
@@ -92,17 +92,15 @@ function keptLate(plan: Plan, timed: TimedAct): Warning[] {
   if (step?.kind !== 'pour' || act.at === undefined || startMin - act.at < LATE_MIN) return [];
   const until = Math.ceil(startMin * 10) / 10;
   return [
-    {
-      code: 'clock-kept-late',
-      level: 'warn',
-      station: 'clock',
-      step: step.id,
-      message: `${actName(plan, timed)} is kept at ${formatClock(act.at)} min, but hands are busy until ${formatClock(startMin)} min: it begins ${formatMinutes(startMin - act.at)} late.`,
-      remedies: [
-        { label: `Keep it at ${formatClock(until)} min`, apply: (p) => keepAt(p, step.id, until) },
-        { label: 'Pour it as soon as it can be', apply: (p) => keepAt(p, step.id, undefined) },
+    warn(
+      { station: 'clock', step: step.id },
+      'clock-kept-late',
+      `${actName(plan, timed)} is kept at ${formatClock(act.at)} min, but hands are busy until ${formatClock(startMin)} min: it begins ${formatMinutes(startMin - act.at)} late.`,
+      [
+        remedy(`Keep it at ${formatClock(until)} min`, (p) => keepAt(p, step.id, until)),
+        remedy('Pour it as soon as it can be', (p) => keepAt(p, step.id, undefined)),
       ],
-    },
+    ),
   ];
 }
 
@@ -119,19 +117,19 @@ export function clockWarnings(facts: Facts): readonly Warning[] {
     const { step, pot } = timed.about;
     const more = i === TOLD - 1 && bad.length > TOLD ? ` And ${bad.length - TOLD} more after that.` : '';
     let found: readonly Remedy[] | undefined;
-    return {
-      code: CODES[trouble],
-      level: 'warn',
-      station: 'clock',
-      ...(step ? { step: step.id } : {}),
-      ...(pot ? { pot: pot.id } : {}),
-      message: `${says(plan, timed, trouble)}${more}`,
-      // found when they are read: a line that is dragged does not wait for them
-      get remedies(): readonly Remedy[] {
-        found ??= i === 0 ? remediesFor(facts, timed, trouble, bad.length) : [];
-        return found;
+    return warn(
+      {
+        station: 'clock',
+        ...(step ? { step: step.id } : {}),
+        ...(pot ? { pot: pot.id } : {}),
+        get remedies(): readonly Remedy[] {
+          found ??= i === 0 ? remediesFor(facts, timed, trouble, bad.length) : [];
+          return found;
+        },
       },
-    };
+      CODES[trouble],
+      `${says(plan, timed, trouble)}${more}`,
+    );
   });
   return [...late, ...told];
 }

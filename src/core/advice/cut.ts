@@ -4,6 +4,7 @@ import { formatLength } from '../units/format.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
+import { note, remedy, warn } from './/warning.ts';
 
 /** The cut changed, as a remedy. */
 export const withCut =
@@ -23,14 +24,14 @@ function slicedWarnings({ plan, cut }: Facts, sliced: Sliced): Warning[] {
         ...about,
         code: 'no-bars',
         message: `A loaf of ${say(cut.loafMm)} gives no block of ${say(longMm)} between these trims: it is cut across.`,
-        remedies: [{ label: 'Cut straight across', apply: withWay(undefined) }],
+        remedies: [remedy('Cut straight across', withWay(undefined))],
       },
     ];
   const { same, more } = cut.evenThicknessMm;
   const offers = [same, more].flatMap((mm) => {
     const tenth = mm === undefined ? 0 : Math.floor(mm * 10) / 10;
     return tenth >= 5 && tenth <= 300
-      ? [{ label: `Slices of ${say(tenth)}`, apply: withCut({ thicknessMm: tenth }) }]
+      ? [remedy(`Slices of ${say(tenth)}`, withCut({ thicknessMm: tenth }))]
       : [];
   });
   if (slices === 0)
@@ -44,13 +45,12 @@ function slicedWarnings({ plan, cut }: Facts, sliced: Sliced): Warning[] {
     ];
   if (offcutMm < thicknessMm / 3) return [];
   return [
-    {
-      code: 'cut-remainder',
-      level: 'note',
-      station: 'cut',
-      message: `${say(offcutMm)} of the ${size} is left over beside ${slices} ${slices === 1 ? 'slice' : 'slices'} of ${say(thicknessMm)}.`,
-      remedies: offers,
-    },
+    note(
+      { station: 'cut' },
+      'cut-remainder',
+      `${say(offcutMm)} of the ${size} is left over beside ${slices} ${slices === 1 ? 'slice' : 'slices'} of ${say(thicknessMm)}.`,
+      offers,
+    ),
   ];
 }
 
@@ -63,12 +63,11 @@ export function cutWarnings(facts: Facts): Warning[] {
   const places = longest.length / pieces;
   if (cut.count === 0)
     return [
-      {
-        code: 'no-bars',
-        level: 'warn',
-        station: 'cut',
-        message: `${cut.pieces[0]?.axis === 'z' ? 'A tube filled to' : 'A loaf of'} ${formatLength(cut.loafMm, length)} gives no bar of ${formatLength(plan.cut.thicknessMm, length)} between these trims.`,
-      },
+      warn(
+        { station: 'cut' },
+        'no-bars',
+        `${cut.pieces[0]?.axis === 'z' ? 'A tube filled to' : 'A loaf of'} ${formatLength(cut.loafMm, length)} gives no bar of ${formatLength(plan.cut.thicknessMm, length)} between these trims.`,
+      ),
     ];
   if (cut.remainderMm < plan.cut.thicknessMm / 3) return [];
   const { same, more } = cut.evenThicknessMm;
@@ -80,20 +79,19 @@ export function cutWarnings(facts: Facts): Warning[] {
     const tenth = mm === undefined ? 0 : Math.floor(mm * 10) / 10;
     return tenth >= 5 && tenth <= 300
       ? [
-          {
-            label: `${count * pieces * strips} bars of ${formatLength(tenth, length)}`,
-            apply: withCut({ thicknessMm: tenth }),
-          },
+          remedy(
+            `${count * pieces * strips} bars of ${formatLength(tenth, length)}`,
+            withCut({ thicknessMm: tenth }),
+          ),
         ]
       : [];
   });
   return [
-    {
-      code: 'cut-remainder',
-      level: 'note',
-      station: 'cut',
-      message: `${formatLength(cut.remainderMm, length)} is left over after ${cut.count} bars${plan.fill.copies > 1 ? ' of each mould' : ''}.`,
-      remedies: offers,
-    },
+    note(
+      { station: 'cut' },
+      'cut-remainder',
+      `${formatLength(cut.remainderMm, length)} is left over after ${cut.count} bars${plan.fill.copies > 1 ? ' of each mould' : ''}.`,
+      offers,
+    ),
   ];
 }

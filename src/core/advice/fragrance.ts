@@ -7,6 +7,7 @@ import type { Pot } from '../plan/planSchema.ts';
 import { formatApart, formatPercent } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
+import { note, remedy, warn } from './/warning.ts';
 
 /** Where a fragrance is: in every pot alike, or in one. */
 interface ScentedIn {
@@ -32,11 +33,9 @@ function lessOf(fragrance: Fragrance, limitPercent: number, { recipe }: ScentedI
   const most = hundredths(fragranceForLimit(recipe, fragrance.id, limitPercent));
   const part = most / (fragrancePerOil(recipe, fragrance.id) * 100);
   const one = fragrance.doses.length === 1;
-  return {
-    label: one
-      ? `Use ${formatPercent(most, 2)} of oils`
-      : `Use ${formatPercent(part * 100, 0)} of every dose`,
-    apply: (p) =>
+  return remedy(
+    one ? `Use ${formatPercent(most, 2)} of oils` : `Use ${formatPercent(part * 100, 0)} of every dose`,
+    (p) =>
       updateFragrance(p, fragrance.id, (f) => ({
         ...f,
         doses: f.doses.map((d) => ({
@@ -44,7 +43,7 @@ function lessOf(fragrance: Fragrance, limitPercent: number, { recipe }: ScentedI
           gPerKgOils: one ? Number((most * 10).toFixed(6)) : Math.floor(d.gPerKgOils * part * 100) / 100,
         })),
       })),
-  };
+  );
 }
 
 /** What makes batter hard to pour in time. */
@@ -66,22 +65,19 @@ function quick({ plan }: Facts): Warning[] {
     const early = f.doses.filter((d) => d.gPerKgOils > 0 && d.moment !== 'pour');
     if (early.length === 0) return [];
     return [
-      {
-        code: 'fragrance-quick',
-        level: 'warn',
-        station: 'batter',
-        message: `"${f.name}" ${says}, and it is stirred in ${MOMENT[early[0]?.moment ?? 'trace'].words}: with ${plan.pots.length} pots to pour the last may be too thick. It goes into each jug only as that is poured.`,
-        remedies: [
-          {
-            label: 'Stir it in just before each pour',
-            apply: (p) =>
-              updateFragrance(p, f.id, (was) => ({
-                ...was,
-                doses: was.doses.map((d) => ({ ...d, moment: 'pour' })),
-              })),
-          },
+      warn(
+        { station: 'batter' },
+        'fragrance-quick',
+        `"${f.name}" ${says}, and it is stirred in ${MOMENT[early[0]?.moment ?? 'trace'].words}: with ${plan.pots.length} pots to pour the last may be too thick. It goes into each jug only as that is poured.`,
+        [
+          remedy('Stir it in just before each pour', (p) =>
+            updateFragrance(p, f.id, (was) => ({
+              ...was,
+              doses: was.doses.map((d) => ({ ...d, moment: 'pour' })),
+            })),
+          ),
         ],
-      },
+      ),
     ];
   });
 }
@@ -95,12 +91,11 @@ function limits(facts: Facts): Warning[] {
     if (fragrance.doses.every((d) => d.gPerKgOils === 0)) return [];
     if (limitPercent === undefined)
       return [
-        {
-          code: 'fragrance-limit-missing',
-          level: 'note',
-          station: 'batter',
-          message: `Enter the limit for rinse-off bar soap from the supplier's certificate for "${name}".`,
-        },
+        note(
+          { station: 'batter' },
+          'fragrance-limit-missing',
+          `Enter the limit for rinse-off bar soap from the supplier's certificate for "${name}".`,
+        ),
       ];
     const over = placesOf(facts, fragrance.id).filter((p) => p.inBar > limitPercent);
     const worst = over.toSorted((a, b) => b.inBar - a.inBar)[0];
@@ -108,14 +103,12 @@ function limits(facts: Facts): Warning[] {
     return over.map((place): Warning => {
       const [is, allowed] = formatApart(place.inBar, limitPercent);
       const where = place.pot ? `pot ${place.pot.letter} (${place.pot.name}), cured` : 'the cured bar';
-      return {
-        code: 'fragrance-over-limit',
-        level: 'warn',
-        station: 'batter',
-        ...(place.pot ? { pot: place.pot.id } : {}),
-        message: `"${name}" is ≈ ${is} of ${where}; its certificate allows ${allowed}.`,
-        remedies: [lessOf(fragrance, limitPercent, worst)],
-      };
+      return warn(
+        { station: 'batter', ...(place.pot ? { pot: place.pot.id } : {}) },
+        'fragrance-over-limit',
+        `"${name}" is ≈ ${is} of ${where}; its certificate allows ${allowed}.`,
+        [lessOf(fragrance, limitPercent, worst)],
+      );
     });
   });
 }

@@ -5,6 +5,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import type { WarningCode } from '../result/warningCodes.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
+import { warn } from './/warning.ts';
 
 interface Reach {
   readonly code: WarningCode;
@@ -22,12 +23,10 @@ export function setWarnings(facts: Facts, step: Stroke | Wire, { code, lowestMm,
   const set = setAt(facts, step);
   if (lowestMm >= set - TOUCH) return [];
   return [
-    {
-      station: 'design',
-      step: step.id,
+    warn(
+      { station: 'design', step: step.id },
       code,
-      level: 'warn',
-      message: `${what}, and what lies below ${formatLength(set, facts.plan.units.length)} has set by then: it would tear it. It is drawn as it was poured.`,
-    },
+      `${what}, and what lies below ${formatLength(set, facts.plan.units.length)} has set by then: it would tear it. It is drawn as it was poured.`,
+    ),
   ];
 }

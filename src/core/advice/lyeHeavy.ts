@@ -10,6 +10,7 @@ import { SUBSTANCE } from '../weigh/substances.ts';
 import type { Facts } from './facts.ts';
 import { portionsFirst } from './portionsFirst.ts';
 import type { Warning } from './warning.ts';
+import { warn } from './/warning.ts';
 
 /** A vessel as a warning calls it: a pot by its letter. */
 function vesselWords(plan: Plan, vessel: Vessel): string {
@@ -42,25 +43,25 @@ export function lyeHeavyWarnings({ plan, weights }: Facts): Warning[] {
   const of = (list: readonly LyeHeavy[]): string =>
     listed([...new Set(list.map((h) => vesselWords(plan, h.vessel)))]);
   const cured = lyeHeavy.filter((h) => h.cures.length > 0);
-  const warn = (message: string): Warning => ({
-    code: 'lye-heavy-until',
-    level: 'warn',
-    station: 'batter',
-    message,
-    remedies: plan.divide.kind === 'before-lye' ? [] : [portionsFirst],
-  });
+  const told = (message: string): Warning =>
+    warn(
+      { station: 'batter' },
+      'lye-heavy-until',
+      message,
+      plan.divide.kind === 'before-lye' ? [] : [portionsFirst],
+    );
   return [
     ...cured
       .slice(0, 1)
       .map((h) =>
-        warn(
+        told(
           `For a time there is more lye in ${of(cured)} than the oils there can use, down to superfat ${formatPercent(worst.superfatPercent, 2)}: until ${cureWords(plan, weights, h)}. Left out, it would be caustic soap.`,
         ),
       ),
     ...stays
       .slice(0, 1)
       .map(() =>
-        warn(
+        told(
           `What stays in ${of(stays)} has more lye than its oils can use, and nothing more comes in: wash it up, it is no soap.`,
         ),
       ),

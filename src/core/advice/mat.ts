@@ -10,6 +10,7 @@ import { stagePhrase } from '../setting/stage.ts';
 import { formatLength } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
+import { refuse, remedy, warn } from './/warning.ts';
 
 /** What there is to say of soap that is poured on a mat, and stands on its top. */
 export function matWarnings(facts: Facts): Warning[] {
@@ -27,58 +28,50 @@ export function matWarnings(facts: Facts): Warning[] {
   const ofOmbre: Warning[] =
     pot && graded
       ? [
-          {
-            ...about,
-            code: 'ridges-of-ombre',
-            level: 'refuse',
-            message: `Pot ${pot.letter} has its colour pass by pass: there is none in its jug when the hollows of the mat are filled. Fill them out of a pot of their own.`,
-            remedies: plain.slice(0, 2).map((p) => ({
-              label: `Out of pot ${p.letter}`,
-              apply: (q: Plan) => fillRidgesFrom(q, step.id, p.id),
-            })),
-          },
+          refuse(
+            about,
+            'ridges-of-ombre',
+            `Pot ${pot.letter} has its colour pass by pass: there is none in its jug when the hollows of the mat are filled. Fill them out of a pot of their own.`,
+            plain
+              .slice(0, 2)
+              .map((p) => remedy(`Out of pot ${p.letter}`, (q: Plan) => fillRidgesFrom(q, step.id, p.id))),
+          ),
         ]
       : [];
   const thick: Warning[] =
     pot && pot.stage > RUNS_IN.most
       ? [
-          {
-            ...about,
-            code: 'ridges-thick',
-            level: 'warn',
-            message: `Hollows ${say(mat.reliefMm)} deep fill with batter that is ${stagePhrase(RUNS_IN.most)} at most; pot ${pot.letter} is to be ${stagePhrase(pot.stage)}, and bridges them: the top has holes.`,
-            remedies: [
-              {
-                label: `Pot ${pot.letter} when it is ${stagePhrase(1)}`,
-                apply: (p) => updatePot(p, pot.id, { stage: 1 }),
-              },
+          warn(
+            about,
+            'ridges-thick',
+            `Hollows ${say(mat.reliefMm)} deep fill with batter that is ${stagePhrase(RUNS_IN.most)} at most; pot ${pot.letter} is to be ${stagePhrase(pot.stage)}, and bridges them: the top has holes.`,
+            [
+              remedy(`Pot ${pot.letter} when it is ${stagePhrase(1)}`, (p) =>
+                updatePot(p, pot.id, { stage: 1 }),
+              ),
             ],
-          },
+          ),
         ]
       : [];
   const squashed = plan.steps.flatMap((s): Warning[] =>
     s.kind === 'top'
       ? [
-          {
-            station: 'design',
-            step: s.id,
-            code: 'top-on-base',
-            level: 'refuse',
-            message:
-              'The loaf stands on its top: what is poured last is its base, and what is put on it would be squashed.',
-            remedies: [{ label: 'Leave it out', apply: (p) => removeStep(p, s.id) }],
-          },
+          refuse(
+            { station: 'design', step: s.id },
+            'top-on-base',
+            'The loaf stands on its top: what is poured last is its base, and what is put on it would be squashed.',
+            [remedy('Leave it out', (p) => removeStep(p, s.id))],
+          ),
         ]
       : [],
   );
   const rough: Warning[] = facts.stack.layers.at(-1)?.rough
     ? [
-        {
-          ...about,
-          code: 'base-rough',
-          level: 'warn',
-          message: 'What is poured last is the base that the bars stand on, and it is left rough: level it.',
-        },
+        warn(
+          about,
+          'base-rough',
+          'What is poured last is the base that the bars stand on, and it is left rough: level it.',
+        ),
       ]
     : [];
   return [...ofOmbre, ...thick, ...squashed, ...rough];

@@ -9,6 +9,7 @@ import type { MicaLine } from '../plan/stepSchema.ts';
 import { formatMass, formatShort } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
+import { note, refuse, remedy, warn } from './/warning.ts';
 
 /** More than this on 100 cm2, and layers part there; a judgement, no source. */
 const PARTS_G_PER_DM2 = 2;
@@ -19,20 +20,16 @@ const DARK = 45;
 function ofLine(facts: Facts, line: MicaLine): Warning[] {
   const { plan, stack, colours } = facts;
   const about = { station: 'design', step: line.id } as const;
-  const leave = {
-    label: 'Leave the line out',
-    apply: (p: Facts['plan']) => removeStep(p, line.id),
-  };
+  const leave = remedy('Leave the line out', (p: Facts['plan']) => removeStep(p, line.id));
   const pour = layerUnder(plan, line);
   if (!pour)
     return [
-      {
-        ...about,
-        code: 'line-on-nothing',
-        level: 'refuse',
-        message: 'Nothing is poured before it: the line would lie on the floor of the mould.',
-        remedies: [leave],
-      },
+      refuse(
+        about,
+        'line-on-nothing',
+        'Nothing is poured before it: the line would lie on the floor of the mould.',
+        [leave],
+      ),
     ];
   const layer = stack.layers.find((l) => l.pour.id === pour.id);
   if (!layer) return [];
@@ -42,31 +39,28 @@ function ofLine(facts: Facts, line: MicaLine): Warning[] {
   const thick: Warning[] =
     onEach > PARTS_G_PER_DM2
       ? [
-          {
-            ...about,
-            code: 'line-parts',
-            level: 'warn',
-            message: `${formatMass(line.massG, 'g', plan.units.fineStepG)} of ${name} is ${formatShort(onEach, 1)} g on 100 cm²: above ${PARTS_G_PER_DM2} g bars part along it.`,
-            remedies: [
-              {
-                label: `Only ${formatMass(usual, 'g', plan.units.fineStepG)}`,
-                apply: (p) => updateMicaLine(p, line.id, { massG: usual }),
-              },
+          warn(
+            about,
+            'line-parts',
+            `${formatMass(line.massG, 'g', plan.units.fineStepG)} of ${name} is ${formatShort(onEach, 1)} g on 100 cm²: above ${PARTS_G_PER_DM2} g bars part along it.`,
+            [
+              remedy(`Only ${formatMass(usual, 'g', plan.units.fineStepG)}`, (p) =>
+                updateMicaLine(p, line.id, { massG: usual }),
+              ),
             ],
-          },
+          ),
         ]
       : [];
   const lightness = labOfHex(colours.pours.get(line.id) ?? '#ffffff')[0];
   const dark: Warning[] =
     lightness < DARK && plan.cut.onSide !== true && plan.cut.way === undefined
       ? [
-          {
-            ...about,
-            code: 'line-smears',
-            level: 'note',
-            message: `A dark line of ${name} smears down the faces where a bar is cut from the top. Cut on its side it does not.`,
-            remedies: [{ label: 'Cut on its side', apply: lainOnSide(true) }],
-          },
+          note(
+            about,
+            'line-smears',
+            `A dark line of ${name} smears down the faces where a bar is cut from the top. Cut on its side it does not.`,
+            [remedy('Cut on its side', lainOnSide(true))],
+          ),
         ]
       : [];
   const block = bodiesOf(facts).find(
@@ -75,14 +69,12 @@ function ofLine(facts: Facts, line: MicaLine): Warning[] {
   const carried: Warning[] =
     block?.kind === 'block' && !isOpen(block.block.content) && block.block.layers.at(-1)?.pour.id !== pour.id
       ? [
-          {
-            ...about,
-            code: 'line-carried',
-            level: 'note',
-            message:
-              'What is poured next pushes batter about that is still fluid, and the line with it, as the pictures show. For a straight line let the layer set first.',
-            remedies: [leave],
-          },
+          note(
+            about,
+            'line-carried',
+            'What is poured next pushes batter about that is still fluid, and the line with it, as the pictures show. For a straight line let the layer set first.',
+            [leave],
+          ),
         ]
       : [];
   return [...thick, ...dark, ...carried];

@@ -4,6 +4,7 @@ import { roughestApart } from '../setting/blur.ts';
 import { formatLength } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
+import { remedy, warn } from './/warning.ts';
 
 /** Layers laid on what is fluid whose border is rougher than keeps them apart. */
 export const onFluidWarnings = (facts: Facts): Warning[] =>
@@ -15,18 +16,16 @@ export const onFluidWarnings = (facts: Facts): Warning[] =>
     if (roughMm <= roughestApart(thinnerMm)) return [];
     const say = (mm: number): string => formatLength(Math.round(mm), facts.plan.units.length);
     return [
-      {
-        code: 'runs-together',
-        level: 'warn',
-        station: 'design',
-        step: pour.id,
-        message: `Laid on what is fluid, its border is rough by ${say(roughMm)} either way, and the thinner of the two layers is ${say(thinnerMm)}: they run together (estimated).`,
-        remedies: [
-          { label: 'Wait until it is carried', apply: (p) => layOnFluid(p, [pour.id], false) },
+      warn(
+        { station: 'design', step: pour.id },
+        'runs-together',
+        `Laid on what is fluid, its border is rough by ${say(roughMm)} either way, and the thinner of the two layers is ${say(thinnerMm)}: they run together (estimated).`,
+        [
+          remedy('Wait until it is carried', (p) => layOnFluid(p, [pour.id], false)),
           ...(pour.landing.how === 'spoon'
             ? []
-            : [{ label: 'Spoon it on', apply: (p: Facts['plan']) => landPours(p, [pour.id], 'spoon') }]),
+            : [remedy('Spoon it on', (p: Facts['plan']) => landPours(p, [pour.id], 'spoon'))]),
         ],
-      },
+      ),
     ];
   });

@@ -24,6 +24,7 @@ import { strokeWarnings } from './strokes.ts';
 import type { Remedy, Warning } from './warning.ts';
 import { topWarnings } from './tops.ts';
 import { wireWarnings } from './wires.ts';
+import { remedy, warn } from './/warning.ts';
 
 /** A place of the plan lies in some compartment's surface, as it is filled. */
 function isInside({ geometry, fill }: Facts, x: number, y: number): boolean {
@@ -56,8 +57,8 @@ function placeWarnings(facts: Facts, layer: PouredLayer): Warning[] {
     length: (mm) => formatLength(mm, plan.units.length),
   });
   const remedied = (r: WayRemedy<Place>): Remedy => {
-    if ('place' in r) return { label: r.label, apply: (p) => setPlace(p, pour.id, r.place) };
-    return 'stand' in r ? { label: r.label, apply: withAColumn } : atStage(r.pots, r.stage);
+    if ('place' in r) return remedy(r.label, (p) => setPlace(p, pour.id, r.place));
+    return 'stand' in r ? remedy(r.label, withAColumn) : atStage(r.pots, r.stage);
   };
   return (faults ?? []).map(({ remedies, ...fault }) => ({
     ...fault,
@@ -84,25 +85,20 @@ function smallTurns({ plan }: Facts, layer: ScaledLayer): Warning[] {
   );
   if (smallest >= step) return [];
   return [
-    {
-      code: 'round-too-small',
-      level: 'warn',
-      station: 'design',
-      step: pour.id,
-      message: `In round ${least + 1} a pot's turn is ${formatMass(smallest, plan.units.mass, 0.01)}: less than the ${formatMass(step, plan.units.mass, step)} that the scale shows. Fewer rounds, or a finer scale.`,
-    },
+    warn(
+      { station: 'design', step: pour.id },
+      'round-too-small',
+      `In round ${least + 1} a pot's turn is ${formatMass(smallest, plan.units.mass, 0.01)}: less than the ${formatMass(step, plan.units.mass, step)} that the scale shows. Fewer rounds, or a finer scale.`,
+    ),
   ];
 }
 
 /** Some pots at another thickness. */
 function atStage(pots: readonly PotId[], stage: Stage): Remedy {
-  return {
-    label: `Pour at ${stage} of 5`,
-    apply: (plan) => ({
-      ...plan,
-      pots: plan.pots.map((pot) => (pots.includes(pot.id) ? { ...pot, stage } : pot)),
-    }),
-  };
+  return remedy(`Pour at ${stage} of 5`, (plan) => ({
+    ...plan,
+    pots: plan.pots.map((pot) => (pots.includes(pot.id) ? { ...pot, stage } : pot)),
+  }));
 }
 
 function tooThick({ pour, pots }: PouredLayer): Warning[] {
@@ -112,19 +108,17 @@ function tooThick({ pour, pots }: PouredLayer): Warning[] {
   if (thick.length === 0) return [];
   const most = Math.max(...thick.map((p) => p.stage));
   return [
-    {
-      code: 'too-thick-to-spread',
-      level: 'warn',
-      station: 'design',
-      step: pour.id,
-      message: `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stageFigure(most)}; this way of pouring spreads up to ${formatShort(window.most, 1)} (estimated). What is drawn is what thinner batter does.`,
-      remedies: [
+    warn(
+      { station: 'design', step: pour.id },
+      'too-thick-to-spread',
+      `${thick.length === 1 ? 'Pot' : 'Pots'} ${thick.map((p) => p.letter).join(', ')} ${thick.length === 1 ? 'is' : 'are'} planned ${stageFigure(most)}; this way of pouring spreads up to ${formatShort(window.most, 1)} (estimated). What is drawn is what thinner batter does.`,
+      [
         atStage(
           thick.map((p) => p.id),
           window.most,
         ),
       ],
-    },
+    ),
   ];
 }
 
@@ -134,20 +128,14 @@ function unpulled({ plan, stack }: Facts): Warning[] {
   const over = stack.layers.some((l) => l.pour.pattern?.place.at === 'column' && l.room.columns.length > 0);
   if (!over || plan.steps.some((s) => s.kind === 'pull')) return [];
   return [
-    {
-      code: 'column-stays',
-      level: 'warn',
-      station: 'design',
-      message: several
+    warn(
+      { station: 'design' },
+      'column-stays',
+      several
         ? 'The columns are not pulled: the loaf would set round them. The pictures show them filled.'
         : 'The column is not pulled: the loaf would set round it. The pictures show it filled.',
-      remedies: [
-        {
-          label: several ? 'Pull them once the pours are in' : 'Pull it once the pours are in',
-          apply: addPull,
-        },
-      ],
-    },
+      [remedy(several ? 'Pull them once the pours are in' : 'Pull it once the pours are in', addPull)],
+    ),
   ];
 }
 
@@ -158,26 +146,20 @@ function afterPull({ plan, stack }: Facts): Warning[] {
   const pull = plan.steps.findIndex((s) => s.kind === 'pull');
   const pierced = stack.layers.some((l) => l.blocked.length > 0);
   if (pull < 0 || !pierced) return [];
-  return plan.steps.slice(pull + 1).flatMap((s): Warning[] =>
-    s.kind === 'pour' && s.pattern && !isOneJug(s.pattern.place)
-      ? [
-          {
-            code: 'poured-after-pull',
-            level: 'warn',
-            station: 'design',
-            step: s.id,
-            message:
+  return plan.steps
+    .slice(pull + 1)
+    .flatMap((s): Warning[] =>
+      s.kind === 'pour' && s.pattern && !isOneJug(s.pattern.place)
+        ? [
+            warn(
+              { station: 'design', step: s.id },
+              'poured-after-pull',
               'It is poured after the column is pulled: what it does to the filled hole is not known, and it is drawn as if what lies under it had set.',
-            remedies: [
-              {
-                label: 'Pull the column after it',
-                apply: (p) => moveStep(p, plan.steps[pull]?.id ?? '', s.id),
-              },
-            ],
-          },
-        ]
-      : [],
-  );
+              [remedy('Pull the column after it', (p) => moveStep(p, plan.steps[pull]?.id ?? '', s.id))],
+            ),
+          ]
+        : [],
+    );
 }
 
 /** What there is to say of pours that push others aside, and of the stick. */

@@ -9,6 +9,7 @@ import { formatLength, formatMass, formatVolume } from '../units/format.ts';
 import { lowerFirst } from '../units/words.ts';
 import type { Remedy, Warning } from './warning.ts';
 import type { Facts } from './facts.ts';
+import { refuse, warn, remedy } from './/warning.ts';
 
 /** Filled short of the mark by less than this is rounding, not a plan that needs a word: g. */
 const WORTH_SAYING_G = 1;
@@ -23,30 +24,25 @@ function faultWarning(facts: Facts): Warning[] {
   const mass = formatMass(fault.shortfallMl * densityGMl, plan.units.mass, 1);
   const nth = `Pour ${fault.pour + 1} (pot ${lettersOf(layer)})`;
   return [
-    {
-      code: fault.kind,
-      // what was really poured is in the mould: it is told, not refused
-      level: pouredOtherwise(happened) ? 'warn' : 'refuse',
-      station: 'design',
-      step: pour.id,
-      message:
-        fault.kind === 'not-solved'
-          ? `The pours that share what is left could not be laid out: ${mass} is unaccounted for from ${lowerFirst(nth)} on. Give one of them a mass.`
-          : fault.kind === 'overfull'
-            ? `${nth} does not fit: ${mass} more than the room left under the rim.`
-            : `Nothing is left for ${lowerFirst(nth)}: the other pours take ${mass} more than the fill already.`,
-      remedies: [
-        { label: 'Make all layers even', apply: (p) => evenAll(p) },
+    (pouredOtherwise(happened) ? warn : refuse)(
+      { station: 'design', step: pour.id },
+      fault.kind,
+      fault.kind === 'not-solved'
+        ? `The pours that share what is left could not be laid out: ${mass} is unaccounted for from ${lowerFirst(nth)} on. Give one of them a mass.`
+        : fault.kind === 'overfull'
+          ? `${nth} does not fit: ${mass} more than the room left under the rim.`
+          : `Nothing is left for ${lowerFirst(nth)}: the other pours take ${mass} more than the fill already.`,
+      [
+        remedy('Make all layers even', (p) => evenAll(p)),
         ...(fault.kind === 'overfull'
           ? [
-              {
-                label: 'Let this pour take what is left',
-                apply: (p: Facts['plan']) => setAmount(p, pour.id, { kind: 'rest', parts: 1 }),
-              },
+              remedy('Let this pour take what is left', (p: Facts['plan']) =>
+                setAmount(p, pour.id, { kind: 'rest', parts: 1 }),
+              ),
             ]
           : []),
       ],
-    },
+    ),
   ];
 }
 
@@ -65,65 +61,50 @@ function roomWarnings(facts: Facts, index: number): Warning[] {
   const last = layers.at(-1);
   if (!last)
     return [
-      {
-        code: 'compartment-empty',
-        level: 'warn',
-        station: 'design',
-        message: `Nothing is poured into compartment ${index + 1}: ${mass} would fill it.`,
-        remedies: [
-          {
-            label: 'Pour the same layers there as in the first',
-            apply: (p) => pourAlso(p, index),
-          },
-        ],
-      },
+      warn(
+        { station: 'design' },
+        'compartment-empty',
+        `Nothing is poured into compartment ${index + 1}: ${mass} would fill it.`,
+        [remedy('Pour the same layers there as in the first', (p) => pourAlso(p, index))],
+      ),
     ];
   if (Math.abs(differenceG) < WORTH_SAYING_G) return [];
   const reached = profile.levelOf(filledMl * MM3_PER_ML);
   const gap = formatLength(Math.abs(fill.heightMm - reached), plan.units.length);
-  const takeRest: Remedy = {
-    label: 'Let the last pour take what is left',
-    apply: (p) => setAmount(p, last.pour.id, { kind: 'rest', parts: 1 }),
-  };
-  const about = { level: 'warn', station: 'design', step: last.pour.id } as const;
+  const takeRest: Remedy = remedy('Let the last pour take what is left', (p) =>
+    setAmount(p, last.pour.id, { kind: 'rest', parts: 1 }),
+  );
+  const about = { station: 'design', step: last.pour.id } as const;
   return [
     differenceG < 0
-      ? {
-          ...about,
-          code: 'under-filled',
-          message: `The pours${where} stop ${gap} under the fill line: ${mass} short, and no pour takes the rest.`,
-          remedies: [takeRest],
-        }
-      : {
-          ...about,
-          code: 'over-filled',
-          message: `The pours${where} go ${gap} over the fill line: ${mass} more than planned.`,
-          remedies: [takeRest, { label: 'Make all layers even', apply: (p) => evenAll(p) }],
-        },
+      ? warn(
+          about,
+          'under-filled',
+          `The pours${where} stop ${gap} under the fill line: ${mass} short, and no pour takes the rest.`,
+          [takeRest],
+        )
+      : warn(
+          about,
+          'over-filled',
+          `The pours${where} go ${gap} over the fill line: ${mass} more than planned.`,
+          [takeRest, remedy('Make all layers even', (p) => evenAll(p))],
+        ),
   ];
 }
 
 export function pourWarnings(facts: Facts): Warning[] {
   const { stack, geometry } = facts;
   if (stack.layers.length === 0)
-    return [
-      {
-        code: 'no-pours',
-        level: 'refuse',
-        station: 'design',
-        message: 'There are no layers yet: add one to begin.',
-      },
-    ];
+    return [refuse({ station: 'design' }, 'no-pours', 'There are no layers yet: add one to begin.')];
   if (stack.fault) return faultWarning(facts);
   const errorMl = volumeErrorMl(stack.layers);
   if (errorMl > VOLUME_AGREES * geometry.rimVolumeMl + 1e-3)
     return [
-      {
-        code: 'volume-error',
-        level: 'refuse',
-        station: 'design',
-        message: `The layers do not add up: one of them is drawn ${formatVolume(errorMl, facts.plan.units.length)} off what is poured. Change a tilt or an amount a little.`,
-      },
+      refuse(
+        { station: 'design' },
+        'volume-error',
+        `The layers do not add up: one of them is drawn ${formatVolume(errorMl, facts.plan.units.length)} off what is poured. Change a tilt or an amount a little.`,
+      ),
     ];
   return geometry.rooms.flatMap((_, index) => roomWarnings(facts, index));
 }

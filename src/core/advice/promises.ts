@@ -4,6 +4,7 @@ import type { OilLine, Promised } from '../batter/schema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
+import { note, warn, remedy } from './/warning.ts';
 
 interface Ingredient {
   readonly name: string;
@@ -52,34 +53,29 @@ function broken(plan: Plan): Warning[] {
     return [
       ...(against.length > 0
         ? [
-            {
-              code: 'promise-broken' as const,
-              level: 'warn' as const,
-              station: 'batter' as const,
-              message: `This soap is promised to be ${promise}, and there is ${quoted(against)} in it.`,
-              remedies: [
-                {
-                  label: `No longer promise ${promise}`,
-                  apply: (p: Plan): Plan => ({
-                    ...p,
-                    batter: {
-                      ...p.batter,
-                      promises: (p.batter.promises ?? []).filter((x) => x !== promise),
-                    },
-                  }),
-                },
+            warn(
+              { station: 'batter' },
+              'promise-broken',
+              `This soap is promised to be ${promise}, and there is ${quoted(against)} in it.`,
+              [
+                remedy(`No longer promise ${promise}`, (p: Plan): Plan => ({
+                  ...p,
+                  batter: {
+                    ...p.batter,
+                    promises: (p.batter.promises ?? []).filter((x) => x !== promise),
+                  },
+                })),
               ],
-            },
+            ),
           ]
         : []),
       ...(unsure.length > 0
         ? [
-            {
-              code: 'promise-unsure' as const,
-              level: 'note' as const,
-              station: 'batter' as const,
-              message: `Nothing is known here of ${quoted(unsure)}: ask the supplier whether it is ${promise}.`,
-            },
+            note(
+              { station: 'batter' },
+              'promise-unsure',
+              `Nothing is known here of ${quoted(unsure)}: ask the supplier whether it is ${promise}.`,
+            ),
           ]
         : []),
     ];
@@ -104,12 +100,11 @@ function assessed({ batter }: Plan): Warning[] {
   const list = (what: readonly string[]): string =>
     what.slice(0, 6).join('; ') + (what.length > 6 ? '; …' : '');
   return [
-    {
-      code: 'assessed-otherwise',
-      level: 'warn',
-      station: 'batter',
-      message: `This is not the recipe that was assessed for sale on ${DAY.format(new Date(on))}. ${gone.length > 0 ? `Assessed: ${list(gone)}. ` : ''}${come.length > 0 ? `Now: ${list(come)}. ` : ''}Ask the assessor before it is sold.`,
-    },
+    warn(
+      { station: 'batter' },
+      'assessed-otherwise',
+      `This is not the recipe that was assessed for sale on ${DAY.format(new Date(on))}. ${gone.length > 0 ? `Assessed: ${list(gone)}. ` : ''}${come.length > 0 ? `Now: ${list(come)}. ` : ''}Ask the assessor before it is sold.`,
+    ),
   ];
 }
 

@@ -8,6 +8,7 @@ import { stagePhrase } from '../setting/stage.ts';
 import { formatLength } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
+import { refuse, remedy, warn } from './/warning.ts';
 
 /** Ends of a surface are known to this, mm. */
 const TOUCH = 0.05;
@@ -18,36 +19,34 @@ function ofLayer(facts: Facts, layer: PouredLayer, roughMm: number): Warning[] {
   const { pour, rough } = layer;
   const say = (mm: number): string => formatLength(mm, plan.units.length);
   const about = { station: 'design', step: pour.id } as const;
-  const smooth = { label: 'Smooth it level', apply: (p: Facts['plan']) => setRough(p, pour.id, 0) };
+  const smooth = remedy('Smooth it level', (p: Facts['plan']) => setRough(p, pour.id, 0));
   if (!rough || !canBeScraped(facts, layer))
     return [
-      {
-        ...about,
-        code: 'rough-not-kept',
-        level: 'refuse',
-        message: rough
+      refuse(
+        about,
+        'rough-not-kept',
+        rough
           ? 'What is left rough was poured into batter that was still fluid: it runs level with it.'
           : 'In a tilted mould a layer is not left rough: it is spooned up to a slope.',
-        remedies: [smooth],
-      },
+        [smooth],
+      ),
     ];
   const { crossesMm } = rough;
   const less = Math.floor((roughMm - 2 * crossesMm) * 2) / 2;
   const crosses: Warning[] =
     crossesMm > TOUCH
       ? [
-          {
-            ...about,
-            code: 'rough-crosses',
-            level: 'refuse',
-            message: `${say(roughMm)} from hollow to peak: its hollows go ${say(crossesMm)} into what lies below it.`,
-            remedies: [
+          refuse(
+            about,
+            'rough-crosses',
+            `${say(roughMm)} from hollow to peak: its hollows go ${say(crossesMm)} into what lies below it.`,
+            [
               ...(less >= 0.5
-                ? [{ label: `Only ${say(less)}`, apply: (p: Facts['plan']) => setRough(p, pour.id, less) }]
+                ? [remedy(`Only ${say(less)}`, (p: Facts['plan']) => setRough(p, pour.id, less))]
                 : []),
               smooth,
             ],
-          },
+          ),
         ]
       : [];
   const pot = potNamed(plan, leadPot(pour));
@@ -56,19 +55,15 @@ function ofLayer(facts: Facts, layer: PouredLayer, roughMm: number): Warning[] {
   const soft: Warning[] =
     pot && pot.stage < needed
       ? [
-          {
-            ...about,
-            code: 'rough-soft',
-            level: 'warn',
-            message: `Heaps ${say(roughMm)} high stay once the batter is ${stagePhrase(needed)}; pot ${pot.letter} is poured when it is ${stagePhrase(pot.stage)}, and it would run level.`,
-            remedies: [
-              {
-                label: `Spoon it when it is ${stagePhrase(stage)}`,
-                apply: (p) => setPourStage(p, pour, stage),
-              },
+          warn(
+            about,
+            'rough-soft',
+            `Heaps ${say(roughMm)} high stay once the batter is ${stagePhrase(needed)}; pot ${pot.letter} is poured when it is ${stagePhrase(pot.stage)}, and it would run level.`,
+            [
+              remedy(`Spoon it when it is ${stagePhrase(stage)}`, (p) => setPourStage(p, pour, stage)),
               smooth,
             ],
-          },
+          ),
         ]
       : [];
   return [...crosses, ...soft];

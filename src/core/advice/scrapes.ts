@@ -14,16 +14,12 @@ import type { Stage } from '../units/quantity.ts';
 import type { WarningCode } from '../result/warningCodes.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
+import { remedy } from './/warning.ts';
 
-const leftOut = ({ id }: Scrape): Remedy => ({
-  label: 'Leave it unscraped',
-  apply: (p) => removeStep(p, id),
-});
+const leftOut = ({ id }: Scrape): Remedy => remedy('Leave it unscraped', (p) => removeStep(p, id));
 
-const intoSpare = ({ id }: Scrape): Remedy => ({
-  label: 'Scrapings into a spare mould',
-  apply: (p) => updateScrape(p, id, { to: 'spare' }),
-});
+const intoSpare = ({ id }: Scrape): Remedy =>
+  remedy('Scrapings into a spare mould', (p) => updateScrape(p, id, { to: 'spare' }));
 
 type Said = (
   code: WarningCode,
@@ -79,10 +75,9 @@ function misfits(
   // what stays is given: a profile goes down by its mean, and comes up by the rest
   const mean = (offset - (pouredMm - scrape.depthMm)) / scrape.reliefMm;
   const relief = Math.floor((scrape.reliefMm - (crossesMm + SPARED) / Math.max(0.05, mean)) * 2) / 2;
-  const shallower: Remedy = {
-    label: `Only ${say(relief)} from tip to ridge`,
-    apply: (p) => updateScrape(p, scrape.id, { reliefMm: relief, depthMm: Math.min(scrape.depthMm, relief) }),
-  };
+  const shallower: Remedy = remedy(`Only ${say(relief)} from tip to ridge`, (p) =>
+    updateScrape(p, scrape.id, { reliefMm: relief, depthMm: Math.min(scrape.depthMm, relief) }),
+  );
   const crosses: Warning[] =
     crossesMm > TOUCH
       ? [
@@ -133,12 +128,7 @@ function soft(
       'scrape-soft',
       'warn',
       `Ridges ${formatLength(relief, facts.plan.units.length)} high keep their shape once the batter is ${stagePhrase(needed)}; it is scraped when it is ${stagePhrase(waited)}, and they would slump.`,
-      [
-        {
-          label: `Wait until it is ${stagePhrase(stage)}`,
-          apply: (p) => waitBeforeScrape(p, scrape.id, stage),
-        },
-      ],
+      [remedy(`Wait until it is ${stagePhrase(stage)}`, (p) => waitBeforeScrape(p, scrape.id, stage))],
     ),
   ];
 }
@@ -250,10 +240,7 @@ function ofScrape(facts: Facts, scrape: Scrape): Warning[] {
         'scrape-pushed',
         'refuse',
         'What is scraped was poured into batter that was still fluid: its scrapings would be of several pots. Let that set first.',
-        [
-          { label: 'Wait before that pour', apply: (p) => waitBefore(p, pour.id, SET_STAGE) },
-          leftOut(scrape),
-        ],
+        [remedy('Wait before that pour', (p) => waitBefore(p, pour.id, SET_STAGE)), leftOut(scrape)],
       ),
     ];
   return [

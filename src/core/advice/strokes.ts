@@ -10,6 +10,7 @@ import { formatLength } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import { setWarnings } from './inSet.ts';
 import type { Warning } from './warning.ts';
+import { refuse, remedy, warn } from './/warning.ts';
 
 /** A stick's way is looked at in steps of so much, mm. */
 const LOOK_MM = 1;
@@ -40,14 +41,12 @@ function atColumn(facts: Facts, stroke: Stroke): Warning[] {
   const name =
     columnsIn(plan.mould).length > 1 ? `column ${columnsIn(plan.mould).indexOf(first) + 1}` : 'the column';
   return [
-    {
-      station: 'design',
-      step: stroke.id,
-      code: 'stroke-at-column',
-      level: 'warn',
-      message: `The stick's way goes through ${name}${met.length > 1 ? ' and others' : ''}, which still ${met.length > 1 ? 'stand' : 'stands'} then.`,
-      remedies: [{ label: 'Pull it first', apply: (p) => pullBefore(p, stroke.id) }],
-    },
+    warn(
+      { station: 'design', step: stroke.id },
+      'stroke-at-column',
+      `The stick's way goes through ${name}${met.length > 1 ? ' and others' : ''}, which still ${met.length > 1 ? 'stand' : 'stands'} then.`,
+      [remedy('Pull it first', (p) => pullBefore(p, stroke.id))],
+    ),
   ];
 }
 
@@ -60,18 +59,16 @@ export function strokeWarnings(facts: Facts, stroke: Stroke): Warning[] {
   const deep: Warning[] =
     stroke.depthMm > deepest + 0.5
       ? [
-          {
-            ...about,
-            code: 'stroke-deep',
-            level: 'warn',
-            message: `The stick goes ${formatLength(stroke.depthMm, length)} deep, and the batter is ${formatLength(deepest, length)} deep there: it scrapes along the floor.`,
-            remedies: [
-              {
-                label: `${formatLength(Math.floor(deepest), length)} deep`,
-                apply: (p) => updateStroke(p, stroke.id, { depthMm: Math.max(0.5, Math.floor(deepest)) }),
-              },
+          warn(
+            about,
+            'stroke-deep',
+            `The stick goes ${formatLength(stroke.depthMm, length)} deep, and the batter is ${formatLength(deepest, length)} deep there: it scrapes along the floor.`,
+            [
+              remedy(`${formatLength(Math.floor(deepest), length)} deep`, (p) =>
+                updateStroke(p, stroke.id, { depthMm: Math.max(0.5, Math.floor(deepest)) }),
+              ),
             ],
-          },
+          ),
         ]
       : [];
   const set = setWarnings(facts, stroke, {
@@ -88,29 +85,26 @@ export function strokeWarnings(facts: Facts, stroke: Stroke): Warning[] {
   const [worst] = off;
   const outside: Warning[] = worst
     ? [
-        {
-          ...about,
-          code: 'stroke-outside',
-          level: 'refuse',
-          message: `The stick's way leaves the mould: ${off.length === 1 ? 'a point' : `${off.length} points`} of it, the first ${formatLength(worst.xMm, length)} right of the middle and ${formatLength(worst.yMm, length)} beyond it.`,
-        },
+        refuse(
+          about,
+          'stroke-outside',
+          `The stick's way leaves the mould: ${off.length === 1 ? 'a point' : `${off.length} points`} of it, the first ${formatLength(worst.xMm, length)} right of the middle and ${formatLength(worst.yMm, length)} beyond it.`,
+        ),
       ]
     : [];
   const below: Warning[] =
     stroke.forTop && stroke.depthMm > TOP_MM
       ? [
-          {
-            ...about,
-            code: 'stroke-below-top',
-            level: 'warn',
-            message: `Meant for the top, the stick goes ${formatLength(stroke.depthMm, length)} deep: below ${formatLength(TOP_MM, length)} it draws the inside about, as the section shows.`,
-            remedies: [
-              {
-                label: `${formatLength(TOP_MM, length)} deep`,
-                apply: (p) => updateStroke(p, stroke.id, { depthMm: TOP_MM }),
-              },
+          warn(
+            about,
+            'stroke-below-top',
+            `Meant for the top, the stick goes ${formatLength(stroke.depthMm, length)} deep: below ${formatLength(TOP_MM, length)} it draws the inside about, as the section shows.`,
+            [
+              remedy(`${formatLength(TOP_MM, length)} deep`, (p) =>
+                updateStroke(p, stroke.id, { depthMm: TOP_MM }),
+              ),
             ],
-          },
+          ),
         ]
       : [];
   return [...outside, ...deep, ...set, ...below, ...atColumn(facts, stroke)];

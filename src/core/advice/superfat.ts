@@ -7,6 +7,7 @@ import type { Facts } from './facts.ts';
 import { lyeHeavyWarnings, usedUpBy } from './lyeHeavy.ts';
 import { portionsFirst } from './portionsFirst.ts';
 import type { Remedy, Warning } from './warning.ts';
+import { refuse, warn, remedy } from './/warning.ts';
 
 /** Below this part of what was planned a pot's superfat is warned of. */
 const LOW_PART = 0.5;
@@ -20,10 +21,11 @@ const MUCH_FATTER = 10;
 /** A double's dust in a percentage. */
 const DUST = 1e-6;
 
-const setSuperfat = (superfatPercent: number): Remedy => ({
-  label: `Set superfat to ${formatPercent(superfatPercent)}`,
-  apply: (p) => ({ ...p, batter: { ...p.batter, superfatPercent } }),
-});
+const setSuperfat = (superfatPercent: number): Remedy =>
+  remedy(`Set superfat to ${formatPercent(superfatPercent)}`, (p) => ({
+    ...p,
+    batter: { ...p.batter, superfatPercent },
+  }));
 
 /** A step of the scale is no more than this part of a pot: about a fifteenth of its lye solution. */
 const FINE_ENOUGH = 0.02;
@@ -33,12 +35,7 @@ function finerScale(plan: Plan, { batterG }: PotWeight): Remedy[] {
   const finer = SCALE_STEPS_G.find((s) => s < plan.units.scaleStepG && s <= batterG * FINE_ENOUGH);
   return finer === undefined
     ? []
-    : [
-        {
-          label: `Weigh on a ${finer} g scale`,
-          apply: (p) => ({ ...p, units: { ...p.units, scaleStepG: finer } }),
-        },
-      ];
+    : [remedy(`Weigh on a ${finer} g scale`, (p) => ({ ...p, units: { ...p.units, scaleStepG: finer } }))];
 }
 
 /**
@@ -61,45 +58,37 @@ function lowIn(facts: Facts, pot: PotWeight, least: number): Warning {
   const why = ahead
     ? 'The rest comes with colorants that are stirred in later.'
     : 'The oil that colorants are dispersed in is taken out of the common oils and comes back only to the pots it goes into.';
-  return {
-    code: refused ? 'pot-lye-heavy' : 'pot-superfat-low',
-    level: refused ? 'refuse' : 'warn',
-    station: 'batter',
-    pot: pot.pot.id,
-    message: `Pot ${pot.pot.letter} (${pot.pot.name}) is poured at superfat ${formatPercent(least, 2)} as weighed, where ${formatPercent(planned, 2)} is planned${refused ? ': more lye than its oils can use' : ', less than half'}. ${why}${refused ? usedUpBy(facts, pot.pot.id) : ''}`,
-    // lye that is mixed does not change with the plan
-    remedies:
-      facts.happened.size > 0
-        ? []
-        : [...(enough === undefined ? [] : [setSuperfat(enough)]), ...(ahead ? [] : [portionsFirst])],
-  };
+  return (refused ? refuse : warn)(
+    { station: 'batter', pot: pot.pot.id },
+    refused ? 'pot-lye-heavy' : 'pot-superfat-low',
+    `Pot ${pot.pot.letter} (${pot.pot.name}) is poured at superfat ${formatPercent(least, 2)} as weighed, where ${formatPercent(planned, 2)} is planned${refused ? ': more lye than its oils can use' : ', less than half'}. ${why}${refused ? usedUpBy(facts, pot.pot.id) : ''}`,
+    facts.happened.size > 0
+      ? []
+      : [...(enough === undefined ? [] : [setSuperfat(enough)]), ...(ahead ? [] : [portionsFirst])],
+  );
 }
 
 function coarseFor(plan: Plan, pot: PotWeight, superfat: number | undefined): Warning {
   const { scaleStepG, mass } = plan.units;
   const size = formatMass(pot.batterG, mass, scaleStepG);
   const about = `Pot ${pot.pot.letter} (${pot.pot.name}) holds only ${size}: on a ${scaleStepG} g scale `;
-  return {
-    code: superfat === undefined ? 'pot-without-lye' : 'pot-superfat-high',
-    level: superfat === undefined ? 'refuse' : 'warn',
-    station: 'batter',
-    pot: pot.pot.id,
-    message:
-      superfat === undefined
-        ? `${about}its lye solution rounds down to nothing. Weigh finer, or make the pot larger.`
-        : `${about}its lye solution, rounded down, leaves superfat ${formatPercent(superfat)} where ${formatPercent(plan.batter.superfatPercent)} is planned: soft soap. Weigh finer, or make the pot larger.`,
-    remedies: finerScale(plan, pot),
-  };
+  return (superfat === undefined ? refuse : warn)(
+    { station: 'batter', pot: pot.pot.id },
+    superfat === undefined ? 'pot-without-lye' : 'pot-superfat-high',
+    superfat === undefined
+      ? `${about}its lye solution rounds down to nothing. Weigh finer, or make the pot larger.`
+      : `${about}its lye solution, rounded down, leaves superfat ${formatPercent(superfat)} where ${formatPercent(plan.batter.superfatPercent)} is planned: soft soap. Weigh finer, or make the pot larger.`,
+    finerScale(plan, pot),
+  );
 }
 
 /** A pot that oil stirred in after the lye makes much fatter. */
-const fattened = (plan: Plan, pot: PotWeight, superfat: number): Warning => ({
-  code: 'pot-superfat-late-oil',
-  level: 'warn',
-  station: 'batter',
-  pot: pot.pot.id,
-  message: `Pot ${pot.pot.letter} (${pot.pot.name}) comes to superfat ${formatPercent(superfat)} with the oil stirred in after the lye, where ${formatPercent(plan.batter.superfatPercent)} is planned: soft, slow to set, quick to go rancid.`,
-});
+const fattened = (plan: Plan, pot: PotWeight, superfat: number): Warning =>
+  warn(
+    { station: 'batter', pot: pot.pot.id },
+    'pot-superfat-late-oil',
+    `Pot ${pot.pot.letter} (${pot.pot.name}) comes to superfat ${formatPercent(superfat)} with the oil stirred in after the lye, where ${formatPercent(plan.batter.superfatPercent)} is planned: soft, slow to set, quick to go rancid.`,
+  );
 
 /** Batter that goes into no pot and no pour: a small mould is kept ready for it. */
 function spareWarnings({ plan, weights }: Facts): Warning[] {
@@ -108,13 +97,12 @@ function spareWarnings({ plan, weights }: Facts): Warning[] {
     if (potOfVessel(l.from) !== undefined || least === undefined || !isLyeHeavy(least)) return [];
     const enough = enoughFor(plan.batter.superfatPercent, least);
     return [
-      {
-        code: 'spare-lye-heavy',
-        level: 'refuse',
-        station: 'batter',
-        message: `${formatMass(l.massG, plan.units.mass, plan.units.scaleStepG)} of spare batter would leave the batch at superfat ${formatPercent(least, 2)} as weighed, where ${formatPercent(plan.batter.superfatPercent, 2)} is planned: more lye than its oils can use. The oil that colorants are dispersed in is taken out of the common oils and comes back only to the pots it goes into.`,
-        remedies: enough === undefined ? [] : [setSuperfat(enough)],
-      },
+      refuse(
+        { station: 'batter' },
+        'spare-lye-heavy',
+        `${formatMass(l.massG, plan.units.mass, plan.units.scaleStepG)} of spare batter would leave the batch at superfat ${formatPercent(least, 2)} as weighed, where ${formatPercent(plan.batter.superfatPercent, 2)} is planned: more lye than its oils can use. The oil that colorants are dispersed in is taken out of the common oils and comes back only to the pots it goes into.`,
+        enough === undefined ? [] : [setSuperfat(enough)],
+      ),
     ];
   });
 }

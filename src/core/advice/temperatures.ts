@@ -7,6 +7,7 @@ import { formatTemperature } from '../units/format.ts';
 import { lowerFirst } from '../units/words.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
+import { remedy, warn } from './/warning.ts';
 
 /** A chance of less is not warned of. */
 const TOLD = 0.03;
@@ -19,15 +20,12 @@ function solid({ plan }: Facts): Warning[] {
   const chance = falseTraceOf(plan);
   if (!worst || chance < TOLD) return [];
   return [
-    {
-      code: 'oils-solid',
-      level: 'warn',
-      station: 'batter',
-      message: `Oils at ${say(oilsC)}: ${Math.round(worst.share * 100)} % ${lowerFirst(worst.oil.name)} sets below ≈ ${say(worst.atC)} in them. In some ${Math.max(1, Math.round(10 * chance))} of 10 such batches set fat is taken for trace, and lye stays unspent in it; fewer where it was melted clear and is stirred well. A judgement.`,
-      remedies: [
-        { label: `Oils at ${say(worst.atC)}`, apply: (p) => setTemperatures(p, { oilsC: worst.atC }) },
-      ],
-    },
+    warn(
+      { station: 'batter' },
+      'oils-solid',
+      `Oils at ${say(oilsC)}: ${Math.round(worst.share * 100)} % ${lowerFirst(worst.oil.name)} sets below ≈ ${say(worst.atC)} in them. In some ${Math.max(1, Math.round(10 * chance))} of 10 such batches set fat is taken for trace, and lye stays unspent in it; fewer where it was melted clear and is stirred well. A judgement.`,
+      [remedy(`Oils at ${say(worst.atC)}`, (p) => setTemperatures(p, { oilsC: worst.atC }))],
+    ),
   ];
 }
 
@@ -39,13 +37,12 @@ function tooHot({ plan, recipe }: Facts): Warning[] {
   if (lyeC <= peakC || plan.batter.partLiquids.some((l) => l.moment === 'frozen')) return [];
   const say = (c: Celsius): string => formatTemperature(c, plan.units.temperature);
   return [
-    {
-      code: 'lye-too-hot',
-      level: 'warn',
-      station: 'batter',
-      message: `Lye at ${say(lyeC)} at mixing: dissolved in water of ${say(waterC)} it gets no hotter than ≈ ${say(peakC)}. Lye solution is never heated.`,
-      remedies: [{ label: `Lye at ${say(peakC)}`, apply: (p) => setTemperatures(p, { lyeC: peakC }) }],
-    },
+    warn(
+      { station: 'batter' },
+      'lye-too-hot',
+      `Lye at ${say(lyeC)} at mixing: dissolved in water of ${say(waterC)} it gets no hotter than ≈ ${say(peakC)}. Lye solution is never heated.`,
+      [remedy(`Lye at ${say(peakC)}`, (p) => setTemperatures(p, { lyeC: peakC }))],
+    ),
   ];
 }
 
@@ -61,28 +58,23 @@ function mistNearHeat({ plan }: Facts): Warning[] {
   const hot = finishes.find((s) => HEATED[s.what] !== undefined);
   if (!hot || !finishes.some((s) => s.what === 'mist')) return [];
   return [
-    {
-      code: 'mist-near-heat',
-      level: 'warn',
-      station: 'clock',
-      step: hot.id,
-      message: `Alcohol mist and ${HEATED[hot.what] ?? ''}: its vapour burns. Every trace of it must be dry, half an hour at least in an aired room, before the loaf goes near heat.`,
-      remedies: [
-        {
-          label: 'Without mist',
-          apply: (p) => ({ ...p, steps: p.steps.filter((s) => s.kind !== 'finish' || s.what !== 'mist') }),
-        },
-        {
-          label: 'Wrapped instead of heated',
-          apply: (p) => ({
-            ...p,
-            steps: p.steps.map((s) =>
-              s.kind === 'finish' && HEATED[s.what] !== undefined ? { ...s, what: 'insulate' } : s,
-            ),
-          }),
-        },
+    warn(
+      { station: 'clock', step: hot.id },
+      'mist-near-heat',
+      `Alcohol mist and ${HEATED[hot.what] ?? ''}: its vapour burns. Every trace of it must be dry, half an hour at least in an aired room, before the loaf goes near heat.`,
+      [
+        remedy('Without mist', (p) => ({
+          ...p,
+          steps: p.steps.filter((s) => s.kind !== 'finish' || s.what !== 'mist'),
+        })),
+        remedy('Wrapped instead of heated', (p) => ({
+          ...p,
+          steps: p.steps.map((s) =>
+            s.kind === 'finish' && HEATED[s.what] !== undefined ? { ...s, what: 'insulate' } : s,
+          ),
+        })),
       ],
-    },
+    ),
   ];
 }
 

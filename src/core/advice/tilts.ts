@@ -12,6 +12,7 @@ import { formatLength, formatMass, formatShort } from '../units/format.ts';
 import { lowerFirst } from '../units/words.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
+import { refuse, remedy, warn } from './/warning.ts';
 
 /** Less than this is rounding, g. */
 const WORTH_SAYING_G = 1;
@@ -42,31 +43,27 @@ function spills(facts: Facts, layer: PouredLayer): Warning[] {
   const gentler = { rollDeg: tenth(layer.tilt.rollDeg), pitchDeg: tenth(layer.tilt.pitchDeg) };
   const fitsG = Math.floor(holdsMl * densityGMl);
   return [
-    {
-      code: 'spills',
-      level: 'refuse',
-      station: 'design',
-      step,
-      message: `${name} spills by ${mass(overG)}: at this tilt the mould holds ${mass(Math.max(0, fitsG))} more, and the steepest for this pour is ${formatShort(steepest, 1)}°.`,
-      remedies: [
+    refuse(
+      { station: 'design', step },
+      'spills',
+      `${name} spills by ${mass(overG)}: at this tilt the mould holds ${mass(Math.max(0, fitsG))} more, and the steepest for this pour is ${formatShort(steepest, 1)}°.`,
+      [
         ...(steepest > 0
           ? [
-              {
-                label: `Tilt no steeper than ${formatShort(steepest, 1)}°`,
-                apply: (p: Plan) => setTilt(p, step, gentler),
-              },
+              remedy(`Tilt no steeper than ${formatShort(steepest, 1)}°`, (p: Plan) =>
+                setTilt(p, step, gentler),
+              ),
             ]
           : []),
         ...(fitsG >= 1
           ? [
-              {
-                label: `Pour only ${mass(fitsG)}`,
-                apply: (p: Plan) => setAmount(p, step, { kind: 'mass', massG: fitsG }),
-              },
+              remedy(`Pour only ${mass(fitsG)}`, (p: Plan) =>
+                setAmount(p, step, { kind: 'mass', massG: fitsG }),
+              ),
             ]
           : []),
       ],
-    },
+    ),
   ];
 }
 
@@ -81,21 +78,14 @@ function bare(facts: Facts, layer: PouredLayer): Warning[] {
   const wantedG = Math.ceil((layer.volumeMl + worst.missingMl) * densityGMl);
   const missing = mass(Math.max(1, worst.missingMl * densityGMl));
   return [
-    {
-      code: level ? 'flat-wedge' : 'short-of-wall',
-      level: 'warn',
-      station: 'design',
-      step,
-      message: level
+    warn(
+      { station: 'design', step },
+      level ? 'flat-wedge' : 'short-of-wall',
+      level
         ? `${name} does not cover the slope: it ends ${gap} from the ${worst.wall} wall in a flat wedge. ${missing} more covers it.`
         : `${name} is too little to reach the ${worst.wall} wall: it ends ${gap} short. ${missing} more reaches it.`,
-      remedies: [
-        {
-          label: `Pour ${mass(wantedG)}`,
-          apply: (p) => setAmount(p, step, { kind: 'mass', massG: wantedG }),
-        },
-      ],
-    },
+      [remedy(`Pour ${mass(wantedG)}`, (p) => setAmount(p, step, { kind: 'mass', massG: wantedG }))],
+    ),
   ];
 }
 
@@ -106,29 +96,21 @@ function slumps(facts: Facts): Warning[] {
   );
   return early.map((turn): Warning => {
     const { name, step } = about(facts, turn.layer);
-    const wait = {
-      label: `Wait until ${stagePhrase(waitedStage(turn))} before turning`,
-      apply: (p: Plan) => waitsBeforeTurns(p, [turn]),
-    };
-    const fluid = {
-      label: 'Set it level while it is fluid: it runs level',
-      apply: (p: Plan) => setWhileFluid(p, turn.tiltId, true),
-    };
-    const all = {
-      label: 'Wait so before every turn',
-      apply: (p: Plan) => waitsBeforeTurns(p, early),
-    };
-    return {
-      code: 'slumps',
-      level: 'warn',
-      station: 'design',
-      step,
-      message: `Turned by ${formatShort(turn.degrees, 1)}° after ${lowerFirst(name)}, its slope would slump: it holds from ${stageFigure(turn.neededStage)}, and it is ${stageFigure(turn.heldStage)} then. An estimate.`,
-      // not where a plan would have more steps than it may
-      remedies: [wait, ...(early.length > 1 ? [all] : []), ...(turn.toLevel ? [fluid] : [])].filter(
+    const wait = remedy(`Wait until ${stagePhrase(waitedStage(turn))} before turning`, (p: Plan) =>
+      waitsBeforeTurns(p, [turn]),
+    );
+    const fluid = remedy('Set it level while it is fluid: it runs level', (p: Plan) =>
+      setWhileFluid(p, turn.tiltId, true),
+    );
+    const all = remedy('Wait so before every turn', (p: Plan) => waitsBeforeTurns(p, early));
+    return warn(
+      { station: 'design', step },
+      'slumps',
+      `Turned by ${formatShort(turn.degrees, 1)}° after ${lowerFirst(name)}, its slope would slump: it holds from ${stageFigure(turn.neededStage)}, and it is ${stageFigure(turn.heldStage)} then. An estimate.`,
+      [wait, ...(early.length > 1 ? [all] : []), ...(turn.toLevel ? [fluid] : [])].filter(
         (r) => r.apply(plan).steps.length <= MOST_STEPS,
       ),
-    };
+    );
   });
 }
 

@@ -12,6 +12,7 @@ import { piped } from './top/piping.ts';
 import { strewn } from './top/salt.ts';
 import { straws } from './top/straws.ts';
 import type { Warning } from './warning.ts';
+import { refuse, remedy, warn } from './/warning.ts';
 
 /** Slices parallel to the floor that do not come to the top leave it to what is cut off. */
 function inOffcut(facts: Facts, about: About): Warning[] {
@@ -21,21 +22,19 @@ function inOffcut(facts: Facts, about: About): Warning[] {
   const { same } = cut.evenThicknessMm;
   const say = (mm: number): string => formatLength(mm, plan.units.length);
   return [
-    {
-      ...about,
-      code: 'top-in-offcut',
-      level: 'warn',
-      message: `Sliced parallel to the floor ${say(sliced.offcutMm)} is left over at the top, and what is put on it goes with that.`,
-      remedies:
-        same === undefined
-          ? []
-          : [
-              {
-                label: `Slices of ${say(Math.floor(same * 10) / 10)}: nothing is left over`,
-                apply: (p) => ({ ...p, cut: { ...p.cut, thicknessMm: Math.floor(same * 10) / 10 } }),
-              },
-            ],
-    },
+    warn(
+      about,
+      'top-in-offcut',
+      `Sliced parallel to the floor ${say(sliced.offcutMm)} is left over at the top, and what is put on it goes with that.`,
+      same === undefined
+        ? []
+        : [
+            remedy(`Slices of ${say(Math.floor(same * 10) / 10)}: nothing is left over`, (p) => ({
+              ...p,
+              cut: { ...p.cut, thicknessMm: Math.floor(same * 10) / 10 },
+            })),
+          ],
+    ),
   ];
 }
 
@@ -45,37 +44,27 @@ function ofTop(facts: Facts, step: Top): Warning[] {
   const about = { station: 'design', step: step.id } as const;
   const at = plan.steps.indexOf(step);
   const isPour = (s: Plan['steps'][number]): boolean => s.kind === 'pour';
-  const leave = { label: 'Leave it out', apply: (p: Plan) => removeStep(p, step.id) };
+  const leave = remedy('Leave it out', (p: Plan) => removeStep(p, step.id));
   if (!plan.steps.some(isPour))
-    return [
-      {
-        ...about,
-        code: 'top-on-nothing',
-        level: 'refuse',
-        message: 'Nothing is poured: there is no top to put it on.',
-        remedies: [leave],
-      },
-    ];
+    return [refuse(about, 'top-on-nothing', 'Nothing is poured: there is no top to put it on.', [leave])];
   if (plan.steps.slice(at + 1).some(isPour))
     return [
-      {
-        ...about,
-        code: 'top-buried',
-        level: 'refuse',
-        message: 'Batter is poured over it afterwards: what is put on top would be buried.',
-        remedies: [{ label: 'Put it on last', apply: (p) => topLast(p, step.id) }, leave],
-      },
+      refuse(
+        about,
+        'top-buried',
+        'Batter is poured over it afterwards: what is put on top would be buried.',
+        [remedy('Put it on last', (p) => topLast(p, step.id)), leave],
+      ),
     ];
   const laid = topsOf(facts).find((t) => t.step.id === step.id);
   if (laid?.parts.length === 0 && step.way.top !== 'dents')
     return [
-      {
-        ...about,
-        code: 'top-too-many',
-        level: 'refuse',
-        message: `More than ${MOST_THINGS} of them on one mould: nobody puts on as many.`,
-        remedies: [leave],
-      },
+      refuse(
+        about,
+        'top-too-many',
+        `More than ${MOST_THINGS} of them on one mould: nobody puts on as many.`,
+        [leave],
+      ),
     ];
   const first = plan.steps.find((s) => s.kind === 'top') === step;
   return [...(first ? inOffcut(facts, about) : []), ...ofWay(facts, step, about)];

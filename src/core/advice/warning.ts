@@ -27,3 +27,24 @@ export interface Remedy {
   readonly label: string;
   readonly apply: (plan: Plan) => Plan;
 }
+
+/** What a warning is about: where it is told, and of what. */
+type About = Omit<Warning, 'code' | 'level' | 'message' | 'remedies'>;
+
+type Tell = (about: About, code: WarningCode, message: string, remedies?: readonly Remedy[]) => Warning;
+
+const at =
+  (level: Warning['level']): Tell =>
+  (about, code, message, remedies = []) => ({
+    ...about,
+    code,
+    level,
+    message,
+    ...(remedies.length > 0 ? { remedies } : {}),
+  });
+
+export const refuse = at('refuse');
+export const warn = at('warn');
+export const note = at('note');
+
+export const remedy = (label: string, apply: Remedy['apply']): Remedy => ({ label, apply });

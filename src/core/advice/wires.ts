@@ -8,6 +8,7 @@ import { formatLength } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 import { setWarnings } from './inSet.ts';
 import type { Warning } from './warning.ts';
+import { note, refuse, remedy, warn } from './/warning.ts';
 
 /** A wire thinner than this, mm, hardly moves batter; a judgement, no source. */
 const BARE = 3;
@@ -44,42 +45,34 @@ export function wireWarnings(facts: Facts, wire: Wire): Warning[] {
   const misfit = noRoom(facts, wire);
   if (misfit !== undefined) {
     return [
-      {
-        ...about,
-        code: 'wire-no-room',
-        level: 'refuse',
-        message: misfit,
-        remedies:
-          wire.longMm === undefined
-            ? []
-            : [{ label: 'As long as the mould', apply: (p) => asLongAsMould(p, wire.id) }],
-      },
+      refuse(
+        about,
+        'wire-no-room',
+        misfit,
+        wire.longMm === undefined ? [] : [remedy('As long as the mould', (p) => asLongAsMould(p, wire.id))],
+      ),
     ];
   }
   const pulled = plan.steps.slice(0, plan.steps.indexOf(wire)).some((s) => s.kind === 'pull');
   const column: Warning[] =
     !pulled && geometry.rooms.some((r) => r.columns.length > 0)
       ? [
-          {
-            ...about,
-            code: 'wire-at-column',
-            level: 'refuse',
-            message: 'The column still stands where the wire goes: pull it first, or draw the wire later.',
-          },
+          refuse(
+            about,
+            'wire-at-column',
+            'The column still stands where the wire goes: pull it first, or draw the wire later.',
+          ),
         ]
       : [];
   const told = toldOf(wire, deep);
   if (!told)
     return [
-      {
-        ...about,
-        code: 'wire-misses',
-        level: 'warn',
-        message: `The wire stays above the batter, which is ${say(deep)} deep: it moves nothing.`,
-        remedies: [
-          { label: 'Down, along the floor and up', apply: (p) => setWireWay(p, wire.id, 'floor', deep) },
-        ],
-      },
+      warn(
+        about,
+        'wire-misses',
+        `The wire stays above the batter, which is ${say(deep)} deep: it moves nothing.`,
+        [remedy('Down, along the floor and up', (p) => setWireWay(p, wire.id, 'floor', deep))],
+      ),
     ];
   const set = setWarnings(facts, wire, {
     code: 'wire-in-set',
@@ -91,54 +84,49 @@ export function wireWarnings(facts: Facts, wire: Wire): Warning[] {
   const [worst] = off;
   const stray: Warning[] = worst
     ? [
-        {
-          ...about,
-          code: 'wire-outside',
-          level: 'refuse',
-          message: `The wire goes into a wall${plan.mould.divider ? ', the divider' : ''} or the floor: first ${beside(worst[0])} and ${say(Math.max(0, worst[1]))} above the floor, where half of its ${say(wire.girthMm)} does not fit.`,
-          remedies: [
-            { label: 'Down, along the floor and up', apply: (p) => setWireWay(p, wire.id, 'floor', deep) },
-          ],
-        },
+        refuse(
+          about,
+          'wire-outside',
+          `The wire goes into a wall${plan.mould.divider ? ', the divider' : ''} or the floor: first ${beside(worst[0])} and ${say(Math.max(0, worst[1]))} above the floor, where half of its ${say(wire.girthMm)} does not fit.`,
+          [remedy('Down, along the floor and up', (p) => setWireWay(p, wire.id, 'floor', deep))],
+        ),
       ]
     : [];
   const most = Math.max(0, deep - wire.girthMm / 2 - UNDER_TOP);
   const through: Warning[] =
     told.highestMm > deep - wire.girthMm / 2
       ? [
-          {
-            ...about,
-            code: 'wire-through-top',
-            level: 'warn',
-            message: `Between going in and going out the wire comes up to ${say(told.highestMm)}, and the batter is ${say(deep)} deep: it breaks through the top.`,
-            remedies: [
-              {
-                label: `Keep it below ${say(Math.floor(most))}`,
-                apply: (p) => keepBelow(p, wire.id, Math.floor(most)),
-              },
+          warn(
+            about,
+            'wire-through-top',
+            `Between going in and going out the wire comes up to ${say(told.highestMm)}, and the batter is ${say(deep)} deep: it breaks through the top.`,
+            [
+              remedy(`Keep it below ${say(Math.floor(most))}`, (p) =>
+                keepBelow(p, wire.id, Math.floor(most)),
+              ),
             ],
-          },
+          ),
         ]
       : [];
   const width = wire.lies === 'lengthwise' ? geometry.most.width : geometry.most.length;
   const far = [told.inAtMm, told.outAtMm].filter(
     (mm) => width / 2 - Math.abs(mm) > AT_WALL + wire.girthMm / 2,
   );
-  const away: Warning[] = far.map((mm) => ({
-    ...about,
-    code: 'wire-off-wall',
-    level: 'warn',
-    message: `The wire ${mm === told.inAtMm ? 'comes in' : 'goes out'} ${say(width / 2 - Math.abs(mm))} from the nearest wall: it drags the top along there.`,
-  }));
+  const away: Warning[] = far.map((mm) =>
+    warn(
+      about,
+      'wire-off-wall',
+      `The wire ${mm === told.inAtMm ? 'comes in' : 'goes out'} ${say(width / 2 - Math.abs(mm))} from the nearest wall: it drags the top along there.`,
+    ),
+  );
   const thin: Warning[] =
     wire.girthMm < BARE
       ? [
-          {
-            ...about,
-            code: 'wire-bare',
-            level: 'note',
-            message: `A wire ${say(wire.girthMm)} thick hardly moves batter. A sleeve on it, 6 mm or more, does.`,
-          },
+          note(
+            about,
+            'wire-bare',
+            `A wire ${say(wire.girthMm)} thick hardly moves batter. A sleeve on it, 6 mm or more, does.`,
+          ),
         ]
       : [];
   const short =
@@ -146,14 +134,7 @@ export function wireWarnings(facts: Facts, wire: Wire): Warning[] {
     wireLong(wire, geometry.floor);
   const ends: Warning[] =
     short > 20
-      ? [
-          {
-            ...about,
-            code: 'wire-short',
-            level: 'note',
-            message: `The wire leaves ${say(short / 2)} at either end as it was poured.`,
-          },
-        ]
+      ? [note(about, 'wire-short', `The wire leaves ${say(short / 2)} at either end as it was poured.`)]
       : [];
   return [...column, ...stray, ...through, ...away, ...set, ...thin, ...ends];
 }

@@ -14,7 +14,7 @@ import type { Mix } from '../../plan/ombreSchema.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import { formatPercent, formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Warning } from '../warning.ts';
+import { note, refuse, remedy, warn, type Warning } from '../warning.ts';
 
 /** "3.5 g/kg" */
 export const figure = (g: number): string => `${formatShort(g, 2)} g/kg`;
@@ -35,35 +35,29 @@ export function overDosed({ plan }: Facts): Warning[] {
     ...plan.pots
       .filter((p) => !graded.has(p.id))
       .flatMap((p) =>
-        over(p.colorants).map((o): Warning => ({
-          code: 'over-usual-dose',
-          level: 'warn',
-          station: 'colour',
-          pot: p.id,
-          message: about(`Pot ${p.letter}`, o),
-          remedies: [
-            {
-              label: `Take ${figure(o.nature.usualGPerKg)} in pot ${p.letter}`,
-              apply: (q) => setDose(q, p.id, o.id, o.nature.usualGPerKg),
-            },
-          ],
-        })),
+        over(p.colorants).map((o): Warning =>
+          warn({ station: 'colour', pot: p.id }, 'over-usual-dose', about(`Pot ${p.letter}`, o), [
+            remedy(`Take ${figure(o.nature.usualGPerKg)} in pot ${p.letter}`, (q) =>
+              setDose(q, p.id, o.id, o.nature.usualGPerKg),
+            ),
+          ]),
+        ),
       ),
     ...plan.ombres.flatMap((ombre) =>
       (['from', 'to'] as const).flatMap((end) =>
-        over(ombre[end]).map((o): Warning => ({
-          code: 'over-usual-dose',
-          level: 'warn',
-          station: 'colour',
-          message: about(`The ${end === 'from' ? 'first' : 'last'} layer of ${ombre.name}`, o),
-          remedies: [
-            {
-              label: `Take ${figure(o.nature.usualGPerKg)} at the ${end === 'from' ? 'first' : 'last'} layer`,
-              apply: (q) =>
-                updateOmbre(q, ombre.id, { [end]: withDose(ombre[end], o.id, o.nature.usualGPerKg) }),
-            },
-          ],
-        })),
+        over(ombre[end]).map((o): Warning =>
+          warn(
+            { station: 'colour' },
+            'over-usual-dose',
+            about(`The ${end === 'from' ? 'first' : 'last'} layer of ${ombre.name}`, o),
+            [
+              remedy(
+                `Take ${figure(o.nature.usualGPerKg)} at the ${end === 'from' ? 'first' : 'last'} layer`,
+                (q) => updateOmbre(q, ombre.id, { [end]: withDose(ombre[end], o.id, o.nature.usualGPerKg) }),
+              ),
+            ],
+          ),
+        ),
       ),
     ),
   ];
@@ -77,13 +71,11 @@ export function mostlyColorant({ plan, recipe, recipes }: Facts): Warning[] {
   const refusal = (where: string, mix: Mix, about: Partial<Warning>): Warning[] =>
     partIn(mix, about.pot) > MOST_COLORANT
       ? [
-          {
-            ...about,
-            code: 'mostly-colorant',
-            level: 'refuse',
-            station: 'colour',
-            message: `${where} would be ${formatPercent(partIn(mix, about.pot) * 100, 0)} colorant and what it is dispersed in: no batter any more.`,
-          },
+          refuse(
+            { ...about, station: 'colour' },
+            'mostly-colorant',
+            `${where} would be ${formatPercent(partIn(mix, about.pot) * 100, 0)} colorant and what it is dispersed in: no batter any more.`,
+          ),
         ]
       : [];
   return [
@@ -109,13 +101,11 @@ export const wetPots = ({ recipes, weights }: Facts): Warning[] =>
     const planned = recipes.ofPot(pot.id)?.schools.percentOfOils ?? 0;
     if (waterPercent === undefined || waterPercent < planned * WET) return [];
     return [
-      {
-        code: 'pot-wet',
-        level: 'note',
-        station: 'colour',
-        pot: pot.id,
-        message: `Water of its colorants brings pot ${pot.letter} to ${formatPercent(waterPercent)} of its oils, where the recipe has ${formatPercent(planned)}: it thickens later, stays softer and cures longer.`,
-      },
+      note(
+        { station: 'colour', pot: pot.id },
+        'pot-wet',
+        `Water of its colorants brings pot ${pot.letter} to ${formatPercent(waterPercent)} of its oils, where the recipe has ${formatPercent(planned)}: it thickens later, stays softer and cures longer.`,
+      ),
     ];
   });
 
@@ -177,13 +167,11 @@ export function mud({ plan }: Facts): Warning[] {
       const pair = opposites(plan, p.colorants);
       return pair
         ? [
-            {
-              code: 'mud-in-pot',
-              level: 'warn',
-              station: 'colour',
-              pot: p.id,
-              message: `Pot ${p.letter}: ${opposite(pair)} Expect mud.`,
-            },
+            warn(
+              { station: 'colour', pot: p.id },
+              'mud-in-pot',
+              `Pot ${p.letter}: ${opposite(pair)} Expect mud.`,
+            ),
           ]
         : [];
     }),
@@ -191,12 +179,11 @@ export function mud({ plan }: Facts): Warning[] {
       const pair = opposites(plan, between(o.from, o.to, 0.5));
       return pair
         ? [
-            {
-              code: 'mud-in-ombre',
-              level: 'warn',
-              station: 'colour',
-              message: `${o.name}: ${opposite(pair)} The layers between the ends will be mud.`,
-            },
+            warn(
+              { station: 'colour' },
+              'mud-in-ombre',
+              `${o.name}: ${opposite(pair)} The layers between the ends will be mud.`,
+            ),
           ]
         : [];
     }),

@@ -12,7 +12,7 @@ import type { Mix, Ombre } from '../../plan/ombreSchema.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Warning } from '../warning.ts';
+import { remedy, warn, type Warning } from '../warning.ts';
 import { figure, mixedPots } from './doses.ts';
 
 /**
@@ -136,19 +136,16 @@ export function greyPurples({ plan }: Facts): Warning[] {
     const grey = greyingOf(plan, paints, p.colorants, white);
     if (!grey) return [];
     return [
-      {
-        code: 'pale-purple-greys',
-        level: 'warn',
-        station: 'colour',
-        pot: p.id,
-        message: `Pot ${p.letter} is a pale purple from little colorant: the cream of the batter greys it to ${purpleLeft(grey.now)}. ${figure(grey.cleaner[0]?.doseGPerKg ?? 0)} with ${figure(grey.cleaner[1]?.doseGPerKg ?? 0)} of white is as light and stays ${purpleLeft(grey.withWhite)} (purple ${formatShort(grey.now, 1)} against ${formatShort(grey.withWhite, 1)}).`,
-        remedies: [
-          {
-            label: `Use white instead of less in pot ${p.letter}`,
-            apply: (q) => updatePot(white.take(q), p.id, { colorants: grey.cleaner }),
-          },
+      warn(
+        { station: 'colour', pot: p.id },
+        'pale-purple-greys',
+        `Pot ${p.letter} is a pale purple from little colorant: the cream of the batter greys it to ${purpleLeft(grey.now)}. ${figure(grey.cleaner[0]?.doseGPerKg ?? 0)} with ${figure(grey.cleaner[1]?.doseGPerKg ?? 0)} of white is as light and stays ${purpleLeft(grey.withWhite)} (purple ${formatShort(grey.now, 1)} against ${formatShort(grey.withWhite, 1)}).`,
+        [
+          remedy(`Use white instead of less in pot ${p.letter}`, (q) =>
+            updatePot(white.take(q), p.id, { colorants: grey.cleaner }),
+          ),
         ],
-      },
+      ),
     ];
   });
 }
@@ -177,18 +174,12 @@ export function greyOmbres({ plan }: Facts): Warning[] {
     if (!grey) return [];
     const { now, withWhite: whitened } = grey.found;
     return [
-      {
-        code: 'pale-purple-greys',
-        level: 'warn',
-        station: 'colour',
-        message: `The pale layers of ${ombre.name}, from layer ${grey.nth}, are purple from little colorant, which the cream of the batter greys: that layer is ${purpleLeft(now)}; with white it would be ${purpleLeft(whitened)} at the same lightness (purple ${formatShort(now, 1)} against ${formatShort(whitened, 1)}).`,
-        remedies: [
-          {
-            label: `Whiten all of it with ${figure(WHITE_GPERKG)}`,
-            apply: (q) => startWhite(q, ombre, white),
-          },
-        ],
-      },
+      warn(
+        { station: 'colour' },
+        'pale-purple-greys',
+        `The pale layers of ${ombre.name}, from layer ${grey.nth}, are purple from little colorant, which the cream of the batter greys: that layer is ${purpleLeft(now)}; with white it would be ${purpleLeft(whitened)} at the same lightness (purple ${formatShort(now, 1)} against ${formatShort(whitened, 1)}).`,
+        [remedy(`Whiten all of it with ${figure(WHITE_GPERKG)}`, (q) => startWhite(q, ombre, white))],
+      ),
     ];
   });
 }

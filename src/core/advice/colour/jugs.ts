@@ -7,15 +7,16 @@ import type { PlanBodies } from '../../ombre/coloursOf.ts';
 import type { Pot } from '../../plan/planSchema.ts';
 import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Remedy, Warning } from '../warning.ts';
+import { remedy, warn, type Remedy, type Warning } from '../warning.ts';
 
 /** What stays on the walls of an emptied jug. An estimate; common practice, no source. */
 const RESIDUE_G = 5;
 
-const ownJugFor = (pot: Pot): Remedy => ({
-  label: `A jug of its own for pot ${pot.letter}`,
-  apply: (q) => ({ ...q, pots: q.pots.map((p) => (p.id === pot.id ? inJug(p, undefined) : p)) }),
-});
+const ownJugFor = (pot: Pot): Remedy =>
+  remedy(`A jug of its own for pot ${pot.letter}`, (q) => ({
+    ...q,
+    pots: q.pots.map((p) => (p.id === pot.id ? inJug(p, undefined) : p)),
+  }));
 
 /** Jugs used again that are not empty when they are wanted. */
 export function jugsNotFree({ plan }: Facts): Warning[] {
@@ -35,14 +36,12 @@ export function jugsNotFree({ plan }: Facts): Warning[] {
             : undefined;
     if (why === undefined) return [];
     return [
-      {
-        code: 'jug-not-free',
-        level: 'warn',
-        station: 'colour',
-        pot: p.id,
-        message: `Pot ${p.letter} cannot take the jug of pot ${before.letter}: ${why}.`,
-        remedies: [ownJugFor(p)],
-      },
+      warn(
+        { station: 'colour', pot: p.id },
+        'jug-not-free',
+        `Pot ${p.letter} cannot take the jug of pot ${before.letter}: ${why}.`,
+        [ownJugFor(p)],
+      ),
     ];
   });
 }
@@ -58,14 +57,12 @@ export function carriedOver(facts: Facts, bodies: PlanBodies): Warning[] {
     const by = carryOver(left, RESIDUE_G, next, massG);
     if (by <= SHOWS) return [];
     return [
-      {
-        code: 'carry-over',
-        level: 'warn',
-        station: 'colour',
-        pot: p.id,
-        message: `About ${RESIDUE_G} g of pot ${before.letter} left in its jug shifts pot ${p.letter} by ${formatShort(by, 1)} (2 shows). Wipe the jug out, or take a clean one.`,
-        remedies: [ownJugFor(p)],
-      },
+      warn(
+        { station: 'colour', pot: p.id },
+        'carry-over',
+        `About ${RESIDUE_G} g of pot ${before.letter} left in its jug shifts pot ${p.letter} by ${formatShort(by, 1)} (2 shows). Wipe the jug out, or take a clean one.`,
+        [ownJugFor(p)],
+      ),
     ];
   });
 }

@@ -10,7 +10,7 @@ import { leadPot } from '../../plan/sources.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Remedy, Warning } from '../warning.ts';
+import { note, remedy, type Remedy, type Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
 
 /** A line that parts two layers differs from both by this, CIEDE2000. A judgement, no source. */
@@ -102,30 +102,28 @@ export function closeNeighbours(facts: Facts, bodies: PlanBodies): Warning[] {
     const remedies: Remedy[] = [
       ...(order && order.best > order.now + 1 && order.best >= READS_AS_LINE
         ? [
-            {
-              label: `Pour in the order of most contrast: smallest difference ${formatShort(order.best, 1)}`,
-              apply: order.apply,
-            },
+            remedy(
+              `Pour in the order of most contrast: smallest difference ${formatShort(order.best, 1)}`,
+              order.apply,
+            ),
           ]
         : []),
       ...(parting
         ? [
-            {
-              label: `A ${LINE_MM} mm line of pot ${parting.letter} between them`,
-              apply: lineBetween(below, parting.id),
-            },
+            remedy(
+              `A ${LINE_MM} mm line of pot ${parting.letter} between them`,
+              lineBetween(below, parting.id),
+            ),
           ]
         : []),
     ];
     return [
-      {
-        code: 'neighbours-close',
-        level: 'note',
-        station: 'colour',
-        step: above.pour.id,
-        message: `Between pours ${below.nth + 1} and ${above.nth + 1} (pots ${lettersOf(below)} and ${lettersOf(above)}) the step is ${stepWord(apart)} when cured (${formatShort(apart, 1)}; from ${READS_AS_LINE} on it is a line): they read as one layer.`,
+      note(
+        { station: 'colour', step: above.pour.id },
+        'neighbours-close',
+        `Between pours ${below.nth + 1} and ${above.nth + 1} (pots ${lettersOf(below)} and ${lettersOf(above)}) the step is ${stepWord(apart)} when cured (${formatShort(apart, 1)}; from ${READS_AS_LINE} on it is a line): they read as one layer.`,
         remedies,
-      },
+      ),
     ];
   });
 }

@@ -16,8 +16,13 @@ import { poursOfOmbre } from '../../ombre/runs.ts';
 import { formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
 import type { OmbreLayer } from '../../weigh/ombre/types.ts';
-import type { Remedy, Warning } from '../warning.ts';
+import { note, refuse, remedy, warn, type Remedy, type Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
+
+const aboutOmbre = (plan: Plan, ombre: Ombre): Pick<Warning, 'station' | 'step'> => {
+  const [first] = poursOfOmbre(plan, ombre.id);
+  return { station: 'colour', ...(first ? { step: first.id } : {}) };
+};
 
 /** Steps that read clearly, for the number of layers offered instead. */
 const CLEAR_STEP = 2.5;
@@ -58,21 +63,20 @@ function rescaled(plan: Plan, ombre: Ombre, layers: readonly OmbreLayer[]): Reme
   const diluted = ombre.measure === 'stock';
   return [
     ...(enough !== undefined && ombre.measure === 'scale'
-      ? [{ label: `Weigh colorants to ${enough} g`, apply: weighTo(enough) }]
+      ? [remedy(`Weigh colorants to ${enough} g`, weighTo(enough))]
       : []),
     ...(!diluted && fineStepG * stockOf <= smallestG
       ? [
-          {
-            label: `Draw them from a diluted stock, 1 g in ${DILUTED_G_PER_G} g`,
-            apply: (p: Plan) => fromDilutedStock(p, ombre.id),
-          },
+          remedy(`Draw them from a diluted stock, 1 g in ${DILUTED_G_PER_G} g`, (p: Plan) =>
+            fromDilutedStock(p, ombre.id),
+          ),
         ]
       : withStock !== undefined
         ? [
-            {
-              label: `Draw them from a diluted stock, 1 g in ${DILUTED_G_PER_G} g, on a ${withStock} g scale`,
-              apply: (p: Plan) => weighTo(withStock)(fromDilutedStock(p, ombre.id)),
-            },
+            remedy(
+              `Draw them from a diluted stock, 1 g in ${DILUTED_G_PER_G} g, on a ${withStock} g scale`,
+              (p: Plan) => weighTo(withStock)(fromDilutedStock(p, ombre.id)),
+            ),
           ]
         : []),
   ];
@@ -87,7 +91,7 @@ function roundedAway(
   pours: readonly Pour[],
   labs: readonly Lab[],
   weights: Facts['weights'],
-): Pick<Warning, 'code' | 'level' | 'message' | 'remedies'> | undefined {
+): Warning | undefined {
   const layers = weights?.ombres.find((o) => o.ombre.id === ombre.id)?.layers ?? [];
   const paints = paintsOfOmbre(plan, ombre);
   const wantedStep = (one: Mix, other: Mix): number =>
@@ -108,17 +112,17 @@ function roundedAway(
   const { fineStepG } = plan.units;
   const cures = rescaled(plan, ombre, layers);
   const fewer = Math.max(LEAST_LAYERS, Math.ceil(pours.length * 0.7));
-  return {
-    code: 'ombre-steps-equal',
-    level: 'warn',
-    message: `Layers ${at + 1} and ${at + 2} of ${ombre.name} take the same colorant once it is weighed to ${ombre.measure === 'spoon' ? 'eighths of a teaspoon' : `${fineStepG} g`}: no step between them, and one elsewhere that is ${stepWord(most)} (${formatShort(most, 1)}).`,
-    remedies: [
+  return warn(
+    aboutOmbre(plan, ombre),
+    'ombre-steps-equal',
+    `Layers ${at + 1} and ${at + 2} of ${ombre.name} take the same colorant once it is weighed to ${ombre.measure === 'spoon' ? 'eighths of a teaspoon' : `${fineStepG} g`}: no step between them, and one elsewhere that is ${stepWord(most)} (${formatShort(most, 1)}).`,
+    [
       ...cures,
       ...(fewer < pours.length
-        ? [{ label: `Make it ${fewer} layers`, apply: (p: Plan) => setLayers(p, ombre.id, fewer) }]
+        ? [remedy(`Make it ${fewer} layers`, (p: Plan) => setLayers(p, ombre.id, fewer))]
         : []),
     ],
-  };
+  );
 }
 
 /** Steps wanted even differ by more than this part: the way between the ends turns back on itself. */
@@ -129,7 +133,7 @@ const within = (plan: Plan, remedies: readonly Remedy[]): readonly Remedy[] =>
   remedies.filter((r) => r.apply(plan).pots.length <= MOST_POTS);
 
 /** An ombre that was to be even to the eye and could not be made so. */
-function unevenSteps(plan: Plan, ombre: Ombre): Pick<Warning, 'code' | 'level' | 'message'>[] {
+function unevenSteps(plan: Plan, ombre: Ombre): Warning[] {
   if (ombre.spacing.kind !== 'even') return [];
   const paints = paintsOfOmbre(plan, ombre);
   const shades = shadesOf(plan, ombre).filter((s) => s.run === 0);
@@ -138,11 +142,11 @@ function unevenSteps(plan: Plan, ombre: Ombre): Pick<Warning, 'code' | 'level' |
   return steps.length < 2 || most <= least * UNEVEN
     ? []
     : [
-        {
-          code: 'ombre-uneven',
-          level: 'note',
-          message: `${ombre.name} could not be made quite even: its steps go from ${stepWord(least)} (${formatShort(least, 1)}) to ${stepWord(most)} (${formatShort(most, 1)}).`,
-        },
+        note(
+          aboutOmbre(plan, ombre),
+          'ombre-uneven',
+          `${ombre.name} could not be made quite even: its steps go from ${stepWord(least)} (${formatShort(least, 1)}) to ${stepWord(most)} (${formatShort(most, 1)}).`,
+        ),
       ];
 }
 
@@ -152,11 +156,7 @@ function unevenSteps(plan: Plan, ombre: Ombre): Pick<Warning, 'code' | 'level' |
 const OFF_BY = 1.3;
 
 /** An ombre that is even as it is graded, and not as the scale weighs it. */
-function roundedUneven(
-  plan: Plan,
-  ombre: Ombre,
-  weights: Facts['weights'],
-): Pick<Warning, 'code' | 'level' | 'message' | 'remedies'>[] {
+function roundedUneven(plan: Plan, ombre: Ombre, weights: Facts['weights']): Warning[] {
   const layers = weights?.ombres.find((o) => o.ombre.id === ombre.id)?.layers ?? [];
   if (ombre.spacing.kind !== 'even' || layers.length === 0) return [];
   const paints = paintsOfOmbre(plan, ombre);
@@ -176,56 +176,48 @@ function roundedUneven(
   if (!off || most <= least * OFF_BY) return [];
   const by = ombre.measure === 'spoon' ? 'eighths of a teaspoon' : `${plan.units.fineStepG} g`;
   return [
-    {
-      code: 'ombre-weighed-uneven',
-      level: 'note',
-      message: `${ombre.name} is graded evenly, and weighed to ${by} its steps go from ${stepWord(least)} (${formatShort(least, 1)}) to ${stepWord(most)} (${formatShort(most, 1)}).`,
-      remedies: rescaled(plan, ombre, layers),
-    },
+    note(
+      aboutOmbre(plan, ombre),
+      'ombre-weighed-uneven',
+      `${ombre.name} is graded evenly, and weighed to ${by} its steps go from ${stepWord(least)} (${formatShort(least, 1)}) to ${stepWord(most)} (${formatShort(most, 1)}).`,
+      rescaled(plan, ombre, layers),
+    ),
   ];
 }
 
 export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): Warning[] {
   return plan.ombres.flatMap((ombre): Warning[] => {
     const pours = poursOfOmbre(plan, ombre.id);
-    const first = pours[0];
-    const about = { station: 'colour', ...(first ? { step: first.id } : {}) } as const;
+    const about = aboutOmbre(plan, ombre);
     if (pours.length < LEAST_LAYERS)
       return [
-        {
-          ...about,
-          code: 'ombre-too-few',
-          level: 'warn',
-          message: `${ombre.name} has ${pours.length === 1 ? 'one layer' : 'no layers'}: an ombre needs two at least.`,
-          remedies:
-            pours.length === 1
-              ? [{ label: 'Make it five layers', apply: (p) => setLayers(p, ombre.id, 5) }]
-              : [
-                  {
-                    label: 'Remove this ombre',
-                    apply: (p) => ({ ...p, ombres: p.ombres.filter((o) => o.id !== ombre.id) }),
-                  },
-                ],
-        },
+        warn(
+          about,
+          'ombre-too-few',
+          `${ombre.name} has ${pours.length === 1 ? 'one layer' : 'no layers'}: an ombre needs two at least.`,
+          pours.length === 1
+            ? [remedy('Make it five layers', (p) => setLayers(p, ombre.id, 5))]
+            : [
+                remedy('Remove this ombre', (p) => ({
+                  ...p,
+                  ombres: p.ombres.filter((o) => o.id !== ombre.id),
+                })),
+              ],
+        ),
       ];
     const fault = weights?.ombres.find((o) => o.ombre.id === ombre.id)?.fault;
     if (fault) {
       const nth = pours.findIndex((p) => p.id === fault.pourId) + 1;
       return [
-        {
-          code: 'ombre-impossible',
-          level: 'refuse',
-          station: 'colour',
-          step: fault.pourId,
-          message: `${ombre.name}, layer ${nth}: ${fault.message}.`,
-          remedies: within(plan, [
-            { label: 'Give each layer the pot it needs', apply: (p) => repot(p, ombre.id) },
-            {
-              label: 'Use master blends',
-              apply: (p) => updateOmbre(p, ombre.id, { school: 'master-blends' }),
-            },
+        refuse(
+          { station: 'colour', step: fault.pourId },
+          'ombre-impossible',
+          `${ombre.name}, layer ${nth}: ${fault.message}.`,
+          within(plan, [
+            remedy('Give each layer the pot it needs', (p) => repot(p, ombre.id)),
+            remedy('Use master blends', (p) => updateOmbre(p, ombre.id, { school: 'master-blends' })),
           ]),
-        },
+        ),
       ];
     }
     const labs = pours.flatMap((p) => {
@@ -234,30 +226,25 @@ export function ombreWarnings({ plan, weights }: Facts, bodies: PlanBodies): War
     });
     const steps = differencesOf(labs).filter((_, i) => pours[i + 1]?.ombre?.turn !== 'restart');
     const rounded = roundedAway(plan, ombre, pours, labs, weights);
-    if (rounded) return [{ ...about, ...rounded }];
+    if (rounded) return [rounded];
     const least = Math.min(...steps);
     const whole = steps.reduce((a, b) => a + b, 0);
     if (least >= LEAST_STEP) {
       const graded = unevenSteps(plan, ombre);
-      const told = graded.length > 0 ? graded : roundedUneven(plan, ombre, weights);
-      return told.map((w) => ({ ...about, ...w }));
+      return graded.length > 0 ? graded : roundedUneven(plan, ombre, weights);
     }
     const fewer = Math.max(LEAST_LAYERS, Math.floor(whole / CLEAR_STEP) + 1);
     return [
-      {
-        ...about,
-        code: 'ombre-steps-close',
-        level: 'note',
-        message:
-          whole < CLEAR_STEP
-            ? `The ends of ${ombre.name} are hardly seen apart (${formatShort(whole, 1)}): it will read as one colour. Choose ends further apart.`
-            : `No step is seen between two neighbours of ${ombre.name} (${formatShort(least, 1)}; from about ${LEAST_STEP} on one is).`,
-        ...(whole >= CLEAR_STEP && fewer < pours.length
-          ? {
-              remedies: [{ label: `Make it ${fewer} layers`, apply: (p) => setLayers(p, ombre.id, fewer) }],
-            }
-          : {}),
-      },
+      note(
+        about,
+        'ombre-steps-close',
+        whole < CLEAR_STEP
+          ? `The ends of ${ombre.name} are hardly seen apart (${formatShort(whole, 1)}): it will read as one colour. Choose ends further apart.`
+          : `No step is seen between two neighbours of ${ombre.name} (${formatShort(least, 1)}; from about ${LEAST_STEP} on one is).`,
+        whole >= CLEAR_STEP && fewer < pours.length
+          ? [remedy(`Make it ${fewer} layers`, (p) => setLayers(p, ombre.id, fewer))]
+          : [],
+      ),
     ];
   });
 }

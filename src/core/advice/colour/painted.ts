@@ -8,7 +8,7 @@ import { plannedState } from '../../look/state.ts';
 import { gradedPots } from '../../ombre/runs.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import type { Facts } from '../facts.ts';
-import type { Warning } from '../warning.ts';
+import { remedy, warn, type Warning } from '../warning.ts';
 
 /** A painted colour this near to plain soap is plain soap, CIEDE2000. A judgement, no source. */
 const AS_PLAIN = 9;
@@ -33,18 +33,15 @@ export function paintedOnly({ plan }: Facts): Warning[] {
   const letters = painted.map((p) => p.letter).join(', ');
   const [are, take, them] = painted.length === 1 ? ['is', 'takes', 'It'] : ['are', 'take', 'They'];
   return [
-    {
-      code: 'painted-only',
-      level: 'warn',
-      station: 'colour',
-      ...(painted.length === 1 && painted[0] ? { pot: painted[0].id } : {}),
-      message: `${painted.length === 1 ? 'Pot' : 'Pots'} ${letters} ${are} drawn in a colour given by hand but ${take} no colorant. ${them} will be poured plain: the sheet weighs no colour for ${painted.length === 1 ? 'it' : 'them'}.`,
-      remedies: [
-        {
-          label: painted.length === 1 ? 'Draw it plain, as it is' : 'Draw them plain, as they are',
-          apply: (p) => painted.reduce((now, pot) => mixPot(now, pot.id), p),
-        },
+    warn(
+      { station: 'colour', ...(painted.length === 1 && painted[0] ? { pot: painted[0].id } : {}) },
+      'painted-only',
+      `${painted.length === 1 ? 'Pot' : 'Pots'} ${letters} ${are} drawn in a colour given by hand but ${take} no colorant. ${them} will be poured plain: the sheet weighs no colour for ${painted.length === 1 ? 'it' : 'them'}.`,
+      [
+        remedy(painted.length === 1 ? 'Draw it plain, as it is' : 'Draw them plain, as they are', (p) =>
+          painted.reduce((now, pot) => mixPot(now, pot.id), p),
+        ),
       ],
-    },
+    ),
   ];
 }

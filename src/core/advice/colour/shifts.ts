@@ -8,7 +8,7 @@ import type { Plan } from '../../plan/planSchema.ts';
 import { formatPercent, formatShort } from '../../units/format.ts';
 import type { WarningCode } from '../../result/warningCodes.ts';
 import type { Facts } from '../facts.ts';
-import type { Warning } from '../warning.ts';
+import { note, remedy, warn, type Warning } from '../warning.ts';
 import type { PlanBodies } from '../../ombre/coloursOf.ts';
 import { curedIf } from './bodies.ts';
 
@@ -33,12 +33,11 @@ export function tanned(facts: Facts): Warning[] {
   const list = shifts(facts, facts.bodies, curedIf(facts, { scented: false }));
   if (list.length === 0) return [];
   return [
-    {
-      code: 'fragrance-tans',
-      level: 'warn',
-      station: 'colour',
-      message: `${tanning.map((f) => `${f.name} (${formatPercent(f.vanillinPercent ?? 0)} vanillin)`).join(' and ')} will tan these pots over the cure: ${list.join(', ')} (a difference of 2 shows). Deep colours hide it. The figures are estimates.`,
-    },
+    warn(
+      { station: 'colour' },
+      'fragrance-tans',
+      `${tanning.map((f) => `${f.name} (${formatPercent(f.vanillinPercent ?? 0)} vanillin)`).join(' and ')} will tan these pots over the cure: ${list.join(', ')} (a difference of 2 shows). Deep colours hide it. The figures are estimates.`,
+    ),
   ];
 }
 
@@ -57,13 +56,12 @@ export function paled(facts: Facts): Warning[] {
   const list = shifts(facts, facts.bodies, curedIf(facts, { heat: 1e-9 }));
   if (list.length === 0) return [];
   return [
-    {
-      code: 'pales-in-heat',
-      level: 'warn',
-      station: 'colour',
-      message: `${heat === 1 ? 'A warm oven' : 'A warm wrap'} will pale these pots: ${list.join(', ')}. Makers steady a yellow with a little white; a cool place keeps it.`,
-      remedies: [{ label: 'Leave the loaf cool instead', apply: leaveCool }],
-    },
+    warn(
+      { station: 'colour' },
+      'pales-in-heat',
+      `${heat === 1 ? 'A warm oven' : 'A warm wrap'} will pale these pots: ${list.join(', ')}. Makers steady a yellow with a little white; a cool place keeps it.`,
+      [remedy('Leave the loaf cool instead', leaveCool)],
+    ),
   ];
 }
 
@@ -74,15 +72,15 @@ export function behaviours({ plan }: Facts): Warning[] {
       .filter((c) => c.nature && wanted(c.nature))
       .map((c) => c.name)
       .join(', ');
-  const note = (code: WarningCode, names: string, text: string): Warning[] =>
-    names === '' ? [] : [{ code, level: 'note', station: 'colour', message: `${names}: ${text}` }];
+  const told = (code: WarningCode, names: string, text: string): Warning[] =>
+    names === '' ? [] : [note({ station: 'colour' }, code, `${names}: ${text}`)];
   return [
-    ...note(
+    ...told(
       'bleeds',
       named((n) => n.bleeds),
       'bleeds into lighter layers beside it over weeks. Keep pale lines away from it.',
     ),
-    ...note(
+    ...told(
       'does-not-survive',
       named((n) => n.morph !== undefined && !n.morph.returns),
       'changes for good while the batter is fresh. The bar is drawn with the colour it turns to.',
@@ -99,13 +97,11 @@ export function undescribed({ plan }: Facts): Warning[] {
     });
     if (p.colour !== undefined || names.length === 0) return [];
     return [
-      {
-        code: 'colorant-unknown',
-        level: 'warn',
-        station: 'colour',
-        pot: p.id,
-        message: `${names.join(', ')} in pot ${p.letter} is not described, so it adds nothing to the colour drawn. Choose it from the library, or give the pot a colour by hand.`,
-      },
+      warn(
+        { station: 'colour', pot: p.id },
+        'colorant-unknown',
+        `${names.join(', ')} in pot ${p.letter} is not described, so it adds nothing to the colour drawn. Choose it from the library, or give the pot a colour by hand.`,
+      ),
     ];
   });
 }
@@ -115,23 +111,20 @@ export function overruled({ plan }: Facts): Warning[] {
   const graded = gradedPots(plan);
   return plan.pots
     .filter((p) => graded.has(p.id) && (p.colorants.length > 0 || p.colour !== undefined))
-    .map((p): Warning => ({
-      code: 'graded-pot-has-own',
-      level: 'warn',
-      station: 'colour',
-      pot: p.id,
-      message: `An ombre is poured from pot ${p.letter}, so its own colorants and colour do not count.`,
-      remedies: [
-        {
-          label: `Empty pot ${p.letter} of its own colorants`,
-          apply: (q) => {
+    .map((p): Warning =>
+      warn(
+        { station: 'colour', pot: p.id },
+        'graded-pot-has-own',
+        `An ombre is poured from pot ${p.letter}, so its own colorants and colour do not count.`,
+        [
+          remedy(`Empty pot ${p.letter} of its own colorants`, (q) => {
             const mixed = mixPot(q, p.id);
             return {
               ...mixed,
               pots: mixed.pots.map((r) => (r.id === p.id ? { ...r, colorants: [] } : r)),
             };
-          },
-        },
-      ],
-    }));
+          }),
+        ],
+      ),
+    );
 }

@@ -5,7 +5,7 @@ import type { Top } from '../../plan/stepSchema.ts';
 import type { TopWay } from '../../plan/topSchema.ts';
 import { formatLength } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Remedy, Warning } from '../warning.ts';
+import { remedy, warn, type Remedy, type Warning } from '../warning.ts';
 
 /** Lengths are known to this, mm. */
 export const TOUCH = 0.05;
@@ -37,16 +37,12 @@ export function overCut(
   const fits = Math.floor((roomMm + TOUCH) / acrossMm);
   const size = floorHalf(roomMm / count);
   return [
-    {
-      ...about,
-      code: 'top-over-cut',
-      level: 'warn',
-      message: `${count} ${what} of ${say(acrossMm)} take ${say(count * acrossMm)}, and a bar has ${say(roomMm)} there: they lie on its cuts.`,
-      remedies: [
-        ...(fits >= 1 ? [remedies.fewer(fits)] : []),
-        ...(size >= 3 ? [remedies.smaller(size)] : []),
-      ],
-    },
+    warn(
+      about,
+      'top-over-cut',
+      `${count} ${what} of ${say(acrossMm)} take ${say(count * acrossMm)}, and a bar has ${say(roomMm)} there: they lie on its cuts.`,
+      [...(fits >= 1 ? [remedies.fewer(fits)] : []), ...(size >= 3 ? [remedies.smaller(size)] : [])],
+    ),
   ];
 }
 
@@ -61,19 +57,19 @@ export function clearOfCuts(facts: Facts, step: Top, about: About, way: EveryBar
   const put = (change: Partial<Pick<EveryBar, 'rows' | 'perBar' | 'acrossMm'>>) => (p: Plan) =>
     setTop(p, step.id, { ...way, ...change });
   const say = (mm: number): string => formatLength(mm, facts.plan.units.length);
-  const smaller = (mm: number): Remedy => ({ label: `${say(mm)} across`, apply: put({ acrossMm: mm }) });
+  const smaller = (mm: number): Remedy => remedy(`${say(mm)} across`, put({ acrossMm: mm }));
   return [
     ...overCut(
       facts,
       about,
       { count: way.perBar, acrossMm, roomMm: deepMm, what },
-      { fewer: (n) => ({ label: `${n} to a bar`, apply: put({ perBar: n }) }), smaller },
+      { fewer: (n) => remedy(`${n} to a bar`, put({ perBar: n })), smaller },
     ),
     ...overCut(
       facts,
       about,
       { count: way.rows, acrossMm, roomMm: wideMm, what: `rows of ${what}` },
-      { fewer: (n) => ({ label: `${n} rows`, apply: put({ rows: n }) }), smaller },
+      { fewer: (n) => remedy(`${n} rows`, put({ rows: n })), smaller },
     ),
   ];
 }

@@ -5,7 +5,7 @@ import type { Top } from '../../plan/stepSchema.ts';
 import type { TopWay } from '../../plan/topSchema.ts';
 import { formatLength } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Warning } from '../warning.ts';
+import { warn, refuse, remedy, type Warning } from '../warning.ts';
 import { type About, TOUCH, clearOfCuts, floorHalf } from './clear.ts';
 
 /** A spoon pressed in. */
@@ -17,19 +17,18 @@ export function dented(
 ): Warning[] {
   const { plan, geometry, stack } = facts;
   const say = (mm: number): string => formatLength(mm, plan.units.length);
-  const leave = { label: 'Leave them out', apply: (p: Plan) => removeStep(p, step.id) };
+  const leave = remedy('Leave them out', (p: Plan) => removeStep(p, step.id));
   const lasts = geometry.rooms.flatMap((room) => stack.layers.findLast((l) => l.room === room) ?? []);
   if (lasts.some((l) => !l.rough))
     return [
-      {
-        ...about,
-        code: 'dents-slanted',
-        level: 'refuse',
-        message: lasts.some((l) => l.scraping)
+      refuse(
+        about,
+        'dents-slanted',
+        lasts.some((l) => l.scraping)
           ? 'The last layer is scraped to a profile: no dents are pressed into that.'
           : 'The last layer slopes: dents are pressed into a level top.',
-        remedies: [leave],
-      },
+        [leave],
+      ),
     ];
   const through = Math.max(0, ...lasts.map((l) => l.rough?.crossesMm ?? 0));
   // what is pushed aside raises the top in proportion: at this depth they come to the layer's foot
@@ -38,23 +37,21 @@ export function dented(
   return [
     ...(through > TOUCH
       ? [
-          {
-            ...about,
-            code: 'dents-through' as const,
-            level: 'warn' as const,
-            message: `Dents ${say(way.depthMm)} deep go ${say(through)} through the last layer.`,
-            remedies: [
+          warn(
+            about,
+            'dents-through',
+            `Dents ${say(way.depthMm)} deep go ${say(through)} through the last layer.`,
+            [
               ...(less >= 0.5
                 ? [
-                    {
-                      label: `Only ${say(less)} deep`,
-                      apply: (p: Plan) => setTop(p, step.id, { ...way, depthMm: less }),
-                    },
+                    remedy(`Only ${say(less)} deep`, (p: Plan) =>
+                      setTop(p, step.id, { ...way, depthMm: less }),
+                    ),
                   ]
                 : []),
               leave,
             ],
-          },
+          ),
         ]
       : []),
     ...clearOfCuts(facts, step, about, way, 'dents'),

@@ -5,7 +5,7 @@ import type { TopWay } from '../../plan/topSchema.ts';
 import { stagePhrase } from '../../setting/stage.ts';
 import { formatLength } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Warning } from '../warning.ts';
+import { refuse, remedy, warn, type Warning } from '../warning.ts';
 import { HEAPS } from '../../pattern/windows.ts';
 import { type About, TOUCH } from './clear.ts';
 
@@ -22,13 +22,12 @@ export function mounded(
   const outside: Warning[] =
     Math.abs(way.offMm) > half + TOUCH
       ? [
-          {
-            ...about,
-            code: 'top-over-edge',
-            level: 'refuse',
-            message: `The ridge of the mound is ${say(Math.abs(way.offMm))} off the middle, and the wall is ${say(half)} from it.`,
-            remedies: [{ label: 'Along the middle', apply: (p) => setTop(p, step.id, { ...way, offMm: 0 }) }],
-          },
+          refuse(
+            about,
+            'top-over-edge',
+            `The ridge of the mound is ${say(Math.abs(way.offMm))} off the middle, and the wall is ${say(half)} from it.`,
+            [remedy('Along the middle', (p) => setTop(p, step.id, { ...way, offMm: 0 }))],
+          ),
         ]
       : [];
   const before = plan.steps.slice(0, plan.steps.indexOf(step));
@@ -39,18 +38,16 @@ export function mounded(
   const soft: Warning[] =
     !waits && pot && pot.stage < HEAPS.least
       ? [
-          {
-            ...about,
-            code: 'mound-soft',
-            level: 'warn',
-            message: `The mound would be heaped on batter that is ${stagePhrase(pot.stage)}: it sinks in. It stands on what is ${stagePhrase(HEAPS.least)}.`,
-            remedies: [
-              {
-                label: `Wait until it is ${stagePhrase(HEAPS.least)}`,
-                apply: (p) => waitBefore(p, step.id, HEAPS.least),
-              },
+          warn(
+            about,
+            'mound-soft',
+            `The mound would be heaped on batter that is ${stagePhrase(pot.stage)}: it sinks in. It stands on what is ${stagePhrase(HEAPS.least)}.`,
+            [
+              remedy(`Wait until it is ${stagePhrase(HEAPS.least)}`, (p) =>
+                waitBefore(p, step.id, HEAPS.least),
+              ),
             ],
-          },
+          ),
         ]
       : [];
   return [...outside, ...soft];

@@ -8,7 +8,7 @@ import type { TopWay } from '../../plan/topSchema.ts';
 import { stagePhrase } from '../../setting/stage.ts';
 import { formatLength, formatMass } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Remedy, Warning } from '../warning.ts';
+import { refuse, remedy, warn, type Remedy, type Warning } from '../warning.ts';
 import { type About, TOUCH, barsOf, floorHalf, narrowest, overCut } from './clear.ts';
 import { PIPES } from '../../pattern/windows.ts';
 
@@ -27,10 +27,8 @@ export function piped(
   const bars = barsOf(facts);
   const { wideMm, deepMm } = narrowest(bars);
   const rows = way.rows.flatMap((row, i): Warning[] => {
-    const smaller = (mm: number): Remedy => ({
-      label: `Row ${i + 1}: ${say(mm)} across`,
-      apply: (p) => setRow(p, step.id, i, { acrossMm: mm }),
-    });
+    const smaller = (mm: number): Remedy =>
+      remedy(`Row ${i + 1}: ${say(mm)} across`, (p) => setRow(p, step.id, i, { acrossMm: mm }));
     const along =
       row.perBar === undefined || bars.length === 0
         ? []
@@ -39,10 +37,8 @@ export function piped(
             about,
             { count: row.perBar, acrossMm: row.acrossMm, roomMm: deepMm, what: `dollops of row ${i + 1}` },
             {
-              fewer: (n) => ({
-                label: `Row ${i + 1}: ${n} to a bar`,
-                apply: (p) => setRow(p, step.id, i, { perBar: n }),
-              }),
+              fewer: (n) =>
+                remedy(`Row ${i + 1}: ${n} to a bar`, (p) => setRow(p, step.id, i, { perBar: n })),
               smaller,
             },
           );
@@ -51,38 +47,33 @@ export function piped(
     const aside: Warning[] =
       bars.length > 0 && over > TOUCH
         ? [
-            {
-              ...about,
-              code: 'top-over-edge',
-              level: 'warn',
-              message: `Row ${i + 1} hangs ${say(over)} over the edge of a bar, which is ${say(wideMm)} wide.`,
-              remedies:
-                row.acrossMm <= wideMm
-                  ? [
-                      {
-                        label: `Row ${i + 1} in to ${say(within)} off the middle`,
-                        apply: (p) => setRow(p, step.id, i, { offMm: within * Math.sign(row.offMm) }),
-                      },
-                    ]
-                  : [smaller(floorHalf(wideMm))],
-            },
+            warn(
+              about,
+              'top-over-edge',
+              `Row ${i + 1} hangs ${say(over)} over the edge of a bar, which is ${say(wideMm)} wide.`,
+              row.acrossMm <= wideMm
+                ? [
+                    remedy(`Row ${i + 1} in to ${say(within)} off the middle`, (p) =>
+                      setRow(p, step.id, i, { offMm: within * Math.sign(row.offMm) }),
+                    ),
+                  ]
+                : [smaller(floorHalf(wideMm))],
+            ),
           ]
         : [];
     const tall: Warning[] =
       row.heightMm > row.acrossMm * TALLEST
         ? [
-            {
-              ...about,
-              code: 'piping-tall',
-              level: 'warn',
-              message: `Row ${i + 1} is ${say(row.heightMm)} high on a foot of ${say(row.acrossMm)}: it leans over.`,
-              remedies: [
-                {
-                  label: `Row ${i + 1}: ${say(row.acrossMm)} high`,
-                  apply: (p) => setRow(p, step.id, i, { heightMm: Math.min(80, row.acrossMm) }),
-                },
+            warn(
+              about,
+              'piping-tall',
+              `Row ${i + 1} is ${say(row.heightMm)} high on a foot of ${say(row.acrossMm)}: it leans over.`,
+              [
+                remedy(`Row ${i + 1}: ${say(row.acrossMm)} high`, (p) =>
+                  setRow(p, step.id, i, { heightMm: Math.min(80, row.acrossMm) }),
+                ),
               ],
-            },
+            ),
           ]
         : [];
     return [...along, ...aside, ...tall];
@@ -91,24 +82,20 @@ export function piped(
     const pot = secondPot(plan, id);
     return pot && pot.stage < PIPES.least
       ? [
-          {
-            ...about,
-            code: 'piping-thin',
-            level: 'warn',
-            message: `Pot ${pot.letter} is to be piped when it is ${stagePhrase(pot.stage)}: dollops run flat. They keep their shape from ${stagePhrase(PIPES.least)} on.`,
-            remedies: [
-              {
-                label: `Pipe it when it is ${stagePhrase(PIPES.least)}`,
-                apply: (p) => {
-                  const next = inSecond(
-                    (part) => updatePot(part, id, { stage: PIPES.least }),
-                    () => 1,
-                  )(p);
-                  return 'ok' in next ? p : next;
-                },
-              },
+          warn(
+            about,
+            'piping-thin',
+            `Pot ${pot.letter} is to be piped when it is ${stagePhrase(pot.stage)}: dollops run flat. They keep their shape from ${stagePhrase(PIPES.least)} on.`,
+            [
+              remedy(`Pipe it when it is ${stagePhrase(PIPES.least)}`, (p) => {
+                const next = inSecond(
+                  (part) => updatePot(part, id, { stage: PIPES.least }),
+                  () => 1,
+                )(p);
+                return 'ok' in next ? p : next;
+              }),
             ],
-          },
+          ),
         ]
       : [];
   });
@@ -130,12 +117,11 @@ function nothingToWeigh(
     const massG = inAll(moulds, (m) => m.tops.reduce((s, t) => s + (t.pot === id ? t.massG : 0), 0));
     if (!pot || massG >= scaleStepG) return [];
     return [
-      {
-        ...about,
-        code: 'piping-too-small',
-        level: 'refuse',
-        message: `All that is piped of pot ${pot.letter} is ${formatMass(massG, mass, 0.01)}, less than the ${scaleStepG} g that the scale shows: it cannot be weighed. Make its rows larger, or weigh finer.`,
-      },
+      refuse(
+        about,
+        'piping-too-small',
+        `All that is piped of pot ${pot.letter} is ${formatMass(massG, mass, 0.01)}, less than the ${scaleStepG} g that the scale shows: it cannot be weighed. Make its rows larger, or weigh finer.`,
+      ),
     ];
   });
 }

@@ -5,7 +5,7 @@ import type { Top } from '../../plan/stepSchema.ts';
 import type { TopWay } from '../../plan/topSchema.ts';
 import { formatMass, formatShort } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Warning } from '../warning.ts';
+import { note, warn, remedy, type Warning } from '../warning.ts';
 import type { About } from './clear.ts';
 
 /** So many times the usual salt is a crust. A judgement, no source. */
@@ -24,30 +24,22 @@ export function strewn(
   return [
     ...(way.massG > usual * CRUST
       ? [
-          {
-            ...about,
-            code: 'salt-much' as const,
-            level: 'warn' as const,
-            message: `${say(way.massG)} of salt is ${formatShort(way.massG / usual, 1)} times what such a top takes: it lies loose, much of it falls off at the cut, and in damp air the top weeps.`,
-            remedies: [
-              {
-                label: `Only ${say(usual)}`,
-                apply: (p: Plan) => setTop(p, step.id, { ...way, massG: usual }),
-              },
-            ],
-          },
+          warn(
+            about,
+            'salt-much',
+            `${say(way.massG)} of salt is ${formatShort(way.massG / usual, 1)} times what such a top takes: it lies loose, much of it falls off at the cut, and in damp air the top weeps.`,
+            [remedy(`Only ${say(usual)}`, (p: Plan) => setTop(p, step.id, { ...way, massG: usual }))],
+          ),
         ]
       : []),
     ...(plan.cut.onSide !== true && plan.cut.way === undefined
       ? [
-          {
-            ...about,
-            code: 'salt-drags' as const,
-            level: 'note' as const,
-            message:
-              'A wire that goes in through the top drags salt down the faces. Cut on its side it does not.',
-            remedies: [{ label: 'Cut on its side', apply: lainOnSide(true) }],
-          },
+          note(
+            about,
+            'salt-drags',
+            'A wire that goes in through the top drags salt down the faces. Cut on its side it does not.',
+            [remedy('Cut on its side', lainOnSide(true))],
+          ),
         ]
       : []),
   ];

@@ -4,7 +4,7 @@ import type { Top } from '../../plan/stepSchema.ts';
 import type { TopWay } from '../../plan/topSchema.ts';
 import { formatLength } from '../../units/format.ts';
 import type { Facts } from '../facts.ts';
-import type { Warning } from '../warning.ts';
+import { refuse, remedy, type Warning } from '../warning.ts';
 import { type About, TOUCH, clearOfCuts, floorHalf } from './clear.ts';
 
 /** Straws stuck in. */
@@ -20,18 +20,12 @@ export function straws(
   return [
     ...(way.deepMm > fill.heightMm + TOUCH
       ? [
-          {
-            ...about,
-            code: 'straws-deep' as const,
-            level: 'refuse' as const,
-            message: `Straws go ${say(way.deepMm)} deep, and the soap is ${say(fill.heightMm)} deep.`,
-            remedies: [
-              {
-                label: `${say(most)} deep`,
-                apply: (p: Plan) => setTop(p, step.id, { ...way, deepMm: most }),
-              },
-            ],
-          },
+          refuse(
+            about,
+            'straws-deep',
+            `Straws go ${say(way.deepMm)} deep, and the soap is ${say(fill.heightMm)} deep.`,
+            [remedy(`${say(most)} deep`, (p: Plan) => setTop(p, step.id, { ...way, deepMm: most }))],
+          ),
         ]
       : []),
     ...clearOfCuts(facts, step, about, way, 'straws'),

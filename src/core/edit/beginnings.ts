@@ -17,6 +17,7 @@ import { onMat } from './mat.ts';
 import { pipedTop } from './pipedTop.ts';
 import { sculptedLayers } from './scrape.ts';
 import { finishLevel, setTilt, zigzag } from './tilt.ts';
+import { isRound } from '../mould/round.ts';
 
 /** A way of pouring that a plan can begin from. */
 export interface Beginning {
@@ -216,9 +217,7 @@ function layered(plan: Plan, colours: Chosen['colours'], layers: number): Plan {
 /** The middle of a mould's floor, across: where a divider parts it into two alike. */
 const halfWidth = (mould: Mould): number => {
   const { shape } = mould;
-  return shape.kind === 'tube' || shape.kind === 'half-round'
-    ? shape.diameterMm / 2 - mould.linerMm
-    : insideOf(shape, mould).floor.width / 2;
+  return isRound(shape) ? shape.diameterMm / 2 - mould.linerMm : insideOf(shape, mould).floor.width / 2;
 };
 
 function graded(

@@ -6,6 +6,7 @@ import type { Plan } from '../plan/planSchema.ts';
 import type { Wall } from '../plan/stepSchema.ts';
 import type { LaidMould } from '../fill/laid.ts';
 import { formatShort } from '../units/format.ts';
+import { isRound } from '../mould/round.ts';
 
 /** One mark on a wall: the pour that comes up to it and its height above the lined floor. */
 export interface WallMark {
@@ -35,8 +36,7 @@ function leanOf({ geometry }: Walled, wall: Wall): number {
   return Math.hypot(1, out / heightMm);
 }
 
-const roundWalled = (plan: Plan): boolean =>
-  plan.mould.shape.kind === 'half-round' || plan.mould.shape.kind === 'tube';
+const roundWalled = (plan: Plan): boolean => isRound(plan.mould.shape);
 
 const heightOn = (layer: PouredLayer, wall: Wall): number => pouredHeights(layer)[wall];
 

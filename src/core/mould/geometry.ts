@@ -11,6 +11,7 @@ import { columnsIn } from './column.ts';
 import { insideOf } from './inside.ts';
 import { roomsOf, type Room } from './rooms.ts';
 import type { Mould } from './schema.ts';
+import { isRound, standsOnEnd } from './round.ts';
 
 export const MM3_PER_ML = 1000;
 
@@ -47,10 +48,10 @@ const lifted = (outline: readonly Flat[], by: number): Flat[] => outline.map(([a
 
 function formOf(mould: Mould): Form {
   const { shape, linerMm } = mould;
-  if (shape.kind === 'half-round' || shape.kind === 'tube') {
+  if (isRound(shape)) {
     const radius = shape.diameterMm / 2 - linerMm;
     const width = 2 * radius;
-    if (shape.kind === 'tube' && shape.stands === 'standing') {
+    if (standsOnEnd(shape)) {
       const size = { width, length: width };
       return {
         solid: standingPrism(

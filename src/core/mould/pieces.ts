@@ -1,6 +1,8 @@
 import type { MouldGeometry } from './geometry.ts';
 import type { Mould } from './schema.ts';
 import type { Millimetres } from '../units/quantity.ts';
+import { standsOnEnd } from './round.ts';
+import type { Runs } from './runs.ts';
 
 /**
  * One piece of soap as it comes out of the mould: a compartment's, or all of it. It is cut square to `axis`:
@@ -19,10 +21,8 @@ export interface Piece {
   readonly leftMm: Millimetres;
 }
 
-const standing = ({ shape }: Mould): boolean => shape.kind === 'tube' && shape.stands === 'standing';
-
 /** The stretches that a divider leaves of a width or a length, from one wall to the other. */
-function stretches(mould: Mould, runs: 'lengthwise' | 'crosswise', wholeMm: Millimetres) {
+function stretches(mould: Mould, runs: Runs, wholeMm: Millimetres) {
   const { divider } = mould;
   if (divider?.runs !== runs) return [{ fromMm: 0, lengthMm: wholeMm }];
   const half = divider.thicknessMm / 2;
@@ -50,6 +50,6 @@ export function piecesOf(mould: Mould, geometry: MouldGeometry, fillMm: Millimet
     })),
   );
   return pieces.map((p, room) =>
-    standing(mould) ? { ...p, room, axis: 'z', fromMm: 0, lengthMm: fillMm } : { ...p, room },
+    standsOnEnd(mould.shape) ? { ...p, room, axis: 'z', fromMm: 0, lengthMm: fillMm } : { ...p, room },
   );
 }

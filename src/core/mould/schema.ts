@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { REPEATED_EDGES } from '../flow/edge.ts';
 import { degrees, lengthMm, listOf, massG, name } from '../validate/fields.ts';
 import { columnId } from '../validate/ids.ts';
+import { runsSchema } from './runs.ts';
 
 const boxShape = v.strictObject({
   kind: v.literal('box'),
@@ -53,7 +54,7 @@ export const shapeSchema = v.variant('kind', [
 
 /** Removable walls inside. `lengthwise` walls run along the loaf, `crosswise` ones across it. */
 const dividerSchema = v.strictObject({
-  runs: v.picklist(['lengthwise', 'crosswise']),
+  runs: runsSchema,
   /** middle of each wall, from the left wall (lengthwise) or the near end (crosswise), at the lined floor */
   atMm: listOf(lengthMm(1, 2000), 11, 'at most 11 walls', 1, 'a divider has at least one wall'),
   thicknessMm: lengthMm(0.1, 30),
@@ -107,7 +108,7 @@ const matSchema = v.strictObject({
   /** from one hollow to the next */
   pitchMm: lengthMm(3, 400),
   /** its hollows run along the loaf, or across it */
-  runs: v.picklist(['lengthwise', 'crosswise']),
+  runs: runsSchema,
 });
 
 const wholeBars = (most: number) =>

@@ -4,12 +4,13 @@ import type { MouldGeometry } from '../mould/geometry.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Wire } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
+import { isRound, standsOnEnd } from '../mould/round.ts';
 
 /** Why a straight wire does not go down in a mould of a shape; undefined where it does. */
 export function tooRound(shape: Mould['shape'], lies: Wire['lies']): string | undefined {
-  if (shape.kind === 'tube' && shape.stands === 'standing')
+  if (standsOnEnd(shape))
     return 'The mould is round: a straight wire as long as the mould does not go down in it.';
-  if (lies === 'crosswise' && (shape.kind === 'tube' || shape.kind === 'half-round'))
+  if (lies === 'crosswise' && isRound(shape))
     return 'The mould is round across: a wire from side to side does not go down in it. Lay it from end to end.';
   return undefined;
 }

@@ -5,6 +5,7 @@ import { columnOutline, columnsIn, hasEye } from '../mould/column.ts';
 import { repeats } from './faults.ts';
 import type { Mould } from '../mould/schema.ts';
 import type { Fault } from '../result/result.ts';
+import { isRound, liesRound, standsOnEnd } from '../mould/round.ts';
 
 const leastInside = ({ floor, rim, heightMm }: Inside): number =>
   Math.min(floor.width, floor.length, rim.width, rim.length, heightMm);
@@ -18,13 +19,13 @@ function floorOf(mould: Mould): {
   readonly round: boolean;
 } {
   const { shape, linerMm } = mould;
-  if (shape.kind !== 'half-round' && shape.kind !== 'tube') {
+  if (!isRound(shape)) {
     const inside = insideOf(shape, mould);
     return { ...inside.floor, least: leastInside(inside), round: false };
   }
   const width = shape.diameterMm - 2 * linerMm;
   const length = shape.lengthMm - 2 * linerMm;
-  const stands = shape.kind === 'tube' && shape.stands === 'standing';
+  const stands = standsOnEnd(shape);
   return { width, length: stands ? width : length, least: Math.min(width, length), round: stands };
 }
 
@@ -110,7 +111,7 @@ function checkDivider(
 /** A mat lies on a flat floor, and its hollows end above it. */
 function checkMat({ mat, shape }: Mould): Fault[] {
   if (!mat) return [];
-  if (shape.kind === 'half-round' || (shape.kind === 'tube' && shape.stands === 'lying'))
+  if (liesRound(shape))
     return [
       {
         code: 'mat-on-round',

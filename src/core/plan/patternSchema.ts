@@ -3,6 +3,7 @@ import { lengthMm, listOf, parts } from '../validate/fields.ts';
 import { potId } from '../validate/ids.ts';
 import { spot } from '../ways/spot.ts';
 import { placeSchema } from '../ways/ways.ts';
+import { runsSchema } from '../mould/runs.ts';
 
 /** More rounds than this nobody pours. */
 export const MOST_ROUNDS = 60;
@@ -47,7 +48,7 @@ const pathSchema = v.variant('kind', [
   /** back and forth, side to side or end to end */
   v.strictObject({
     kind: v.literal('lines'),
-    runs: v.picklist(['lengthwise', 'crosswise']),
+    runs: runsSchema,
     spacingMm: lengthMm(4, 300),
     /** every line the same way, or there and back */
     turns: v.boolean(),

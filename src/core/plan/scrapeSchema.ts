@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { REPEATED_EDGES } from '../flow/edge.ts';
 import { lengthMm, listOf } from '../validate/fields.ts';
+import { runsSchema } from '../mould/runs.ts';
 
 /** How many points an edge drawn by hand may have. */
 export const MOST_EDGE_POINTS = 400;
@@ -38,7 +39,7 @@ const edgeSchema = v.variant('kind', [
 /** The layer poured last is scraped to a profile once it is thick enough to keep it. */
 export const scrapeFields = {
   /** along the loaf, its profile seen where a bar is cut; or from side to side */
-  pulled: v.picklist(['lengthwise', 'crosswise']),
+  pulled: runsSchema,
   edge: edgeSchema,
   /** from the scraper's lowest tip to its highest place */
   reliefMm: lengthMm(0.5, 200),

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { colour, lengthMm, listOf, massG, name } from '../validate/fields.ts';
 import { potId } from '../validate/ids.ts';
+import { runsSchema } from '../mould/runs.ts';
 
 /** More than this nobody pipes or presses into the top of one bar. */
 const MOST_ON_A_BAR = 24;
@@ -41,7 +42,7 @@ export const topSchema = v.variant('top', [
   v.strictObject({
     top: v.literal('mound'),
     pot: potId,
-    runs: v.picklist(['lengthwise', 'crosswise']),
+    runs: runsSchema,
     /** its ridge, so far to the right of the middle, or beyond it */
     offMm: lengthMm(-1000, 1000),
     wideMm: lengthMm(5, 1000),

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { lengthMm, listOf } from '../validate/fields.ts';
+import { runsSchema } from '../mould/runs.ts';
 
 /** How many points a wire's way may have. */
 export const MOST_WIRE_POINTS = 120;
@@ -10,7 +11,7 @@ const wirePoint = v.strictObject({ acrossMm: lengthMm(-1000, 1000), heightMm: le
 /** A straight wire as long as the loaf, moved through the batter that is still fluid. */
 export const wireFields = {
   /** it lies from end to end and is moved across, or from side to side and is moved along */
-  lies: v.picklist(['lengthwise', 'crosswise']),
+  lies: runsSchema,
   /** how thick it is, with what is on it */
   girthMm: lengthMm(0.5, 40),
   /** the length of its straight part; as long as the mould's inside, less a little, when absent */

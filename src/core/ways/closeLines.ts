@@ -5,10 +5,11 @@ import { plural } from '../units/words.ts';
 import { lengthMm } from '../validate/fields.ts';
 import { firstLine, straight } from './fromAbove.ts';
 import { way } from './way.ts';
+import { runsSchema } from '../mould/runs.ts';
 
 const schema = v.strictObject({
   at: v.literal('close-lines'),
-  runs: v.picklist(['lengthwise', 'crosswise']),
+  runs: runsSchema,
   spacingMm: lengthMm(4, 200),
 });
 

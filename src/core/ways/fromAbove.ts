@@ -1,5 +1,6 @@
 import type { Box } from '../flow/box.ts';
 import type { Spot } from '../flow/spec.ts';
+import type { Runs } from '../mould/runs.ts';
 
 /**
  * Where batter or a tool goes in a mould as it is seen from above, mm from the middle of its floor: right,
@@ -12,8 +13,6 @@ export interface FromAbove {
   /** places, in the order they are poured into */
   readonly spots: readonly Spot[];
 }
-
-export type Runs = 'lengthwise' | 'crosswise';
 
 /** Straight lines from end to end, or from side to side, at these places across. */
 export const straight = (floor: Box, runs: Runs, places: readonly number[]): readonly (readonly Spot[])[] =>

@@ -3,11 +3,12 @@ import type { Box } from '../flow/box.ts';
 import { lengthMm } from '../validate/fields.ts';
 import { straight } from './fromAbove.ts';
 import { SPREADS, way } from './way.ts';
+import { runsSchema } from '../mould/runs.ts';
 
 /** A line lengthwise is so far to the right of the middle; crosswise, so far beyond it. */
 const schema = v.strictObject({
   at: v.literal('line'),
-  runs: v.picklist(['lengthwise', 'crosswise']),
+  runs: runsSchema,
   offMm: lengthMm(-1000, 1000),
 });
 

@@ -1,11 +1,11 @@
 import type { Divider } from '../../../core/mould/schema.ts';
-import { Choice } from '../../kit/Choice.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { FigureField, LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 import { ColumnFields } from './ColumnFields.tsx';
 import { Button } from '../../kit/Button.tsx';
+import { RunsChoice } from '../../kit/RunsChoice.tsx';
 
 /** Walls evenly spaced over `whole` mm, for this many compartments. */
 const evenly = (compartments: number, whole: number): number[] =>
@@ -33,14 +33,10 @@ function DividerFields() {
     >
       {divider ? (
         <>
-          <Choice
+          <RunsChoice
             legend="Runs"
             hideLegend
             value={divider.runs}
-            options={[
-              { value: 'lengthwise', label: 'along the loaf' },
-              { value: 'crosswise', label: 'across it' },
-            ]}
             onChoose={(runs) => put({ ...divider, runs, atMm: evenly(divider.atMm.length + 1, whole(runs)) })}
           />
           <div className="grid grid-cols-2 gap-3">

@@ -3,13 +3,14 @@ import { FIRST_MAT, setMat } from '../../../core/edit/mat.ts';
 import { ridgesStep } from '../../../core/fill/ridges.ts';
 import type { Mat } from '../../../core/mould/schema.ts';
 import { potNamed } from '../../../core/plan/sources.ts';
-import { Choice } from '../../kit/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 import { Button } from '../../kit/Button.tsx';
+import { RunsChoice } from '../../kit/RunsChoice.tsx';
+import { liesRound } from '../../../core/mould/round.ts';
 
 const SHAPES: Readonly<Record<Mat['shape'], string>> = {
   waves: 'waves',
@@ -23,7 +24,7 @@ const SHAPES: Readonly<Record<Mat['shape'], string>> = {
 export function MatFields() {
   const { plan, computed, edit, show } = useBench('tops');
   const { mat, shape } = plan.mould;
-  const round = shape.kind === 'half-round' || (shape.kind === 'tube' && shape.stands === 'lying');
+  const round = liesRound(shape);
   const put = (change: Partial<Mat>, gesture?: Gesture) =>
     edit((p) => (p.mould.mat ? setMat(p, { ...p.mould.mat, ...change }) : p), gesture);
   const ridges = computed.tops.find((t) => t.step.kind === 'ridges');
@@ -63,16 +64,7 @@ export function MatFields() {
               onValue={(pitchMm, g) => put({ pitchMm }, g)}
             />
           </div>
-          <Choice
-            legend="They run"
-            hideLegend
-            value={mat.runs}
-            options={[
-              { value: 'lengthwise', label: 'along the loaf' },
-              { value: 'crosswise', label: 'across it' },
-            ]}
-            onChoose={(runs) => put({ runs })}
-          />
+          <RunsChoice legend="They run" hideLegend value={mat.runs} onChoose={(runs) => put({ runs })} />
           <p className="text-sm">
             Heights are above its flat. {ridges && <b>Its hollows take {show.mass(ridges.massG)}</b>}
             {ridges && pot && ` of pot ${pot.letter}, ${pot.name}: the ridges of the bars.`} What is poured

@@ -15,11 +15,12 @@ import { OwnMoulds } from './OwnMoulds.tsx';
 import { ShapeFields } from './ShapeFields.tsx';
 import { StarterMoulds } from './StarterMoulds.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
+import { isRound } from '../../../core/mould/round.ts';
 
 export function MouldStation() {
   const { plan, edit } = useBench();
   const { mould } = plan;
-  const straight = mould.shape.kind !== 'tube' && mould.shape.kind !== 'half-round';
+  const straight = !isRound(mould.shape);
   const change = (part: Partial<Mould>, gesture?: Gesture) =>
     edit((p) => ({ ...p, mould: { ...p.mould, ...part } }), gesture);
   return (

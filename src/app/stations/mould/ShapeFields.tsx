@@ -4,6 +4,7 @@ import { Picker } from '../../parts/Picker.tsx';
 import { LengthField, MassField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import type { Gesture } from '../../../store/gesture.ts';
+import { standsOnEnd } from '../../../core/mould/round.ts';
 
 type Form = Exclude<Shape['kind'], 'tube'> | 'tube standing' | 'tube lying';
 
@@ -86,11 +87,7 @@ export function ShapeFields() {
         {sizes.map(([key, value]) => (
           <LengthField
             key={key}
-            label={
-              shape.kind === 'tube' && shape.stands === 'standing' && key === 'lengthMm'
-                ? 'Height'
-                : (LABELS[key] ?? key)
-            }
+            label={standsOnEnd(shape) && key === 'lengthMm' ? 'Height' : (LABELS[key] ?? key)}
             value={value}
             onValue={(mm, g) => put({ ...shape, [key]: mm }, g)}
           />

@@ -13,6 +13,7 @@ import { NeedsAndFails } from './NeedsAndFails.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { ToolHead } from './ToolHead.tsx';
 import { Check } from '../../../kit/Check.tsx';
+import { RunsChoice } from '../../../kit/RunsChoice.tsx';
 
 export const PATH_NAMES: Readonly<Record<StickPath['kind'], string>> = {
   fan: 'Fan',
@@ -97,15 +98,7 @@ export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
       )}
       {path.kind === 'lines' && (
         <>
-          <Choice
-            legend="They run"
-            value={path.runs}
-            options={[
-              { value: 'lengthwise', label: 'end to end' },
-              { value: 'crosswise', label: 'side to side' },
-            ]}
-            onChoose={(runs) => put({ ...path, runs })}
-          />
+          <RunsChoice legend="They run" value={path.runs} onChoose={(runs) => put({ ...path, runs })} />
           <div className="grid grid-cols-2 items-end gap-2">
             <LengthField
               label="Apart"

@@ -8,7 +8,6 @@ import { toldOf } from '../../../../core/pattern/wireTold.ts';
 import type { Wire } from '../../../../core/plan/stepSchema.ts';
 import { viewShown } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
-import { Choice } from '../../../kit/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
@@ -16,6 +15,7 @@ import { NeedsAndFails } from './NeedsAndFails.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { ToolHead } from './ToolHead.tsx';
 import { Button } from '../../../kit/Button.tsx';
+import { RunsChoice } from '../../../kit/RunsChoice.tsx';
 
 export const WIRE_NAMES: Readonly<Record<WireWay, string>> = {
   floor: 'Down, along the floor and up',
@@ -57,13 +57,9 @@ export function WirePanel({ wire }: { readonly wire: Wire }) {
       >
         A point half way
       </Button>
-      <Choice
+      <RunsChoice
         legend="It lies"
         value={wire.lies}
-        options={[
-          { value: 'lengthwise', label: 'end to end' },
-          { value: 'crosswise', label: 'side to side' },
-        ]}
         onChoose={(lies) => {
           edit((p) => turnWire(p, wire.id, lies, deep));
           dispatch(viewShown(lies === 'lengthwise' ? 'section' : 'side'));

@@ -12,6 +12,7 @@ import { SplitJugFields } from './SplitJugFields.tsx';
 import type { WayFieldsProps } from './wayFieldsProps.ts';
 import { Button } from '../../../kit/Button.tsx';
 import { IconButton } from '../../../kit/IconButton.tsx';
+import { RunsChoice } from '../../../kit/RunsChoice.tsx';
 
 const CORNER_WORDS: Readonly<Record<Corner, string>> = {
   'left-near': 'near, left',
@@ -66,20 +67,6 @@ function DropFields({ place, put }: WayFieldsProps<'drops'>) {
   );
 }
 
-type Runs = PlaceOf<'line'>['runs'];
-
-const RunsChoice = ({ runs, onChoose }: { readonly runs: Runs; readonly onChoose: (runs: Runs) => void }) => (
-  <Choice
-    legend="The line runs"
-    value={runs}
-    options={[
-      { value: 'lengthwise', label: 'end to end' },
-      { value: 'crosswise', label: 'side to side' },
-    ]}
-    onChoose={onChoose}
-  />
-);
-
 const ALL = '';
 
 function ColumnPlaceFields({ place, put }: WayFieldsProps<'column'>) {
@@ -119,7 +106,7 @@ export const WAY_FIELDS: { readonly [K in PlaceKind]: (props: WayFieldsProps<K>)
   ),
   line: ({ place, put }) => (
     <div className="grid grid-cols-[1fr_auto] items-end gap-2">
-      <RunsChoice runs={place.runs} onChoose={(runs) => put({ ...place, runs })} />
+      <RunsChoice legend="The line runs" value={place.runs} onChoose={(runs) => put({ ...place, runs })} />
       <LengthField
         label="Off the middle"
         className="w-24"
@@ -162,7 +149,7 @@ export const WAY_FIELDS: { readonly [K in PlaceKind]: (props: WayFieldsProps<K>)
   ),
   'close-lines': ({ place, put }) => (
     <div className="grid grid-cols-[1fr_auto] items-end gap-2">
-      <RunsChoice runs={place.runs} onChoose={(runs) => put({ ...place, runs })} />
+      <RunsChoice legend="The line runs" value={place.runs} onChoose={(runs) => put({ ...place, runs })} />
       <LengthField
         label="Apart"
         className="w-24"

@@ -5,7 +5,6 @@ import { layerUnder } from '../../../../core/plan/scrapes.ts';
 import type { Scrape } from '../../../../core/plan/stepSchema.ts';
 import { viewShown } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
-import { Choice } from '../../../kit/Choice.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { NeedsAndFails } from '../pattern/NeedsAndFails.tsx';
@@ -15,6 +14,7 @@ import { EdgeShapes } from './EdgeShapes.tsx';
 import { ScraperFiles } from './ScraperFiles.tsx';
 import { Scrapings } from './Scrapings.tsx';
 import { Button } from '../../../kit/Button.tsx';
+import { RunsChoice } from '../../../kit/RunsChoice.tsx';
 
 /** A layer scraped to a profile: its edge, how deep, which way, and where what is scraped off goes. */
 export function ScrapePanel({ scrape }: { readonly scrape: Scrape }) {
@@ -74,13 +74,9 @@ export function ScrapePanel({ scrape }: { readonly scrape: Scrape }) {
           </Button>
         </>
       )}
-      <Choice
+      <RunsChoice
         legend="Pulled"
         value={scrape.pulled}
-        options={[
-          { value: 'lengthwise', label: 'end to end' },
-          { value: 'crosswise', label: 'side to side' },
-        ]}
         onChoose={(pulled) => {
           edit((p) => updateScrape(p, scrape.id, { pulled }));
           dispatch(viewShown(pulled === 'lengthwise' ? 'section' : 'side'));

@@ -2,11 +2,11 @@ import { setTop } from '../../../../core/edit/tops.ts';
 import type { Top } from '../../../../core/plan/stepSchema.ts';
 import type { TopWay } from '../../../../core/plan/topSchema.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
-import { Choice } from '../../../kit/Choice.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { partsOf } from '../../../parts/partsOf.ts';
+import { RunsChoice } from '../../../kit/RunsChoice.tsx';
 
 type Mound = Extract<TopWay, { top: 'mound' }>;
 
@@ -29,15 +29,7 @@ export function MoundFields({ step, way }: { readonly step: Top; readonly way: M
         <LengthField label="High" {...field('heightMm')} />
         <LengthField label="Wide" {...field('wideMm')} />
       </div>
-      <Choice
-        legend="Its ridge runs"
-        value={way.runs}
-        options={[
-          { value: 'lengthwise', label: 'end to end' },
-          { value: 'crosswise', label: 'side to side' },
-        ]}
-        onChoose={(runs) => put({ runs, offMm: 0 })}
-      />
+      <RunsChoice legend="Its ridge runs" value={way.runs} onChoose={(runs) => put({ runs, offMm: 0 })} />
       <LengthField
         label={long ? 'Right of the middle' : 'Beyond the middle'}
         hint={long ? 'Less than nothing: to the left.' : 'Less than nothing: nearer.'}

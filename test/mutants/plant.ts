@@ -58,6 +58,12 @@ const figure = (text: string): string | undefined => {
 /** A place where a figure or a truth is data of the program, and no type. */
 const isType = (node: ts.Node): boolean => ts.isTypeNode(node) || ts.isImportDeclaration(node);
 
+/** What the language asks for where a list is indexed, though what is asked for is always there. */
+const standsIn = ({ parent }: ts.Node): boolean =>
+  ts.isBinaryExpression(parent) &&
+  parent.operatorToken.kind === ts.SyntaxKind.QuestionQuestionToken &&
+  ts.isElementAccessExpression(parent.left);
+
 /** What a function is called, as the engine calls it; undefined: it is none, or has no name. */
 function nameOf(node: ts.Node): string | undefined {
   if (ts.isFunctionDeclaration(node) || ts.isMethodDeclaration(node)) return node.name?.getText();
@@ -96,7 +102,7 @@ export function faultsIn(file: string, text: string): readonly Fault[] {
       if (swap !== undefined && !(words && operator === '+'))
         put(node.operatorToken.getStart(), node.operatorToken.getEnd(), swap);
     }
-    if (ts.isNumericLiteral(node) && !ts.isElementAccessExpression(node.parent)) {
+    if (ts.isNumericLiteral(node) && !ts.isElementAccessExpression(node.parent) && !standsIn(node)) {
       const is = figure(node.getText());
       if (is !== undefined) put(node.getStart(), node.getEnd(), is);
     }

@@ -27,7 +27,7 @@ const CATALOGUES = ['colorant/starters.ts', 'batter/oilLibrary.ts', 'mould/start
 const FIGURES = 'test/unit/figures.test.ts';
 
 /** Tests near a fault are run until they come to this, s: three of them at least. */
-const NEAR_S = 150;
+const NEAR_S = 90;
 
 /** Of the faults that change something at most this part may live. */
 const MOST_LIVING = 0.1;

@@ -3,13 +3,14 @@
  */
 const DIGITS = 6;
 
-/** A word that chooses: a kind, a code, a letter. Sentences are another test's. */
+/** A word that chooses: a kind, a code, a letter. Of a sentence only its figures count. */
 const isWord = (value: string): boolean => value.length <= 24 && !value.includes(' ');
 
 const shownAs = (value: unknown): string | undefined => {
   if (typeof value === 'number') return String(Number(value.toPrecision(DIGITS)));
   if (typeof value === 'boolean' || value === null) return String(value);
-  return typeof value === 'string' && isWord(value) ? value : undefined;
+  if (typeof value !== 'string') return undefined;
+  return isWord(value) ? value : (value.match(/\d+(?:\.\d+)?/g)?.join(' ') ?? undefined);
 };
 
 /**

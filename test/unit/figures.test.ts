@@ -1,20 +1,21 @@
 import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { happenedIn } from '../../src/core/batch/happened.ts';
+import { AS_PLANNED, happenedIn } from '../../src/core/batch/happened.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { anyDay, type LivedDay } from '../support/anyDay.ts';
 import { figuresOf } from '../support/figures.ts';
+import { partedAndTopped, withRarer } from '../support/rarer.ts';
 import { recountDay } from '../support/recountDay.ts';
 
 /*
  * Figures of whole sheets as they were when they had been recounted line by line: the studio's plans, old
- * files with what was poured, and days of every kind by seed. A change anywhere in what is weighed, timed,
- * coloured or measured shows here as the figure that it moves. Where it is meant, `GOLDEN=write npx mocha
- * test/unit/figures.test.ts` writes them anew; what git then shows is read line by line, and recounted (`npm
- * run recount`), before it is kept.
+ * files with what was poured, the studio's once more with what is set more rarely, and days of every kind by
+ * seed. A change anywhere in what is weighed, timed, coloured or measured shows here as the figure that it
+ * moves. Where it is meant, `GOLDEN=write npx mocha test/unit/figures.test.ts` writes them anew; what git
+ * then shows is read line by line, and recounted (`npm run recount`), before it is kept.
  */
 const KEPT = 'test/golden/figures';
 const DAYS = 20;
@@ -30,8 +31,17 @@ const filesIn = (folder: string): [string, () => LivedDay][] =>
     .filter((f) => f.endsWith('.dripline.json'))
     .map((f) => [f.replace('.dripline.json', ''), () => read(`${folder}/${f}`)]);
 
+const studio = filesIn('demo/plans');
 const days: readonly [string, () => LivedDay][] = [
-  ...filesIn('demo/plans'),
+  ...studio,
+  ...studio.map(([name, dayOf], i): [string, () => LivedDay] => [
+    `${name}-otherwise`,
+    () => ({ ...dayOf(), plan: withRarer(dayOf().plan, i) }),
+  ]),
+  ...partedAndTopped.map(([name, planOf]): [string, () => LivedDay] => [
+    name,
+    () => ({ plan: planOf(), happened: AS_PLANNED }),
+  ]),
   ...filesIn('test/fixtures'),
   ...fc
     .sample(anyDay, { numRuns: DAYS, seed: SEED })

@@ -28,8 +28,8 @@ import { procedureOf } from '../procedure/procedureOf.ts';
 const DIGITS = 12;
 
 /**
- * The same value without the binary dust of its numbers, 898.8599999999999 becomes 898.86, and without what is
- * not there.
+ * The same value without the binary dust of its numbers, 898.8599999999999 becomes 898.86, and without what
+ * is not there.
  */
 function dusted(value: unknown): unknown {
   if (typeof value === 'number') return Number(value.toPrecision(DIGITS));

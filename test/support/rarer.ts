@@ -1,0 +1,116 @@
+import { blendPot, loosenPot, setClock } from '../../src/core/edit/clock.ts';
+import { freshId } from '../../src/core/edit/freshId.ts';
+import { setCopies } from '../../src/core/edit/moulds.ts';
+import { FIRST } from '../../src/core/plan/moulds.ts';
+import type { Plan } from '../../src/core/plan/planSchema.ts';
+import type { Finish } from '../../src/core/plan/stepSchema.ts';
+import { addTop } from '../../src/core/edit/tops.ts';
+import { onMat } from '../../src/core/edit/mat.ts';
+import { fragrance } from './additions.ts';
+import { boxPlan, pour, rest } from './plans.ts';
+
+type Change = (plan: Plan) => Plan;
+
+const finished =
+  (what: Finish['what']): Change =>
+  (p) => ({
+    ...p,
+    steps: [
+      ...p.steps.filter((s) => s.kind !== 'finish'),
+      { id: freshId('f', p.steps), kind: 'finish', what },
+    ],
+  });
+
+const cutAs =
+  (cut: Partial<Plan['cut']>): Change =>
+  (p) => {
+    const { way: _way, onSide: _side, ...plain } = p.cut;
+    return { ...p, cut: { ...plain, ...cut } };
+  };
+
+const scented: Change = (p) => ({
+  ...p,
+  batter: {
+    ...p.batter,
+    fragrances: [fragrance(2.5, { id: 'rare', speed: 'quickens', vanillinPercent: 8, limitPercent: 3 })],
+  },
+});
+
+const coarse: Change = (p) => ({ ...p, units: { ...p.units, scaleStepG: 5, fineStepG: 0.5 } });
+
+const temperatures =
+  (oilsC: number, lyeC: number): Change =>
+  (p) => ({
+    ...p,
+    batter: { ...p.batter, temperatures: { ...p.batter.temperatures, oilsC, lyeC } },
+  });
+
+const ofPot =
+  (nth: number, change: (plan: Plan, id: string) => Plan): Change =>
+  (p) =>
+    change(p, (p.pots[nth] ?? p.pots[0])!.id);
+
+/**
+ * What makers set more rarely, a few things at a time: what differs from the usual in one way only is found
+ * nowhere else.
+ */
+const SETS: readonly (readonly Change[])[] = [
+  [
+    (p) => setClock(p, { warm: true, stirrer: 'stick-blender', start: 0.4, keeping: 'clock' }),
+    ofPot(0, (p, id) => blendPot(p, id, 1.9)),
+    finished('warm-oven'),
+    coarse,
+  ],
+  [
+    (p) => setClock(p, { batterC: 46, colouring: 'each', blurMm: 5 }),
+    ofPot(1, (p, id) => loosenPot(p, id, true)),
+    scented,
+    finished('oven-held'),
+    (p) => setCopies(p, FIRST, 2),
+  ],
+  [
+    (p) => setClock(p, { perMinute: 0.03, pace: { pourMin: { stream: 2.2 }, colourMin: 3, divideMin: 1.5 } }),
+    temperatures(28, 35),
+    cutAs({ way: { by: 'lengthwise', longMm: 80 }, planeMm: 1 }),
+    finished('leave-cool'),
+  ],
+  [
+    temperatures(52, 58),
+    cutAs({ onSide: true, kerfMm: 2, trimStartMm: 7, trimEndMm: 4, strips: 1 }),
+    (p) => ({ ...p, fill: { ...p.fill, overagePercent: 6 } }),
+    finished('insulate'),
+  ],
+];
+
+/** A plan with some of what is set more rarely. */
+export const withRarer = (plan: Plan, nth: number): Plan =>
+  (SETS[nth % SETS.length] ?? []).reduce((p, change) => change(p), plan);
+
+/** A loaf whose right third is parted off, each part with two layers. */
+const parted = (plan: Plan): Plan => ({
+  ...plan,
+  mould: {
+    ...plan.mould,
+    shape: {
+      kind: 'tapered',
+      floorLengthMm: 150,
+      floorWidthMm: 76,
+      rimLengthMm: 158,
+      rimWidthMm: 84,
+      heightMm: 62,
+    },
+    divider: { runs: 'lengthwise', atMm: [48], thicknessMm: 3 },
+  },
+  steps: [0, 0, 1, 1].map((compartment, i) => ({
+    ...pour(`s${i + 1}`, i % 2 === 0 ? 'p1' : 'p2', rest(i === 2 ? 2 : 1)),
+    compartment,
+  })),
+});
+
+/** Each thing that can be put on top, or under, on a loaf in two parts. */
+export const partedAndTopped: readonly (readonly [string, () => Plan])[] = [
+  ...(['mound', 'dents', 'piping', 'pieces', 'straws', 'salt'] as const).map(
+    (top) => [`parted-${top}`, () => addTop(parted(boxPlan([])), top).plan] as const,
+  ),
+  ['parted-mat', () => onMat(parted(boxPlan([])))],
+];

@@ -101,7 +101,7 @@ describe('lye that cools', () => {
   it('by Newton’s law, worked by hand: 86 to 43 °C in a room of 20 with 40 min is 40 ln(66/23) = 42 min', () => {
     expect(coolsIn(86, 43, 20, 40)).to.be.closeTo(40 * Math.log(66 / 23), 1e-12);
     expect(coolsIn(86, 43, 20, usualConstant(664))).to.be.within(38, 55);
-    // lumped cooling: tau = mass x c / (h x surface), and surface goes by the mass to two thirds (from memory)
+    // lumped cooling, from memory: tau = mass x c / (h x surface); surface goes by the mass to two thirds
     expect(usualConstant(8 * 250) / usualConstant(250)).to.be.closeTo(2, 1e-12);
     expect(coolsIn(30, 43, 20, 40)).to.equal(0);
     expect(coolsIn(86, 18, 20, 40)).to.equal(undefined);

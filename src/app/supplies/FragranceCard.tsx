@@ -16,6 +16,7 @@ import { SupplyCard } from './SupplyCard.tsx';
 import { keepOf } from './useKeep.ts';
 import { Button } from '../kit/Button.tsx';
 import { IconButton } from '../kit/IconButton.tsx';
+import { partsOf } from '../parts/partsOf.ts';
 
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
@@ -30,6 +31,7 @@ export function FragranceCard({ seen }: { readonly seen: Seen<FragranceStock> })
   const called = f.version === undefined ? f.name : `${f.name}, ${f.version}`;
   const { claimed } = f;
   const observed = seenSpeed(f);
+  const field = partsOf(f, keep);
   return (
     <SupplyCard seen={seen} name={called} keep={(part, g) => keep(part, g)}>
       <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-4">
@@ -44,16 +46,8 @@ export function FragranceCard({ seen }: { readonly seen: Seen<FragranceStock> })
           parse={(text) => parseFigure(text, 'g/ml')}
           onValue={(densityGMl, g) => keep({ densityGMl }, g)}
         />
-        <PercentField
-          label="Certificate limit"
-          value={f.limitPercent}
-          onValue={(limitPercent, g) => keep({ limitPercent }, g)}
-        />
-        <PercentField
-          label="Vanillin in it"
-          value={f.vanillinPercent}
-          onValue={(vanillinPercent, g) => keep({ vanillinPercent }, g)}
-        />
+        <PercentField label="Certificate limit" {...field('limitPercent')} />
+        <PercentField label="Vanillin in it" {...field('vanillinPercent')} />
         <Picker
           label="The supplier says"
           className="col-span-2 sm:col-span-2"

@@ -8,6 +8,7 @@ import { TemperatureField } from '../../parts/quantities.tsx';
 import { useTypedState } from '../../parts/useTypedState.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Button } from '../../kit/Button.tsx';
+import { partsOf } from '../../parts/partsOf.ts';
 
 /** Hard oils are melted to about here, and liquid ones stand in the room. Common practice, no source. */
 const USUAL = { melted: 60, liquid: 20 } as const;
@@ -26,20 +27,11 @@ export function OilsMeet() {
   };
   const meet = Math.round(oilsMeet(oils, at.melted, at.liquid));
   const { temperatures } = plan.batter;
+  const field = partsOf(at, put);
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <TemperatureField
-        label="Hard oils melted to"
-        className="w-32"
-        value={at.melted}
-        onValue={(melted, g) => put({ melted }, g)}
-      />
-      <TemperatureField
-        label="Liquid oils at"
-        className="w-28"
-        value={at.liquid}
-        onValue={(liquid, g) => put({ liquid }, g)}
-      />
+      <TemperatureField label="Hard oils melted to" className="w-32" {...field('melted')} />
+      <TemperatureField label="Liquid oils at" className="w-28" {...field('liquid')} />
       <p className="pb-2 text-sm">
         are <em>≈ {show.temperature(meet)}</em> together
       </p>

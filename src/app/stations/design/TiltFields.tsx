@@ -19,6 +19,7 @@ import { useBench } from '../../parts/usePlan.ts';
 import { useTyped } from '../../parts/useTyped.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 import { Button } from '../../kit/Button.tsx';
+import { partsOf } from '../../parts/partsOf.ts';
 
 const WALLS: readonly { readonly wall: Wall; readonly label: string }[] = [
   { wall: 'left', label: 'Left wall' },
@@ -60,22 +61,13 @@ export function TiltFields({ layer }: { readonly layer: ScaledLayer }) {
   const walls = WALLS.filter(({ wall }) =>
     wall === 'left' || wall === 'right' ? true : tilt.pitchDeg !== 0,
   );
+  const field = partsOf(tilt, turn);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <PropFields layer={layer} />
       <div className="grid grid-cols-2 items-start gap-2">
-        <FigureField
-          label="Right edge up"
-          suffix="°"
-          value={tilt.rollDeg}
-          onValue={(rollDeg, g) => turn({ rollDeg }, g)}
-        />
-        <FigureField
-          label="Far end up"
-          suffix="°"
-          value={tilt.pitchDeg}
-          onValue={(pitchDeg, g) => turn({ pitchDeg }, g)}
-        />
+        <FigureField label="Right edge up" suffix="°" {...field('rollDeg')} />
+        <FigureField label="Far end up" suffix="°" {...field('pitchDeg')} />
         {put.length === 0 && tilt.rollDeg !== 0 && (
           <LengthField
             label={`Prop, ${tilt.rollDeg > 0 ? 'right' : 'left'} edge`}

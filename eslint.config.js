@@ -109,6 +109,27 @@ export default tseslint.config(
     ),
   },
   {
+    files: ['src/app/**'],
+    ignores: ['src/app/kit/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'JSXOpeningElement[name.name="button"] Literal[value=/\\bbtn\\b/]',
+          message: 'a button is one of app/kit: Button, IconButton, WordButton',
+        },
+        {
+          selector: 'JSXOpeningElement[name.name="input"] Literal[value="checkbox"]',
+          message: 'what is so or not is a Check of app/kit',
+        },
+      ],
+    },
+  },
+  {
+    files: ['src/app/kit/**'],
+    rules: noImports(['/(parts|store|server|cli)/', '^dexie$'], 'the kit may import only from core'),
+  },
+  {
     files: ['src/server/**', 'src/cli/**'],
     rules: noImports(['/(app|store)/'], 'server and cli may import only from core'),
   },

@@ -91,6 +91,11 @@ describe('lye and its water', () => {
     // 1000 x 2 x 40 + 500 x 3.6 x 30 over 1000 x 2 + 500 x 3.6
     expect(blendTemperature(oils, { oilsC: 40, lyeC: 30 })).to.be.closeTo(134000 / 3800, 1e-9);
     expect(blendTemperature(oils, { oilsC: 32, lyeC: 32 })).to.be.closeTo(32, 1e-9);
+    // of a thousandth as much too
+    expect(blendTemperature({ oilsG: 1e-3, solutionG: 5e-4 }, { oilsC: 40, lyeC: 30 })).to.be.closeTo(
+      134 / 3.8,
+      1e-9,
+    );
     const json = sheetJson(computePlan(boxPlan([rest()]))) as { batter: { blend_temperature_c: number } };
     expect(json.batter.blend_temperature_c).to.be.closeTo(32, 1e-9);
     const emulsify = told(computePlan(boxPlan([rest()]))).find((t) => t.id === 'emulsify')!;

@@ -615,6 +615,26 @@ describe('what is warned of is not advised', () => {
         );
     }
     expect(falseTraceOf(lardy(38))).to.equal(0);
+    // so cold that all of it counts: between the judged chances in straight lines
+    const frozen = (percent: number): number =>
+      falseTraceOf({
+        batter: {
+          ...lardy(5).batter,
+          oils: [
+            { oil: 'lard', percent },
+            { oil: 'olive', percent: 100 - percent },
+          ],
+        },
+      });
+    for (const [percent, chance] of [
+      [10, 0],
+      [25, 0.2],
+      [32.5, 0.35],
+      [40, 0.5],
+      [55, 0.7],
+      [70, 0.9],
+    ] as const)
+      expect(frozen(percent), `${percent} % lard`).to.be.closeTo(chance, 1e-9);
     // the warmest way is found: it melts again
     expect(falseTraceOf(lardy(45))).to.be.at.most(falseTraceOf(lardy(20)));
   });

@@ -16,6 +16,7 @@ import { topFace } from '../../src/core/face/loafFaces.ts';
 import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
+import { ridgesStep, stepsDone } from '../../src/core/fill/ridges.ts';
 import { REPEATED_EDGES } from '../../src/core/flow/edge.ts';
 import { massOfContents } from '../../src/core/ledger/contents.ts';
 import { leftIn } from '../../src/core/ledger/ledger.ts';
@@ -54,6 +55,24 @@ describe('a texture mat', () => {
       (48 - ridgesOf(plan).volumeMl) * density * (1 + base.fill.overagePercent / 100),
       4,
     );
+  });
+
+  it('is filled first out of the jug that is poured first, where no step says out of which', () => {
+    const plan = setMat(base, FIRST_MAT);
+    const untold: Plan = { ...plan, steps: plan.steps.filter((s) => s.kind !== 'ridges') };
+    for (const [first, poured] of [
+      ['p2', { ...untold, steps: untold.steps.slice(1) }],
+      ['p1', untold],
+    ] as const) {
+      expect(ridgesStep(poured).pot).to.equal(first);
+      expect(stepsDone(poured).map((s) => s.kind)).to.deep.equal([
+        'ridges',
+        ...poured.steps.map((s) => s.kind),
+      ]);
+    }
+    const nothing: Plan = { ...untold, steps: [], pots: [{ ...untold.pots[0]!, id: 'px' }] };
+    expect(ridgesStep(nothing).pot).to.equal('px');
+    expect(stepsDone(base)).to.equal(base.steps);
   });
 
   it('has hollows of known volume: by hand, for each of its shapes', () => {

@@ -59,7 +59,8 @@ describe('a written recipe', () => {
       [5, 'not-mass'],
     ]);
     expect(read.faults[0]!.message).to.contain('a pinch of salt');
-    expect(read.faults[1]!.message).to.contain('1,250');
+    expect(read.faults[1]!.message).to.contain('"1,250 g" is no weight');
+    expect(read.faults[2]!.message).to.contain('"3 cups" is no weight');
   });
 
   it('knows oils by their usual names, and asks about those it does not know', () => {

@@ -70,6 +70,11 @@ describe('a texture mat', () => {
         ...poured.steps.map((s) => s.kind),
       ]);
     }
+    const late: Plan = {
+      ...plan,
+      steps: [...untold.steps, { id: 'r9', kind: 'ridges', pot: 'p2' }],
+    };
+    expect(stepsDone(late).map((s) => s.id)).to.deep.equal(['r9', ...untold.steps.map((s) => s.id)]);
     const nothing: Plan = { ...untold, steps: [], pots: [{ ...untold.pots[0]!, id: 'px' }] };
     expect(ridgesStep(nothing).pot).to.equal('px');
     expect(stepsDone(base)).to.equal(base.steps);

@@ -14,6 +14,7 @@ import { noneReady, readyFrom } from '../../src/core/face/ready.ts';
 import { rasterise } from '../../src/core/face/raster.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { LaidMould } from '../../src/core/fill/laid.ts';
+import { pressedIn } from '../../src/core/fill/pressed.ts';
 import { topsOf } from '../../src/core/fill/tops.ts';
 import { standsAt, volumeOfThing, type Thing } from '../../src/core/flow/heap.ts';
 import { massOfContents } from '../../src/core/ledger/contents.ts';
@@ -24,6 +25,7 @@ import { checkPlan } from '../../src/core/plan/checkPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { TopWay } from '../../src/core/plan/topSchema.ts';
 import { boxPlan, rest } from '../support/plans.ts';
+import { partedAndTopped } from '../support/rarer.ts';
 import { seeded } from '../support/random.ts';
 import { OTHER_SHAPES } from '../support/shapes.ts';
 import { simulatedMl } from '../support/simulated.ts';
@@ -134,6 +136,20 @@ describe('forms of what lies on a loaf', () => {
     expect(volumeOfThing(things[1]!)).to.be.closeTo((cylinder(8) * 2) / 3, 1e-6);
     expect(volumeOfThing(things[2]!)).to.be.closeTo(cylinder(4), 1e-6);
     expect(volumeOfThing(things[3]!)).to.be.closeTo((14 * 12 * 120 * 2) / 3, 1e-6);
+  });
+});
+
+describe('dents on a loaf in two parts', () => {
+  it('are pressed into each part where it is, so many on each of its own bars', () => {
+    const plan = new Map(partedAndTopped).get('parted-dents')!();
+    const way = plan.steps.find((s) => s.kind === 'top')!.way as Extract<TopWay, { top: 'dents' }>;
+    const [{ geometry, cut, fill }] = computePlan(plan).moulds;
+    const wall = plan.mould.divider!.atMm[0]! - geometry.most.width / 2;
+    for (const room of [0, 1]) {
+      const dents = pressedIn(plan, geometry, fill.heightMm, room);
+      expect(dents.length, `part ${room + 1}`).to.equal((cut.bars.length / 2) * way.rows * way.perBar);
+      for (const { x } of dents) expect(x > wall, `part ${room + 1}`).to.equal(room === 1);
+    }
   });
 });
 

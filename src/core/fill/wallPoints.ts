@@ -13,8 +13,8 @@ export function sideAt(outline: readonly ViewPoint[], z: Millimetres, sign: 1 | 
     const high = Math.max(p.z, q.z);
     if (z < low - 1e-9 || z > high + 1e-9) continue;
     const t = high - low < 1e-12 ? 0 : (z - p.z) / (q.z - p.z);
-    const at = p.h + (q.h - p.h) * t;
-    most = Math.max(most, sign * at, high - low < 1e-12 ? sign * q.h : -Infinity);
+    // of an edge that lies level its other end is the next edge's first
+    most = Math.max(most, sign * (p.h + (q.h - p.h) * t));
   }
   return most === -Infinity ? 0 : sign * most;
 }

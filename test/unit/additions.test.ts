@@ -6,16 +6,19 @@ import { type Dose, type LateOil } from '../../src/core/batter/schema.ts';
 import { curedPerOil } from '../../src/core/batter/fragranceLimit.ts';
 import { recipesOf } from '../../src/core/plan/recipes.ts';
 import { addDose, doseFrom, doseInto, settleDoses, updateDose } from '../../src/core/edit/additions.ts';
-import { removePot } from '../../src/core/edit/pots.ts';
+import { addPot, removePot } from '../../src/core/edit/pots.ts';
+import { addTop, setTop } from '../../src/core/edit/tops.ts';
 import { removeStep } from '../../src/core/edit/pours.ts';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
+import type { TopWay } from '../../src/core/plan/topSchema.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { procedureOf } from '../../src/core/procedure/procedureOf.ts';
 import { additive, fragrance } from '../support/additions.ts';
 import { basePlan, boxPlan, rest } from '../support/plans.ts';
 import { printed, type Sheet } from '../support/printed.ts';
+import { told } from '../support/told.ts';
 import { follow, totalOf } from '../support/recount.ts';
 
 const withBatter = (plan: Plan, batter: Partial<Plan['batter']>): Plan => ({
@@ -281,6 +284,23 @@ describe('additions in some pots', () => {
       doseInto(plan, 'additives', 'a', 'd1', undefined).batter.additives[0]!.doses[0],
     ).to.not.have.property('pots');
   });
+});
+
+describe('a pot that is only heaped on top', () => {
+  for (const divide of [{ kind: 'after-emulsion' }, { kind: 'before-lye', lye: 'together' }] as const)
+    it(`gets with its colour what it was to get before its pour: divided ${divide.kind}`, () => {
+      const { plan, potId } = addPot(boxPlan([rest(), rest()], { divide }));
+      const topped = addTop(plan, 'mound');
+      const way = topped.plan.steps.find((s) => s.kind === 'top')!.way as Extract<TopWay, { top: 'mound' }>;
+      const scent = fragrance(3, { moment: 'pour' });
+      const { batter, ...mounded } = setTop(topped.plan, topped.stepId, { ...way, pot: potId });
+      const doses = scent.doses.map((d) => ({ ...d, pots: [potId] }));
+      const computed = computePlan({ ...mounded, batter: { ...batter, fragrances: [{ ...scent, doses }] } });
+      const lines = told(computed).flatMap((a) => a.lines.filter((l) => l.name === scent.name));
+      expect(lines.map((l) => [l.to.key, l.fine])).to.deep.equal([[`pot:${potId}`, true]]);
+      const { jug } = computed.weights!.pots.find((p) => p.pot.id === potId)!;
+      expect(lines[0]!.massG).to.be.closeTo(0.03 * jug.oilsG, 0.1);
+    });
 });
 
 describe('plans of version 3', () => {

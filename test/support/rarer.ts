@@ -2,10 +2,12 @@ import { blendPot, loosenPot, setClock } from '../../src/core/edit/clock.ts';
 import { freshId } from '../../src/core/edit/freshId.ts';
 import { setCopies } from '../../src/core/edit/moulds.ts';
 import { FIRST } from '../../src/core/plan/moulds.ts';
+import type { Runs } from '../../src/core/mould/runs.ts';
+import type { TopWay } from '../../src/core/plan/topSchema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { Finish } from '../../src/core/plan/stepSchema.ts';
-import { addTop } from '../../src/core/edit/tops.ts';
-import { onMat } from '../../src/core/edit/mat.ts';
+import { addTop, setTop } from '../../src/core/edit/tops.ts';
+import { FIRST_MAT, onMat } from '../../src/core/edit/mat.ts';
 import { fragrance } from './additions.ts';
 import { boxPlan, pour, rest } from './plans.ts';
 
@@ -107,10 +109,50 @@ const parted = (plan: Plan): Plan => ({
   })),
 });
 
-/** Each thing that can be put on top, or under, on a loaf in two parts. */
-export const partedAndTopped: readonly (readonly [string, () => Plan])[] = [
+/** A level layer over a slanted one, scraped so deep that its edge goes into what slants. */
+const scrapedOverSlant = (pulled: Runs): Plan => {
+  const plan = parted(boxPlan([]));
+  const [first, second, ...rest] = plan.steps;
+  return {
+    ...plan,
+    mould: { ...plan.mould, divider: undefined },
+    steps: [
+      { id: 't1', kind: 'tilt', rollDeg: 7, pitchDeg: 3 },
+      first!,
+      { id: 't2', kind: 'tilt', rollDeg: 0, pitchDeg: 0 },
+      second!,
+      {
+        id: 'r1',
+        kind: 'scrape',
+        pulled,
+        edge: { kind: 'repeated', shape: 'teeth', pitchMm: 18, shiftMm: 4 },
+        reliefMm: 11,
+        depthMm: 13,
+        to: 'spare',
+      },
+      ...rest.map((s) => ({ ...s, compartment: 0 })),
+    ],
+  };
+};
+
+const crosswise = (top: 'mound' | 'mat'): Plan => {
+  if (top === 'mat') {
+    const plan = onMat(parted(boxPlan([])));
+    return { ...plan, mould: { ...plan.mould, mat: { ...FIRST_MAT, runs: 'crosswise' } } };
+  }
+  const { plan, stepId } = addTop(parted(boxPlan([])), top);
+  const way = plan.steps.find((s) => s.kind === 'top')!.way as Extract<TopWay, { top: 'mound' }>;
+  return setTop(plan, stepId, { ...way, runs: 'crosswise', offMm: 9 });
+};
+
+/** Each thing on top, or under, of a loaf in two parts; and what lies the other way or over a slant. */
+export const rareLoaves: readonly (readonly [string, () => Plan])[] = [
   ...(['mound', 'dents', 'piping', 'pieces', 'straws', 'salt'] as const).map(
     (top) => [`parted-${top}`, () => addTop(parted(boxPlan([])), top).plan] as const,
   ),
   ['parted-mat', () => onMat(parted(boxPlan([])))],
+  ['crosswise-mound', () => crosswise('mound')],
+  ['crosswise-mat', () => crosswise('mat')],
+  ['scraped-over-slant', () => scrapedOverSlant('lengthwise')],
+  ['scraped-over-slant-across', () => scrapedOverSlant('crosswise')],
 ];

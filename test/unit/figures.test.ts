@@ -7,7 +7,7 @@ import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { anyDay, type LivedDay } from '../support/anyDay.ts';
 import { figuresOf } from '../support/figures.ts';
-import { partedAndTopped, withRarer } from '../support/rarer.ts';
+import { rareLoaves, withRarer } from '../support/rarer.ts';
 import { recountDay } from '../support/recountDay.ts';
 
 /*
@@ -38,7 +38,7 @@ const days: readonly [string, () => LivedDay][] = [
     `${name}-otherwise`,
     () => ({ ...dayOf(), plan: withRarer(dayOf().plan, i) }),
   ]),
-  ...partedAndTopped.map(([name, planOf]): [string, () => LivedDay] => [
+  ...rareLoaves.map(([name, planOf]): [string, () => LivedDay] => [
     name,
     () => ({ plan: planOf(), happened: AS_PLANNED }),
   ]),

@@ -25,7 +25,7 @@ import { checkPlan } from '../../src/core/plan/checkPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { TopWay } from '../../src/core/plan/topSchema.ts';
 import { boxPlan, rest } from '../support/plans.ts';
-import { partedAndTopped } from '../support/rarer.ts';
+import { rareLoaves } from '../support/rarer.ts';
 import { seeded } from '../support/random.ts';
 import { OTHER_SHAPES } from '../support/shapes.ts';
 import { simulatedMl } from '../support/simulated.ts';
@@ -141,7 +141,7 @@ describe('forms of what lies on a loaf', () => {
 
 describe('dents on a loaf in two parts', () => {
   it('are pressed into each part where it is, so many on each of its own bars', () => {
-    const plan = new Map(partedAndTopped).get('parted-dents')!();
+    const plan = new Map(rareLoaves).get('parted-dents')!();
     const way = plan.steps.find((s) => s.kind === 'top')!.way as Extract<TopWay, { top: 'dents' }>;
     const [{ geometry, cut, fill }] = computePlan(plan).moulds;
     const wall = plan.mould.divider!.atMm[0]! - geometry.most.width / 2;

@@ -1,4 +1,4 @@
-import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { readFileSync, readdirSync } from 'node:fs';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { AS_PLANNED, happenedIn } from '../../src/core/batch/happened.ts';
@@ -6,7 +6,7 @@ import { computePlan } from '../../src/core/computed/compute.ts';
 import { readPlanFile } from '../../src/core/exchange/planFile.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { anyDay, type LivedDay } from '../support/anyDay.ts';
-import { figuresOf } from '../support/figures.ts';
+import { figuresOf, keptAs } from '../support/figures.ts';
 import { rareLoaves, withRarer } from '../support/rarer.ts';
 import { recountDay } from '../support/recountDay.ts';
 
@@ -17,7 +17,6 @@ import { recountDay } from '../support/recountDay.ts';
  * moves. Where it is meant, `GOLDEN=write npx mocha test/unit/figures.test.ts` writes them anew; what git
  * then shows is read line by line, and recounted (`npm run recount`), before it is kept.
  */
-const KEPT = 'test/golden/figures';
 const DAYS = 20;
 const SEED = 25;
 
@@ -49,19 +48,15 @@ const days: readonly [string, () => LivedDay][] = [
 ];
 
 describe('figures of whole sheets', () => {
-  if (process.env['GOLDEN'] === 'write') mkdirSync(KEPT, { recursive: true });
-
   for (const [name, dayOf] of days)
     it(`of ${name} are as they were recounted`, () => {
-      const { plan, happened } = dayOf();
-      const figures = figuresOf(sheetJson(computePlan(plan, happened)));
-      if (process.env['GOLDEN'] === 'write') {
-        expect(recountDay({ plan, happened }).faults, 'a recount').to.eql([]);
-        writeFileSync(`${KEPT}/${name}.txt`, figures);
-      }
-      const kept = readFileSync(`${KEPT}/${name}.txt`, 'utf8');
-      const moved = figures.split('\n').filter((line, i) => line !== kept.split('\n')[i]);
-      expect(moved.slice(0, 5).join('\n'), 'figures that moved').to.equal('');
-      expect(figures).to.equal(kept);
+      const day = dayOf();
+      keptAs(
+        `test/golden/figures/${name}.txt`,
+        figuresOf(sheetJson(computePlan(day.plan, day.happened))),
+        () => {
+          expect(recountDay(day).faults, 'a recount').to.eql([]);
+        },
+      );
     });
 });

@@ -44,14 +44,17 @@ import { demoPlans } from '../support/plans.ts';
 import { withRarer } from '../support/rarer.ts';
 
 /*
- * What is offered beside the sheet, as it was when it was looked at: the clock's ways, what matters and what is
- * learned, and colours. Kept and written as the figures of sheets are (see figures.test.ts).
+ * What is offered beside the sheet, as it was when it was looked at: the clock's ways, what matters and what
+ * is learned; faces; colours. Kept and written as the figures of sheets are (see figures.test.ts).
  */
 const SAMPLES = 60;
 
 const named = (name: string): Plan => demoPlans().find((p) => p.name === name)!;
 
-/** How many pixels of a face each pour has, and where their middle is: in tenths of a pixel, from the left and top. */
+/**
+ * How many pixels of a face each pour has, and where their middle is: in tenths of a pixel, from the left and
+ * from the top.
+ */
 function countedIn(face: FramedFace, ready: Ready): object {
   const [wide, high] = [120, 90];
   const { band, pours } = rasterise(face, wide, high, ready, 1);

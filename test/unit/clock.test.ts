@@ -9,6 +9,7 @@ import { worth } from '../../src/core/clock/likely.ts';
 import type { Option } from '../../src/core/clock/option.ts';
 import { applied } from '../../src/core/clock/refined.ts';
 import { lastOf, woven } from '../../src/core/clock/batches.ts';
+import { outlook, shownUntil } from '../../src/core/clock/outlook.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import {
   addReading,
@@ -29,6 +30,7 @@ import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
 import { finish } from '../../src/core/task/task.ts';
 import { Normals } from '../../src/core/timing/normals.ts';
 import { sampling } from '../../src/core/timing/odds.ts';
+import { Run } from '../../src/core/timing/run.ts';
 import { anyPlan } from '../support/anyPlan.ts';
 import { fragrance } from '../support/additions.ts';
 import { boxPlan, demo, demoPlans, rest } from '../support/plans.ts';
@@ -641,5 +643,27 @@ describe('the headless sheet’s clock', () => {
     expect(clock.odds.pots).to.have.length(5);
     for (const part of [...clock.odds.interfaces, ...clock.odds.pots])
       expect(part.holds).to.be.at.least(clock.odds.whole - 1e-9);
+  });
+});
+
+describe('the outlook of a plan', () => {
+  it('goes from minute 0 to a little after the last act, and asks what matters most first', () => {
+    const plan = demo('Scree Steps');
+    const seen = finish(outlook(plan))!;
+    const run = new Run(courseOf(plan, layPlan(plan))!.course);
+    run.go();
+    expect(seen.times[0]).to.equal(0);
+    expect(seen.times.at(-1)).to.be.closeTo(shownUntil(run.ends.at(-1)!), 1e-9);
+    expect(run.kept, 'what nobody asked to be kept').to.equal(undefined);
+    for (const haze of [...seen.pots, ...seen.layers]) {
+      expect(haze.low).to.have.length(seen.times.length);
+      for (const [i, low] of haze.low.entries())
+        if (low > haze.high[i]!) expect.fail(`${low} over ${haze.high[i]!}`);
+    }
+    const spreads = seen.matters.map(({ less, more }) => Math.abs(less.whole - more.whole));
+    expect(spreads).to.deep.equal(spreads.toSorted((a, b) => b - a));
+    expect(seen.matters.map((m) => m.name)).to.not.include('Whether fat sets in it');
+    // how fast it thickens is the doubt of most weight here: known, it holds more often
+    expect(seen.rateKnown).to.be.above(seen.odds.whole);
   });
 });

@@ -5,7 +5,7 @@ import { FIRST } from '../../src/core/plan/moulds.ts';
 import type { Runs } from '../../src/core/mould/runs.ts';
 import type { TopWay } from '../../src/core/plan/topSchema.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
-import type { Finish } from '../../src/core/plan/stepSchema.ts';
+import type { Finish, Scrape } from '../../src/core/plan/stepSchema.ts';
 import { addTop, setTop } from '../../src/core/edit/tops.ts';
 import { FIRST_MAT, onMat } from '../../src/core/edit/mat.ts';
 import { fragrance } from './additions.ts';
@@ -135,6 +135,29 @@ const scrapedOverSlant = (pulled: Runs): Plan => {
   };
 };
 
+/** A layer scraped, and one over it that is scraped into it. */
+const scrapedTwice = (): Plan => {
+  const plan = scrapedOverSlant('lengthwise');
+  return {
+    ...plan,
+    steps: plan.steps.flatMap((s): Plan['steps'] =>
+      s.kind === 'tilt'
+        ? []
+        : s.id === 's1'
+          ? [
+              s,
+              {
+                ...(plan.steps.find((o) => o.kind === 'scrape') as Scrape),
+                id: 'r0',
+                depthMm: 12,
+                to: 'next',
+              },
+            ]
+          : [s],
+    ),
+  };
+};
+
 const crosswise = (top: 'mound' | 'mat'): Plan => {
   if (top === 'mat') {
     const plan = onMat(parted(boxPlan([])));
@@ -154,5 +177,6 @@ export const rareLoaves: readonly (readonly [string, () => Plan])[] = [
   ['crosswise-mound', () => crosswise('mound')],
   ['crosswise-mat', () => crosswise('mat')],
   ['scraped-over-slant', () => scrapedOverSlant('lengthwise')],
+  ['scraped-twice', scrapedTwice],
   ['scraped-over-slant-across', () => scrapedOverSlant('crosswise')],
 ];

@@ -41,7 +41,7 @@ import { sampling } from '../../src/core/timing/odds.ts';
 import { Normals } from '../../src/core/timing/normals.ts';
 import { figuresOf, keptAs } from '../support/figures.ts';
 import { demoPlans } from '../support/plans.ts';
-import { withRarer } from '../support/rarer.ts';
+import { rareLoaves, withRarer } from '../support/rarer.ts';
 
 /*
  * What is offered beside the sheet, as it was when it was looked at: the clock's ways, what matters and what
@@ -124,7 +124,8 @@ describe('figures of what is offered', () => {
   }
 
   it('of what is seen where the studio’s loaves are cut, pixel by pixel counted', () => {
-    const seen = demoPlans().map((plan) => {
+    const rare = rareLoaves.map(([name, planOf]): Plan => ({ ...planOf(), name }));
+    const seen = [...demoPlans(), ...rare].map((plan) => {
       const [laid] = computePlan(plan).moulds;
       const { most } = laid.geometry;
       const ready = readyFrom(noneReady());

@@ -4,11 +4,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 /**
- * A file of tests, how long it takes, and how often it calls each function of the core, by file and name; ''
- * are all of a file.
+ * A file of tests, what it imports, how long it takes, and how often it calls each function of the core, by
+ * file and name; '' are all of a file.
  */
 export interface Spec {
   readonly file: string;
+  readonly imports: ReadonlySet<string>;
   readonly seconds: number;
   readonly calls: ReadonlyMap<string, number>;
   readonly allCalls: number;
@@ -92,13 +93,18 @@ export async function look(root: string, file: string): Promise<Spec> {
   const calls = callsIn(folder);
   rmSync(folder, { recursive: true });
   const allCalls = [...calls].reduce((s, [key, count]) => s + (key.endsWith(' ') ? count : 0), 0);
-  return { file, seconds, calls, allCalls };
+  const imports = new Set(
+    [...readFileSync(join(root, file), 'utf8').matchAll(/from '(?:\.\.\/)+(src\/.+)'/g)].map(
+      (m) => m[1] ?? '',
+    ),
+  );
+  return { file, imports, seconds, calls, allCalls };
 }
 
 /**
- * The files of tests that call the function a fault stands in, those first that have most to do with it: to
- * which its calls are a large part of all, and which are quick. So many that they come to `mostS` seconds,
- * three of them at least.
+ * The files of tests that call the function a fault stands in, those first that have most to do with it:
+ * which import its file, and to which its calls are a large part of all, and which are quick. So many that
+ * they come to `mostS` seconds, three of them at least, and all that import it.
  */
 export function nearest(
   specs: readonly Spec[],
@@ -111,10 +117,12 @@ export function nearest(
   let seconds = 0;
   return specs
     .filter((s) => callsOf(s, name) > 0)
-    .toSorted((a, b) => worth(b) - worth(a))
+    .toSorted(
+      (a, b) => Number(b.imports.has(at.file)) - Number(a.imports.has(at.file)) || worth(b) - worth(a),
+    )
     .filter((s, i) => {
       seconds += s.seconds;
-      return i < 3 || seconds <= mostS;
+      return i < 3 || seconds <= mostS || s.imports.has(at.file);
     })
     .map((s) => s.file);
 

@@ -87,7 +87,15 @@ export function faultsIn(file: string, text: string): readonly Fault[] {
     const end = text.indexOf('\n', from);
     const line = text.slice(start, end < 0 ? undefined : end).trim();
     const before = text.slice(start, from).trimStart().length;
-    faults.push({ file, from, to, was, is, inside, name: `${file}: ${line} [${before}: ${was} -> ${is}]` });
+    faults.push({
+      file,
+      from,
+      to,
+      was,
+      is,
+      inside,
+      name: `${file}: ${line} [${before}: ${was} -> ${is}]`.replaceAll(/\s+/g, ' '),
+    });
   };
   const visit = (node: ts.Node): void => {
     if (isType(node)) return;

@@ -17,6 +17,7 @@ import { ColourDrop } from './ColourDrop.tsx';
 import { ColorantForm } from './ColorantForm.tsx';
 import { readCsv, writeCsv } from './csv.ts';
 import { Button } from '../kit/Button.tsx';
+import { Find } from '../kit/Find.tsx';
 
 /** An id that no other page, file or row can have given to another colorant. */
 const newOwnId = (): string => `own-${crypto.randomUUID()}`;
@@ -61,14 +62,7 @@ export function Colorants() {
     setChosenId(id);
   };
   const finding = (
-    <input
-      className="field w-48"
-      type="search"
-      placeholder="Find"
-      aria-label="Find a colorant"
-      value={find}
-      onChange={(event) => setFind(event.target.value)}
-    />
+    <Find label="Find a colorant" placeholder="Find" className="w-48" value={find} onFind={setFind} />
   );
   const tools = (
     <>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { DialogButton } from '../parts/DialogButton.tsx';
 import { PLACES } from './places.ts';
 import { WORDS } from './words.ts';
+import { Find } from '../kit/Find.tsx';
 
 const KEYS: readonly { readonly keys: string; readonly does: string }[] = [
   { keys: 'Ctrl Z, or Cmd Z', does: 'undo; with Shift, or Ctrl Y: redo' },
@@ -57,14 +58,7 @@ export function Help() {
           <h3 id="help-words" className="text-base">
             Words
           </h3>
-          <input
-            className="field w-44"
-            type="search"
-            placeholder="Find a word"
-            aria-label="Find a word"
-            value={sought}
-            onChange={(event) => setSought(event.target.value)}
-          />
+          <Find label="Find a word" className="w-44" value={sought} onFind={setSought} />
         </div>
         <dl className={LIST}>
           {words.map(({ word, means }) => (

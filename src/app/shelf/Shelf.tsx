@@ -10,6 +10,7 @@ import { PlanGrid } from './PlanGrid.tsx';
 import { ORDERS, useFound, type Order } from './useFound.ts';
 import { useShelf } from './useShelf.ts';
 import { Button } from '../kit/Button.tsx';
+import { Find } from '../kit/Find.tsx';
 
 // the shelf itself is there first
 const EmptyShelf = lazy(async () => ({ default: (await import('./EmptyShelf.tsx')).EmptyShelf }));
@@ -72,13 +73,12 @@ export function Shelf() {
         <div className="ml-auto flex flex-wrap items-center gap-3">
           {entries && entries.length > 6 && (
             <>
-              <input
-                className="field w-52"
-                type="search"
+              <Find
+                label="Find a plan"
                 placeholder="Find: name, notes, mould"
-                aria-label="Find a plan"
+                className="w-52"
                 value={find}
-                onChange={(event) => setFind(event.target.value)}
+                onFind={setFind}
               />
               <select
                 className="field w-36"

@@ -135,26 +135,19 @@ const scrapedOverSlant = (pulled: Runs): Plan => {
   };
 };
 
-/** A layer scraped, and one over it that is scraped into it. */
+/** A layer scraped, and one over it that is scraped into its teeth. */
 const scrapedTwice = (): Plan => {
   const plan = scrapedOverSlant('lengthwise');
+  const over: Scrape = { ...plan.steps.find((s) => s.kind === 'scrape')!, reliefMm: 20, depthMm: 18 };
+  const edge: Scrape['edge'] = { kind: 'repeated', shape: 'teeth', pitchMm: 18, shiftMm: 13 };
+  const under: Scrape = { ...over, id: 'r0', edge, depthMm: 12, to: 'next' };
   return {
     ...plan,
-    steps: plan.steps.flatMap((s): Plan['steps'] =>
-      s.kind === 'tilt'
-        ? []
-        : s.id === 's1'
-          ? [
-              s,
-              {
-                ...(plan.steps.find((o) => o.kind === 'scrape') as Scrape),
-                id: 'r0',
-                depthMm: 12,
-                to: 'next',
-              },
-            ]
-          : [s],
-    ),
+    steps: plan.steps.flatMap((s): Plan['steps'] => {
+      if (s.kind === 'tilt') return [];
+      if (s.kind === 'scrape') return [over];
+      return s.id === 's1' ? [s, under] : [s];
+    }),
   };
 };
 

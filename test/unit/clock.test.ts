@@ -9,6 +9,7 @@ import { worth } from '../../src/core/clock/likely.ts';
 import type { Option } from '../../src/core/clock/option.ts';
 import { applied } from '../../src/core/clock/refined.ts';
 import { lastOf, woven } from '../../src/core/clock/batches.ts';
+import { landings } from '../../src/core/clock/jugLevers.ts';
 import { outlook, shownUntil } from '../../src/core/clock/outlook.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import {
@@ -643,6 +644,19 @@ describe('the headless sheet’s clock', () => {
     expect(clock.odds.pots).to.have.length(5);
     for (const part of [...clock.odds.interfaces, ...clock.odds.pots])
       expect(part.holds).to.be.at.least(clock.odds.whole - 1e-9);
+  });
+});
+
+describe('a way that softens landings', () => {
+  it('is called by the pours that it is for, one or several, or by all of them', () => {
+    const [spooned] = landings(boxPlan([rest(), rest(), rest(), rest()]));
+    const { ids, alone } = spooned!.each!;
+    expect(ids).to.deep.equal(['s2', 's3', 's4']);
+    expect(spooned!.label).to.equal('Spoon the layers on');
+    expect(alone(['s3']).label).to.equal('Spoon on pour 3');
+    expect(alone(['s2', 's4']).label).to.equal('Spoon on pours 2 and 4');
+    // less trouble, but not in proportion: some of it is there with the first
+    expect(alone(['s3']).cost).to.be.within(spooned!.cost / 3 + 0.1, spooned!.cost - 0.1);
   });
 });
 

@@ -103,6 +103,14 @@ describe('the batch that is piped on top', () => {
     expect(superfatOf(recount.vessels.get('mould')!, plan)).to.be.within(5, 6);
   });
 
+  it('is said of every vessel that is its own, and of none of the loaf’s', () => {
+    const [piped] = demoPlans().filter((p) => p.second);
+    const vessels = told(computePlan(piped!)).flatMap((a) => a.lines.flatMap((l) => [l.from, l.to]));
+    const own = vessels.filter((v) => v.ofSecond === true);
+    expect(own).to.not.be.empty;
+    for (const v of vessels) expect(v.ofSecond === true, v.key).to.equal(v.key.startsWith('second:'));
+  });
+
   it('is made once the loaf is poured and before it is piped, with its cautions', () => {
     const acts = told(computePlan(piped()));
     const ids = acts.map((a) => a.id);

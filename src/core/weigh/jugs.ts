@@ -44,10 +44,10 @@ export const madeUpIn = (ledger: Ledger, potId: PotId): Contents =>
 
 /** What was weighed into one pot's jug, by kind. */
 export function portionIn(ledger: Ledger, substances: Substances, potId: PotId): Portion {
-  const into = intoPot(ledger, potId).filter((t) => t.to.kind === 'pot');
+  const into = intoPot(ledger, potId);
   const sum = (...from: readonly Vessel['kind'][]): Grams =>
     into.reduce((s, t) => s + (from.includes(t.from.kind) ? t.massG : 0), 0);
-  const fromSupply = intoPot(ledger, potId).filter((t) => t.from.kind === 'supply' && t.to.kind !== 'plain');
+  const fromSupply = into.filter((t) => t.from.kind === 'supply' && t.to.kind !== 'plain');
   const supplied = (...kinds: readonly Substance['kind'][]): Weight[] => {
     const sums = new Map<string, { readonly of: Substance; readonly massG: Grams }>();
     for (const t of fromSupply) {

@@ -4,6 +4,10 @@ export const CHANGES_NOTHING: Readonly<Record<string, string>> = {
     'a cavity is one bar: between bars that are not there no cut takes anything',
   'src/core/fill/layers.ts: const share = shares.get(pot.id) ?? 0; [36: 0 -> 1]':
     'shares are made of the same pots that they are asked for',
+  'src/core/clock/matters.ts: const { falseTrace = 0 } = course; [21: 0 -> 1]':
+    'a course of a plan always says how likely it is',
   'src/core/clock/needs.ts: if (act.fluid && timed.fluidUntilMin !== undefined) [14: && -> ||]':
     'what asks for fluid batter has a minute until which it is, and nothing else has one',
+  'src/core/timing/normals.ts: if (i + 1 < count) out[i + 1] = radius * Math.sin(angle); [8: 1 -> 0]':
+    'a list of fixed length takes nothing beyond its end',
 };

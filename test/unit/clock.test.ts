@@ -32,6 +32,8 @@ import { finish } from '../../src/core/task/task.ts';
 import { Normals } from '../../src/core/timing/normals.ts';
 import { sampling } from '../../src/core/timing/odds.ts';
 import { Run } from '../../src/core/timing/run.ts';
+import { LANDS } from '../../src/core/pattern/windows.ts';
+import { ombrePlan } from '../support/colours.ts';
 import { anyPlan } from '../support/anyPlan.ts';
 import { fragrance } from '../support/additions.ts';
 import { boxPlan, demo, demoPlans, rest } from '../support/plans.ts';
@@ -644,6 +646,23 @@ describe('the headless sheet’s clock', () => {
     expect(clock.odds.pots).to.have.length(5);
     for (const part of [...clock.odds.interfaces, ...clock.odds.pots])
       expect(part.holds).to.be.at.least(clock.odds.whole - 1e-9);
+  });
+});
+
+describe('passes laid on while all is fluid', () => {
+  it('are as thin as passes of one pot are; shades of pots of their own as thick as any layer', () => {
+    const windows = (['one-pot', 'separate-pots'] as const).map((school) => {
+      const plan = ombrePlan(4, school);
+      const laidOn: Plan = {
+        ...plan,
+        steps: plan.steps.map((s) => (s.kind === 'pour' && s.id !== 's1' ? { ...s, onFluid: true } : s)),
+      };
+      const { course, acts } = courseOf(laidOn, layPlan(laidOn))!;
+      return course.acts.find((_, i) => acts[i]!.step?.id === 's3')!.window!;
+    });
+    const [passes, layers] = windows;
+    expect(passes!.most).to.be.below(layers!.most);
+    expect(layers).to.deep.equal(LANDS[ombrePlan(4).steps.find((s) => s.kind === 'pour')!.landing.how]);
   });
 });
 

@@ -8,6 +8,10 @@ export const CHANGES_NOTHING: Readonly<Record<string, string>> = {
     'a course of a plan always says how likely it is',
   'src/core/clock/needs.ts: if (act.fluid && timed.fluidUntilMin !== undefined) [14: && -> ||]':
     'what asks for fluid batter has a minute until which it is, and nothing else has one',
+  'src/core/setting/rest.ts: if (Math.abs(step) < 1e-14 * (1 + Math.abs(y))) break; [27: * -> /]':
+    'Newton’s steps end one sooner or later, at the last digit either way',
+  'src/core/ombre/onePot.ts: return { startG, passes, impossibleAt: impossible >= 0 ? impossible : undefined }; [53: 0 -> 1]':
+    'the first pass is thinned from nothing: it is never the one that cannot be',
   'src/core/timing/normals.ts: if (i + 1 < count) out[i + 1] = radius * Math.sin(angle); [8: 1 -> 0]':
     'a list of fixed length takes nothing beyond its end',
 };

@@ -329,6 +329,10 @@ describe('several batches by the same hands', () => {
       while (meet(own, busy(t, first), 0.2)) first += 0.02;
       expect(second.startMin, plan.name).to.be.within(first - 0.03, first + 0.01);
       expect(second.startMin - 4).to.be.closeTo(second.beginMin, 1e-9);
+      // and so does the third, between what the first two leave
+      let next = 4;
+      while (meet(own, busy(t, next), 0.2) || meet(b, busy(t, next), 0.2)) next += 0.02;
+      expect(third.startMin, plan.name).to.be.within(next - 0.03, next + 0.01);
     }
   });
   it('of other plans are woven in too: no two jobs meet, each keeps its minutes, in no worse an order than any', () => {

@@ -12,6 +12,10 @@ export const CHANGES_NOTHING: Readonly<Record<string, string>> = {
     'Newton’s steps end one sooner or later, at the last digit either way',
   'src/core/ombre/onePot.ts: return { startG, passes, impossibleAt: impossible >= 0 ? impossible : undefined }; [53: 0 -> 1]':
     'the first pass is thinned from nothing: it is never the one that cannot be',
+  'src/core/look/matchColour.ts: const TRIED_TOGETHER = 6; [23: 6 -> 6.6]':
+    'so many of a list: a part of one more is none',
+  'src/core/colour/linear.ts: row.reduce((s, x, i) => s + x * (v[i] ?? 0), 0); [26: + -> -]':
+    'the weights are scaled to add up to 1: their sign is lost in it',
   'src/core/timing/normals.ts: if (i + 1 < count) out[i + 1] = radius * Math.sin(angle); [8: 1 -> 0]':
     'a list of fixed length takes nothing beyond its end',
 };

@@ -47,7 +47,7 @@ import { rareLoaves, withRarer } from '../support/rarer.ts';
  * What is offered beside the sheet, as it was when it was looked at: the clock's ways, what matters and what
  * is learned; faces; colours. Kept and written as the figures of sheets are (see figures.test.ts).
  */
-const SAMPLES = 60;
+const SAMPLES = 30;
 
 const named = (name: string): Plan => demoPlans().find((p) => p.name === name)!;
 
@@ -179,6 +179,11 @@ describe('figures of what is offered', () => {
           even: evenSteps(ramp, 7),
           curved: weightedSteps(ramp, curveWeights([0.2, 0.3, 0.8], 6)),
         })),
+        // ways that turn back on themselves: solved place by place
+        turning: [
+          ['#e0c030', '#5040b0'],
+          ['#5040b0', '#90b030'],
+        ].map(([from, to]) => evenSteps(rampOf(bodyOfHex(from!), bodyOfHex(to!)), 4)),
         halving: halving(6),
         orders: {
           most: contrastOrder(table),

@@ -1,6 +1,7 @@
 import { AS_PLANNED } from '../../src/core/batch/happened.ts';
 import { added, poured } from '../../src/core/batch/note.ts';
 import { expect } from 'chai';
+import { onePot } from '../../src/core/ombre/onePot.ts';
 import { labOfHex } from '../../src/core/colour/lab.ts';
 import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { setEnd, setLayers, setTurn, startOmbre, takeApart, updateOmbre } from '../../src/core/edit/ombre.ts';
@@ -409,5 +410,36 @@ describe('an ombre in the plan', () => {
     expect(poursOfOmbre(warning.remedies![2]!.apply(coarse()), 'o1')).to.have.length(9);
     const stock = warning.remedies![1]!.apply(coarse());
     expect(stock.colorants[0]!.nature!.carrierMlPerG * 0.92).to.be.closeTo(10, 0.02);
+  });
+});
+
+describe('a pass that was dosed otherwise', () => {
+  it('leaves a dose that was to stay as it came out, and goes on grading the one that was to rise', () => {
+    const wanted = [
+      [2, 6],
+      [2.06, 6],
+      [8, 6],
+    ];
+    const { passes } = onePot(
+      wanted.map((w, i) => ({
+        wanted: w,
+        pourG: 100,
+        // a little more of the second colorant than 6 g/kg of 300 g
+        ...(i === 0 ? { actual: { addedG: [0.6, 1.86] } } : {}),
+      })),
+      {
+        batterG: 300,
+        bulk: [1, 1],
+        round: (g) => g,
+        roundBatter: (g) => g,
+        roundUp: (g) => g,
+        respace: (_now, next) => wanted.slice(next),
+      },
+    );
+    const [first, second, third] = passes.map((p) => p.concentrations);
+    expect(second![0]).to.be.closeTo(2.06, 0.005);
+    expect(third![0]).to.be.closeTo(8, 0.05);
+    expect(first![1]).to.be.above(6.1);
+    expect(second![1]! / first![1]!).to.be.closeTo(1, 0.01);
   });
 });

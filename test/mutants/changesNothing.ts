@@ -16,6 +16,10 @@ export const CHANGES_NOTHING: Readonly<Record<string, string>> = {
     'so many of a list: a part of one more is none',
   'src/core/colour/reflectance.ts: for (let c = 0; c < 3; c += 1) pull[c] = (pull[c] as number) + part * (step[n + c] as number); [20: 3 -> 3.3]':
     'a list of three takes nothing beyond its end',
+  'src/core/geometry/fillProfile.ts: const newton = t - error / slope; [25: / -> *]':
+    'a step that is too long or too short is halved instead: it comes to the same level',
+  'src/core/flow/box.ts: const values = new Float64Array(2 * xs.length); [32: 2 -> 2.2]':
+    'room beyond what is filled is never read',
   'src/core/colour/linear.ts: row.reduce((s, x, i) => s + x * (v[i] ?? 0), 0); [26: + -> -]':
     'the weights are scaled to add up to 1: their sign is lost in it',
   'src/core/timing/normals.ts: if (i + 1 < count) out[i + 1] = radius * Math.sin(angle); [8: 1 -> 0]':

@@ -346,6 +346,13 @@ describe('several batches by the same hands', () => {
     ];
     for (const [i, a] of rows.entries())
       for (const b of rows.slice(i + 1)) expect(meet(a, b)).to.equal(false);
+    // each is as early as it fits between those that were laid before it
+    for (const [i, b] of found.entries()) {
+      const before = rows.slice(0, i + 1);
+      let at = 4;
+      while (before.some((r) => meet(r, busy(others[b.place] as Timetable, at), 0.2))) at += 0.02;
+      expect(b.startMin, `batch ${i + 2}`).to.be.within(at - 0.03, at + 0.01);
+    }
     for (const b of found)
       expect(b.endMin - b.startMin).to.be.closeTo(others[b.place]?.totalMin ?? NaN, 1e-9);
     // the order in which they were asked for makes no difference
@@ -354,8 +361,13 @@ describe('several batches by the same hands', () => {
   });
   it('of a long wait use it: both are poured sooner than one after the other', () => {
     const t = timed(landAll(setClock(FIVE, { blurMm: 0, perMinute: 0.05 }), 'low'));
-    const [second] = woven(t, [t]);
+    const [second, third] = woven(t, [t, t]);
     expect(second?.endMin).to.be.below(1.6 * t.totalMin);
+    // the third fits between what the first two leave free, before the second is over
+    const others = [busy(t, 0).slice(1), busy(t, second!.startMin)];
+    let next = 4;
+    while (others.some((o) => meet(o, busy(t, next), 0.2))) next += 0.02;
+    expect(third!.startMin).to.be.within(next - 0.03, next + 0.01);
   });
 });
 

@@ -12,6 +12,7 @@ import { propsFor } from '../../src/core/mould/props.ts';
 import { steepestTilt, tiltHolds } from '../../src/core/mould/spill.ts';
 import { stackPours } from '../../src/core/mould/stack.ts';
 import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
+import { tiltOfProps } from '../../src/core/mould/propped.ts';
 import { propHeight, tiltOfProp } from '../../src/core/mould/tilt.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { stageToHoldSlope, yieldStress } from '../../src/core/setting/stage.ts';
@@ -412,5 +413,19 @@ describe('what goes with a mould', () => {
     const w3 = computePlan(three).weights!;
     expect(w3.batterG).to.equal(w1.batterG * 3);
     expect(w3.pots[0]!.pours[0]!.into[0]!.eachG).to.equal(w1.pots[0]!.pours[0]!.massG);
+  });
+});
+
+describe('props that are too high', () => {
+  it('are refused with their height and with what they stand under, across and along', () => {
+    const foot = { widthMm: 100, lengthMm: 260 };
+    const refused = (under: 'left-edge' | 'near-end', heightMm: number): string => {
+      const read = tiltOfProps(foot, [{ under, heightMm }]);
+      return read.ok ? 'taken' : read.fault.message;
+    };
+    expect(refused('left-edge', 99)).to.equal('99 mm is too high under a mould 100 mm wide');
+    expect(refused('near-end', 258)).to.equal('258 mm is too high under a mould 260 mm long');
+    expect(refused('left-edge', 30)).to.equal('taken');
+    expect(refused('near-end', 80)).to.equal('taken');
   });
 });

@@ -17,6 +17,7 @@ import type { LaidMould } from '../../src/core/fill/laid.ts';
 import { pressedIn } from '../../src/core/fill/pressed.ts';
 import { topsOf } from '../../src/core/fill/tops.ts';
 import { standsAt, volumeOfThing, type Thing } from '../../src/core/flow/heap.ts';
+import { hollowMm3 } from '../../src/core/flow/uneven.ts';
 import { massOfContents } from '../../src/core/ledger/contents.ts';
 import { leftIn } from '../../src/core/ledger/ledger.ts';
 import type { Shape } from '../../src/core/mould/schema.ts';
@@ -136,6 +137,12 @@ describe('forms of what lies on a loaf', () => {
     expect(volumeOfThing(things[1]!)).to.be.closeTo((cylinder(8) * 2) / 3, 1e-6);
     expect(volumeOfThing(things[2]!)).to.be.closeTo(cylinder(4), 1e-6);
     expect(volumeOfThing(things[3]!)).to.be.closeTo((14 * 12 * 120 * 2) / 3, 1e-6);
+  });
+});
+
+describe('a dent of a spoon', () => {
+  it('is a paraboloid of revolution: half the cylinder about it (handbook formula, from memory)', () => {
+    expect(hollowMm3({ x: 3, y: 4, halfX: 10, halfY: 10, deepMm: 6 })).to.be.closeTo(942.4778, 1e-4);
   });
 });
 

@@ -59,7 +59,7 @@ describe('the clock in the browser', () => {
       .getByText(/needs no thicker|Your hands/)
       .first()
       .waitFor();
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
   });
 
   it('a pour dragged too early breaks through at once, is marked in the section, and let go holds again', async () => {
@@ -151,7 +151,7 @@ describe('the clock in the browser', () => {
       .to.match(/\d+ of 100/)
       .and.to.match(/≈ \d+ min/)
       .and.to.match(/jug/);
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
     await way.getByRole('button', { name: 'Take this way' }).click();
     await page.getByText('The plan has changed since.').waitFor();
     await clockTo(page, 'When to pour');
@@ -199,7 +199,7 @@ describe('the clock in the browser', () => {
     await typeIn(page, 'Water before the lye', '0');
     await typeIn(page, 'Lye at mixing', '80');
     await page.getByText(/it gets no hotter than ≈ \d+ °C/).waitFor();
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
   });
 
   it('weaves other batches in: alike and of other plans, each with its minutes, by the same hands', async () => {
@@ -224,7 +224,7 @@ describe('the clock in the browser', () => {
     await page.getByRole('link', { name: 'Conditions' }).click();
     await page.getByRole('link', { name: 'When to pour' }).click();
     await page.getByText(/Batch 3, /).waitFor();
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
     await page.getByRole('button', { name: 'Not as well: Scree Steps' }).click();
     await page.getByText(/Batch 2, Slate Beds:/).waitFor();
   });
@@ -257,7 +257,7 @@ describe('the clock in the browser', () => {
     await recipe.getByRole('button', { name: 'Leave it as it was' }).click();
     expect(await recipe.innerText()).to.not.match(/→/);
     await recipe.getByRole('button', { name: 'Learn it after all' }).click();
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
     // cooler from now on: what was seen was seen of batter at 38
     const learned = async (): Promise<string> => (await recipe.innerText()).split('→')[1] ?? '';
     const before = await learned();
@@ -319,7 +319,7 @@ describe('the clock in the browser', () => {
         /Column pour needs emulsion to light.*until minute \d+:\d\d; with this batter you have until \d+:\d\d/,
       )
       .waitFor();
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
   });
 
   it('after the pour: when it is what, saved as a calendar that ical.js reads, with reminders; mist and heat are told', async () => {
@@ -346,6 +346,6 @@ describe('the clock in the browser', () => {
     await page.getByText(/Every trace of it must be dry/).waitFor();
     await page.getByRole('button', { name: 'Without mist' }).click();
     await page.getByText(/Every trace of it must be dry/).waitFor({ state: 'detached' });
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
   });
 });

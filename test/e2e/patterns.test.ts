@@ -205,7 +205,7 @@ describe('patterns in the browser', () => {
     await sharp(page);
     expect(await seriousFaults(page)).to.deep.equal([]);
     await page.getByRole('button', { name: 'The stick: fan' }).click();
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
   });
 });
 
@@ -253,7 +253,7 @@ describe('a wire and pointed layers in the browser', () => {
     await page.getByRole('link', { name: /Pour day/ }).click();
     await page.getByText(/With a wire 6 mm thick and 245 mm long, held from end to end/).waitFor();
     await page.getByText(/draw it straight up, not towards you/).waitFor();
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
   });
 
   it('pointed layers: deeper from higher, thinner they wash, and one press thickens them', async () => {
@@ -483,7 +483,7 @@ describe('rough layers, lines, and a propped mould in the browser', () => {
       .getByText(/Stir activated charcoal into about [\d.]+ ml of a liquid oil and trail it/)
       .waitFor();
     await page.getByText(/Plane 2 mm off the dull faces/).waitFor();
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
   });
 
   it('a corner pour in a propped slab: seen sloping, set level while fluid, told so, and taken back', async () => {

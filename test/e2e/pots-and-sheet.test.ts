@@ -126,7 +126,7 @@ describe('pots, pour sheet and cut', () => {
     // a jug that is poured out is empty
     const last = page.locator('tbody', { hasText: 'Pour 5: pot' }).locator('tr', { hasText: 'Jug' });
     expect(Number.parseFloat((await last.locator('td').nth(1).innerText()).trim())).to.be.below(60);
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
     await page.emulateMedia({ media: 'print' });
     expect(await page.getByRole('link', { name: 'Pour sheet' }).isVisible()).to.equal(false);
     await page.emulateMedia({ media: 'screen' });

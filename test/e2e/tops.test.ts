@@ -57,14 +57,14 @@ describe('tops in the browser', () => {
     await typeIn(page, 'Dollops to a bar', '99');
     await page.getByText('99 on a bar is outside 1 to 24').waitFor();
     await page.getByRole('textbox', { name: 'Dollops to a bar' }).press('Escape');
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
     // the recipe of its own
     await page.getByRole('link', { name: 'recipe and weights' }).click();
     await page.getByRole('heading', { name: 'Batter', exact: true }).waitFor();
     await page.getByText('Piped on the soap').waitFor();
     await typeIn(page, 'Beyond what is piped', '30');
     await typeIn(page, 'Superfat', '8');
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
     await page.getByText('for the loaf', { exact: true }).click();
     expect(await fieldValue(page, 'Superfat')).to.equal('5 %');
     await page.getByText('for piping', { exact: true }).click();
@@ -162,7 +162,7 @@ describe('tops in the browser', () => {
     await typeIn(page, 'Hollows deep', '9');
     await page.getByText('a relief of 9 mm does not go into a mat 4 mm thick').waitFor();
     await page.getByRole('textbox', { name: 'Hollows deep' }).press('Escape');
-    expect(await seriousFaults(page)).to.deep.equal([]);
+    expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
     await page.getByRole('link', { name: /Design\b/ }).click();
     expect(await massOf()).to.be.closeTo(2 * before, 2);
     await page.getByRole('button', { name: 'Loaf', exact: true }).click();

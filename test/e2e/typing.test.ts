@@ -66,8 +66,10 @@ describe('what is typed and escaped from', () => {
         for (let i = 0; i < count; i += 1) {
           const field = fieldsOf(page).nth(i);
           if (await field.isDisabled()) continue;
-          const label = (await field.evaluate((f: HTMLInputElement) => f.labels?.[0]?.textContent)) ?? '';
-          const shown = await field.inputValue();
+          const { label, shown } = await field.evaluate((f: HTMLInputElement) => ({
+            label: f.labels?.[0]?.textContent ?? '',
+            shown: f.value,
+          }));
           // every field two of them in turn: what they do is up to the kind of field, and there are several
           // of each kind
           for (const text of [TYPED[i % 4]!, TYPED[(i + 1) % 4]!]) {

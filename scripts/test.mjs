@@ -38,28 +38,28 @@ const reading = [
   ['types', 'npm', ['run', '-s', 'types']],
   ['unused code', 'npx', ['knip']],
 ];
+const failed = [];
+process.stdout.write(`\n== ${reading.map(([name]) => name).join(', ')}, build\n`);
+const read = reading.map(
+  ([name, command, args]) =>
+    new Promise((done) => {
+      spawn(command, args, { stdio: 'inherit', env: { ...process.env, ...ROOMY } }).on('close', (code) => {
+        if (code !== 0) failed.push(name);
+        done();
+      });
+    }),
+);
+// the browser is fetched and the page built while that is read
+const chromium = installChromium();
+if (!buildPage()) failed.push('build');
+await Promise.all(read);
 const steps = [
   ['unit and reference tests', () => run('npx', ['mocha'], { COUNTS: counts, ...ROOMY })],
-  ['build', buildPage],
   [
     'browser tests',
-    () => installChromium() && run('npx', ['mocha', '--config', '.mocharc.e2e.json'], { COUNTS: counts }),
+    () => chromium && run('npx', ['mocha', '--config', '.mocharc.e2e.json'], { COUNTS: counts }),
   ],
 ];
-
-const failed = [];
-process.stdout.write(`\n== ${reading.map(([name]) => name).join(', ')}\n`);
-await Promise.all(
-  reading.map(
-    ([name, command, args]) =>
-      new Promise((done) => {
-        spawn(command, args, { stdio: 'inherit', env: { ...process.env, ...ROOMY } }).on('close', (code) => {
-          if (code !== 0) failed.push(name);
-          done();
-        });
-      }),
-  ),
-);
 for (const [name, step] of steps) {
   process.stdout.write(`\n== ${name}\n`);
   if (!step()) failed.push(name);

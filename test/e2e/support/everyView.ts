@@ -68,7 +68,7 @@ async function audit(
 ): Promise<void> {
   if (fits) expect(await overflow(page), what).to.deep.equal(FITS);
   if (themes === 0) return;
-  const rules = themes === 1 ? 'all but contrast' : 'all';
+  const rules = themes === 2 ? 'all' : onlyThis ? 'of layout' : 'all but contrast';
   expect(await seriousFaults(page, rules, within), `${what}, one theme`).to.deep.equal([]);
   if (themes === 1 || onlyThis) return;
   await flip(page);

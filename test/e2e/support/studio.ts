@@ -137,13 +137,17 @@ export const fieldValue = (page: Page, label: string | RegExp): Promise<string> 
 /**
  * Which of axe-core's rules are asked for: contrast costs most of the time and depends on the theme alone.
  */
-export type Rules = 'all' | 'contrast' | 'all but contrast';
+export type Rules = 'all' | 'contrast' | 'all but contrast' | 'of layout';
+
+/** What depends on the size of the window: the rest is the same page, audited in another. */
+const OF_LAYOUT = ['target-size', 'scrollable-region-focusable', 'aria-hidden-focus', 'nested-interactive'];
 
 const auditor = (page: Page, rules: Rules, within: string | undefined): AxeBuilder => {
   // no page of ours has frames: nothing to gather from others
   const axe = new AxeBuilder({ page }).setLegacyMode();
   if (within !== undefined) axe.include(within);
   if (rules === 'contrast') return axe.withRules(['color-contrast']);
+  if (rules === 'of layout') return axe.withRules(OF_LAYOUT);
   return rules === 'all' ? axe : axe.disableRules(['color-contrast']);
 };
 

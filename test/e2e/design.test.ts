@@ -1,8 +1,10 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import { put } from './support/line.ts';
 import { fieldValue, studio, type } from './support/studio.ts';
 
-const drops = (page: Page) => page.getByRole('navigation', { name: /Drip line/ }).getByRole('button');
+const drops = (page: Page) =>
+  page.getByRole('navigation', { name: /Drip line/ }).getByRole('button', { name: /^Pour / });
 const dropNames = async (page: Page): Promise<string[]> =>
   (await drops(page).all()).length === 0
     ? []
@@ -31,7 +33,7 @@ describe('the design station', () => {
 
   it('adds, duplicates, reorders and removes layers', async () => {
     const page = s.page();
-    await page.getByRole('button', { name: 'Layer', exact: true }).click();
+    await put(page, 'Pour');
     expect(await letters(page)).to.equal('ABCBDE');
     await page.getByRole('button', { name: 'Down' }).click();
     expect(await letters(page)).to.equal('ABCBED');
@@ -151,6 +153,8 @@ describe('the design station', () => {
     expect(await fieldValue(page, 'Falls from')).to.equal('50 mm');
     await page.getByLabel('Poured from').selectOption({ label: 'D  Chalk' });
     expect(await letters(page)).to.equal('DBCBD');
+    await page.getByRole('button', { name: 'Close this pour' }).click();
+    await page.getByText('Held back for the top').click();
     await type(page, 'Held back from pot B', '45');
     await s.go('/plan/demo-slate-beds/pour-day');
     await page.getByText('Held back in pot B').waitFor();

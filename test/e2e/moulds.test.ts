@@ -87,7 +87,7 @@ describe('several moulds from one batch', () => {
     expect(await lines.count()).to.equal(0);
     await page.getByRole('button', { name: 'A design of its own' }).click();
     await page.getByRole('button', { name: 'Even all' }).click();
-    const drops = page.getByRole('navigation', { name: /Drip line/ }).getByRole('button');
+    const drops = page.getByRole('navigation', { name: /Drip line/ }).getByRole('button', { name: /^Pour / });
     const masses = (await drops.allInnerTexts()).map((t) => grams(t));
     expect(Math.max(...masses) - Math.min(...masses)).to.be.at.most(1);
     await page.getByRole('button', { name: /^Pour 1:/ }).click();

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Locator } from 'playwright-core';
+import { put } from './support/line.ts';
 import { pictureOf, sharp } from './support/pictures.ts';
 import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
 
@@ -58,20 +59,20 @@ describe('patterns in the browser', () => {
     await sharp(page);
     expect(await pictureOf(first)).not.to.equal(before);
     // the stick
-    await page.getByRole('button', { name: 'The stick: fan' }).click();
+    await page.getByRole('button', { name: /^fan: the stick/ }).click();
     await typeIn(page, 'Strokes', '9');
     await page.getByText('another between each two', { exact: false }).click();
     await page.getByRole('button', { name: 'Close the stick' }).click();
-    await page.getByLabel('Draw the stick through it').selectOption({ label: 'Spiral' });
+    await put(page, 'Stick', 'Spiral');
     await typeIn(page, 'From turn to turn', '40');
     await saved(page);
     await page.getByRole('button', { name: 'Undo' }).click();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await page.getByRole('button', { name: 'The stick: spiral' }).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: /^spiral: the stick/ }).waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Redo' }).click();
-    await page.getByRole('button', { name: 'The stick: spiral' }).waitFor();
+    await page.getByRole('button', { name: /^spiral: the stick/ }).waitFor();
     await page.getByRole('button', { name: 'Earlier', exact: true }).click();
-    expect(await page.getByRole('button', { name: /^The stick:/ }).allInnerTexts()).to.deep.equal([
+    expect(await page.getByRole('button', { name: /: the stick is drawn/ }).allInnerTexts()).to.deep.equal([
       'spiral',
       'fan',
     ]);
@@ -136,7 +137,7 @@ describe('patterns in the browser', () => {
     await column.focus();
     await column.press('Shift+ArrowUp');
     await page.getByRole('button', { name: /^The column, .* 10 mm beyond it/ }).waitFor();
-    await page.getByLabel('Pour in rounds').selectOption('drops');
+    await put(page, 'In rounds', 'Drops');
     await page.getByRole('heading', { name: 'Drops' }).waitFor();
     await page.getByRole('button', { name: 'Place', exact: true }).click();
     const second = page.getByRole('button', { name: /^Place 2:/ });
@@ -155,7 +156,7 @@ describe('patterns in the browser', () => {
   it('a path of one’s own is drawn with the mouse, in one go', async () => {
     const page = at.page();
     await at.go('/plan/demo-ghyll-drop/design');
-    await page.getByLabel('Draw the stick through it').selectOption({ label: 'A path of your own' });
+    await put(page, 'Stick', 'A path of your own');
     await page.getByText('4 points.', { exact: false }).waitFor();
     await page.getByRole('button', { name: 'Draw the path' }).click();
     const sheet = (await page.getByRole('img', { name: 'Draw the path here' }).boundingBox())!;
@@ -172,6 +173,7 @@ describe('patterns in the browser', () => {
   it('nine round it, one taken; one kept beside; orders with more contrast', async () => {
     const page = at.page();
     await at.go('/plan/demo-basalt-columns/design');
+    await page.getByText('Try it otherwise').click();
     await page.getByRole('button', { name: 'Keep it beside, to compare' }).click();
     await page.getByText('Nothing differs yet', { exact: false }).waitFor();
     await page.getByRole('button', { name: 'Nine round it' }).click();
@@ -204,7 +206,7 @@ describe('patterns in the browser', () => {
     await page.getByRole('button', { name: /^Pour 1: 5 rounds of 6/ }).click();
     await sharp(page);
     expect(await seriousFaults(page)).to.deep.equal([]);
-    await page.getByRole('button', { name: 'The stick: fan' }).click();
+    await page.getByRole('button', { name: /^fan: the stick/ }).click();
     expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
   });
 });
@@ -215,7 +217,7 @@ describe('a wire and pointed layers in the browser', () => {
   it('a wire is drawn through layers: a usual way, its points moved by mouse and keys, what it breaks said and cured', async () => {
     const page = at.page();
     await at.go('/plan/demo-ghyll-drop/design');
-    await page.getByLabel('Draw a wire through it').selectOption({ label: 'In waves between floor and top' });
+    await put(page, 'Wire', 'In waves between floor and top');
     await page.getByRole('heading', { name: 'Through the section' }).waitFor();
     await sharp(page);
     const picture = page.locator('canvas[data-swirl]').first();
@@ -293,13 +295,13 @@ describe('a wire and pointed layers in the browser', () => {
     await sharp(page);
     const top = page.locator('canvas[data-swirl]').first();
     const whole = await pictureOf(top);
-    await page.getByRole('button', { name: 'The stick: fan' }).click();
+    await page.getByRole('button', { name: /^fan: the stick/ }).click();
     await page.getByRole('button', { name: 'Show it after this' }).click();
     await page.getByText('as it stands after that', { exact: false }).waitFor();
     await sharp(page);
     const fanned = await pictureOf(top);
     expect(fanned).not.to.equal(whole);
-    await page.getByRole('button', { name: 'The stick: spiral' }).click();
+    await page.getByRole('button', { name: /^spiral: the stick/ }).click();
     await sharp(page);
     expect(await pictureOf(top)).to.equal(whole);
     await page.getByRole('button', { name: /^Pour 1: 5 rounds of 6/ }).click();
@@ -314,11 +316,7 @@ describe('scraped layers in the browser', () => {
   it('a layer is scraped: its edge by picture, by its handles and keys, deeper than it may be, where the scrapings go', async () => {
     const page = at.page();
     await at.go('/plan/demo-slate-beds/design');
-    await page
-      .getByRole('button', { name: /^Pour 1/ })
-      .first()
-      .click();
-    await page.getByRole('button', { name: 'Scrape it to a profile' }).click();
+    await put(page, 'Scrape', undefined, 'pour 1');
     const panel = page.getByRole('region', { name: 'The scraper' });
     await panel.getByRole('heading', { name: 'Over pour 1' }).waitFor();
     await sharp(page);
@@ -372,7 +370,10 @@ describe('scraped layers in the browser', () => {
   it('an edge is drawn by hand, saved as a drawing and as a solid, and taken in again; what is no edge is refused', async () => {
     const page = at.page();
     await at.go('/plan/demo-peat-furrows/design');
-    await page.getByRole('button', { name: 'The layer is scraped' }).first().click();
+    await page
+      .getByRole('button', { name: /^scrape: the layer/ })
+      .first()
+      .click();
     const panel = page.getByRole('region', { name: 'The scraper' });
     const saving = async (name: RegExp): Promise<string> => {
       const [download] = await Promise.all([
@@ -417,8 +418,11 @@ describe('scraped layers in the browser', () => {
     await page.goto(`${at.url()}/new`);
     await page.getByRole('button', { name: 'Sculpted layers' }).click();
     await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
-    expect(await page.getByRole('button', { name: 'The layer is scraped' }).count()).to.be.above(1);
-    await page.getByRole('button', { name: 'The layer is scraped' }).first().click();
+    expect(await page.getByRole('button', { name: /^scrape: the layer/ }).count()).to.be.above(1);
+    await page
+      .getByRole('button', { name: /^scrape: the layer/ })
+      .first()
+      .click();
     await sharp(page);
     await page.getByRole('button', { name: 'Show it after this' }).click();
     await page.getByText('as it stands after that').waitFor();
@@ -450,8 +454,9 @@ describe('rough layers, lines, and a propped mould in the browser', () => {
     await sharp(page);
     const section = page.locator('canvas[data-swirl]').first();
     const plain = await pictureOf(section);
-    await page.getByLabel('A line over it, of').selectOption('charcoal');
+    await put(page, 'Line', undefined, 'pour 1');
     const panel = page.getByRole('region', { name: 'The line' });
+    await panel.getByLabel('Of another colorant').selectOption('charcoal');
     await panel.getByRole('heading', { name: 'Over pour 1' }).waitFor();
     await sharp(page);
     expect(await pictureOf(section)).not.to.equal(plain);
@@ -491,8 +496,8 @@ describe('rough layers, lines, and a propped mould in the browser', () => {
     await page.goto(`${at.url()}/new`);
     await page.getByRole('button', { name: /^Corner pour/ }).click();
     await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
-    const level = page.getByRole('checkbox', { name: /^Set it level at the end, while all is fluid/ });
-    expect(await level.isChecked()).to.equal(true);
+    const level = page.getByRole('button', { name: /^runs level: / });
+    await level.waitFor();
     await sharp(page);
     await page
       .getByRole('button', { name: /^Pour 1: / })
@@ -503,10 +508,11 @@ describe('rough layers, lines, and a propped mould in the browser', () => {
     await page.getByText(/spoon \d+ mm, left near corner/).waitFor();
     await sharp(page);
     await page.getByRole('button', { name: 'Show the whole loaf' }).click();
-    await level.uncheck();
-    await page.getByText('runs level', { exact: true }).waitFor({ state: 'detached' });
+    await level.focus();
+    await page.keyboard.press('Delete');
+    await level.waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Undo' }).click();
-    await page.getByText('runs level', { exact: true }).waitFor();
+    await level.waitFor();
     await page.getByRole('link', { name: /Pour day/ }).click();
     await page.getByText(/set the mould level at once, slowly, while all of it is fluid/).waitFor();
   });

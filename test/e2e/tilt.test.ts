@@ -87,6 +87,7 @@ describe('slanted layers', () => {
 
   it('slants a whole loaf in one command: zigzag, chevrons, all level', async () => {
     const page = s.page();
+    await page.getByText('Slants', { exact: true }).click();
     await page.getByRole('button', { name: 'All level' }).click();
     expect(await page.getByText('6 pours', { exact: true }).count()).to.equal(1);
     await page.getByRole('button', { name: 'Zigzag' }).click();
@@ -142,6 +143,7 @@ describe('slanted layers', () => {
 
   it('shows that bars differ when the slant runs along the loaf', async () => {
     const page = s.page();
+    await page.getByText('Slants', { exact: true }).click();
     await page.getByRole('radio', { name: 'an end' }).check({ force: true });
     await type(page, 'Angle', '6');
     await page.getByRole('button', { name: 'Zigzag' }).click();

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { put } from './support/line.ts';
 import { sharp } from './support/pictures.ts';
 import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
 
@@ -16,7 +17,7 @@ describe('tops in the browser', () => {
         ),
       );
     const before = await batter();
-    await page.getByLabel('Put on top', { exact: true }).selectOption({ value: 'mound' });
+    await put(page, 'Top', 'Mound');
     await page.getByRole('heading', { name: 'Mound' }).waitFor();
     await typeIn(page, 'High', '20');
     await typeIn(page, 'Right of the middle', '15');
@@ -42,7 +43,7 @@ describe('tops in the browser', () => {
     await page.goto(`${at.url()}/new`);
     await page.getByRole('button', { name: 'Straight layers' }).click();
     await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
-    await page.getByLabel('Put on top', { exact: true }).selectOption({ value: 'piping' });
+    await put(page, 'Top', 'Piping');
     await page.getByRole('heading', { name: 'Piping' }).waitFor();
     // too many for a bar, and one press
     await typeIn(page, 'Dollops to a bar', '3');
@@ -99,30 +100,30 @@ describe('tops in the browser', () => {
   it('dents, pieces, straws, salt and a stick for the top alone', async () => {
     const page = at.page();
     await at.go('/plan/demo-cotton-grass/design');
-    const put = async (value: string, name: string): Promise<void> => {
-      await page.getByLabel('Put on top', { exact: true }).selectOption({ value });
+    const putTop = async (name: string): Promise<void> => {
+      await put(page, 'Top', name);
       await page.getByRole('heading', { name }).waitFor();
     };
-    await put('dents', 'Spoon dents');
+    await putTop('Spoon dents');
     await typeIn(page, 'Deep', '70');
     await page.getByText(/40/).first().waitFor();
     await typeIn(page, 'Deep', '6');
     await typeIn(page, 'Along each bar', '2');
     await page.getByText(/2 dents of .* they lie on its cuts/).waitFor();
     await page.getByRole('button', { name: '1 to a bar' }).click();
-    await put('pieces', 'Pieces');
+    await putTop('Pieces');
     await typeIn(page, 'Called', 'Lapwing');
     await typeIn(page, 'Each weighs', '2');
     await page.getByText('Pieces to have ready').waitFor();
-    await put('straws', 'Straws');
+    await putTop('Straws');
     await typeIn(page, 'Deep', '90');
     await page.getByText(/Straws go 90 mm deep, and the soap is 60.7 mm deep/).waitFor();
     await page.getByRole('button', { name: /^55.5 mm deep/ }).click();
-    await put('salt', 'Salt');
+    await putTop('Salt');
     await page.getByText(/A wire that goes in through the top drags salt/).waitFor();
     await page.getByRole('button', { name: 'Cut on its side' }).click();
     await page.getByText(/A wire that goes in through the top/).waitFor({ state: 'detached' });
-    await page.getByLabel('Draw the stick through the top alone').selectOption({ label: 'Spiral' });
+    await put(page, 'Stick', 'Spiral, through the top alone');
     await page.getByRole('heading', { name: 'Spiral' }).waitFor();
     expect(await fieldValue(page, 'How deep')).to.equal('6 mm');
     await typeIn(page, 'How deep', '12');
@@ -142,7 +143,7 @@ describe('tops in the browser', () => {
     await page.goto(`${at.url()}/new`);
     await page.getByRole('button', { name: 'Made upside down' }).click();
     await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
-    await page.getByRole('button', { name: 'The hollows of the mat are filled' }).click();
+    await page.getByRole('button', { name: 'ridges: the hollows of the mat are filled' }).click();
     await page.getByRole('heading', { name: 'Its hollows are filled' }).waitFor();
     const massOf = async (): Promise<number> =>
       Number(
@@ -181,7 +182,7 @@ describe('tops in the browser', () => {
     await page.getByRole('button', { name: 'Take it out' }).last().click();
     await page.getByText('None: the loaf stands as it is poured.').waitFor();
     await page
-      .getByRole('button', { name: 'The hollows of the mat are filled' })
+      .getByRole('button', { name: 'ridges: the hollows of the mat are filled' })
       .waitFor({ state: 'detached' });
   });
 });

@@ -27,7 +27,7 @@ export function WarningCards({ warnings }: { readonly warnings: readonly Warning
         <li
           // its figures change while a line is dragged: it is the same card
           key={`${w.code}-${w.mould ?? ''}-${w.step ?? ''}-${w.pot ?? ''}-${nth(w)}`}
-          className={`grid gap-2 rounded-r-box border-l-4 bg-base-100 px-3 py-2.5 ${TONES[w.level].edge}`}
+          className={`grid grid-cols-[minmax(0,1fr)] gap-2 rounded-r-box border-l-4 bg-base-100 px-3 py-2.5 ${TONES[w.level].edge}`}
         >
           <p className="text-sm leading-snug">
             <strong>{TONES[w.level].word}.</strong> {w.message}
@@ -37,7 +37,7 @@ export function WarningCards({ warnings }: { readonly warnings: readonly Warning
               {w.remedies.map((r) => (
                 <Button
                   tone="primary"
-                  className="h-auto min-h-8 py-1 whitespace-normal"
+                  className="h-auto min-h-8 max-w-full shrink py-1 text-left whitespace-normal"
                   key={r.label}
                   onClick={() => edit(r.apply)}
                 >

@@ -1,6 +1,7 @@
 import type { Plan } from '../plan/planSchema.ts';
 import type { Step, Wait } from '../plan/stepSchema.ts';
 import type { Stage } from '../units/quantity.ts';
+import type { StepId } from '../validate/ids.ts';
 import { freshId } from './freshId.ts';
 
 /** A wait in the mould that a step is about. */
@@ -21,3 +22,8 @@ export function waitBefore<P extends Pick<Plan, 'steps'>>(plan: P, stepId: strin
   const wait = newWait(plan, plan.steps[at], { kind: 'stage', stage });
   return { ...plan, steps: plan.steps.toSpliced(at, 0, wait) };
 }
+
+export const setUntil = (plan: Plan, waitId: StepId, until: Wait['until']): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) => (s.id === waitId && s.kind === 'wait' ? { ...s, until } : s)),
+});

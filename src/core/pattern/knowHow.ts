@@ -1,5 +1,8 @@
 import type { KnowHow } from '../ways/way.ts';
+import type { StickPath } from '../plan/patternSchema.ts';
+import type { Finish } from '../plan/stepSchema.ts';
 import type { TopWay } from '../plan/topSchema.ts';
+import type { WireWay } from './wirePath.ts';
 
 /** A pattern of the stick for the top alone goes no deeper, mm: 1/4 in. Common practice, no source. */
 export const TOP_MM = 6;
@@ -9,6 +12,32 @@ export const STICK: Pick<KnowHow, 'needs' | 'fails'> = {
   needs:
     'Batter that is still fluid all the way down to its tip, up to light. For a top alone no deeper than 6 mm. A cloth to wipe it between strokes.',
   fails: 'Too many strokes, and colours are one. Deep strokes meant for the top spoil the inside.',
+};
+
+/** The ways that a stick is drawn in. */
+export const STICK_NAMES: Readonly<Record<StickPath['kind'], string>> = {
+  fan: 'Fan',
+  spiral: 'Spiral',
+  rings: 'Rings',
+  lines: 'Lines',
+  free: 'A path of your own',
+};
+
+/** The ways that a wire goes through the section to begin with. */
+export const WIRE_NAMES: Readonly<Record<WireWay, string>> = {
+  floor: 'Down, along the floor and up',
+  waves: 'In waves between floor and top',
+  loops: 'In loops',
+};
+
+/** What becomes of the loaf once everything is in. */
+export const FINISHES: Readonly<Record<Finish['what'], string>> = {
+  mist: 'Alcohol mist',
+  insulate: 'Insulate',
+  'heating-pad': 'Heating pad',
+  'warm-oven': 'Warm oven, off',
+  'oven-held': 'Oven held, 2 h',
+  'leave-cool': 'Leave cool',
 };
 
 /** A wire through the section. */

@@ -42,6 +42,7 @@ export function studio({
   /** the workbench has explained itself in this browser before */
   introduced = true,
   opens = false,
+  touch = false,
 } = {}): Studio {
   let served: Served;
   let browser: Browser;
@@ -71,6 +72,7 @@ export function studio({
     faults = [];
     context = await browser.newContext({
       viewport,
+      hasTouch: touch,
       reducedMotion: 'reduce',
       acceptDownloads: true,
       // held builds are tried in a test of their own: elsewhere they would only cost time

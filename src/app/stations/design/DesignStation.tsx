@@ -1,115 +1,117 @@
-import type { StepId } from '../../../core/validate/ids.ts';
-import { Plus } from 'lucide-react';
 import { evenAll } from '../../../core/edit/even.ts';
-import { addPot } from '../../../core/edit/pots.ts';
-import { isSimulated } from '../../../core/pattern/blocks.ts';
-import { addPour } from '../../../core/edit/pours.ts';
 import { beforeSettling } from '../../../core/fill/layers.ts';
-import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
+import { isSimulated } from '../../../core/pattern/blocks.ts';
 import type { Step } from '../../../core/plan/stepSchema.ts';
-import { pourChosen } from '../../../store/deskSlice.ts';
-import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
-import { Group, Station } from '../../parts/Station.tsx';
+import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
+import { useAppSelector } from '../../../store/store.ts';
+import { Button } from '../../kit/Button.tsx';
+import { Fold } from '../../kit/Fold.tsx';
+import { Station } from '../../parts/Station.tsx';
 import { useBench, useMouldUse } from '../../parts/usePlan.ts';
-import { BetweenAndAfter } from './BetweenAndAfter.tsx';
+import { FinishPanel, PullPanel } from './EndPanel.tsx';
 import { Follows } from './Follows.tsx';
 import { HeldBack } from './HeldBack.tsx';
-import { LinePanel } from './line/LinePanel.tsx';
 import { LayerList } from './LayerList.tsx';
-import { AddPattern } from './pattern/AddPattern.tsx';
+import { LinePanel } from './line/LinePanel.tsx';
 import { Otherwise } from './pattern/Otherwise.tsx';
 import { PatternPanel } from './pattern/PatternPanel.tsx';
 import { StrokePanel } from './pattern/StrokePanel.tsx';
 import { WirePanel } from './pattern/WirePanel.tsx';
 import { PourPanel } from './PourPanel.tsx';
-import { AddTop } from './top/AddTop.tsx';
-import { TopPanel } from './top/TopPanel.tsx';
 import { RidgesPanel } from './RidgesPanel.tsx';
 import { ScrapePanel } from './scrape/ScrapePanel.tsx';
 import { SlantAll } from './SlantAll.tsx';
-import { Button } from '../../kit/Button.tsx';
+import { TiltPanel } from './TiltPanel.tsx';
+import { TopPanel } from './top/TopPanel.tsx';
+import { WaitPanel } from './WaitPanel.tsx';
 
 interface ChosenProps {
-  readonly step: Step | undefined;
+  readonly step: Step;
   /** the layer that it pours, as it is poured */
   readonly layer: ScaledLayer | undefined;
 }
 
-/** The panel of the chosen step; of none, all layers. */
+/** The card of the chosen step. */
 function Chosen({ step, layer }: ChosenProps) {
-  switch (step?.kind) {
+  switch (step.kind) {
+    case 'pour':
+      if (!layer) return null;
+      return layer.pour.pattern ? (
+        <PatternPanel layer={layer} pattern={layer.pour.pattern} />
+      ) : (
+        <PourPanel layer={layer} />
+      );
+    case 'tilt':
+      return <TiltPanel tilt={step} />;
+    case 'wait':
+      return <WaitPanel wait={step} />;
     case 'stroke':
-      return <StrokePanel key={step.id} stroke={step} />;
+      return <StrokePanel stroke={step} />;
     case 'wire':
-      return <WirePanel key={step.id} wire={step} />;
+      return <WirePanel wire={step} />;
     case 'scrape':
-      return <ScrapePanel key={step.id} scrape={step} />;
+      return <ScrapePanel scrape={step} />;
     case 'ridges':
-      return <RidgesPanel key={step.id} step={step} />;
+      return <RidgesPanel step={step} />;
     case 'top':
-      return <TopPanel key={step.id} step={step} />;
+      return <TopPanel step={step} />;
     case 'mica':
-      return <LinePanel key={step.id} line={step} />;
+      return <LinePanel line={step} />;
+    case 'pull':
+      return <PullPanel pull={step} />;
+    case 'finish':
+      return <FinishPanel finish={step} />;
   }
-  if (layer?.pour.pattern)
-    return <PatternPanel key={layer.pour.id} layer={layer} pattern={layer.pour.pattern} />;
-  if (layer) return <PourPanel key={layer.pour.id} layer={layer} />;
+}
+
+/** Nothing is chosen: the layers, and the ways on that are about all of them. */
+function AllLayers() {
+  const { plan, edit, show } = useBench();
+  const { follows } = useMouldUse();
+  const held = plan.fill.top.reduce((sum, t) => sum + t.massG, 0);
   return (
     <>
       <LayerList />
-      <p className="quiet text-sm">
-        Choose a layer or a drop to change it. Drag a line in the section to move it.
-      </p>
+      {!follows && (
+        <p className="quiet text-sm">
+          Choose a layer or a drop to change it, or drag a line in the section. What comes next is added on
+          the line of drops, by a plus.
+        </p>
+      )}
+      <div>
+        {!follows && (
+          <>
+            <Button className="mb-3" onClick={() => edit(evenAll)}>
+              Even all
+            </Button>
+            <Fold title="Slants">
+              <SlantAll />
+            </Fold>
+          </>
+        )}
+        {!follows && isSimulated(plan) && (
+          <Fold title="Try it otherwise">
+            <Otherwise />
+          </Fold>
+        )}
+        <Fold title="Held back for the top" state={held > 0 ? show.mass(held) : 'nothing'}>
+          <HeldBack />
+        </Fold>
+      </div>
     </>
   );
 }
 
 export function DesignStation() {
-  const { plan, computed, edit } = useBench('stack');
+  const { plan, computed } = useBench('stack');
   const { follows } = useMouldUse();
-  const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const laid = computed.stack.layers.find((l) => l.pour.id === chosen);
-  const layer = laid && beforeSettling(laid);
-  const step = plan.steps.find((s) => s.id === chosen);
-  const add = (): void => {
-    let stepId: StepId | undefined;
-    edit((p) => {
-      const pot = addPot(p);
-      const pour = addPour(pot.plan, pot.potId, layer?.pour.compartment);
-      stepId = pour.stepId;
-      return pour.plan;
-    });
-    if (stepId !== undefined) dispatch(pourChosen(stepId));
-  };
-  if (follows)
-    return (
-      <Station station="design" title="Design">
-        <Follows />
-        <LayerList />
-        <Group title="Held back for the top">
-          <HeldBack />
-        </Group>
-      </Station>
-    );
+  const step = follows ? undefined : plan.steps.find((s) => s.id === chosen);
   return (
     <Station station="design" title="Design">
       <Follows />
-      <div className="flex flex-wrap gap-2">
-        <Button icon={Plus} tone="primary" onClick={add}>
-          Layer
-        </Button>
-        <Button onClick={() => edit(evenAll)}>Even all</Button>
-      </div>
-      <Chosen step={step} layer={layer} />
-      <AddPattern />
-      <AddTop />
-      {isSimulated(plan) && <Otherwise />}
-      <Group title="Held back for the top">
-        <HeldBack />
-      </Group>
-      <SlantAll />
-      <BetweenAndAfter />
+      {step ? <Chosen key={step.id} step={step} layer={laid && beforeSettling(laid)} /> : <AllLayers />}
     </Station>
   );
 }

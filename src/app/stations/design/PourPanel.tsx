@@ -25,8 +25,6 @@ import { useBench } from '../../parts/usePlan.ts';
 import { AmountFields } from './AmountFields.tsx';
 import { LiesOn } from './LiesOn.tsx';
 import { OmbreLine } from './OmbreLine.tsx';
-import { PutLine } from './line/PutLine.tsx';
-import { ScrapeIt } from './scrape/ScrapeIt.tsx';
 import { TiltFields } from './TiltFields.tsx';
 import { Button } from '../../kit/Button.tsx';
 import { PanelHead } from '../../kit/PanelHead.tsx';
@@ -147,8 +145,6 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           onValue={(roughMm, g) => edit((p) => setRough(p, pour.id, roughMm), g)}
         />
       )}
-      <PutLine layer={layer} />
-      <ScrapeIt layer={layer} />
       <div className="flex flex-wrap gap-1.5">
         <Button
           icon={ArrowUp}

@@ -3,7 +3,6 @@ import { chevrons, finishLevel, levelAll, zigzag, type Along } from '../../../co
 import { STEEPEST_DEG } from '../../../core/mould/tilt.ts';
 import type { Fault } from '../../../core/result/result.ts';
 import { Choice } from '../../kit/Choice.tsx';
-import { Group } from '../../parts/Station.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { useTyped } from '../../parts/useTyped.ts';
@@ -21,7 +20,7 @@ export function SlantAll() {
   const [along, setAlong] = useState<Along>('edge');
   const { layers } = computed.stack;
   return (
-    <Group title="Slants">
+    <>
       <div className="grid grid-cols-[6rem_1fr] items-end gap-2">
         <FigureField label="Angle" suffix="°" value={degrees} onValue={setDegrees} />
         <Choice
@@ -40,6 +39,6 @@ export function SlantAll() {
         <Button onClick={() => edit(finishLevel)}>Finish level</Button>
         <Button onClick={() => edit((p) => levelAll(p, layers))}>All level</Button>
       </div>
-    </Group>
+    </>
   );
 }

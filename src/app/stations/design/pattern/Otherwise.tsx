@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { besideKept, viewShown } from '../../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../../store/store.ts';
-import { Group } from '../../../parts/Station.tsx';
 import { usePresent } from '../../../parts/usePlan.ts';
 import { Vary } from './Vary.tsx';
 import { Button } from '../../../kit/Button.tsx';
@@ -13,7 +12,7 @@ export function Otherwise() {
   const beside = useAppSelector((s) => s.desk.beside);
   const [open, setOpen] = useState(false);
   return (
-    <Group title="Try it otherwise">
+    <>
       <div className="flex flex-wrap gap-1.5">
         <Button aria-pressed={open} onClick={() => setOpen(!open)}>
           {open ? 'Close the nine' : 'Nine round it'}
@@ -28,6 +27,6 @@ export function Otherwise() {
         </Button>
       </div>
       {open && <Vary />}
-    </Group>
+    </>
   );
 }

@@ -8,8 +8,6 @@ import { useAppDispatch } from '../../../../store/store.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { isLevel } from '../../../../core/mould/tilt.ts';
-import { PutLine } from '../line/PutLine.tsx';
-import { ScrapeIt } from '../scrape/ScrapeIt.tsx';
 import { AmountFields } from '../AmountFields.tsx';
 import { TiltFields } from '../TiltFields.tsx';
 import { LiesOn } from '../LiesOn.tsx';
@@ -77,8 +75,6 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
       )}
       <HowPoured layer={layer} />
       <LiesOn layer={layer} />
-      <PutLine layer={layer} />
-      <ScrapeIt layer={layer} />
       <NeedsAndFails know={know} />
       <div className="flex flex-wrap gap-1.5">
         <Button icon={Copy} onClick={duplicate}>

@@ -1,6 +1,6 @@
 import { newPath, updateStroke } from '../../../../core/edit/pattern.ts';
 import { depthAt } from '../../../../core/pattern/depthAt.ts';
-import { STICK } from '../../../../core/pattern/knowHow.ts';
+import { STICK, STICK_NAMES } from '../../../../core/pattern/knowHow.ts';
 import { strokePaths } from '../../../../core/pattern/blocks.ts';
 import type { StickPath } from '../../../../core/plan/patternSchema.ts';
 import type { Stroke } from '../../../../core/plan/stepSchema.ts';
@@ -14,14 +14,6 @@ import { StepButtons } from './StepButtons.tsx';
 import { ToolHead } from './ToolHead.tsx';
 import { Check } from '../../../kit/Check.tsx';
 import { RunsChoice } from '../../../kit/RunsChoice.tsx';
-
-export const PATH_NAMES: Readonly<Record<StickPath['kind'], string>> = {
-  fan: 'Fan',
-  spiral: 'Spiral',
-  rings: 'Rings',
-  lines: 'Lines',
-  free: 'A path of your own',
-};
 
 type Way = Extract<StickPath, { kind: 'fan' }>['way'];
 
@@ -48,13 +40,13 @@ export function StrokePanel({ stroke }: { readonly stroke: Stroke }) {
   const drawn = strokePaths(computed, stroke).length;
   return (
     <section aria-label="The stick" className="grid grid-cols-[minmax(0,1fr)] gap-3">
-      <ToolHead tool="stick" does={PATH_NAMES[path.kind]} />
+      <ToolHead tool="stick" does={STICK_NAMES[path.kind]} />
       <Picker
         label="Its way"
         value={path.kind}
-        options={(Object.keys(PATH_NAMES) as StickPath['kind'][]).map((kind) => ({
+        options={(Object.keys(STICK_NAMES) as StickPath['kind'][]).map((kind) => ({
           value: kind,
-          label: PATH_NAMES[kind],
+          label: STICK_NAMES[kind],
         }))}
         onPick={(kind) => edit((p) => updateStroke(p, stroke.id, { path: newPath(p, kind) }))}
       />

@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
 import { addWirePoint, asLongAsMould, setWireWay, turnWire, updateWire } from '../../../../core/edit/wire.ts';
 import { depthAt } from '../../../../core/pattern/depthAt.ts';
-import { WIRE } from '../../../../core/pattern/knowHow.ts';
+import { WIRE, WIRE_NAMES } from '../../../../core/pattern/knowHow.ts';
 import { wireLong } from '../../../../core/pattern/moves.ts';
 import type { WireWay } from '../../../../core/pattern/wirePath.ts';
 import { toldOf } from '../../../../core/pattern/wireTold.ts';
@@ -16,12 +16,6 @@ import { StepButtons } from './StepButtons.tsx';
 import { ToolHead } from './ToolHead.tsx';
 import { Button } from '../../../kit/Button.tsx';
 import { RunsChoice } from '../../../kit/RunsChoice.tsx';
-
-export const WIRE_NAMES: Readonly<Record<WireWay, string>> = {
-  floor: 'Down, along the floor and up',
-  waves: 'In waves between floor and top',
-  loops: 'In loops',
-};
 
 const OWN = '';
 

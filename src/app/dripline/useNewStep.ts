@@ -1,8 +1,8 @@
-import type { Plan } from '../../../core/plan/planSchema.ts';
-import type { StepId } from '../../../core/validate/ids.ts';
-import { pourChosen, viewShown, type LoafViewName } from '../../../store/deskSlice.ts';
-import { useAppDispatch } from '../../../store/store.ts';
-import { useBenchEdit } from '../../parts/usePlan.ts';
+import type { Plan } from '../../core/plan/planSchema.ts';
+import type { StepId } from '../../core/validate/ids.ts';
+import { pourChosen, viewShown, type LoafViewName } from '../../store/deskSlice.ts';
+import { useAppDispatch } from '../../store/store.ts';
+import { useBenchEdit } from '../parts/usePlan.ts';
 
 type Make = (plan: Plan) => { readonly plan: Plan; readonly stepId: StepId };
 

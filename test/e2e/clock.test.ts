@@ -106,11 +106,11 @@ describe('the clock in the browser', () => {
       .getByRole('button', { name: /^Pour 3:/ })
       .first()
       .click();
-    await page.getByText('stream', { exact: true }).click();
+    await page.getByLabel('Land it').selectOption({ label: 'in a stream' });
     await page.getByRole('link', { name: /Clock/ }).click();
     const waited = await minuteOf(page, 3);
     await page.getByRole('link', { name: /Design/ }).click();
-    await page.getByText('what is fluid', { exact: true }).click();
+    await page.getByLabel('Laid on').selectOption({ label: 'what is fluid' });
     await page.getByText(/No wait: the border is rough by ≈ \d/).waitFor();
     await page.locator('canvas[data-swirl="sharp"]').first().waitFor();
     await page.getByRole('link', { name: /Clock/ }).click();

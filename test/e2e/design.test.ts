@@ -12,6 +12,9 @@ const dropNames = async (page: Page): Promise<string[]> =>
 const letters = async (page: Page): Promise<string> =>
   (await dropNames(page)).map((n) => /: ([A-Z]\d?),/.exec(n)?.[1] ?? '?').join('');
 
+/** What is rarer, on the chosen thing's card. */
+const more = (page: Page): Promise<void> => page.locator('main summary', { hasText: 'More' }).click();
+
 describe('the design station', () => {
   const s = studio();
   beforeEach(() => s.go('/plan/demo-slate-beds/design'));
@@ -35,10 +38,12 @@ describe('the design station', () => {
     const page = s.page();
     await put(page, 'Pour');
     expect(await letters(page)).to.equal('ABCBDE');
+    await more(page);
     await page.getByRole('button', { name: 'Down' }).click();
     expect(await letters(page)).to.equal('ABCBED');
     await page.getByRole('button', { name: 'Duplicate' }).click();
     expect(await letters(page)).to.equal('ABCBEED');
+    await more(page);
     await page.getByRole('button', { name: 'Remove', exact: true }).click();
     expect(await letters(page)).to.equal('ABCBED');
   });
@@ -78,6 +83,7 @@ describe('the design station', () => {
     await choose(1);
     await type(page, 'Mass', '18 mm');
     expect(await fieldValue(page, 'Height')).to.equal('18 mm');
+    await more(page);
     await page.getByText('Given by its height').waitFor();
     await type(page, 'Height', '12%');
     expect(await fieldValue(page, 'Share')).to.equal('12 %');
@@ -132,6 +138,7 @@ describe('the design station', () => {
     expect(even).to.equal('16.1 mm');
     await type(page, 'Height', '30 mm');
     await choose(2);
+    await more(page);
     await page.getByRole('button', { name: 'Even from here up' }).click();
     expect(await fieldValue(page, 'Height')).to.equal('11.5 mm');
     await choose(1);
@@ -141,6 +148,7 @@ describe('the design station', () => {
   it('locks a layer: its line cannot be dragged', async () => {
     const page = s.page();
     await choose(2);
+    await more(page);
     await page.getByRole('button', { name: 'Lock', exact: true }).click();
     await page.getByRole('button', { name: 'Locked' }).waitFor();
     expect(await page.getByRole('slider', { name: /Top of pour 2,/ }).count()).to.equal(0);
@@ -149,7 +157,7 @@ describe('the design station', () => {
   it('says how a pour lands, where it comes from and what is held back', async () => {
     const page = s.page();
     await choose(1);
-    await page.getByRole('radio', { name: 'stream' }).check({ force: true });
+    await page.getByLabel('Land it').selectOption({ label: 'in a stream' });
     expect(await fieldValue(page, 'Falls from')).to.equal('50 mm');
     await page.getByLabel('Poured from').selectOption({ label: 'D  Chalk' });
     expect(await letters(page)).to.equal('DBCBD');

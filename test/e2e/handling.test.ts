@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { openTilt } from './support/line.ts';
 import { begin } from './support/begin.ts';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
@@ -253,6 +254,7 @@ describe('words before figures', () => {
     const page = s.page();
     await s.go('/plan/demo-copper-weir/design');
     await page.getByRole('button', { name: /^Pour 2:/ }).click();
+    await openTilt(page);
     await type(page, 'Right edge up', '15 mm');
     await page.getByText('"15 mm" is a length; an angle in degrees is wanted here').waitFor();
   });

@@ -443,7 +443,8 @@ describe('rough layers, lines, and a propped mould in the browser', () => {
       .getByRole('button', { name: /^Pour 1/ })
       .first()
       .click();
-    await page.getByRole('radio', { name: 'spoon' }).check({ force: true });
+    await page.getByLabel('Land it').selectOption({ label: 'by the spoon' });
+    await page.getByLabel('Left', { exact: true }).selectOption({ label: 'rough' });
     await typeIn(page, 'Left rough', '55');
     await page
       .getByText(/55 mm from hollow to peak: its hollows go [\d.]+ mm into/)

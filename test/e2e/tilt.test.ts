@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { decode } from 'fast-png';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
+import { openTilt } from './support/line.ts';
 import { fieldValue, saved, studio, type } from './support/studio.ts';
 
 const drop = (page: Page, nth: number) => page.getByRole('button', { name: new RegExp(`^Pour ${nth}:`) });
@@ -11,6 +12,7 @@ describe('slanted layers', () => {
   beforeEach(() => s.go('/plan/demo-copper-weir/design'));
   const atPour = async (nth: number): Promise<void> => {
     await drop(s.page(), nth).click();
+    await openTilt(s.page());
     await s.page().getByRole('button', { name: 'Show it at this pour' }).click();
   };
 
@@ -61,6 +63,7 @@ describe('slanted layers', () => {
   it('keeps the marks on the walls, mass and share of a slant together', async () => {
     const page = s.page();
     await drop(page, 2).click();
+    await openTilt(page);
     await type(page, 'Left wall', '32 mm');
     const [mass, share] = [await fieldValue(page, 'Mass'), await fieldValue(page, 'Share')];
     await type(page, 'Mass', mass);
@@ -71,6 +74,7 @@ describe('slanted layers', () => {
   it('drags a slanted surface by its end', async () => {
     const page = s.page();
     await drop(page, 4).click();
+    await openTilt(page);
     const before = await fieldValue(page, 'Left wall');
     const end = (await page
       .getByRole('slider', { name: /Top of pour 4,/ })
@@ -100,6 +104,7 @@ describe('slanted layers', () => {
   it('says what would spill with a remedy, and one press cures it', async () => {
     const page = s.page();
     await drop(page, 4).click();
+    await openTilt(page);
     await type(page, 'Right edge up', '55');
     const warnings = page.getByRole('list', { name: 'Warnings' });
     await warnings
@@ -116,6 +121,7 @@ describe('slanted layers', () => {
   it('refuses a tilt beyond 60 degrees at the field, and keeps the last good one', async () => {
     const page = s.page();
     await drop(page, 1).click();
+    await openTilt(page);
     await type(page, 'Right edge up', '70');
     await page.getByText('70 ° is outside -60 to 60 °').waitFor();
     await page.getByRole('textbox', { name: 'Right edge up' }).press('Escape');
@@ -224,6 +230,7 @@ describe('prop first', () => {
       .getByRole('button', { name: /^Pour 3/ })
       .first()
       .click();
+    await openTilt(page);
     await page.getByLabel('Prop it on').selectOption({ label: 'spoon handle, 15 mm' });
     const props = page.getByRole('group', { name: 'Propped by' });
     await props.getByLabel('under').selectOption('right-far');
@@ -261,6 +268,7 @@ describe('prop first', () => {
       .getByRole('button', { name: /^Pour 2/ })
       .first()
       .click();
+    await openTilt(page);
     await page.getByText('Things to hand').click();
     await page.getByLabel('Thing', { exact: true }).nth(1).fill('butter knife');
     await page.getByLabel('High').nth(1).fill('12 mm');
@@ -273,6 +281,7 @@ describe('prop first', () => {
       .getByRole('button', { name: /^Pour 1/ })
       .first()
       .click();
+    await openTilt(page);
     await page.getByLabel('Prop it on').getByText('butter knife, 12 mm').waitFor({ state: 'attached' });
   });
 });

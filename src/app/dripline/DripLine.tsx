@@ -10,6 +10,7 @@ import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortabl
 import { Plus } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { moved, shifted, type Gap } from '../../core/edit/onLine/standing.ts';
+import { lettersOf } from '../../core/fill/layers.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { potsIn } from '../../core/plan/sources.ts';
 import type { Step } from '../../core/plan/stepSchema.ts';
@@ -129,14 +130,17 @@ export function DripLine() {
   const order = plan.steps.map((s) => s.id).join(' ');
   const ids = useMemo(() => (order === '' ? [] : order.split(' ')), [order]);
   const times = computed.clock && lineTimes(plan.steps, computed.clock);
-  const named = (id: string | number): string => nameOf(plan.steps, String(id));
+  const named = (id: string | number): string => {
+    const layer = computed.stack.layers.find((l) => l.pour.id === id);
+    return `${nameOf(plan.steps, String(id))}${layer ? `, pot ${lettersOf(layer)}` : ''}`;
+  };
   const announcements: Announcements = {
     onDragStart: ({ active }) => `Picked up ${named(active.id)}.`,
     onDragOver: ({ active, over }) =>
       over && over.id !== active.id ? `${named(active.id)} is over ${named(over.id)}.` : undefined,
     onDragEnd: ({ active, over }) =>
       over && over.id !== active.id
-        ? `${named(active.id)} was let go at ${named(over.id)}.`
+        ? `${named(active.id)} now takes the place of ${named(over.id)}.`
         : `${named(active.id)} stays where it was.`,
     onDragCancel: ({ active }) => `${named(active.id)} stays where it was.`,
   };
@@ -199,7 +203,7 @@ export function DripLine() {
                   )}
                   {!follows && (
                     <AddHere
-                      after={named(step.id)}
+                      after={nameOf(plan.steps, step.id)}
                       gap={plan.steps[i + 1]?.id}
                       asked={asked !== undefined && asked.gap === plan.steps[i + 1]?.id}
                       onAsk={setAsked}

@@ -28,3 +28,7 @@ export async function put(
   if (way !== undefined) await page.getByRole('menuitem', { name: way, exact: true })[by]();
   await page.getByRole('menu').waitFor({ state: 'detached' });
 }
+
+/** How the mould stands at the chosen pour, opened on its card. */
+export const openTilt = (page: Page): Promise<void> =>
+  page.getByRole('button', { name: /^(level|tilted)/, expanded: false }).click();

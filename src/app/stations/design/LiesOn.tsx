@@ -2,7 +2,7 @@ import { layOnFluid, liesOn } from '../../../core/edit/clock.ts';
 import { roughnessOf } from '../../../core/pattern/blocks.ts';
 import { blurPhrase } from '../../../core/setting/blur.ts';
 import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
-import { Choice } from '../../kit/Choice.tsx';
+import { Picker } from '../../parts/Picker.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 
 const ON = [
@@ -10,32 +10,44 @@ const ON = [
   { value: 'fluid', label: 'what is fluid' },
 ] as const;
 
-/**
- * Whether a pour waits until what is below bears it, or is laid on it while it is fluid, and how rough their
- * border is then.
- */
-export function LiesOn({ layer }: { readonly layer: ScaledLayer }) {
-  const { plan, computed, edit, show } = useBench('geometry', 'stack');
+interface LiesOnProps {
+  readonly layer: ScaledLayer;
+}
+
+/** In a card's sentence: whether a pour waits until what is below bears it, or is laid on it while it is fluid. */
+export function LiesOn({ layer }: LiesOnProps) {
+  const { computed, edit } = useBench('stack');
   const { pour } = layer;
   const first = computed.stack.layers.find((l) => l.room === layer.room);
-  if (first?.pour.id === pour.id || !liesOn(pour)) return null;
-  const own = computed.stack.layers.find((l) => l.pour.id === pour.id);
-  const { roughMm, below } = own ? roughnessOf({ plan, stack: computed.stack }, own) : { roughMm: 0 };
+  if (first?.pour.id === pour.id || !liesOn(pour)) return ',';
   return (
-    <div className="grid gap-1">
-      <Choice
-        legend="Laid on"
+    <>
+      {' onto '}
+      <Picker
+        label="Laid on"
+        hideLabel
         value={pour.onFluid ? 'fluid' : 'bears'}
         options={ON}
-        onChoose={(on) => edit((p) => layOnFluid(p, [pour.id], on === 'fluid'))}
+        onPick={(on) => edit((p) => layOnFluid(p, [pour.id], on === 'fluid'))}
       />
-      {pour.onFluid && (
-        <p className="quiet text-sm" role="status">
-          {below
-            ? `No wait: the border is ${blurPhrase(roughMm, show.length)}.`
-            : 'What is below has set by then: nothing there is fluid.'}
-        </p>
-      )}
-    </div>
+      ,
+    </>
+  );
+}
+
+/** How rough its border is where it is laid on what is fluid. */
+export function BorderOn({ layer }: LiesOnProps) {
+  const { plan, computed, show } = useBench('stack');
+  const own = computed.stack.layers.find((l) => l.pour.id === layer.pour.id);
+  if (!layer.pour.onFluid || !liesOn(layer.pour)) return null;
+  const { roughMm, below } = own
+    ? roughnessOf({ plan, stack: computed.stack }, own)
+    : { roughMm: 0, below: undefined };
+  return (
+    <p className="quiet text-sm" role="status">
+      {below
+        ? `No wait: the border is ${blurPhrase(roughMm, show.length)}.`
+        : 'What is below has set by then: nothing there is fluid.'}
+    </p>
   );
 }

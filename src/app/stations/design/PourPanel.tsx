@@ -13,17 +13,20 @@ import {
   setRough,
   shiftPour,
 } from '../../../core/edit/pours.ts';
+import { useState } from 'react';
+import type { Tilt } from '../../../core/mould/tilt.ts';
+import { formatShort } from '../../../core/units/format.ts';
 import { potNamed } from '../../../core/plan/sources.ts';
 import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
-import { Choice } from '../../kit/Choice.tsx';
+import { Fold } from '../../kit/Fold.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { AmountFields } from './AmountFields.tsx';
-import { LiesOn } from './LiesOn.tsx';
+import { BorderOn, LiesOn } from './LiesOn.tsx';
 import { OmbreLine } from './OmbreLine.tsx';
 import { TiltFields } from './TiltFields.tsx';
 import { Button } from '../../kit/Button.tsx';
@@ -31,6 +34,29 @@ import { PanelHead } from '../../kit/PanelHead.tsx';
 import { WordButton } from '../../kit/WordButton.tsx';
 
 const NEW_POT = 'a new pot';
+
+const LANDS: Readonly<Record<ScaledLayer['pour']['landing']['how'], string>> = {
+  stream: 'in a stream',
+  low: 'low',
+  spatula: 'over a spatula',
+  spoon: 'by the spoon',
+};
+
+/** Spooned in and not smoothed it is about so rough, mm. A judgement, no source. */
+const USUAL_ROUGH_MM = 6;
+
+/** "level", "tilted 10°, right edge up" */
+function standing({ rollDeg, pitchDeg }: Tilt): string {
+  const edges = [
+    ...(rollDeg === 0
+      ? []
+      : [`${formatShort(Math.abs(rollDeg), 1)}°, ${rollDeg > 0 ? 'right' : 'left'} edge up`]),
+    ...(pitchDeg === 0
+      ? []
+      : [`${formatShort(Math.abs(pitchDeg), 1)}°, ${pitchDeg > 0 ? 'far' : 'near'} end up`]),
+  ];
+  return edges.length === 0 ? 'level' : `tilted ${edges.join(' and ')}`;
+}
 
 const OWNER: Readonly<Record<ScaledLayer['pour']['amount']['kind'], string>> = {
   height: 'Given by its height.',
@@ -73,7 +99,10 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
     edit((p) => removeStep(p, pour.id));
     choose(below?.pour.id ?? null);
   };
+  const [tilting, setTilting] = useState(false);
   if (!pot) return null;
+  const { how, fallMm } = pour.landing;
+  const falls = how === 'stream' || how === 'low' || fallMm !== LANDING_FALL_MM[how];
   return (
     <section aria-label={`Pour ${index + 1}`} className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <PanelHead
@@ -85,97 +114,127 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
       />
       <OmbreLine pour={pour} />
       <AmountFields layer={layer} />
-      <p className="quiet text-sm">
-        {OWNER[pour.amount.kind]}{' '}
-        {pour.amount.kind !== 'rest' && (
-          <WordButton
-            onClick={() =>
-              edit((p) => setAmount(p, pour.id, { kind: 'rest', parts: Math.max(1, layer.volumeMl) }))
-            }
-          >
-            Let it take what is left
-          </WordButton>
-        )}
-      </p>
-      <TiltFields layer={layer} />
-      <Picker
-        label="Poured from"
-        value={pot.id}
-        options={[
-          ...plan.pots.map((p) => ({ value: p.id, label: `${p.letter}  ${p.name}` })),
-          { value: NEW_POT, label: 'a new pot' },
-        ]}
-        onPick={pickPot}
-      />
-      {rooms > 1 && (
+      <div className="sentence">
+        Poured{' '}
         <Picker
-          label="Into compartment"
-          value={String(Math.min(pour.compartment, rooms - 1))}
-          options={Array.from({ length: rooms }, (_, i) => ({ value: String(i), label: `${i + 1}` }))}
-          onPick={(i) => edit((p) => mapPour(p, pour.id, (s) => ({ ...s, compartment: Number(i) })))}
+          label="Land it"
+          hideLabel
+          value={how}
+          options={(Object.keys(LANDS) as (keyof typeof LANDS)[]).map((value) => ({
+            value,
+            label: LANDS[value],
+          }))}
+          onPick={(to) => edit((p) => setLanding(p, pour.id, { how: to, fallMm: LANDING_FALL_MM[to] }))}
         />
-      )}
-      <Choice
-        legend="Land it"
-        value={pour.landing.how}
-        options={[
-          { value: 'stream', label: 'stream' },
-          { value: 'low', label: 'low' },
-          { value: 'spatula', label: 'spatula' },
-          { value: 'spoon', label: 'spoon' },
-        ]}
-        onChoose={(how) => edit((p) => setLanding(p, pour.id, { how, fallMm: LANDING_FALL_MM[how] }))}
-      />
-      {(pour.landing.how === 'stream' ||
-        pour.landing.how === 'low' ||
-        pour.landing.fallMm !== LANDING_FALL_MM[pour.landing.how]) && (
-        <LengthField
-          label="Falls from"
-          hint="Height over the surface; over a spatula, as if from so low."
-          value={pour.landing.fallMm}
-          onValue={(fallMm, g) => edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm }), g)}
+        {falls && (
+          <>
+            {' from '}
+            <LengthField
+              label="Falls from"
+              hideLabel
+              value={fallMm}
+              onValue={(mm, g) => edit((p) => setLanding(p, pour.id, { how, fallMm: mm }), g)}
+            />
+          </>
+        )}
+        {' out of '}
+        <Picker
+          label="Poured from"
+          hideLabel
+          value={pot.id}
+          options={[
+            ...plan.pots.map((p) => ({ value: p.id, label: `${p.letter}  ${p.name}` })),
+            { value: NEW_POT, label: 'a new pot' },
+          ]}
+          onPick={pickPot}
         />
-      )}
-      <LiesOn layer={layer} />
-      {(pour.landing.how === 'spoon' || pour.roughMm !== undefined) && (
-        <LengthField
-          label="Left rough"
-          hint="From its deepest hollow to its highest peak; 0: smoothed level."
-          value={pour.roughMm ?? 0}
-          onValue={(roughMm, g) => edit((p) => setRough(p, pour.id, roughMm), g)}
+        {rooms > 1 && (
+          <>
+            {' into compartment '}
+            <Picker
+              label="Into compartment"
+              hideLabel
+              value={String(Math.min(pour.compartment, rooms - 1))}
+              options={Array.from({ length: rooms }, (_, i) => ({ value: String(i), label: `${i + 1}` }))}
+              onPick={(i) => edit((p) => mapPour(p, pour.id, (s) => ({ ...s, compartment: Number(i) })))}
+            />
+          </>
+        )}
+        <LiesOn layer={layer} /> the mould{' '}
+        <button type="button" className="word" aria-expanded={tilting} onClick={() => setTilting(!tilting)}>
+          {standing(layer.tilt)} <span aria-hidden="true">▾</span>
+        </button>
+        , left{' '}
+        <Picker
+          label="Left"
+          hideLabel
+          value={pour.roughMm === undefined ? 'smooth' : 'rough'}
+          options={[
+            { value: 'smooth', label: 'smooth' },
+            { value: 'rough', label: 'rough' },
+          ]}
+          onPick={(left) => edit((p) => setRough(p, pour.id, left === 'rough' ? USUAL_ROUGH_MM : 0))}
         />
-      )}
-      <div className="flex flex-wrap gap-1.5">
-        <Button
-          icon={ArrowUp}
-          disabled={index === count - 1}
-          onClick={() => edit((p) => shiftPour(p, pour.id, 1))}
-        >
-          Up
-        </Button>
-        <Button
-          icon={ArrowDown}
-          disabled={index === 0}
-          onClick={() => edit((p) => shiftPour(p, pour.id, -1))}
-        >
-          Down
-        </Button>
-        <Button aria-pressed={pour.locked} onClick={() => edit((p) => toggleLock(p, layer))}>
-          {pour.locked ? (
-            <Lock className="size-4" aria-hidden="true" />
-          ) : (
-            <LockOpen className="size-4" aria-hidden="true" />
-          )}
-          {pour.locked ? 'Locked' : 'Lock'}
-        </Button>
-        <Button icon={Copy} onClick={duplicate}>
-          Duplicate
-        </Button>
-        <Button icon={Trash2} onClick={remove}>
-          Remove
-        </Button>
-        <Button onClick={() => edit((p) => evenFrom(p, pour.id))}>Even from here up</Button>
+        {pour.roughMm !== undefined && (
+          <>
+            {' by '}
+            <LengthField
+              label="Left rough"
+              hideLabel
+              value={pour.roughMm}
+              onValue={(roughMm, g) => edit((p) => setRough(p, pour.id, roughMm), g)}
+            />
+          </>
+        )}
+        .
       </div>
+      <BorderOn layer={layer} />
+      {tilting && <TiltFields layer={layer} />}
+      <Fold title="More" state={pour.locked ? 'locked' : ''}>
+        <p className="quiet text-sm">
+          {OWNER[pour.amount.kind]}{' '}
+          {pour.amount.kind !== 'rest' && (
+            <WordButton
+              onClick={() =>
+                edit((p) => setAmount(p, pour.id, { kind: 'rest', parts: Math.max(1, layer.volumeMl) }))
+              }
+            >
+              Let it take what is left
+            </WordButton>
+          )}
+        </p>
+        <div className="flex flex-wrap gap-1.5">
+          <Button
+            icon={ArrowUp}
+            disabled={index === count - 1}
+            onClick={() => edit((p) => shiftPour(p, pour.id, 1))}
+          >
+            Up
+          </Button>
+          <Button
+            icon={ArrowDown}
+            disabled={index === 0}
+            onClick={() => edit((p) => shiftPour(p, pour.id, -1))}
+          >
+            Down
+          </Button>
+          <Button aria-pressed={pour.locked} onClick={() => edit((p) => toggleLock(p, layer))}>
+            {pour.locked ? (
+              <Lock className="size-4" aria-hidden="true" />
+            ) : (
+              <LockOpen className="size-4" aria-hidden="true" />
+            )}
+            {pour.locked ? 'Locked' : 'Lock'}
+          </Button>
+          <Button icon={Copy} onClick={duplicate}>
+            Duplicate
+          </Button>
+          <Button icon={Trash2} onClick={remove}>
+            Remove
+          </Button>
+          <Button onClick={() => edit((p) => evenFrom(p, pour.id))}>Even from here up</Button>
+        </div>
+      </Fold>
     </section>
   );
 }

@@ -10,7 +10,7 @@ import { useBench } from '../../../parts/usePlan.ts';
 import { isLevel } from '../../../../core/mould/tilt.ts';
 import { AmountFields } from '../AmountFields.tsx';
 import { TiltFields } from '../TiltFields.tsx';
-import { LiesOn } from '../LiesOn.tsx';
+import { BorderOn, LiesOn } from '../LiesOn.tsx';
 import { HowPoured } from './HowPoured.tsx';
 import { NeedsAndFails } from './NeedsAndFails.tsx';
 import { PictureOrders } from './PictureOrders.tsx';
@@ -74,7 +74,12 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
         />
       )}
       <HowPoured layer={layer} />
-      <LiesOn layer={layer} />
+      {isOneJug(pattern.place) && (
+        <div className="sentence">
+          Poured <LiesOn layer={layer} /> the mould as it stands.
+        </div>
+      )}
+      <BorderOn layer={layer} />
       <NeedsAndFails know={know} />
       <div className="flex flex-wrap gap-1.5">
         <Button icon={Copy} onClick={duplicate}>

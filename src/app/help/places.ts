@@ -6,7 +6,7 @@ export const PLACES = {
   },
   drops: {
     name: 'The line of drops',
-    says: 'The order of the pours, a drop each, with tilts and waits between. Drag a drop to pour it earlier or later.',
+    says: 'The order of the pours, a drop each, with tilts and waits between. A plus adds what comes there; drag anything to move it.',
   },
   stations: {
     name: 'The stations',

@@ -91,6 +91,11 @@ describe('lye and its water', () => {
     // 1000 x 2 x 40 + 500 x 3.6 x 30 over 1000 x 2 + 500 x 3.6
     expect(blendTemperature(oils, { oilsC: 40, lyeC: 30 })).to.be.closeTo(134000 / 3800, 1e-9);
     expect(blendTemperature(oils, { oilsC: 32, lyeC: 32 })).to.be.closeTo(32, 1e-9);
+    // more heat in the solution than in the oils: (200 x 40 + 360 x 30) / 560
+    expect(blendTemperature({ oilsG: 100, solutionG: 100 }, { oilsC: 40, lyeC: 30 })).to.be.closeTo(
+      18800 / 560,
+      1e-9,
+    );
     // of a thousandth as much too
     expect(blendTemperature({ oilsG: 1e-3, solutionG: 5e-4 }, { oilsC: 40, lyeC: 30 })).to.be.closeTo(
       134 / 3.8,

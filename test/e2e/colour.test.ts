@@ -7,6 +7,7 @@ import { readGpl } from '../../src/core/exchange/palette.ts';
 import { readCsv, writeCsv } from '../../src/app/colorants/csv.ts';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
 import { readBatchFile, writeBatchFile } from '../../src/core/exchange/batchFile.ts';
+import { more } from './support/line.ts';
 import { storedIn, storedPlan } from './support/stored.ts';
 import { halves } from './support/png.ts';
 import { fieldValue, saved, studio, type } from './support/studio.ts';
@@ -302,6 +303,7 @@ describe('an ombre', () => {
     await s.go('/plan/demo-beck-pool/design');
     await page.getByRole('button', { name: /^Pour 3:/ }).click();
     await page.getByText('Layer 2 of 7 of the ombre').waitFor();
+    await more(page);
     await page.getByRole('button', { name: 'Remove', exact: true }).click();
     await page.getByText('Layer 1 of 6 of the ombre').waitFor();
     await page.getByRole('link', { name: 'Pool', exact: true }).click();

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { put } from './support/line.ts';
+import { more, put } from './support/line.ts';
 import { fieldValue, studio, type } from './support/studio.ts';
 
 const drops = (page: Page) =>
@@ -11,9 +11,6 @@ const dropNames = async (page: Page): Promise<string[]> =>
     : drops(page).evaluateAll((list) => list.map((b) => b.getAttribute('aria-label') ?? ''));
 const letters = async (page: Page): Promise<string> =>
   (await dropNames(page)).map((n) => /: ([A-Z]\d?),/.exec(n)?.[1] ?? '?').join('');
-
-/** What is rarer, on the chosen thing's card. */
-const more = (page: Page): Promise<void> => page.locator('main summary', { hasText: 'More' }).click();
 
 describe('the design station', () => {
   const s = studio();

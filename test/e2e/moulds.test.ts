@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
+import { more } from './support/line.ts';
 import { begin } from './support/begin.ts';
 import { saved, studio, type } from './support/studio.ts';
 
@@ -91,6 +92,7 @@ describe('several moulds from one batch', () => {
     const masses = (await drops.allInnerTexts()).map((t) => grams(t));
     expect(Math.max(...masses) - Math.min(...masses)).to.be.at.most(1);
     await page.getByRole('button', { name: /^Pour 1:/ }).click();
+    await more(page);
     await page
       .getByRole('button', { name: /^Remove/ })
       .first()

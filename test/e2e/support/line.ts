@@ -32,3 +32,6 @@ export async function put(
 /** How the mould stands at the chosen pour, opened on its card. */
 export const openTilt = (page: Page): Promise<void> =>
   page.getByRole('button', { name: /^(level|tilted)/, expanded: false }).click();
+
+/** What is rarer, on the chosen thing's card. */
+export const more = (page: Page): Promise<void> => page.locator('main summary', { hasText: 'More' }).click();

@@ -14,7 +14,10 @@ interface LiesOnProps {
   readonly layer: ScaledLayer;
 }
 
-/** In a card's sentence: whether a pour waits until what is below bears it, or is laid on it while it is fluid. */
+/**
+ * In a card's sentence: whether a pour waits until what is below bears it, or is laid on it while it is
+ * fluid.
+ */
 export function LiesOn({ layer }: LiesOnProps) {
   const { computed, edit } = useBench('stack');
   const { pour } = layer;

@@ -65,7 +65,7 @@ const VIEWS: readonly View[] = [
   { name: 'pour-sheet', path: '/plan/demo-slate-beds/pour-day/sheet' },
   { name: 'jugs', path: '/plan/demo-slate-beds/pour-day/jugs' },
   { name: 'tilted', path: '/plan/demo-copper-weir/design', press: [/^Pour 4:/, /Show it at/] },
-  { name: 'tops', path: '/plan/demo-cotton-grass/design', press: [/^Piping:/, /^Loaf$/] },
+  { name: 'tops', path: '/plan/demo-cotton-grass/design', press: [/^piping:/, /^Loaf$/] },
   { name: 'bars', path: '/plan/demo-basalt-columns/cut', press: [/^Loaf$/] },
   { name: 'cut', path: '/plan/demo-basalt-columns/cut' },
   { name: 'clock', path: '/plan/demo-scree-steps/clock', until: /of 100$/ },

@@ -21,12 +21,8 @@ const ACTS: readonly (readonly [thing: string, way: string | undefined, card: Re
 
 const onLine = (page: Page): Locator => page.locator('[data-on-line]');
 
-const words = async (page: Page): Promise<readonly string[]> =>
-  (await onLine(page).all()).length === 0
-    ? []
-    : onLine(page).evaluateAll((those) =>
-        those.map((t) => (t.getAttribute('aria-label') ?? '').split(':')[0]!),
-      );
+const words = (page: Page): Promise<readonly string[]> =>
+  onLine(page).evaluateAll((those) => those.map((t) => (t.getAttribute('aria-label') ?? '').split(':')[0]!));
 
 /** Something is dragged until it lies over something else, and let go. */
 async function drag(page: Page, what: Locator, over: Locator): Promise<void> {

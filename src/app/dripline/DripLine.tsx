@@ -8,7 +8,7 @@ import {
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
-import { useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { moved, shifted, type Gap } from '../../core/edit/onLine/standing.ts';
 import { lettersOf } from '../../core/fill/layers.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
@@ -62,15 +62,15 @@ interface AddHereProps {
   readonly onAsk: (asked: Asked) => void;
 }
 
-/** Between two things on the line: what can come there. */
-function AddHere({ after, gap, first = false, asked, onAsk }: AddHereProps) {
+/** Between two things on the line: what can come there. It stays as it is while a line is dragged. */
+const AddHere = memo(function AddHere({ after, gap, first = false, asked, onAsk }: AddHereProps) {
   const question = first ? 'What comes first?' : `What comes after ${after}?`;
   return (
     <button
       type="button"
       aria-label={first ? 'Add at the beginning' : `Add after ${after}`}
       aria-haspopup="menu"
-      className={`add-here absolute -top-[23px] grid size-11 cursor-pointer place-items-center ${first ? '-left-8' : '-right-[30px]'}`}
+      className={`absolute -top-[23px] grid size-11 cursor-pointer place-items-center ${first ? '-left-8' : '-right-[30px]'}`}
       onClick={(event) => {
         const { left, top, width, height } = event.currentTarget.getBoundingClientRect();
         onAsk({ gap, question, xPx: left + width / 2, yPx: top + height / 2 });
@@ -83,7 +83,7 @@ function AddHere({ after, gap, first = false, asked, onAsk }: AddHereProps) {
       </span>
     </button>
   );
-}
+});
 
 /** Where on the line something is let go: before what is there, or after it where it came from the left. */
 const gapOver = (steps: readonly Step[], active: string, over: string): Gap => {

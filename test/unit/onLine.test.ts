@@ -79,6 +79,10 @@ describe('what can be put on the line of drops', () => {
     expect(why('wait', 'f1')).to.equal('nothing comes after it that would wait');
     for (const name of ['pour', 'stick', 'wire', 'scrape', 'line', 'top'] as const)
       expect(why(name, 'f1'), name).to.equal(undefined);
+    const all = THINGS.finish
+      .ways(LAYERS)
+      .reduce((plan, { way }) => THINGS.finish.put(onBench(plan), undefined, way).plan, LAYERS);
+    expect(THINGS.finish.whyNot(onBench(all), undefined)).to.equal('all of them are there already');
     const waited = onBench(THINGS.wait.put(on, second).plan);
     expect(THINGS.wait.whyNot(waited, second)).to.equal('there is a wait already');
     const turned = onBench(THINGS.tilt.put(on, second).plan);

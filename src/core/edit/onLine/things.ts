@@ -265,7 +265,12 @@ export const THINGS = {
     seen: 'section',
     ways: ({ steps }) =>
       named(FINISHES).filter(({ way }) => !steps.some((s) => s.kind === 'finish' && s.what === way)),
-    whyNot: whyNot('finish'),
+    whyNot: (on, gap) => {
+      const done = on.plan.steps.filter((s) => s.kind === 'finish').length;
+      return done < Object.keys(FINISHES).length
+        ? whyNot('finish')(on, gap)
+        : 'all of them are there already';
+    },
     put: ({ plan }, gap, way = 'mist') =>
       inserted(plan, { id: freshId('f', plan.steps), kind: 'finish', what: way as Finish['what'] }, gap),
   },

@@ -23,6 +23,8 @@ export interface DeskState {
   readonly alsoMade: readonly string[];
   /** on a small screen: the section folded to a strip; null: as the screen's size has it */
   readonly folded: boolean | null;
+  /** the parts of stations that are open, by their names in addresses */
+  readonly unfolded: readonly string[];
   /** which batch recipe and pots are shown of: the loaf's, or the one that is piped on it */
   readonly batch: 'loaf' | 'second';
   /** a version of the plan kept to compare with */
@@ -54,6 +56,7 @@ const initialState: DeskState = {
   lateMin: null,
   alsoMade: [],
   folded: null,
+  unfolded: [],
   batch: 'loaf',
   beside: null,
   introduce: !wasIntroduced(),
@@ -81,6 +84,10 @@ const slice = createSlice({
     lateShown: (s, a: PayloadAction<number | null>): DeskState => ({ ...s, lateMin: a.payload }),
     alsoMadeSet: (s, a: PayloadAction<DeskState['alsoMade']>): DeskState => ({ ...s, alsoMade: a.payload }),
     sectionFolded: (s, a: PayloadAction<boolean>): DeskState => ({ ...s, folded: a.payload }),
+    foldMoved: (s, { payload: { fold, open } }: PayloadAction<{ fold: string; open: boolean }>): DeskState =>
+      s.unfolded.includes(fold) === open
+        ? s
+        : { ...s, unfolded: open ? [...s.unfolded, fold] : s.unfolded.filter((f) => f !== fold) },
     besideKept: (s, a: PayloadAction<Plan | null>): DeskState => ({ ...s, beside: a.payload }),
     batchShown: (s, a: PayloadAction<DeskState['batch']>): DeskState => ({ ...s, batch: a.payload }),
     noticeRead: (s): DeskState => ({ ...s, notice: null }),
@@ -92,6 +99,7 @@ export const {
   batchShown,
   besideKept,
   deskOpened,
+  foldMoved,
   introductionEnded,
   mouldShown,
   pourChosen,

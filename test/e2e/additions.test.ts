@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
-import { saved, studio, type } from './support/studio.ts';
+import { saved, studio, type, unfold } from './support/studio.ts';
 
 /** The card of one thing that is stirred in. */
 const card = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
@@ -12,7 +12,7 @@ describe('what goes into some pots alone', () => {
 
   it('seeds into one layer at trace: weighed for that pot, on the sheet once, before its pour', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/batter');
+    await s.go('/plan/demo-slate-beds/batter#added');
     await page.getByLabel('Add an additive').selectOption({ label: 'Poppy seed' });
     const seed = card(page, 'Poppy seed');
     const whole = await seed.getByText(/^\d+(\.\d+)? g$/).innerText();
@@ -28,7 +28,7 @@ describe('what goes into some pots alone', () => {
 
   it('a scent into each jug only as it is poured, and another in one pot with its own certificate', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/batter');
+    await s.go('/plan/demo-slate-beds/batter#added');
     await card(page, 'Wet Stone (made-up blend)')
       .getByLabel('when')
       .selectOption({ label: 'just before each pour' });
@@ -56,7 +56,7 @@ describe('what goes into some pots alone', () => {
 
   it('an oil after the lye raises the superfat of its pot, and says so when it is much', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/batter');
+    await s.go('/plan/demo-slate-beds/batter#added');
     await page.getByLabel('Stir in an oil late').selectOption({ label: 'Shea butter' });
     const shea = card(page, 'Shea butter, stirred in late');
     await shea.getByLabel('into').selectOption({ label: 'some pots' });
@@ -71,12 +71,13 @@ describe('what goes into some pots alone', () => {
 
   it('is refused, and cured, where the pots are not yet apart', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/batter');
+    await s.go('/plan/demo-slate-beds/batter#added');
     await page.getByLabel('Add an additive').selectOption({ label: 'Kaolin clay' });
     const clay = card(page, 'Kaolin clay');
     expect(await clay.getByLabel('when').inputValue()).to.equal('oils');
     await clay.getByLabel('into').selectOption({ label: 'some pots' });
     expect(await clay.getByLabel('when').inputValue()).to.equal('colour');
+    await unfold(page, 'Lye and water');
     await type(page, 'Superfat', '5');
     await page.getByRole('button', { name: 'Remove Kaolin clay' }).click();
   });

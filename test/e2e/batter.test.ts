@@ -1,13 +1,18 @@
 import { expect } from 'chai';
-import { fieldValue, studio, type } from './support/studio.ts';
+import { fieldValue, studio, type, unfold } from './support/studio.ts';
 
 describe('the batter station', () => {
   const s = studio();
-  beforeEach(() => s.go('/plan/demo-slate-beds/batter'));
+  beforeEach(async () => {
+    await s.go('/plan/demo-slate-beds/batter');
+    for (const part of ['Recipe', 'Lye and water', 'What is added']) await unfold(s.page(), part);
+  });
   const warnings = () => s.page().getByRole('list', { name: 'Warnings' });
 
   it('lists oils with their ranges and origins, and adds one from the library', async () => {
     const page = s.page();
+    expect(await page.getByText('184 to 196 · Codex').count()).to.equal(0);
+    await page.getByRole('button', { name: 'Saponification values' }).click();
     await page.getByText('184 to 196 · Codex Alimentarius CXS 33').waitFor();
     expect(await page.getByLabel('Add an oil').locator('option').count()).to.be.above(24);
     await page.getByLabel('Add an oil').selectOption('Babassu oil');
@@ -30,6 +35,7 @@ describe('the batter station', () => {
     await form.getByText('20 mg KOH/g is outside 50 to 400').waitFor();
     await form.getByLabel('Lowest').fill('182');
     await form.getByRole('button', { name: 'Add this oil' }).click();
+    await page.getByRole('button', { name: 'Saponification values' }).click();
     await page.getByText('182 to 190 · entered for this plan').waitFor();
   });
 
@@ -39,7 +45,7 @@ describe('the batter station', () => {
       page.locator('dl > div').filter({ hasText: name }).locator('dd').innerText();
     expect(await facts('as water : lye')).to.equal('2.33 : 1');
     expect(await facts('as % of oils')).to.equal('33.1 %');
-    await page.getByRole('radio', { name: 'water : lye' }).check({ force: true });
+    await page.getByLabel('Water said as').first().selectOption('water-to-lye');
     expect(await fieldValue(page, 'Water to one of lye')).to.equal('2.33 : 1');
     expect(await facts('as lye concentration')).to.equal('30 %');
   });
@@ -49,7 +55,7 @@ describe('the batter station', () => {
     await type(page, 'Superfat', '-2 %');
     await page.getByText('-2 % is outside 0 to 30 %').waitFor();
     await page.getByRole('textbox', { name: 'Superfat' }).press('Escape');
-    await page.getByRole('radio', { name: '% of oils' }).check({ force: true });
+    await page.getByLabel('Water said as').first().selectOption('percent-of-oils');
     await type(page, 'Water, of the oils', '9 %');
     await warnings()
       .getByText(/Only 0\.6\d? of water to 1 of lye/)
@@ -104,7 +110,7 @@ describe('the batter station', () => {
       await fieldValue(page, 'Share of Coconut oil'),
     );
     expect(await fieldValue(page, 'Weight of Shea butter')).to.equal('200 g');
-    await page.getByRole('radio', { name: 'to fill the mould' }).check({ force: true });
+    await page.getByLabel('Sized by').selectOption('mould');
   });
 
   it('warns of fragrance above its certificate, and one press lands under it', async () => {
@@ -131,7 +137,7 @@ describe('the batter station', () => {
 
   it('sizes by a given batch, with overage, and shows how high it fills', async () => {
     const page = s.page();
-    await page.getByRole('radio', { name: 'given oils' }).check({ force: true });
+    await page.getByLabel('Sized by').selectOption('oils');
     await type(page, 'Oils in all', '2 lb');
     await page.getByText(/Fills the mould to 5\d(\.\d)? mm/).waitFor();
     await type(page, /^Overage/, '0');

@@ -80,7 +80,8 @@ describe('what would be caustic', () => {
   it('two lots of one oil each have their value and their weight', async () => {
     const page = s.page();
     await bring(page, { ...boxPlan([rest(), rest()]), id: 'lots', name: 'Lots' });
-    await page.goto(`${s.url()}/plan/lots/batter`);
+    await page.goto(`${s.url()}/plan/lots/batter#recipe`);
+    await page.getByRole('button', { name: 'Saponification values' }).click();
     await page
       .getByRole('combobox', { name: 'Add an oil' })
       .selectOption({ label: 'Olive oil, another lot' });

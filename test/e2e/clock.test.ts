@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import ICAL from 'ical.js';
 import type { Page } from 'playwright-core';
-import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
+import { fieldValue, saved, seriousFaults, studio, type as typeIn, unfold } from './support/studio.ts';
 
 const clockTo = async (page: Page, name: string): Promise<void> => {
   await page.getByRole('navigation', { name: 'Clock' }).getByRole('link', { name }).click();
@@ -170,12 +170,14 @@ describe('the clock in the browser', () => {
     const field = 'From light to medium';
     const estimated = await fieldValue(page, field);
     await typeIn(page, field, '8');
-    await page.getByText('≈ 0.125 stages a minute').waitFor();
+    await page.getByText(/So it takes ≈ 8 min from light to medium/).waitFor();
     await page.getByRole('button', { name: 'given; estimate it again' }).click();
     expect(await fieldValue(page, field)).to.equal(estimated);
     await typeIn(page, field, '0.01');
-    await page.getByText(/stages a minute is outside/).waitFor();
+    await page.getByText(/^0\.01 min is outside \d/).waitFor();
     await page.getByLabel(field).press('Escape');
+    // temperatures live at the lye: a link leads to them
+    await page.getByRole('link', { name: 'Change it under Batter' }).click();
     // hard oils melted, liquid ones from the shelf: 25 % palm, 25 % coconut and 10 % shea at 60, the rest at
     // 20 °C: 0.6 x 60 + 0.4 x 20
     await typeIn(page, 'Hard oils melted to', '60');
@@ -190,7 +192,6 @@ describe('the clock in the browser', () => {
     await page.getByText(/do not tell how it cools/).waitFor();
     // oils that set, lye that never gets so hot
     await typeIn(page, 'Oils at mixing', '16');
-    await page.getByRole('link', { name: /Batter/ }).click();
     await page.getByText(/sets below ≈ \d+ °C in them/).waitFor();
     await page
       .getByRole('list', { name: 'Warnings' })
@@ -263,6 +264,7 @@ describe('the clock in the browser', () => {
     const before = await learned();
     await page.getByText(/Read as of batter as it is planned \(pot A: batter at 38 °C/).waitFor();
     await page.getByRole('link', { name: /Batter/ }).click();
+    await unfold(page, 'Lye and water');
     await typeIn(page, 'Oils at mixing', '30');
     await typeIn(page, 'Lye at mixing', '30');
     await page.getByRole('link', { name: /Clock/ }).click();

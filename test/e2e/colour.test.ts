@@ -67,7 +67,7 @@ describe('pots and how they will look', () => {
 
   it('draws the loaf gelled or not, and with its fragrance or without', async () => {
     const page = s.page();
-    await s.go('/plan/demo-copper-weir/batter');
+    await s.go('/plan/demo-copper-weir/batter#added');
     await type(page, 'Vanillin in it', '8 %');
     await saved(page);
     await s.go('/plan/demo-copper-weir/colour/pots');
@@ -82,7 +82,7 @@ describe('pots and how they will look', () => {
 
   it('a fragrance with vanillin adds the state without it, and warns of the tan', async () => {
     const page = s.page();
-    await s.go('/plan/demo-copper-weir/batter');
+    await s.go('/plan/demo-copper-weir/batter#added');
     await type(page, 'Vanillin in it', '6 %');
     await saved(page);
     await s.go('/plan/demo-copper-weir/colour/pots');

@@ -3,7 +3,7 @@ import { openTilt } from './support/line.ts';
 import { begin } from './support/begin.ts';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
-import { fieldValue, saved, seriousFaults, studio, type } from './support/studio.ts';
+import { fieldValue, saved, seriousFaults, studio, type, unfold } from './support/studio.ts';
 
 const visibleButtons = (page: Page): Promise<string[]> =>
   page.evaluate(() =>
@@ -297,9 +297,10 @@ describe('what a mould gives', () => {
 
   it('a mould too small hides no weight of the recipe', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/batter');
-    await page.getByText('given oils').click();
+    await s.go('/plan/demo-slate-beds/batter#recipe');
+    await page.getByLabel('Sized by').selectOption({ label: 'given oils' });
     await type(page, 'Oils in all', '4000 g');
+    await unfold(page, 'Lye and water');
     const lye = page.getByText('Sodium hydroxide, rounded down').locator('..');
     await lye.getByText(/[5-9]\d\d g/).waitFor();
     expect(Number((await lye.innerText()).replaceAll(/[^\d]/g, ''))).to.be.above(500);
@@ -309,7 +310,7 @@ describe('what a mould gives', () => {
 
   it('milk alone as water is refused, then dissolved slowly on ice', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/batter');
+    await s.go('/plan/demo-slate-beds/batter#added');
     await page.getByRole('button', { name: 'Add milk, aloe…' }).click();
     await type(page, 'of the water', '100 %');
     await page.getByText(/the milk going in later: the lye cannot dissolve/).waitFor();

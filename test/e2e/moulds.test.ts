@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
 import { more } from './support/line.ts';
 import { begin } from './support/begin.ts';
-import { saved, studio, type } from './support/studio.ts';
+import { saved, studio, type, unfold } from './support/studio.ts';
 
 const card = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
 
@@ -40,6 +40,7 @@ describe('several moulds from one batch', () => {
     expect(cavityRow).to.contain('Round cavity');
 
     await station(page, 'Batter');
+    await unfold(page, 'What is added');
     await page.getByLabel('Add an additive').selectOption({ label: 'Poppy seed' });
     await card(page, 'Poppy seed').getByLabel('into').selectOption({ label: 'some pots' });
     for (const [at, name] of ['Fern rain', 'Sea thrift'].entries()) {
@@ -113,7 +114,8 @@ describe('several moulds from one batch', () => {
     await add(page, 'Round cavity, 3 in');
     await type(page, 'So many of this mould, filled alike', '6');
     await station(page, 'Batter');
-    await page.getByText('given batter').click();
+    await unfold(page, 'Recipe');
+    await page.getByLabel('Sized by').selectOption({ label: 'a given batter' });
     await type(page, 'Batter in all', '2000');
     await station(page, 'Mould');
     await page.getByText(/The batch of 2.000 g is .* short/).waitFor();

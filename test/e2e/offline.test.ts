@@ -1,3 +1,4 @@
+import { unfold } from './support/studio.ts';
 import { expect } from 'chai';
 import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -117,6 +118,7 @@ describe('the build, held in the browser', () => {
     // the other tab runs the older build still, and finds its parts
     await other.getByText('A new version of Drip Line is ready').waitFor();
     await other.getByRole('link', { name: /Batter/ }).click();
+    await unfold(other, 'Lye and water');
     await other.getByRole('textbox', { name: 'Superfat' }).waitFor();
     expect(await other.title()).to.equal('Drip Line');
   });

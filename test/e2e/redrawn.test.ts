@@ -26,7 +26,7 @@ describe('what is drawn again', () => {
       await hand.fill('0');
     }
     // a plan whose picture nothing is pushed about in: it is drawn with the edit, and none comes later
-    await s.walk('/plan/demo-slate-beds/batter');
+    await s.walk('/plan/demo-slate-beds/batter#lye');
     await page.waitForTimeout(ODDS_MS);
     await redrawn(page);
     await type(page, 'Superfat', '6');

@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { faultScript, type FaultName } from '../soak/storageFaults.ts';
 import { inStore, storedIn, storedPlan } from './support/stored.ts';
-import { fieldValue, saved, studio, type } from './support/studio.ts';
+import { fieldValue, saved, studio, type, unfold } from './support/studio.ts';
 
 const SLATE = 'demo-slate-beds';
 const mould = `/plan/${SLATE}/mould`;
@@ -438,6 +438,7 @@ describe('a part of a page that fails', () => {
     await page.getByRole('link', { name: /Cut/ }).click();
     await page.getByText('no such cut').waitFor();
     await page.getByRole('link', { name: /Batter/ }).click();
+    await unfold(page, 'Lye and water');
     await type(page, 'Superfat', '6');
     await saved(page);
     await page.unroute(/assets\/CutStation-/);

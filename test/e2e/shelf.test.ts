@@ -142,7 +142,7 @@ describe('plans that an older Drip Line stored', () => {
     expect(exported.ok && exported.plan.batter.fragrances[0]!.name).to.equal('Moor smoke');
     await card.getByRole('button', { name: 'Duplicate Three beds' }).click();
     await page.getByRole('article', { name: 'Three beds copy' }).waitFor();
-    await s.go('/plan/three-beds/batter');
+    await s.go('/plan/three-beds/batter#added');
     const smoke = page.getByRole('listitem', { name: 'Moor smoke', exact: true });
     expect(await smoke.getByLabel('of the oils').inputValue()).to.equal('2.3 %');
     expect(await smoke.getByLabel('when').inputValue()).to.equal('colour');
@@ -159,7 +159,7 @@ describe('a shelf with more plans than fit', () => {
     await card.getByText(/1.742 g · 9 bars/).waitFor();
     await page.getByRole('button', { name: 'Duplicate Slate Beds' }).click();
     await page.getByRole('article', { name: 'Slate Beds copy' }).waitFor();
-    await s.go('/plan/demo-chalk-scar/batter');
+    await s.go('/plan/demo-chalk-scar/batter#lye');
     await type(page, 'Superfat', '0');
     await page.getByRole('button', { name: 'Name, notes and units' }).click();
     await page.getByRole('dialog', { name: 'This plan' }).getByLabel('Notes').fill('For the harvest fair');

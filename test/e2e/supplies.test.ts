@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
-import { saved, studio, type } from './support/studio.ts';
+import { saved, studio, type, unfold } from './support/studio.ts';
 
 const item = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
 
@@ -33,7 +33,7 @@ describe('supplies of one’s own', () => {
     await lot.getByText('You saw that it quickens the batter').waitFor();
     await page.reload();
     await item(page, 'Fern rain, lot 7').getByText('You saw that it quickens').waitFor();
-    await s.go('/plan/demo-slate-beds/batter');
+    await s.go('/plan/demo-slate-beds/batter#added');
     await page.getByLabel('A fragrance out of the supplies').selectOption({ label: 'Fern rain, lot 7' });
     const card = item(page, 'Fern rain, lot 7');
     expect(await card.getByLabel('Certificate limit, of the bar').inputValue()).to.equal('4 %');
@@ -79,13 +79,14 @@ describe('supplies of one’s own', () => {
 
   it('promises are held against what is in it, and an assessed recipe against itself', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/batter');
+    await s.go('/plan/demo-slate-beds/batter#added');
     await page.getByRole('button', { name: 'milk-free', exact: true }).click();
     await page.getByLabel('Add an additive').selectOption({ label: 'Milk powder' });
     await page.getByText(/promised to be milk-free, and there is "Milk powder" in it/).waitFor();
     await page.getByRole('button', { name: 'Remove Milk powder' }).click();
     await page.getByText(/promised to be milk-free/).waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Assessed for sale as it is now' }).click();
+    await unfold(page, 'Lye and water');
     await type(page, 'Superfat', '6');
     await page.getByText(/not the recipe that was assessed .*Now: superfat: 6 %/).waitFor();
     await page.keyboard.press('Control+z');

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { put } from './support/line.ts';
 import { sharp } from './support/pictures.ts';
-import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
+import { fieldValue, saved, seriousFaults, studio, type as typeIn, unfold } from './support/studio.ts';
 
 describe('tops in the browser', () => {
   const at = studio();
@@ -62,7 +62,9 @@ describe('tops in the browser', () => {
     // the recipe of its own
     await page.getByRole('link', { name: 'recipe and weights' }).click();
     await page.getByRole('heading', { name: 'Batter', exact: true }).waitFor();
+    await unfold(page, 'Recipe');
     await page.getByText('Piped on the soap').waitFor();
+    await unfold(page, 'Lye and water');
     await typeIn(page, 'Beyond what is piped', '30');
     await typeIn(page, 'Superfat', '8');
     expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);

@@ -25,7 +25,7 @@ import { useShortcuts } from './useShortcuts.ts';
 const WIDE: Readonly<Record<string, string>> = {
   mould: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_24rem]',
   design: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_20.5rem]',
-  batter: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
+  batter: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_36rem]',
   colour: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
   clock: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_46rem]',
   'pour-day': 'bench:grid-cols-[11.5rem_minmax(0,1fr)_42rem]',

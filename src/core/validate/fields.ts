@@ -35,7 +35,9 @@ export const density = ranged(0.5, 3, 'g/ml');
 export const ratio = (low: number, high: number) => ranged(low, high, ': 1');
 export const volumeMl = (low: number, high: number) => ranged<Millilitres>(low, high, 'ml');
 /** Stages of thickness a minute: from batter that takes a day to one that seizes in the jug. */
-export const ratePerMinute = ranged(0.001, 2, 'stages a minute');
+export const SLOWEST_RATE = 0.001;
+export const QUICKEST_RATE = 2;
+export const ratePerMinute = ranged(SLOWEST_RATE, QUICKEST_RATE, 'stages a minute');
 export const stage = (low: number, high: number) => ranged<Stage>(low, high, '(stage)');
 export const parts = ranged(0.000001, 1e9, 'parts');
 

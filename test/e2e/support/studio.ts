@@ -113,7 +113,10 @@ export function studio({
         `history.pushState(null, '', ${JSON.stringify(path)}); dispatchEvent(new PopStateEvent('popstate', { state: null }))`,
       );
       // the link to where one is says so once that is drawn
-      await page.locator(`a[href="${path}"][aria-current="page"]`).first().waitFor({ state: 'attached' });
+      await page
+        .locator(`a[href="${path.replace(/#.*/, '')}"][aria-current="page"]`)
+        .first()
+        .waitFor({ state: 'attached' });
       await page.locator('main h2').first().waitFor();
     },
   };
@@ -121,6 +124,13 @@ export function studio({
 
 export const saved = (page: Page): Promise<void> =>
   page.getByRole('status').getByText('saved', { exact: true }).waitFor();
+
+/** Open a part of a station that is folded. */
+export async function unfold(page: Page, title: string): Promise<void> {
+  const summary = page.locator('main summary').filter({ has: page.getByText(title, { exact: true }) });
+  await summary.waitFor();
+  if (await summary.evaluate((it) => !it.parentElement!.hasAttribute('open'))) await summary.click();
+}
 
 /** Type into a labelled field as a maker would, and leave it. */
 export async function type(page: Page, label: string | RegExp, text: string): Promise<void> {

@@ -1,7 +1,6 @@
 import { sizeBatch } from '../../../core/edit/moulds.ts';
 import type { FillTo } from '../../../core/plan/planSchema.ts';
-import { Choice } from '../../kit/Choice.tsx';
-import { Fact } from '../../parts/Fact.tsx';
+import { Picker } from '../../parts/Picker.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { MassField, PercentField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
@@ -18,53 +17,60 @@ export function BatchSize() {
     edit((p) => sizeBatch(p, next, { kind: 'headspace', headspaceMm }), gesture);
   return (
     <Group title="Batch size">
-      <Choice
-        legend="Sized by"
-        hideLegend
-        value={to.kind === 'batter' || to.kind === 'oils' ? to.kind : 'mould'}
-        options={[
-          { value: 'mould', label: several ? 'to fill the moulds' : 'to fill the mould' },
-          { value: 'batter', label: 'given batter' },
-          { value: 'oils', label: 'given oils' },
-        ]}
-        onChoose={(kind) => {
-          if (kind === 'batter') put({ kind, massG: Math.max(20, batch?.batterG ?? 1000) });
-          else if (kind === 'oils') put({ kind, massG: Math.max(10, batch?.oilsG ?? 700) });
-          else put({ kind: 'headspace', headspaceMm });
-        }}
-      />
-      <div className="grid grid-cols-3 items-end gap-3">
+      <div className="sentence">
+        As much as{' '}
+        <Picker
+          label="Sized by"
+          hideLabel
+          value={to.kind === 'batter' || to.kind === 'oils' ? to.kind : 'mould'}
+          options={[
+            { value: 'mould', label: several ? 'fills the moulds' : 'fills the mould' },
+            { value: 'batter', label: 'a given batter' },
+            { value: 'oils', label: 'given oils' },
+          ]}
+          onPick={(kind) => {
+            if (kind === 'batter') put({ kind, massG: Math.max(20, batch?.batterG ?? 1000) });
+            else if (kind === 'oils') put({ kind, massG: Math.max(10, batch?.oilsG ?? 700) });
+            else put({ kind: 'headspace', headspaceMm });
+          }}
+        />
         {to.kind === 'batter' && (
-          <MassField
-            label="Batter in all"
-            value={to.massG}
-            onValue={(massG, g) => put({ kind: 'batter', massG }, g)}
-          />
+          <>
+            {' of '}
+            <MassField
+              label="Batter in all"
+              hideLabel
+              value={to.massG}
+              onValue={(massG, g) => put({ kind: 'batter', massG }, g)}
+            />
+          </>
         )}
         {to.kind === 'oils' && (
-          <MassField
-            label="Oils in all"
-            value={to.massG}
-            onValue={(massG, g) => put({ kind: 'oils', massG }, g)}
-          />
+          <>
+            {' of '}
+            <MassField
+              label="Oils in all"
+              hideLabel
+              value={to.massG}
+              onValue={(massG, g) => put({ kind: 'oils', massG }, g)}
+            />{' '}
+            {batch && `make: ${show.mass(batch.batterG)}`}
+          </>
         )}
+        {', with '}
         <PercentField
           label="Overage for jugs and blender"
+          hideLabel
           value={plan.fill.overagePercent}
           onValue={(overagePercent, g) => edit((p) => ({ ...p, fill: { ...p.fill, overagePercent } }), g)}
-        />
-        <dl className="col-span-2">
-          <Fact
-            name={
-              several
-                ? `Fills ${computed.moulds.length} kinds of mould`
-                : `Fills the mould to ${show.length(fill.heightMm)}`
-            }
-            strong
-          >
-            {batch ? show.mass(batch.batterG) : '–'}
-          </Fact>
-        </dl>
+        />{' '}
+        over for jugs and blender.
+        <span className="quiet text-sm">
+          {' '}
+          {several
+            ? `Fills ${computed.moulds.length} kinds of mould.`
+            : `Fills the mould to ${show.length(fill.heightMm)}.`}
+        </span>
       </div>
     </Group>
   );

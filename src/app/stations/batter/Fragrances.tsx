@@ -1,7 +1,7 @@
+import { Link } from 'react-router';
 import { fragranceInBarPercent } from '../../../core/batter/fragranceLimit.ts';
 import type { Fragrance } from '../../../core/batter/schema.ts';
 import { takeFragrance } from '../../../core/edit/supplies.ts';
-import { SpeedPicker } from '../../supplies/SpeedPicker.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { useSupplies } from '../../parts/useSupplies.ts';
 import { addAddition, removeAddition, updateFragrance } from '../../../core/edit/additions.ts';
@@ -11,6 +11,7 @@ import { Group } from '../../parts/Station.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { PercentField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+import { SPEED_WORDS } from '../../supplies/behaviourWords.ts';
 import { AdditionCards } from './AdditionCards.tsx';
 import { Doses } from './Doses.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
@@ -92,7 +93,6 @@ function FragranceBody({ fragrance }: { readonly fragrance: Fragrance }) {
     <>
       <Doses list="fragrances" addition={fragrance} name={fragrance.name} amountIn="percent" />
       <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-3">
-        <SpeedPicker fragrance={fragrance} label="What it does to the batter" />
         <PercentField
           label="Certificate limit, of the bar"
           value={limitPercent}
@@ -105,6 +105,14 @@ function FragranceBody({ fragrance }: { readonly fragrance: Fragrance }) {
           onValue={(percent, g) => put({ vanillinPercent: percent }, g)}
         />
       </div>
+      <p className="text-sm">
+        {fragrance.speed === undefined
+          ? 'What it does to the batter’s speed is not known. '
+          : `It ${SPEED_WORDS[fragrance.speed]}. `}
+        <Link className="underline" to="../clock/conditions#scents" relative="path">
+          {fragrance.speed === undefined ? 'Say it under Clock' : 'Change it under Clock'}
+        </Link>
+      </p>
       <dl className="grid grid-cols-2 gap-x-6">
         <Fact name="Weight">
           {batch ? show.fine(batch.fragrances.find((w) => w.id === id)?.massG ?? 0) : '–'}

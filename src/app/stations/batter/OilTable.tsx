@@ -1,11 +1,11 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { freshId } from '../../../core/edit/freshId.ts';
-import { OIL_LIBRARY } from '../../../core/batter/oilLibrary.ts';
+import { OIL_LIBRARY, RANGES_NOTE } from '../../../core/batter/oilLibrary.ts';
 import { midSv } from '../../../core/batter/oil.ts';
 import { lineNames, oilOf, percentSum } from '../../../core/batter/usedOils.ts';
 import type { RecipeOil } from '../../../core/batter/schema.ts';
-import { formatPercent } from '../../../core/units/format.ts';
+import { formatPercent, formatShort } from '../../../core/units/format.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { FigureField, MassField, PercentField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
@@ -14,6 +14,7 @@ import type { Fault } from '../../../core/result/result.ts';
 import type { Grams } from '../../../core/units/quantity.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 import { IconButton } from '../../kit/IconButton.tsx';
+import { WordButton } from '../../kit/WordButton.tsx';
 
 const PICK = 'Add an oil…';
 const OWN = 'An oil of my own…';
@@ -32,6 +33,7 @@ interface OilTableProps {
 export function OilTable({ oils, put, weightOf, totalG, onWeight }: OilTableProps) {
   const { show } = usePlan();
   const [own, setOwn] = useState(false);
+  const [values, setValues] = useState(false);
   const at = (i: number, change: Partial<RecipeOil>, gesture: Gesture) =>
     put((list) => list.map((o, k) => (k === i ? { ...o, ...change } : o)), gesture);
   const left = Math.max(0, Math.round((100 - percentSum({ oils })) * 100) / 100);
@@ -48,7 +50,7 @@ export function OilTable({ oils, put, weightOf, totalG, onWeight }: OilTableProp
           <tr className="rule border-b">
             <th className="py-1 font-normal">Oil</th>
             <th className="w-22 py-1 text-right font-normal">Share</th>
-            <th className="w-34 py-1 pl-2 text-right font-normal">Sap. value, mg KOH/g</th>
+            {values && <th className="w-34 py-1 pl-2 text-right font-normal">Sap. value, mg KOH/g</th>}
             <th className="w-24 py-1 text-right font-normal">Weight</th>
             <th className="w-8">
               <span className="sr-only">Remove</span>
@@ -63,9 +65,17 @@ export function OilTable({ oils, put, weightOf, totalG, onWeight }: OilTableProp
               <tr key={lines[i]} className="rule border-b align-top">
                 <td className="py-1.5 leading-tight">
                   {oil?.name ?? line.oil}
-                  <span className="quiet block text-xs">
-                    {oil ? `${oil.svLow} to ${oil.svHigh} · ${oil.origin}` : 'not in the library'}
-                  </span>
+                  {values ? (
+                    <span className="quiet block text-xs">
+                      {oil ? `${oil.svLow} to ${oil.svHigh} · ${oil.origin}` : 'not in the library'}
+                    </span>
+                  ) : (
+                    line.svMgG !== undefined && (
+                      <span className="quiet block text-xs">
+                        this lot: {formatShort(line.svMgG, 2)} mg KOH/g
+                      </span>
+                    )
+                  )}
                 </td>
                 <td className="py-1">
                   <PercentField
@@ -75,19 +85,21 @@ export function OilTable({ oils, put, weightOf, totalG, onWeight }: OilTableProp
                     onValue={(percent, g) => at(i, { percent }, g)}
                   />
                 </td>
-                <td className="py-1 pl-2">
-                  <FigureField
-                    label={`Saponification value of ${oil?.name ?? line.oil}`}
-                    hideLabel
-                    suffix={line.svMgG === undefined ? 'mid' : 'lot'}
-                    value={line.svMgG ?? (oil ? midSv(oil) : 0)}
-                    onValue={(svMgG, g) =>
-                      oil && svMgG === midSv(oil)
-                        ? put((list) => list.map((o, k) => (k === i ? withoutLot(o) : o)), g)
-                        : at(i, { svMgG }, g)
-                    }
-                  />
-                </td>
+                {values && (
+                  <td className="py-1 pl-2">
+                    <FigureField
+                      label={`Saponification value of ${oil?.name ?? line.oil}`}
+                      hideLabel
+                      suffix={line.svMgG === undefined ? 'mid' : 'lot'}
+                      value={line.svMgG ?? (oil ? midSv(oil) : 0)}
+                      onValue={(svMgG, g) =>
+                        oil && svMgG === midSv(oil)
+                          ? put((list) => list.map((o, k) => (k === i ? withoutLot(o) : o)), g)
+                          : at(i, { svMgG }, g)
+                      }
+                    />
+                  </td>
+                )}
                 {onWeight && totalG !== undefined && massG !== undefined ? (
                   <td className="py-1 pl-2">
                     <MassField
@@ -131,12 +143,18 @@ export function OilTable({ oils, put, weightOf, totalG, onWeight }: OilTableProp
               />
             </td>
             <td className="py-2 pr-2.5 text-right font-bold">{formatPercent(percentSum({ oils }), 2)}</td>
-            <td />
+            {values && <td />}
             <td className="py-2 text-right font-bold">{totalG === undefined ? '–' : show.mass(totalG)}</td>
             <td />
           </tr>
         </tbody>
       </table>
+      <p className="text-sm">
+        <WordButton aria-expanded={values} onClick={() => setValues(!values)}>
+          {values ? 'Without saponification values' : 'Saponification values'}
+        </WordButton>
+        {values && <span className="quiet"> {RANGES_NOTE}</span>}
+      </p>
       {own && (
         <OwnOil
           onDone={(custom) => {

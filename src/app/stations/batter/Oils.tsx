@@ -1,5 +1,4 @@
 import { setOilWeight } from '../../../core/edit/batter.ts';
-import { RANGES_NOTE } from '../../../core/batter/oilLibrary.ts';
 import { lineNames, percentSum } from '../../../core/batter/usedOils.ts';
 import { Group } from '../../parts/Station.tsx';
 import { useOfSecond, usePlan } from '../../parts/usePlan.ts';
@@ -48,7 +47,6 @@ export function Oils() {
           ? {}
           : { onWeight: (i, massG, g) => edit((p) => setOilWeight(p, i, massG), g) })}
       />
-      <p className="quiet text-sm">{RANGES_NOTE}</p>
     </Group>
   );
 }

@@ -1,5 +1,6 @@
+import { Link } from 'react-router';
 import { setClock } from '../../../core/edit/clock.ts';
-import { speedOf } from '../../../core/clock/speed.ts';
+import { speedOf, toMediumMin } from '../../../core/clock/speed.ts';
 import { startStage } from '../../../core/clock/start.ts';
 import { stagePhrase } from '../../../core/setting/stage.ts';
 import { formatShort } from '../../../core/units/format.ts';
@@ -9,7 +10,6 @@ import { usePlan } from '../../parts/usePlan.ts';
 import { RECIPE } from '../../../core/clock/scents.ts';
 import { plural } from '../../../core/units/words.ts';
 import { useTaught } from './useTaught.ts';
-import { Temperatures } from '../batter/Temperatures.tsx';
 import { Estimated } from './Estimated.tsx';
 import { HandPace } from './HandPace.tsx';
 import { JugHabits } from './JugHabits.tsx';
@@ -21,10 +21,11 @@ export function ConditionsPage() {
   return (
     <>
       <BatterSpeed />
-      <Temperatures />
-      <ScentSpeeds />
-      <JugHabits />
-      <HandPace />
+      <div>
+        <ScentSpeeds />
+        <JugHabits />
+        <HandPace />
+      </div>
     </>
   );
 }
@@ -35,7 +36,8 @@ function BatterSpeed() {
   const speed = computed.recipe && speedOf(plan.batter, computed.recipe, clock);
   const taught = useTaught().find((l) => l.name === RECIPE);
   if (!speed) return null;
-  const now = speed.perMinute * (taught?.factor ?? 1);
+  const { oilsC, lyeC } = plan.batter.temperatures;
+  const inMin = (perMinute: number): string => formatShort(toMediumMin({ perMinute }), 1);
   return (
     <Group title="The batter">
       <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-3">
@@ -66,18 +68,24 @@ function BatterSpeed() {
         </Estimated>
       </div>
       <p className="text-sm">
-        So it thickens by <em>≈ {formatShort(now, 3)} stages a minute</em>
+        So it takes <em>≈ {inMin(speed.perMinute * (taught?.factor ?? 1))} min</em> from light to medium
         {taught && (
           <>
-            , as {plural(taught.readings, 'reading')} taught ({formatShort(speed.perMinute, 3)} was taken
-            before)
+            , as {plural(taught.readings, 'reading')} taught ({inMin(speed.perMinute)} min was taken before)
           </>
-        )}{' '}
+        )}
+        : at {show.temperature(speed.batterC)}, with lye of {formatShort(speed.lyePercent, 0)} %, unscented,
+        in its jug.{' '}
         <span className="quiet">
-          at {show.temperature(speed.batterC)} with lye of {formatShort(speed.lyePercent, 0)} %, unscented, in
-          its jug. Slow recipes take some 22 min from light to medium at 38 °C, usual ones 12, quick ones 7.
-          It is taken to keep its temperature; near emulsion it stays as it is for some minutes.
+          Slow recipes take some 22 min at 38 °C, usual ones 12, quick ones 7. It is taken to keep its
+          temperature; near emulsion it stays as it is for some minutes.
         </span>
+      </p>
+      <p className="text-sm">
+        Oils are mixed at {show.temperature(oilsC)}, lye at {show.temperature(lyeC)}.{' '}
+        <Link className="underline" to="../../batter#lye" relative="path">
+          Change it under Batter
+        </Link>
       </p>
     </Group>
   );

@@ -1,7 +1,7 @@
 import { habitsOf, USUAL } from '../../../core/plan/habits.ts';
 import { setClock, setPace, setPourPace } from '../../../core/edit/clock.ts';
 import type { Pace } from '../../../core/plan/clockSchema.ts';
-import { Group } from '../../parts/Station.tsx';
+import { StationFold } from '../../parts/StationFold.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Button } from '../../kit/Button.tsx';
@@ -29,12 +29,7 @@ export function HandPace() {
   const habits = habitsOf(plan.clock);
   const given = plan.clock.pace !== undefined;
   return (
-    <Group
-      title="How long you take"
-      aside={
-        given && <Button onClick={() => edit((p) => setClock(p, { pace: undefined }))}>As is usual</Button>
-      }
-    >
+    <StationFold id="pace" title="How long you take" state={given ? 'your own times' : 'as is usual'}>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         {POURS.map(({ how, label }) => (
           <FigureField
@@ -57,6 +52,11 @@ export function HandPace() {
           />
         ))}
       </div>
-    </Group>
+      {given && (
+        <p>
+          <Button onClick={() => edit((p) => setClock(p, { pace: undefined }))}>As is usual</Button>
+        </p>
+      )}
+    </StationFold>
   );
 }

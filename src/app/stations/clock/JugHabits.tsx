@@ -5,7 +5,7 @@ import { isPiped } from '../../../core/plan/second.ts';
 import { Choice } from '../../kit/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
-import { Group } from '../../parts/Station.tsx';
+import { StationFold } from '../../parts/StationFold.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Estimated } from './Estimated.tsx';
@@ -26,7 +26,11 @@ export function JugHabits() {
   const { plan, edit } = usePlan();
   const habits = habitsOf(plan.clock);
   return (
-    <Group title="The jugs">
+    <StationFold
+      id="jug-habits"
+      title="The jugs"
+      state={`coloured ${COLOURINGS.find((c) => c.value === habits.colouring)?.label ?? ''}, stirred with ${STIRRER_WORDS[habits.stirrer]}`}
+    >
       <div className="grid gap-3 sm:grid-cols-2">
         <Choice
           legend="Colour the jugs"
@@ -77,7 +81,7 @@ export function JugHabits() {
         Between pours the mould stands in a warm cupboard: what is poured thickens about half as fast again
       </Check>
       {isPiped(plan) && <PipingStart />}
-    </Group>
+    </StationFold>
   );
 }
 

@@ -3,8 +3,9 @@ import { FACTORS, scentDoubt, scentSpeed } from '../../../core/clock/scents.ts';
 import type { Fragrance } from '../../../core/batter/schema.ts';
 import { formatShort } from '../../../core/units/format.ts';
 import { plural } from '../../../core/units/words.ts';
-import { SpeedPicker } from '../../supplies/SpeedPicker.tsx';
-import { Group } from '../../parts/Station.tsx';
+import { SpeedPicker } from './SpeedPicker.tsx';
+import { StationFold } from '../../parts/StationFold.tsx';
+import { SPEED_WORDS } from '../../supplies/behaviourWords.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 import { useTaught } from './useTaught.ts';
 
@@ -23,10 +24,17 @@ function reckoned(f: Fragrance, taught: LearnedRate | undefined): string {
 export function ScentSpeeds() {
   const { plan } = usePlan();
   const taught = useTaught();
-  if (plan.batter.fragrances.length === 0) return null;
+  const { fragrances } = plan.batter;
+  if (fragrances.length === 0) return null;
   return (
-    <Group title="What the scent does">
-      {plan.batter.fragrances.map((f) => (
+    <StationFold
+      id="scents"
+      title="What the scent does"
+      state={fragrances
+        .map((f) => `${f.name}: ${f.speed === undefined ? 'not known' : SPEED_WORDS[f.speed]}`)
+        .join(', ')}
+    >
+      {fragrances.map((f) => (
         <div key={f.id} className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
           <SpeedPicker fragrance={f} label={f.name} />
           <p className="quiet pb-2 text-sm sm:col-span-2">
@@ -37,6 +45,6 @@ export function ScentSpeeds() {
           </p>
         </div>
       ))}
-    </Group>
+    </StationFold>
   );
 }

@@ -1,6 +1,7 @@
 import type { LearnedRate } from '../../../core/clock/learned.ts';
 import { keptAs, ratesOf, type RateOf } from '../../../core/clock/kept.ts';
 import { RECIPE } from '../../../core/clock/scents.ts';
+import { toMediumMin } from '../../../core/clock/speed.ts';
 import type { Plan } from '../../../core/plan/planSchema.ts';
 import { REST } from '../../../core/timing/estimates.ts';
 import { forgetLearned, keepLearned, learnFrom } from '../../../core/edit/clock.ts';
@@ -15,11 +16,32 @@ import { Button } from '../../kit/Button.tsx';
 /** A spread of a logarithm as so many percent either way. */
 const doubt = (sd: number): string => `± ${Math.round((Math.exp(sd) - 1) * 100)} %`;
 
-/** What a rate is called, and what it is told in. */
-function named({ id }: RateOf, { batter }: Plan): { readonly name: string; readonly unit: string } {
-  if (id === RECIPE) return { name: 'The recipe', unit: 'stages a minute' };
-  if (id === REST) return { name: 'At rest it doubles its strength in', unit: 'min' };
-  return { name: batter.fragrances.find((f) => f.id === id)?.name ?? id, unit: 'times as fast' };
+interface Told {
+  readonly name: string;
+  readonly unit: string;
+  readonly decimals: number;
+  readonly value: (rate: number) => number;
+}
+
+const asItIs = (rate: number): number => rate;
+
+/** What a rate is called, and how it is told. */
+function named({ id }: RateOf, { batter }: Plan): Told {
+  if (id === RECIPE)
+    return {
+      name: 'The recipe takes from light to medium',
+      unit: 'min',
+      decimals: 1,
+      value: (perMinute) => toMediumMin({ perMinute }),
+    };
+  if (id === REST)
+    return { name: 'At rest it doubles its strength in', unit: 'min', decimals: 1, value: asItIs };
+  return {
+    name: batter.fragrances.find((f) => f.id === id)?.name ?? id,
+    unit: 'times as fast',
+    decimals: 2,
+    value: asItIs,
+  };
 }
 
 /**
@@ -50,20 +72,20 @@ export function WhatWasLearned({ learned }: { readonly learned: readonly Learned
     <Group title="What was learned">
       <ul className="grid gap-2">
         {rows.map((row) => {
-          const { id, name, unit, was, known, rate } = row;
-          const now = was * rate.factor;
+          const { id, name, unit, decimals, value, was, known, rate } = row;
+          const said = (of: number): string => formatShort(value(of), decimals);
           return (
             <li key={id} className="rule grid gap-1 border-b pb-2 sm:grid-cols-[1fr_auto] sm:items-center">
               <p className="text-sm">
                 <strong>{name}</strong>{' '}
                 <em>
-                  ≈ {formatShort(was, unit === 'times as fast' ? 2 : 3)} {unit} {doubt(rate.before.sd)}
+                  ≈ {said(was)} {unit} {doubt(rate.before.sd)}
                 </em>
                 {rate.readings > 0 && !rate.refused && (
                   <>
                     {' → '}
                     <strong>
-                      {formatShort(now, unit === 'times as fast' ? 2 : 3)} {doubt(rate.after.sd)}
+                      {said(was * rate.factor)} {doubt(rate.after.sd)}
                     </strong>
                   </>
                 )}

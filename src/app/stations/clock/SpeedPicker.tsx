@@ -1,9 +1,9 @@
-import { SPEEDS, type Fragrance } from '../../core/batter/schema.ts';
-import { FACTORS } from '../../core/clock/scents.ts';
-import { updateFragrance } from '../../core/edit/additions.ts';
-import { Picker } from '../parts/Picker.tsx';
-import { useEdit } from '../parts/usePlan.ts';
-import { SPEED_WORDS } from './behaviourWords.ts';
+import { SPEEDS, type Fragrance } from '../../../core/batter/schema.ts';
+import { FACTORS } from '../../../core/clock/scents.ts';
+import { updateFragrance } from '../../../core/edit/additions.ts';
+import { Picker } from '../../parts/Picker.tsx';
+import { useEdit } from '../../parts/usePlan.ts';
+import { SPEED_WORDS } from '../../supplies/behaviourWords.ts';
 
 const UNKNOWN = 'unknown';
 

@@ -1,4 +1,4 @@
-import type { MouldId } from '../core/validate/ids.ts';
+import type { MouldId, PotId } from '../core/validate/ids.ts';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Deficiency } from '../core/colour/deficiency.ts';
 import { wasIntroduced } from './introduced.ts';
@@ -27,6 +27,8 @@ export interface DeskState {
   readonly unfolded: readonly string[];
   /** which batch recipe and pots are shown of: the loaf's, or the one that is piped on it */
   readonly batch: 'loaf' | 'second';
+  /** the pot whose card is open under Colour: none; absent: that of the chosen pour */
+  readonly pot: PotId | null | undefined;
   /** a version of the plan kept to compare with */
   readonly beside: Plan | null;
   /** on a first visit: the workbench explains itself */
@@ -58,6 +60,7 @@ const initialState: DeskState = {
   folded: null,
   unfolded: [],
   batch: 'loaf',
+  pot: undefined,
   beside: null,
   introduce: !wasIntroduced(),
 };
@@ -73,7 +76,7 @@ const slice = createSlice({
     }),
     introductionEnded: (s): DeskState => ({ ...s, introduce: false }),
     pourChosen: (s, a: PayloadAction<string | null>): DeskState =>
-      s.chosen === a.payload ? s : { ...s, chosen: a.payload },
+      s.chosen === a.payload ? s : { ...s, chosen: a.payload, pot: undefined },
     mouldShown: (s, a: PayloadAction<string>): DeskState => ({ ...s, mould: a.payload }),
     viewShown: (s, a: PayloadAction<LoafViewName>): DeskState => ({ ...s, view: a.payload }),
     momentShown: (s, a: PayloadAction<DeskState['moment']>): DeskState => ({ ...s, moment: a.payload }),
@@ -90,6 +93,7 @@ const slice = createSlice({
         : { ...s, unfolded: open ? [...s.unfolded, fold] : s.unfolded.filter((f) => f !== fold) },
     besideKept: (s, a: PayloadAction<Plan | null>): DeskState => ({ ...s, beside: a.payload }),
     batchShown: (s, a: PayloadAction<DeskState['batch']>): DeskState => ({ ...s, batch: a.payload }),
+    potShown: (s, a: PayloadAction<PotId | null>): DeskState => ({ ...s, pot: a.payload }),
     noticeRead: (s): DeskState => ({ ...s, notice: null }),
   },
 });
@@ -102,6 +106,7 @@ export const {
   foldMoved,
   introductionEnded,
   mouldShown,
+  potShown,
   pourChosen,
   viewShown,
   momentShown,

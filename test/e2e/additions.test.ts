@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
-import { saved, studio, type, unfold } from './support/studio.ts';
+import { saved, studio, type, unfold, openPot } from './support/studio.ts';
 
 /** The card of one thing that is stirred in. */
 const card = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
@@ -85,8 +85,9 @@ describe('what goes into some pots alone', () => {
   it('portions have oils and water of their own', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
-    await page.getByText('portions ready before the lye').click();
-    const pot = page.getByRole('listitem', { name: 'Pot A' });
+    await unfold(page, 'Divided');
+    await page.getByText('portions ready before the lye', { exact: true }).last().click();
+    const pot = await openPot(page, 'A');
     await pot.getByRole('group', { name: 'Oils' }).getByText('its own').click();
     await pot.getByLabel('Share of Olive oil').fill('5');
     await page.getByText(/oils of pot A add up to/).waitFor();

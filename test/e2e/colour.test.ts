@@ -10,7 +10,7 @@ import { readBatchFile, writeBatchFile } from '../../src/core/exchange/batchFile
 import { more } from './support/line.ts';
 import { storedIn, storedPlan } from './support/stored.ts';
 import { halves } from './support/png.ts';
-import { fieldValue, saved, studio, type } from './support/studio.ts';
+import { fieldValue, saved, studio, type, openPot, unfold } from './support/studio.ts';
 
 /** Colours of the layers as the section draws them, in the order they are poured. */
 const drawn = (page: Page): Promise<string[]> =>
@@ -30,7 +30,7 @@ describe('pots and how they will look', () => {
   it('draws a pot as its colorants make it, live, and refuses a dose that cannot be', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
-    const pot = page.getByRole('listitem', { name: 'Pot A' });
+    const pot = await openPot(page, 'A');
     const before = await drawn(page);
     await pot.getByLabel('Dose of Slate mica').fill('1 g/kg');
     await pot.getByLabel('Dose of Slate mica').blur();
@@ -44,15 +44,13 @@ describe('pots and how they will look', () => {
     await pot.getByLabel('Dose of Heather mica').waitFor();
     expect((await drawn(page))[0]).to.not.equal(after[0]);
     await page.reload();
-    await page.getByRole('listitem', { name: 'Pot A' }).getByLabel('Dose of Heather mica').waitFor();
+    await (await openPot(page, 'A')).getByLabel('Dose of Heather mica').waitFor();
   });
 
   it('shows the states side by side, and the loaf as it looks at the pour', async () => {
     const page = s.page();
     await s.go('/plan/demo-copper-weir/colour/pots');
-    const states = page
-      .getByRole('listitem', { name: 'Pot E' })
-      .getByRole('list', { name: 'How it will look' });
+    const states = (await openPot(page, 'E')).getByRole('list', { name: 'How it will look' });
     expect(await states.getByRole('listitem').allInnerTexts()).to.deep.equal([
       'at the pour',
       'at the cut',
@@ -73,10 +71,11 @@ describe('pots and how they will look', () => {
     await s.go('/plan/demo-copper-weir/colour/pots');
     const light = async (): Promise<number> => labOfHex((await drawn(page))[0]!)[0];
     const planned = await light();
-    await page.getByRole('radio', { name: 'without', exact: true }).check({ force: true });
+    await unfold(page, 'Plain soap, and how the loaf is drawn');
+    await page.getByLabel('Fragrance').selectOption('without');
     const unscented = await light();
     expect(unscented).to.be.above(planned + 5);
-    await page.getByRole('radio', { name: 'gelled', exact: true }).check({ force: true });
+    await page.getByLabel('Gel').selectOption('yes');
     expect(await light()).to.be.below(unscented);
   });
 
@@ -87,13 +86,14 @@ describe('pots and how they will look', () => {
     await saved(page);
     await s.go('/plan/demo-copper-weir/colour/pots');
     await page.getByText(/6 % vanillin\) will tan these pots/).waitFor();
+    await openPot(page, 'A');
     await page.getByText('unscented').first().waitFor();
   });
 
   it('keeps a colorant known by its name alone, and describes it when asked', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
-    const pot = page.getByRole('listitem', { name: 'Pot A' });
+    const pot = await openPot(page, 'A');
     await pot.getByLabel('Add a colorant').selectOption({ label: 'another, by name' });
     await pot.getByLabel('Colorant', { exact: true }).fill('Market powder');
     await page.getByText(/Market powder in pot A is not described/).waitFor();
@@ -105,7 +105,8 @@ describe('pots and how they will look', () => {
   it('warns of a reused jug with its number and gives the pot a jug of its own', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
-    const pot = page.getByRole('listitem', { name: 'Pot D' });
+    const pot = await openPot(page, 'D');
+    await unfold(page, 'More');
     await pot.getByLabel('Jug').selectOption({ label: 'that of C, emptied' });
     await page.getByText(/left in its jug shifts pot D by \d/).waitFor();
     await page.getByRole('button', { name: 'A jug of its own for pot D' }).click();
@@ -119,14 +120,15 @@ describe('colorants for a colour', () => {
   it('are found for a painted pot and taken; a dose is dragged and the loaf follows, as one step', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
-    const pot = page.getByRole('listitem', { name: 'Pot A', exact: true });
+    const pot = await openPot(page, 'A');
+    await unfold(page, 'More');
     await pot.getByRole('button', { name: 'Colour of pot A' }).click();
     await page.getByRole('button', { name: /^Moss, / }).click();
     await page.getByRole('button', { name: 'Done' }).click();
     await pot.getByRole('button', { name: 'Find colorants for this colour' }).click();
     const found = pot.getByRole('list', { name: /^Colorants for #/ });
     await found.getByRole('button', { name: 'Take it' }).first().click();
-    await pot.getByText('Drawn as it is mixed.').waitFor();
+    await pot.getByText('Drawn in the colour given by hand.').waitFor({ state: 'detached' });
     await page.getByText(/Pots? .* drawn in a colour given by hand/).waitFor({ state: 'detached' });
     const slider = pot.getByRole('slider').first();
     const before = (await drawn(page))[0];
@@ -390,6 +392,8 @@ describe('mixing and checks', () => {
     });
     await page.getByText(/“Beck colours” is kept, \d+ colours/).waitFor();
     await s.go('/plan/demo-slate-beds/colour/pots');
+    await openPot(page, 'A');
+    await unfold(page, 'More');
     await page.getByRole('button', { name: 'Colour of pot A' }).click();
     await page.getByText('Beck colours').waitFor();
     await page.getByRole('button', { name: /^Pool 1,/ }).click();
@@ -523,8 +527,9 @@ describe('the colorants library', () => {
     await page.getByRole('button', { name: 'Done' }).click();
     await s.go('/plan/demo-slate-beds/colour/pots');
     const before = await drawn(page);
-    await page
-      .getByRole('listitem', { name: 'Pot A' })
+    await (
+      await openPot(page, 'A')
+    )
       .getByRole('button', { name: 'The library knows it otherwise now: take that' })
       .click();
     expect((await drawn(page))[0]).to.not.equal(before[0]);

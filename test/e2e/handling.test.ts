@@ -3,7 +3,7 @@ import { openTilt } from './support/line.ts';
 import { begin } from './support/begin.ts';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
-import { fieldValue, saved, seriousFaults, studio, type, unfold } from './support/studio.ts';
+import { fieldValue, saved, seriousFaults, studio, type, unfold, openPot } from './support/studio.ts';
 
 const visibleButtons = (page: Page): Promise<string[]> =>
   page.evaluate(() =>
@@ -51,7 +51,7 @@ describe('plans that can be told apart', () => {
     expect(await page.getByLabel('Bench scale shows').inputValue()).to.equal('0.1');
   });
 
-  it('a colour given by hand stays when a colorant is added, until the maker says so', async () => {
+  it('colours that were chosen at the beginning become doses by one press, with how near each comes', async () => {
     const page = s.page();
     await page.getByRole('link', { name: 'New plan' }).first().click();
     await page.getByRole('button', { name: 'Weir copper', pressed: true }).click();
@@ -60,12 +60,22 @@ describe('plans that can be told apart', () => {
     await page.getByText('sheet without colour').waitFor();
     await page.getByRole('link', { name: /^.*Colour/ }).click();
     await page.getByText(/drawn in a colour given by hand but takes? no colorant/).waitFor();
-    const pot = page.getByRole('listitem', { name: 'Pot B' });
-    await pot.getByLabel('Add a colorant').selectOption({ label: 'Slate mica' });
-    await pot.getByText('Drawn in the colour given by hand.').waitFor();
-    await pot.getByRole('button', { name: 'As mixed instead' }).click();
-    await pot.getByText('Drawn as it is mixed.').waitFor();
+    await page.getByRole('button', { name: /^Colour (it|them) from the colorants at hand$/ }).click();
+    const found = page.getByRole('list', { name: 'What was found' });
+    await found
+      .getByText(/g\/kg .* · (unseen|hardly seen), [\d.]+ away/)
+      .first()
+      .waitFor();
+    const pot = page.getByRole('listitem', { name: 'Pot B', exact: true });
+    await pot.getByText(/^[\d.]+ g\/kg /).waitFor();
     await page.getByText(/drawn in a colour given by hand but/).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await pot.getByText('only drawn').waitFor();
+    // one by one: what is put in shows at once
+    await openPot(page, 'B');
+    await pot.getByText('Drawn in the colour given by hand.').waitFor();
+    await pot.getByLabel('Add a colorant').selectOption({ label: 'Slate mica' });
+    await pot.getByText('Drawn in the colour given by hand.').waitFor({ state: 'detached' });
   });
 });
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { seriousFaults, studio, type } from './support/studio.ts';
+import { seriousFaults, studio, type, openPot, unfold } from './support/studio.ts';
 
 const grams = (text: string): number => Number(text.replace(/[^\d.]/g, ''));
 
@@ -9,8 +9,9 @@ describe('pots, pour sheet and cut', () => {
   it('names, letters, colours and doses a pot', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
-    const pot = page.getByRole('listitem', { name: 'Pot A' });
+    const pot = await openPot(page, 'A');
     await pot.getByLabel('Name').fill('Deep slate');
+    await unfold(page, 'More');
     await pot.getByRole('button', { name: 'Colour of pot A' }).click();
     await page.getByLabel('Any colour').fill('#334455');
     await page.getByRole('button', { name: 'Done' }).click();
@@ -25,7 +26,7 @@ describe('pots, pour sheet and cut', () => {
   it('sets a pot’s share through its pours', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
-    const pot = page.getByRole('listitem', { name: 'Pot B' });
+    const pot = await openPot(page, 'B');
     await pot.getByLabel('Share poured').fill('30 %');
     await pot.getByLabel('Share poured').blur();
     expect(await pot.getByLabel('Share poured').inputValue()).to.equal('30 %');
@@ -46,6 +47,7 @@ describe('pots, pour sheet and cut', () => {
     const split = await rows();
     // the batter's column; the last is the superfat
     expect(split.slice(0, -1).reduce((t, r) => t + r.at(-2)!, 0)).to.equal(split.at(-1)!.at(-2));
+    await unfold(page, 'Divided');
     await page.getByRole('radio', { name: 'portions ready before the lye' }).check({ force: true });
     await page.getByText('Weigh each jug’s lye solution').waitFor();
     const portions = await rows();

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
-import { saved, studio, type, unfold } from './support/studio.ts';
+import { saved, studio, type, unfold, openPot } from './support/studio.ts';
 
 const item = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
 
@@ -54,7 +54,8 @@ describe('supplies of one’s own', () => {
     await type(page, 'Slot to slot', '1 in');
     await type(page, 'Longest loaf', '150');
     await s.go('/plan/demo-slate-beds/colour/pots');
-    const pot = page.getByRole('listitem', { name: 'Pot A' });
+    const pot = await openPot(page, 'A');
+    await unfold(page, 'More');
     await pot.getByLabel('Mixed in').selectOption({ label: 'Blue jug' });
     await pot.getByText(/full, the scale reads/).waitFor();
     await page.getByText(/"Blue jug" holds 300 ml: \d+ g too much/).waitFor();

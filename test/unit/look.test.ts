@@ -125,9 +125,9 @@ describe('colorants in pots', () => {
   it('adds at the stated dose, changes it, takes it out, and keeps the plan’s list to what is used', () => {
     const one = addToPot(two(), 'p1', starter('heather'));
     expect(one.colorants.map((c) => c.id)).to.deep.equal(['heather']);
-    // a colour given by hand stays until the maker says otherwise
-    expect(one.pots[0]!.colour).to.equal(two().pots[0]!.colour);
-    expect(mixPot(one, 'p1').pots[0]!.colour).to.equal(undefined);
+    // it shows at once what is in it, whatever it was drawn in
+    expect(two().pots[0]!.colour).to.not.equal(undefined);
+    expect(one.pots[0]!.colour).to.equal(undefined);
     expect(one.pots[0]!.colorants).to.deep.equal([{ colorant: 'heather', doseGPerKg: 8 }]);
     expect(setDose(one, 'p1', 'heather', 3).pots[0]!.colorants[0]!.doseGPerKg).to.equal(3);
     expect(takeFromPot(one, 'p1', 'heather').colorants).to.deep.equal([]);

@@ -4,10 +4,12 @@ import { difference } from '../../src/core/colour/difference.ts';
 import { labOfHex } from '../../src/core/colour/lab.ts';
 import { OPPOSITE, wheelApart, wheelOf } from '../../src/core/colour/painterWheel.ts';
 import { STARTER_COLORANTS } from '../../src/core/colorant/starters.ts';
-import { takeMatch } from '../../src/core/edit/colorants.ts';
+import { takeFound, takeMatch } from '../../src/core/edit/colorants.ts';
 import { matchesFor } from '../../src/core/look/matchColour.ts';
+import { drawnPots, matchPots } from '../../src/core/look/matchPots.ts';
 import { paintboxOf } from '../../src/core/look/paintbox.ts';
 import { plannedState } from '../../src/core/look/state.ts';
+import { finish } from '../../src/core/task/task.ts';
 import { computePlan } from '../../src/core/computed/compute.ts';
 import { boxPlan, rest } from '../support/plans.ts';
 import { potMixed } from '../support/colours.ts';
@@ -54,5 +56,39 @@ describe('colorants for a colour', () => {
     expect(taken.colorants.map((c) => c.id)).to.have.members(best!.mix.map((m) => m.colorant));
     const drawn = computePlan(taken).colours.pots.get('p1')!;
     expect(difference(labOfHex(drawn), labOfHex('#94719c'))).to.be.closeTo(best!.difference, 0.5);
+  });
+
+  it('colours every pot that is only drawn, and leaves alone what is not', () => {
+    const drawn = {
+      ...plan,
+      pots: plan.pots.map((p, i) => ({ ...p, colour: ['#b5663a', '#5f6c78'][i] ?? '#808080' })),
+    };
+    expect(drawnPots(drawn).map((p) => p.id)).to.deep.equal(['p1', 'p2']);
+    // one that nothing is poured from, and one that has a colorant, are none of them
+    expect(drawnPots({ ...drawn, steps: drawn.steps.slice(0, 1) }).map((p) => p.id)).to.deep.equal(['p1']);
+    expect(drawnPots(potMixed(drawn, { slate: 3 })).map((p) => p.id)).to.not.include('p1');
+    const wanted = drawnPots(drawn).map((p) => ({ pot: p.id, hex: p.colour! }));
+    const list = finish(matchPots({ plan: drawn, library: STARTER_COLORANTS, wanted }));
+    const coloured = takeFound(drawn, list);
+    expect(drawnPots(coloured)).to.deep.equal([]);
+    for (const { id, colorants } of coloured.pots) {
+      const { hex, matches } = list.find((f) => f.pot === id)!;
+      const mixed = hexOfBody(paintboxOf(coloured, state, id).bodyOf(colorants));
+      // as near as it was said to be
+      expect(difference(labOfHex(mixed), labOfHex(hex))).to.be.closeTo(matches[0]!.difference, 0.6);
+    }
+    // with nothing at hand a pot stays as it is drawn
+    const nothing = finish(matchPots({ plan: drawn, library: [], wanted }));
+    expect(takeFound(drawn, nothing)).to.equal(drawn);
+  });
+
+  it('leaves a pot plain that is drawn as plain soap', () => {
+    const hex = hexOfBody(base);
+    const drawn = { ...plan, pots: plan.pots.map((p) => ({ ...p, colour: hex })) };
+    const list = finish(matchPots({ plan: drawn, library: STARTER_COLORANTS, wanted: [{ pot: 'p1', hex }] }));
+    expect(list[0]!.plainAway).to.be.below(0.5);
+    const [pot] = takeFound(drawn, list).pots;
+    expect(pot!.colorants).to.deep.equal([]);
+    expect(pot!.colour).to.equal(undefined);
   });
 });

@@ -1,4 +1,4 @@
-import { factsClient } from './factsClient.ts';
+import { factsClient } from '../parts/factsClient.ts';
 import { useEffect, useState } from 'react';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import type { CardFacts } from '../../core/computed/cardFacts.ts';

@@ -1,7 +1,7 @@
 import { startTransition, useEffect, useState } from 'react';
 import type { Picture } from '../../core/face/picture.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import { factsClient } from './factsClient.ts';
+import { factsClient } from '../parts/factsClient.ts';
 
 /** So many are kept for when the shelf is come back to. */
 const KEPT = 300;

@@ -3,7 +3,7 @@ import { potNamed } from '../plan/sources.ts';
 import { dosesPerOil, type Recipe } from '../batter/recipe.ts';
 import type { Dose } from '../batter/schema.ts';
 import { doseInto, updateDose, type AdditionList } from '../edit/additions.ts';
-import { gradedSchool } from '../ombre/runs.ts';
+import { gradedBy } from '../ombre/runs.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { formatPercent } from '../units/format.ts';
 import { portionsFirst } from './portionsFirst.ts';
@@ -104,7 +104,7 @@ function ownUnused({ plan }: Facts): Warning[] {
           [portionsFirst, withoutOwn(pot)],
         ),
       ];
-    return gradedSchool(plan, pot.id) === 'master-blends'
+    return gradedBy(plan, pot.id)?.school === 'master-blends'
       ? [
           refuse(
             { station: 'colour', pot: pot.id },

@@ -2,6 +2,9 @@ import { potNamed } from '../plan/sources.ts';
 import type { OmbreId, PotId } from '../validate/ids.ts';
 import { CARRIER_DENSITY } from '../colorant/dispersion.ts';
 import type { Colorant, PlanColorant } from '../colorant/schema.ts';
+import { SHOWS } from '../colour/thresholds.ts';
+import type { ColourMatch } from '../look/matchColour.ts';
+import type { FoundColour } from '../look/matchPots.ts';
 import type { Mix } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { freshId } from './freshId.ts';
@@ -63,12 +66,12 @@ export const withDose = (mix: Mix, colorant: string, doseGPerKg: number): Mix =>
     : [...mix, { colorant, doseGPerKg }];
 
 /**
- * Put a colorant of the library into a pot at its stated dose. A pot that was given a colour by hand keeps it
- * until the maker says that it is to be drawn as it is mixed.
+ * Put a colorant of the library into a pot at its stated dose. A pot that was drawn in a colour given by hand
+ * shows at once what it makes.
  */
 export function addToPot(plan: Plan, potId: PotId, colorant: Colorant): Plan {
   const taken = takeColorant(plan, colorant);
-  return setDose(taken, potId, colorant.id, colorant.nature.doseGPerKg);
+  return mixPot(setDose(taken, potId, colorant.id, colorant.nature.doseGPerKg), potId);
 }
 
 /**
@@ -112,6 +115,23 @@ export function takeMatch(
   );
   return withoutUnused(mixPot(updatePot(taken, potId, { colorants: mix }), potId));
 }
+
+/** Plain soap that is as near to what is wanted as this needs no colorant, CIEDE2000. A judgement. */
+const NEAR_ENOUGH = SHOWS;
+
+/** What a pot is to take of what was found for it: the best match, or nothing where plain soap does as well. */
+export const bestOf = ({ plainAway, matches }: FoundColour): ColourMatch | 'plain' | undefined => {
+  const [best] = matches;
+  return plainAway <= Math.max(NEAR_ENOUGH, best?.difference ?? 0) ? 'plain' : best;
+};
+
+/** Give every pot the best of what was found for it; one that nothing was found for stays as it is drawn. */
+export const takeFound = (plan: Plan, found: readonly FoundColour[]): Plan =>
+  found.reduce((now, of) => {
+    const best = bestOf(of);
+    if (best === undefined) return now;
+    return best === 'plain' ? mixPot(now, of.pot) : takeMatch(now, of.pot, best);
+  }, plan);
 
 /** A diluted stock: so many grams of carrier to a gram of powder. */
 export const DILUTED_G_PER_G = 10;

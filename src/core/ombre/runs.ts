@@ -21,13 +21,10 @@ export const poursOfOmbre = (plan: Pick<Plan, 'steps'>, ombreId: OmbreId): reado
 export const gradedPots = (plan: Pick<Plan, 'steps'>): ReadonlySet<string> =>
   new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && s.ombre ? potsOf(s) : [])));
 
-/** The school of the ombre that a pot is poured from. */
-export const gradedSchool = (
-  plan: Pick<Plan, 'steps' | 'ombres'>,
-  potId: PotId,
-): Ombre['school'] | undefined => {
+/** The ombre that a pot is poured from: its colorants come from there. */
+export const gradedBy = (plan: Pick<Plan, 'steps' | 'ombres'>, potId: PotId): Ombre | undefined => {
   const pour = poursFrom(plan, potId).find((p) => p.ombre !== undefined);
-  return plan.ombres.find((o) => o.id === pour?.ombre?.id)?.school;
+  return plan.ombres.find((o) => o.id === pour?.ombre?.id);
 };
 
 /** An ombre's pours as its runs: each turn begins a new one. */

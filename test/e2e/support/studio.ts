@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect } from 'chai';
-import type { Browser, BrowserContext, Page } from 'playwright-core';
+import type { Browser, BrowserContext, Locator, Page } from 'playwright-core';
 import { launch } from './browser.ts';
 import { serve, type Served } from './serve.ts';
 
@@ -130,6 +130,14 @@ export async function unfold(page: Page, title: string): Promise<void> {
   const summary = page.locator('main summary').filter({ has: page.getByText(title, { exact: true }) });
   await summary.waitFor();
   if (await summary.evaluate((it) => !it.parentElement!.hasAttribute('open'))) await summary.click();
+}
+
+/** A pot's line under Colour, with its card open. */
+export async function openPot(page: Page, letter: string): Promise<Locator> {
+  const pot = page.getByRole('listitem', { name: `Pot ${letter}`, exact: true });
+  const row = pot.getByRole('button').first();
+  if ((await row.getAttribute('aria-expanded')) === 'false') await row.click();
+  return pot;
 }
 
 /** Type into a labelled field as a maker would, and leave it. */

@@ -1,21 +1,25 @@
 import { Choice } from '../../kit/Choice.tsx';
 import { Caution } from '../../parts/Caution.tsx';
-import { Group } from '../../parts/Station.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
+
+export const DIVIDED = {
+  'after-emulsion': 'one batch, split after emulsion',
+  'before-lye': 'portions ready before the lye',
+} as const;
 
 /** When the batch is divided: after it is an emulsion, or as portions made ready before the lye. */
 export function DivideFields() {
   const { plan, edit } = usePlan();
   const { divide } = plan;
   return (
-    <Group title="Divide">
+    <>
       <Choice
         legend="When the batch is divided"
         hideLegend
         value={divide.kind}
         options={[
-          { value: 'after-emulsion', label: 'one batch, split after emulsion' },
-          { value: 'before-lye', label: 'portions ready before the lye' },
+          { value: 'after-emulsion', label: DIVIDED['after-emulsion'] },
+          { value: 'before-lye', label: DIVIDED['before-lye'] },
         ]}
         onChoose={(kind) =>
           edit((p) => ({ ...p, divide: kind === 'before-lye' ? { kind, lye: 'together' } : { kind } }))
@@ -38,6 +42,6 @@ export function DivideFields() {
           </Caution>
         </>
       )}
-    </Group>
+    </>
   );
 }

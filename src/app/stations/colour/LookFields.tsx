@@ -1,54 +1,60 @@
 import { tans } from '../../../core/look/paintbox.ts';
-import { AGES } from '../../../core/look/state.ts';
 import { lookChanged, type Look } from '../../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
-import { Choice } from '../../kit/Choice.tsx';
-import { Group } from '../../parts/Station.tsx';
+import { Picker } from '../../parts/Picker.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 
-const WHEN = { pour: 'at the pour', cut: 'at the cut', cured: 'cured' } as const;
-
 const GELLED: readonly { readonly value: Look['gelled']; readonly label: string }[] = [
-  { value: 'as-planned', label: 'as planned' },
+  { value: 'as-planned', label: 'gelled or not as it is planned' },
   { value: 'yes', label: 'gelled' },
   { value: 'no', label: 'not gelled' },
 ];
 
+const SCENTED = [
+  { value: 'with', label: 'with its fragrance' },
+  { value: 'without', label: 'without its fragrance' },
+] as const;
+
+const labelOf = <T extends string>(
+  list: readonly { readonly value: T; readonly label: string }[],
+  value: T,
+) => list.find((o) => o.value === value)?.label ?? '';
+
+/** "gelled or not as it is planned" */
+export const seenText = ({ gelled, scented }: Look): string =>
+  [labelOf(GELLED, gelled), ...(scented ? [] : [labelOf(SCENTED, 'without')])].join(', ');
+
 /**
- * How the loaf is drawn: when, gelled or not, with a fragrance that tans or without. Changes nothing in the
- * plan.
+ * How the loaf is drawn: gelled or not, with a fragrance that tans or without. Changes nothing in the plan;
+ * when it is looked at is chosen at the drawing.
  */
 export function LookFields() {
   const { plan } = usePlan();
   const look = useAppSelector((s) => s.desk.look);
   const dispatch = useAppDispatch();
   return (
-    <Group title="Draw the loaf as it looks">
-      <div className="flex flex-wrap gap-3 [&_fieldset]:grow [&_label]:whitespace-nowrap">
-        <Choice
-          legend="When"
-          value={look.when}
-          options={AGES.map((value) => ({ value, label: WHEN[value] }))}
-          onChoose={(when) => dispatch(lookChanged({ when }))}
-        />
-        <Choice
-          legend="Gel"
-          value={look.gelled}
-          options={GELLED}
-          onChoose={(gelled) => dispatch(lookChanged({ gelled }))}
-        />
-        {tans(plan) && (
-          <Choice
-            legend="Fragrance"
+    <div className="sentence">
+      The loaf is drawn{' '}
+      <Picker
+        label="Gel"
+        hideLabel
+        value={look.gelled}
+        options={GELLED}
+        onPick={(gelled) => dispatch(lookChanged({ gelled }))}
+      />
+      {tans(plan) && (
+        <>
+          {', '}
+          <Picker
+            label="Fragrance"
+            hideLabel
             value={look.scented ? 'with' : 'without'}
-            options={[
-              { value: 'with', label: 'with it' },
-              { value: 'without', label: 'without' },
-            ]}
-            onChoose={(scent) => dispatch(lookChanged({ scented: scent === 'with' }))}
+            options={SCENTED}
+            onPick={(scent) => dispatch(lookChanged({ scented: scent === 'with' }))}
           />
-        )}
-      </div>
-    </Group>
+        </>
+      )}
+      .
+    </div>
   );
 }

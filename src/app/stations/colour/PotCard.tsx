@@ -1,4 +1,5 @@
-import { isFrom, poursFrom } from '../../../core/plan/sources.ts';
+import { isFrom } from '../../../core/plan/sources.ts';
+import { gradedBy } from '../../../core/ombre/runs.ts';
 import { Trash2 } from 'lucide-react';
 import { addNamed, addToPot, mixPot } from '../../../core/edit/colorants.ts';
 import { inJug, isPoured, removePot, setPotShare, updatePot } from '../../../core/edit/pots.ts';
@@ -6,7 +7,7 @@ import type { Pot } from '../../../core/plan/planSchema.ts';
 import { STAGES } from '../../../core/setting/stage.ts';
 import { ColorantPicker } from '../../parts/colour/ColorantPicker.tsx';
 import { ColourPicker } from '../../parts/colour/ColourPicker.tsx';
-import { inkOn, NO_COLOUR } from '../../parts/ink.ts';
+import { NO_COLOUR } from '../../parts/ink.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { PercentField } from '../../parts/quantities.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -18,12 +19,13 @@ import { OwnRecipe } from './OwnRecipe.tsx';
 import { StirredIn } from './StirredIn.tsx';
 import { LookStates, type NamedState } from './LookStates.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
+import { Fold } from '../../kit/Fold.tsx';
 import { IconButton } from '../../kit/IconButton.tsx';
 import { WordButton } from '../../kit/WordButton.tsx';
 
 const OWN_JUG = 'own';
 
-/** One pot: letter, name, its share of what is poured, its colorants, how it will look. */
+/** The card of one pot: its name and share, what colours it, how it will look; what is rarer is folded. */
 export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: readonly NamedState[] }) {
   const { plan, computed, edit, show } = usePlan('stack', 'weights');
   const colours = useColours();
@@ -31,40 +33,14 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
   const { layers } = computed.stack;
   const weight = computed.weights?.pots.find((w) => w.pot.id === pot.id);
   const poured = isPoured(plan, pot.id);
-  const pours = poursFrom(plan, pot.id);
-  const graded = plan.ombres.find((o) => pours.some((p) => p.ombre?.id === o.id));
+  const graded = gradedBy(plan, pot.id);
   const share = layers.filter((l) => isFrom(l.pour, pot.id)).reduce((s, l) => s + l.sharePercent, 0);
   const colour = colours.pots.get(pot.id) ?? NO_COLOUR;
   const change = (part: Partial<Omit<Pot, 'id'>>, gesture?: Gesture) =>
     edit((p) => updatePot(p, pot.id, part), gesture);
   return (
-    <li className="grid gap-2.5 rounded-box border border-base-300 p-3" aria-label={`Pot ${pot.letter}`}>
+    <div className="grid gap-2.5 pb-3 sm:ml-11">
       <div className="flex flex-wrap items-end gap-3">
-        {graded ? (
-          <span
-            className="grid size-13 shrink-0 place-items-center rounded-full border border-black/30 text-xl font-bold"
-            style={{ background: colour, color: inkOn(colour) }}
-          >
-            {pot.letter}
-          </span>
-        ) : (
-          <ColourPicker
-            label={`Colour of pot ${pot.letter}`}
-            value={colour}
-            onPick={(hex, g) => change({ colour: hex }, g)}
-            className="grid size-13 shrink-0 cursor-pointer place-items-center rounded-full border border-black/30 text-xl font-bold"
-            style={{ background: colour, color: inkOn(colour) }}
-          >
-            {pot.letter}
-          </ColourPicker>
-        )}
-        <TextField
-          label="Letter"
-          className="w-16"
-          inputClass="text-center"
-          value={pot.letter}
-          onValue={(letter, g) => change({ letter: letter.trim().toUpperCase() }, g)}
-        />
         <TextField
           label="Name"
           className="min-w-36 flex-1"
@@ -83,12 +59,6 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
             onValue={(percent, g) => edit((p) => setPotShare(p, pot.id, percent), g)}
           />
         )}
-        <span className="grid w-24 text-right">
-          <span className="quiet text-sm">In its jug</span>
-          <span className="flex h-9 items-center justify-end text-lg font-bold">
-            {weight ? show.mass(weight.batterG) : '–'}
-          </span>
-        </span>
         {!poured && plan.pots.length > 1 && (
           <IconButton
             icon={Trash2}
@@ -97,37 +67,42 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           />
         )}
       </div>
-      <div className="grid gap-2.5 sm:ml-16">
-        {graded ? (
-          <p className="quiet text-sm">
-            Coloured as the ombre {graded.name} asks:{' '}
-            {weight?.colorants.map((c) => `${show.fine(c.massG)} ${c.name}`).join(', ') ?? 'see Ombre'}.
-          </p>
-        ) : (
-          <>
-            <ColorantLines pot={pot} weights={weight?.colorants ?? []} />
-            <div className="flex items-center gap-3">
-              <ColorantPicker
-                label="Add a colorant"
-                without={pot.colorants.map((c) => c.colorant)}
-                onPick={(colorant) => edit((p) => addToPot(p, pot.id, colorant))}
-                onOther={() => edit((p) => addNamed(p, pot.id, `${pot.name} colorant`))}
-              />
-              <span className="quiet text-sm">
-                {pot.colour === undefined ? 'Drawn as it is mixed.' : 'Drawn in the colour given by hand.'}
-              </span>
-              {pot.colour !== undefined && (
-                <WordButton className="text-sm" onClick={() => edit((p) => mixPot(p, pot.id))}>
-                  As mixed instead
-                </WordButton>
-              )}
-            </div>
+      {graded ? (
+        <p className="quiet text-sm">
+          Coloured as the ombre {graded.name} asks:{' '}
+          {weight?.colorants.map((c) => `${show.fine(c.massG)} ${c.name}`).join(', ') ?? 'see Ombre'}.
+        </p>
+      ) : (
+        <>
+          <ColorantLines pot={pot} weights={weight?.colorants ?? []} />
+          <div className="flex flex-wrap items-center gap-3">
+            <ColorantPicker
+              label="Add a colorant"
+              without={pot.colorants.map((c) => c.colorant)}
+              onPick={(colorant) => edit((p) => addToPot(p, pot.id, colorant))}
+              onOther={() => edit((p) => addNamed(p, pot.id, `${pot.name} colorant`))}
+            />
             <PotMatch pot={pot} colour={colour} />
-          </>
-        )}
-        <LookStates potId={pot.id} states={states} />
-        <StirredIn pot={pot} />
-        <div className="flex flex-wrap gap-3">
+          </div>
+          {pot.colour !== undefined && (
+            <p className="quiet text-sm">
+              Drawn in the colour given by hand.{' '}
+              <WordButton onClick={() => edit((p) => mixPot(p, pot.id))}>As mixed instead</WordButton>
+            </p>
+          )}
+        </>
+      )}
+      <LookStates potId={pot.id} states={states} />
+      <StirredIn pot={pot} />
+      <Fold title="More" state={moreText(pot)}>
+        <div className="flex flex-wrap items-end gap-3">
+          <TextField
+            label="Letter"
+            className="w-16"
+            inputClass="text-center"
+            value={pot.letter}
+            onValue={(letter, g) => change({ letter: letter.trim().toUpperCase() }, g)}
+          />
           <Picker
             label="Thickness at the pour"
             className="w-44"
@@ -152,10 +127,24 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
               }))
             }
           />
+          {!graded && (
+            <ColourPicker
+              label={`Colour of pot ${pot.letter}`}
+              value={colour}
+              onPick={(hex, g) => change({ colour: hex }, g)}
+              className="btn btn-sm"
+            >
+              Draw it in a colour…
+            </ColourPicker>
+          )}
         </div>
         <PotJug pot={pot} />
-        {plan.divide.kind === 'before-lye' && <OwnRecipe pot={pot} />}
-      </div>
-    </li>
+      </Fold>
+      {plan.divide.kind === 'before-lye' && <OwnRecipe pot={pot} />}
+    </div>
   );
 }
+
+/** "light; in Blue jug" */
+const moreText = ({ stage, jug }: Pot): string =>
+  [`poured ${STAGES[Math.round(stage)] ?? ''}`, ...(jug ? [`in ${jug.name}`] : [])].join('; ');

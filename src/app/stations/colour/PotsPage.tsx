@@ -1,16 +1,20 @@
 import { Plus } from 'lucide-react';
-import { Link } from 'react-router';
 import { hexOfBody } from '../../../core/colour/body.ts';
 import { addPot } from '../../../core/edit/pots.ts';
+import { potsOf } from '../../../core/plan/sources.ts';
 import { plainSoap } from '../../../core/look/soapColour.ts';
+import { potShown } from '../../../store/deskSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { ColourPicker } from '../../parts/colour/ColourPicker.tsx';
 import { Group } from '../../parts/Station.tsx';
+import { StationFold } from '../../parts/StationFold.tsx';
 import { useOfSecond, usePlan } from '../../parts/usePlan.ts';
 import { BatchSeen, WhichBatch } from '../../parts/WhichBatch.tsx';
-import { DivideFields } from './DivideFields.tsx';
-import { LookFields } from './LookFields.tsx';
+import { ColourDrawn } from './ColourDrawn.tsx';
+import { DIVIDED, DivideFields } from './DivideFields.tsx';
+import { LookFields, seenText } from './LookFields.tsx';
 import { useStates } from './LookStates.tsx';
-import { PotCard } from './PotCard.tsx';
+import { PotRow } from './PotRow.tsx';
 import { PotWeights } from './PotWeights.tsx';
 import { Button } from '../../kit/Button.tsx';
 import { WordButton } from '../../kit/WordButton.tsx';
@@ -28,34 +32,65 @@ export function PotsPage() {
 }
 
 function Pots() {
-  const { plan, computed, edit } = usePlan('weights', 'graded');
+  const { plan, computed, edit, show } = usePlan('weights', 'graded');
   const ofSecond = useOfSecond();
   const states = useStates(computed);
+  const dispatch = useAppDispatch();
+  const { look, pot: shown, chosen } = useAppSelector((s) => s.desk);
+  const step = plan.steps.find((s) => s.id === chosen);
+  const open = shown === undefined && step?.kind === 'pour' ? potsOf(step)[0] : shown;
+  const add = (): void => {
+    let id: string | null = null;
+    edit((p) => {
+      const added = addPot(p);
+      id = added.potId;
+      return added.plan;
+    });
+    dispatch(potShown(id));
+  };
   return (
     <>
-      <PlainSoap />
-      <LookFields />
+      <ColourDrawn />
       <Group
         title="Pots"
         aside={
-          <span className="flex gap-2">
-            <Link to="/colorants" className="btn btn-sm btn-ghost">
-              Colorants library
-            </Link>
-            <Button icon={Plus} onClick={() => edit((p) => addPot(p).plan)}>
-              Pot
-            </Button>
-          </span>
+          <Button icon={Plus} onClick={add}>
+            Pot
+          </Button>
         }
       >
-        <ul className="grid gap-3">
+        <ul className="rule border-b">
           {plan.pots.map((pot) => (
-            <PotCard key={pot.id} pot={pot} states={states} />
+            <PotRow
+              key={pot.id}
+              pot={pot}
+              states={states}
+              open={pot.id === open}
+              onMove={(to) => dispatch(potShown(to ? pot.id : null))}
+            />
           ))}
         </ul>
       </Group>
-      {!ofSecond && <DivideFields />}
-      {computed.weights && <PotWeights weights={computed.weights} />}
+      <div>
+        {computed.weights && (
+          <StationFold
+            id="pot-weights"
+            title={plan.divide.kind === 'before-lye' ? 'Portions' : 'Weights'}
+            state={show.mass(computed.weights.batterG)}
+          >
+            <PotWeights weights={computed.weights} />
+          </StationFold>
+        )}
+        {!ofSecond && (
+          <StationFold id="divided" title="Divided" state={DIVIDED[plan.divide.kind]}>
+            <DivideFields />
+          </StationFold>
+        )}
+        <StationFold id="seen" title="Plain soap, and how the loaf is drawn" state={seenText(look)}>
+          <PlainSoap />
+          <LookFields />
+        </StationFold>
+      </div>
     </>
   );
 }

@@ -2,10 +2,9 @@ import { labOfBody } from '../../colour/body.ts';
 import { difference } from '../../colour/difference.ts';
 import { labOfHex } from '../../colour/lab.ts';
 import { mixPot } from '../../edit/colorants.ts';
-import { isPoured } from '../../edit/pots.ts';
+import { drawnPots } from '../../look/matchPots.ts';
 import { paintboxOf } from '../../look/paintbox.ts';
 import { plannedState } from '../../look/state.ts';
-import { gradedPots } from '../../ombre/runs.ts';
 import type { Plan, Pot } from '../../plan/planSchema.ts';
 import type { Facts } from '../facts.ts';
 import { remedy, warn, type Warning } from '../warning.ts';
@@ -13,19 +12,15 @@ import { remedy, warn, type Warning } from '../warning.ts';
 /** A painted colour this near to plain soap is plain soap, CIEDE2000. A judgement, no source. */
 const AS_PLAIN = 9;
 
-/** Pots that are drawn in a colour given by hand and take no colorant to make it: they are poured plain. */
-function paintedPots(plan: Plan): readonly Pot[] {
-  const graded = gradedPots(plan);
-  return plan.pots.filter(
+/** Pots that are drawn in another colour than plain soap and take no colorant: they are poured plain. */
+const paintedPots = (plan: Plan): readonly Pot[] =>
+  drawnPots(plan).filter(
     (p) =>
-      p.colour !== undefined &&
-      p.colorants.length === 0 &&
-      !graded.has(p.id) &&
-      isPoured(plan, p.id) &&
-      difference(labOfBody(paintboxOf(plan, plannedState(plan, 'cured'), p.id).base), labOfHex(p.colour)) >
-        AS_PLAIN,
+      difference(
+        labOfBody(paintboxOf(plan, plannedState(plan, 'cured'), p.id).base),
+        labOfHex(p.colour ?? ''),
+      ) > AS_PLAIN,
   );
-}
 
 export function paintedOnly({ plan }: Facts): Warning[] {
   const painted = paintedPots(plan);

@@ -31,6 +31,9 @@ export function PotsPage() {
   );
 }
 
+/** Opens the card of the pot that was added last, whatever its id came to be. */
+const NEWEST = 'newest';
+
 function Pots() {
   const { plan, computed, edit, show } = usePlan('weights', 'graded');
   const ofSecond = useOfSecond();
@@ -38,15 +41,11 @@ function Pots() {
   const dispatch = useAppDispatch();
   const { look, pot: shown, chosen } = useAppSelector((s) => s.desk);
   const step = plan.steps.find((s) => s.id === chosen);
-  const open = shown === undefined && step?.kind === 'pour' ? potsOf(step)[0] : shown;
+  const ofPour = step?.kind === 'pour' ? potsOf(step)[0] : undefined;
+  const open = shown === NEWEST ? plan.pots.at(-1)?.id : shown === undefined ? ofPour : shown;
   const add = (): void => {
-    let id: string | null = null;
-    edit((p) => {
-      const added = addPot(p);
-      id = added.potId;
-      return added.plan;
-    });
-    dispatch(potShown(id));
+    edit((p) => addPot(p).plan);
+    dispatch(potShown(NEWEST));
   };
   return (
     <>

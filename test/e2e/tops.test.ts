@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { put } from './support/line.ts';
 import { sharp } from './support/pictures.ts';
-import { fieldValue, saved, seriousFaults, studio, type as typeIn, unfold } from './support/studio.ts';
+import { fieldValue, saved, seriousFaults, studio, type as typeIn, openPot, unfold } from './support/studio.ts';
 
 describe('tops in the browser', () => {
   const at = studio();
@@ -76,6 +76,7 @@ describe('tops in the browser', () => {
     await page.getByRole('link', { name: /Colour\b.*bag/ }).click();
     await page.getByRole('button', { name: 'Pot', exact: true }).click();
     await page.getByRole('listitem', { name: 'Pot E' }).waitFor();
+    await openPot(page, 'D');
     await typeIn(page, 'Name', 'Foam');
     await page.getByRole('link', { name: /Colour.*3 pots, 2 bags/ }).waitFor();
     await page.getByText('for the loaf', { exact: true }).click();

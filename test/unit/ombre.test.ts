@@ -4,7 +4,16 @@ import { expect } from 'chai';
 import { onePot } from '../../src/core/ombre/onePot.ts';
 import { labOfHex } from '../../src/core/colour/lab.ts';
 import { readPlanValue } from '../../src/core/exchange/planValue.ts';
-import { setEnd, setLayers, setTurn, startOmbre, takeApart, updateOmbre } from '../../src/core/edit/ombre.ts';
+import {
+  renameOmbre,
+  setEnd,
+  setLayers,
+  setTurn,
+  startOmbre,
+  swapEnds,
+  takeApart,
+  updateOmbre,
+} from '../../src/core/edit/ombre.ts';
 import { duplicatePour, moveStep, removeStep, setPourPot } from '../../src/core/edit/pours.ts';
 import { zigzag } from '../../src/core/edit/tilt.ts';
 import { VESSEL } from '../../src/core/day/vessel.ts';
@@ -86,6 +95,44 @@ describe('an ombre in the plan', () => {
     const back = updateOmbre(ombrePlan(6, 'separate-pots'), 'o1', { school: 'one-pot' });
     isValid(back);
     expect(back.pots).to.have.length(1);
+  });
+
+  it('calls its pots what they are, and leaves a name alone that its maker gave', () => {
+    const names = (plan: Plan): string[] => {
+      isValid(plan);
+      return poursOfOmbre(plan, 'o1').map((p) => plan.pots.find((pot) => pot.id === p.pot)!.name);
+    };
+    const plain = ombrePlan(4, 'separate-pots');
+    expect(names(plain)).to.deep.equal(['Heather plain', 'Heather mid 1', 'Heather mid 2', 'Heather deep']);
+    expect(names(setLayers(plain, 'o1', 3))).to.deep.equal([
+      'Heather plain',
+      'Heather mid 1',
+      'Heather deep',
+    ]);
+    const white = setEnd(
+      plain,
+      'o1',
+      'from',
+      [{ colorant: 'white-oil', doseGPerKg: 8 }],
+      [starter('white-oil')],
+    );
+    expect(names(white)[0]).to.equal('Heather white');
+    // the other way round: what was first is last, names and places with it
+    const swapped = swapEnds(white, 'o1');
+    expect(names(swapped)).to.deep.equal(['Heather deep', 'Heather mid 1', 'Heather mid 2', 'Heather white']);
+    const lights = (plan: Plan): number[] => coloursOfPours(computePlan(plan)).map((hex) => labOfHex(hex)[0]);
+    const [up, down] = [lights(white), lights(swapped)];
+    down.toReversed().forEach((l, i) => expect(l).to.be.closeTo(up[i]!, 1.5));
+    expect(swapEnds(swapped, 'o1').ombres).to.deep.equal(white.ombres);
+    // its maker's name stays; ours follow the ombre's
+    const own = { ...plain, pots: plain.pots.map((p, i) => (i === 1 ? { ...p, name: 'Dusk' } : p)) };
+    expect(names(renameOmbre(own, 'o1', 'Moor'))).to.deep.equal([
+      'Moor plain',
+      'Dusk',
+      'Moor mid 2',
+      'Moor deep',
+    ]);
+    expect(names(setLayers(own, 'o1', 5))[1]).to.equal('Dusk');
   });
 
   it('gains and loses layers, and the grading follows', () => {

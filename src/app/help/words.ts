@@ -5,6 +5,10 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
     means: 'Anything stirred in that is no oil, lye, water, colour or scent: clay, sugar, seeds, salt.',
   },
   { word: 'Batter', means: 'Oils, lye and water once they are mixed, until they have set. It is caustic.' },
+  {
+    word: 'Blends of two stocks',
+    means: 'An ombre whose layers are blended from two stocks, a pale and a deep one.',
+  },
   { word: 'Breakthrough', means: 'A pour that goes through the layer below it, which did not carry it yet.' },
   {
     word: 'Carrier',
@@ -70,10 +74,6 @@ export const WORDS: readonly { readonly word: string; readonly means: string }[]
   { word: 'Lye', means: 'Sodium hydroxide, dry or dissolved in water. It burns skin and eyes.' },
   { word: 'Lye concentration', means: 'Lye as a part of lye and water together.' },
   { word: 'Lye-heavy', means: 'With more lye than the oils can use. Such soap burns: it is refused.' },
-  {
-    word: 'Master blends',
-    means: 'An ombre whose layers are blended from two stocks, a pale and a deep one.',
-  },
   { word: 'Mica', means: 'Coated flakes that colour and shimmer.' },
   {
     word: 'Morph',

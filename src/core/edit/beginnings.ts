@@ -60,7 +60,7 @@ export const BEGINNINGS = [
   },
   {
     id: 'ombre-blends',
-    name: 'Ombre from two stocks',
+    name: 'Ombre, blends of two stocks',
     says: 'every layer blended from a pale and a deep one',
     opens: 'design',
     asks: GRADED,

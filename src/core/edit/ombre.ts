@@ -1,9 +1,11 @@
 import type { OmbreId, PotId, StepId } from '../validate/ids.ts';
 import type { Colorant } from '../colorant/schema.ts';
 import { poursOfOmbre } from '../ombre/runs.ts';
+import { isShadeName } from '../ombre/shadeNames.ts';
 import { shadesOf } from '../ombre/shades.ts';
 import type { Mix, Ombre } from '../plan/ombreSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import { potsOf } from '../plan/sources.ts';
 import type { Pour, Step } from '../plan/stepSchema.ts';
 import { takeColorant, withoutUnused } from './colorants.ts';
 import { freshId } from './freshId.ts';
@@ -106,6 +108,27 @@ export function updateOmbre(plan: Plan, ombreId: OmbreId, change: Partial<Omit<O
   return change.school === undefined && change.from === undefined && change.to === undefined
     ? changed
     : withoutUnused(repot(changed, ombreId));
+}
+
+/** The first colour is the last one, and the other way round. */
+export function swapEnds(plan: Plan, ombreId: OmbreId): Plan {
+  const ombre = plan.ombres.find((o) => o.id === ombreId);
+  return ombre ? updateOmbre(plan, ombreId, { from: ombre.to, to: ombre.from }) : plan;
+}
+
+/** An ombre under another name; its pots go with it, but for those that their maker named. */
+export function renameOmbre(plan: Plan, ombreId: OmbreId, name: string): Plan {
+  const was = plan.ombres.find((o) => o.id === ombreId);
+  if (!was) return plan;
+  const own = new Set(poursOfOmbre(plan, ombreId).flatMap(potsOf));
+  return {
+    ...updateOmbre(plan, ombreId, { name }),
+    pots: plan.pots.map((p) =>
+      own.has(p.id) && (p.name === was.name || isShadeName(p.name, was))
+        ? { ...p, name: `${name}${p.name.slice(was.name.length)}`.slice(0, 60) }
+        : p,
+    ),
+  };
 }
 
 /** One end of an ombre, with the colorants of the library it needs. */

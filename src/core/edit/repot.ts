@@ -1,6 +1,7 @@
 import type { OmbreId, PotId } from '../validate/ids.ts';
 import { outOf, potsOf, poursFrom } from '../plan/sources.ts';
 import { runsOf } from '../ombre/runs.ts';
+import { isShadeName, shadeNames } from '../ombre/shadeNames.ts';
 import { shadesOf } from '../ombre/shades.ts';
 import type { Ombre } from '../plan/ombreSchema.ts';
 import { heldPots } from '../plan/held.ts';
@@ -10,32 +11,43 @@ import { addPot, keepPots } from './pots.ts';
 /** Shades closer than this are the same shade, and can come from the same pot. */
 const SAME_SHADE = 1e-9;
 
-/** Pours by the pot they need: one for each run that starts afresh, or one for each different shade. */
-function groups(plan: Plan, ombre: Ombre): readonly (readonly string[])[] {
+/** What one pot is poured for, and what it is called. */
+interface PotWanted {
+  readonly pours: readonly string[];
+  readonly name: string;
+}
+
+/** The pots an ombre needs: one for each run that starts afresh, or one for each different shade. */
+function potsWanted(plan: Plan, ombre: Ombre): readonly PotWanted[] {
   if (ombre.school === 'one-pot') {
-    const result: string[][] = [];
+    const runs: string[][] = [];
     for (const run of runsOf(plan, ombre.id)) {
       const ids = run.pours.map((p) => p.id);
-      const last = result.at(-1);
+      const last = runs.at(-1);
       if (run.goesOn && last) last.push(...ids);
-      else result.push(ids);
+      else runs.push(ids);
     }
-    return result;
+    return runs.map((pours, i) => ({
+      pours,
+      name: runs.length === 1 ? ombre.name : `${ombre.name.slice(0, 56)} ${i + 1}`,
+    }));
   }
-  const result: { t: number; ids: string[] }[] = [];
+  const shades: { t: number; pours: string[] }[] = [];
   for (const shade of shadesOf(plan, ombre)) {
-    const same = result.find((g) => Math.abs(g.t - shade.t) < SAME_SHADE);
-    if (same) same.ids.push(shade.pourId);
-    else result.push({ t: shade.t, ids: [shade.pourId] });
+    const same = shades.find((g) => Math.abs(g.t - shade.t) < SAME_SHADE);
+    if (same) same.pours.push(shade.pourId);
+    else shades.push({ t: shade.t, pours: [shade.pourId] });
   }
-  return result.map((g) => g.ids);
+  const names = shadeNames(
+    plan,
+    ombre,
+    shades.map((g) => g.t),
+  );
+  return shades.map(({ pours }, i) => ({ pours, name: names[i] ?? ombre.name }));
 }
 
 const pouredFrom = (plan: Plan, potId: PotId, except: ReadonlySet<string>): boolean =>
   poursFrom(plan, potId).some((p) => !except.has(p.id)) || heldPots(plan).has(potId);
-
-const nameOf = (ombre: Ombre, nth: number, count: number): string =>
-  (count === 1 ? ombre.name : `${ombre.name.slice(0, 56)} ${nth + 1}`).slice(0, 60);
 
 /**
  * Give every layer of an ombre the pot its school asks for. Pots it has already are used again, in their
@@ -44,15 +56,15 @@ const nameOf = (ombre: Ombre, nth: number, count: number): string =>
 export function repot(plan: Plan, ombreId: OmbreId): Plan {
   const ombre = plan.ombres.find((o) => o.id === ombreId);
   if (!ombre) return plan;
-  const wanted = groups(plan, ombre);
-  const own = new Set(wanted.flat());
+  const wanted = potsWanted(plan, ombre);
+  const own = new Set(wanted.flatMap((w) => w.pours));
   const had = [
     ...new Set(plan.steps.flatMap((s) => (s.kind === 'pour' && own.has(s.id) ? potsOf(s) : []))),
   ].filter((id) => poursFrom(plan, id).every((p) => own.has(p.id)));
   let next = plan;
   const potOf = new Map<string, string>();
   const used: string[] = [];
-  wanted.forEach((ids, nth) => {
+  wanted.forEach(({ pours, name }, nth) => {
     let potId = had[nth];
     if (potId === undefined) {
       const added = addPot(next);
@@ -60,14 +72,16 @@ export function repot(plan: Plan, ombreId: OmbreId): Plan {
       potId = added.potId;
     }
     used.push(potId);
-    for (const id of ids) potOf.set(id, potId);
+    for (const id of pours) potOf.set(id, potId);
     next = {
       ...next,
       pots: next.pots.map((p): Pot => {
         if (p.id !== potId) return p;
         const { colour: _colour, ...rest } = p;
         const fresh = !had.includes(p.id) || p.colorants.length > 0 || p.colour !== undefined;
-        return { ...rest, colorants: [], name: fresh ? nameOf(ombre, nth, wanted.length) : p.name };
+        // a name that its maker gave it stays
+        const ours = fresh || isShadeName(p.name, ombre) || p.name === ombre.name;
+        return { ...rest, colorants: [], name: ours ? name : p.name };
       }),
     };
   });

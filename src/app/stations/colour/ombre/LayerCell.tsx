@@ -4,6 +4,7 @@ import { setTurn } from '../../../../core/edit/ombre.ts';
 import type { Pot } from '../../../../core/plan/planSchema.ts';
 import { editPlan } from '../../../../store/editPlan.ts';
 import { useAppDispatch, useAppSelector } from '../../../../store/store.ts';
+import { TurnDrawing } from './TurnDrawing.tsx';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
 
 const TURNS = [
@@ -38,20 +39,23 @@ function Turn({ pourId, nth }: Pick<LayerCellProps, 'pourId' | 'nth'>) {
     return (pour?.kind === 'pour' ? pour.ombre?.turn : undefined) ?? 'none';
   });
   return (
-    <select
-      className={`field h-7 w-24 px-1 text-sm ${turn === 'none' ? 'quiet border-transparent' : 'font-bold'}`}
-      aria-label={`Turn at layer ${nth + 1}`}
-      value={turn}
-      onChange={(event) => {
-        const wanted = TURNS.find((t) => t.value === event.target.value)?.value ?? 'none';
-        dispatch(editPlan((p) => setTurn(p, pourId, wanted)));
-      }}
-    >
-      {TURNS.map((t) => (
-        <option key={t.value} value={t.value}>
-          {t.label}
-        </option>
-      ))}
-    </select>
+    <>
+      <TurnDrawing turn={turn} />
+      <select
+        className={`field h-7 w-24 px-1 text-sm ${turn === 'none' ? 'quiet border-transparent' : 'font-bold'}`}
+        aria-label={`Turn at layer ${nth + 1}`}
+        value={turn}
+        onChange={(event) => {
+          const wanted = TURNS.find((t) => t.value === event.target.value)?.value ?? 'none';
+          dispatch(editPlan((p) => setTurn(p, pourId, wanted)));
+        }}
+      >
+        {TURNS.map((t) => (
+          <option key={t.value} value={t.value}>
+            {t.label}
+          </option>
+        ))}
+      </select>
+    </>
   );
 }

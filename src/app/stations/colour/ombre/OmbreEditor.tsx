@@ -1,4 +1,13 @@
-import { LEAST_LAYERS, MOST_LAYERS, setLayers, takeApart, updateOmbre } from '../../../../core/edit/ombre.ts';
+import { ArrowLeftRight } from 'lucide-react';
+import {
+  LEAST_LAYERS,
+  MOST_LAYERS,
+  renameOmbre,
+  setLayers,
+  swapEnds,
+  takeApart,
+  updateOmbre,
+} from '../../../../core/edit/ombre.ts';
 import { AGES } from '../../../../core/look/state.ts';
 import { poursOfOmbre } from '../../../../core/ombre/runs.ts';
 import type { Ombre } from '../../../../core/plan/ombreSchema.ts';
@@ -28,6 +37,13 @@ export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
         <EndCard ombre={ombre} end="from" />
         <EndCard ombre={ombre} end="to" />
       </div>
+      <Button
+        icon={ArrowLeftRight}
+        className="justify-self-start"
+        onClick={() => edit((p) => swapEnds(p, ombre.id))}
+      >
+        Swap the ends
+      </Button>
       <div className="flex flex-wrap items-end gap-4">
         <FigureField
           label="Layers"
@@ -64,7 +80,7 @@ export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
             label="Name"
             className="flex-1"
             value={ombre.name}
-            onValue={(name, g) => change({ name }, g)}
+            onValue={(name, g) => edit((p) => renameOmbre(p, ombre.id, name), g)}
           />
           <Picker
             label="Spaced as it looks"

@@ -111,9 +111,7 @@ describe('several columns in the browser', () => {
     // 40 x 40 mm to 20 x 20 mm
     expect(first! / second!).to.be.closeTo(4, 0.2);
     await page.goBack();
-    await page
-      .getByLabel('Over', { exact: true })
-      .selectOption({ label: 'all 2 columns, as much over each' });
+    await page.getByLabel('Over', { exact: true }).selectOption({ label: 'all 2 columns' });
     await sharp(page);
     expect(await pictureOf(canvas)).to.equal(both);
     // taken out again, one is left and the choice with it
@@ -139,6 +137,7 @@ describe('pictures that are true', () => {
       .click();
     await sharp(page);
     const was = await picture(page);
+    await page.getByRole('button', { name: /: the round$/ }).click();
     await page.getByRole('button', { name: /^Turn 1: pot A/ }).click();
     await page.getByRole('button', { name: 'Later' }).click();
     await page.getByRole('button', { name: /^Turn 1: pot B/ }).waitFor();

@@ -129,10 +129,10 @@ describe('the line of drops', () => {
     const page = at.page();
     await at.go('/plan/demo-slate-beds/design');
     await page.getByRole('button', { name: /^insulate:/ }).click();
-    await page.getByRole('combobox', { name: 'Once everything is in' }).selectOption({ label: 'Leave cool' });
+    await page.getByRole('combobox', { name: 'Once everything is in' }).selectOption({ label: 'leave cool' });
     await page.getByRole('button', { name: /^leave cool:/ }).waitFor();
     await put(page, 'Wait', undefined, 'pour 4');
-    await page.getByRole('radio', { name: 'until it is so thick' }).check({ force: true });
+    await page.getByLabel('It is').selectOption('stage');
     await page.getByRole('button', { name: /^wait, medium:/ }).waitFor();
     await page.getByLabel('Until what was poured last is').selectOption({ label: 'thick' });
     await page.getByRole('button', { name: /^wait, thick:/ }).waitFor();

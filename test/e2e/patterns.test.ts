@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import type { Locator } from 'playwright-core';
-import { put } from './support/line.ts';
+import { more, put } from './support/line.ts';
 import { pictureOf, sharp } from './support/pictures.ts';
-import { fieldValue, saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
+import { fieldValue, saved, seriousFaults, studio, type as typeIn, unfold } from './support/studio.ts';
 
 /** The colours of a canvas, so many pixels of each, most first. */
 const coloursIn = (canvas: Locator): Promise<readonly (readonly [string, number])[]> =>
@@ -33,6 +33,7 @@ describe('patterns in the browser', () => {
     const before = await pictureOf(first);
     // rounds
     await typeIn(page, 'Rounds', '6');
+    await unfold(page, 'Each round');
     await page.getByRole('slider', { name: 'Round 6' }).waitFor();
     await page.getByRole('button', { name: 'Half of what is left' }).click();
     const last = page.getByRole('slider', { name: 'Round 6' });
@@ -46,21 +47,23 @@ describe('patterns in the browser', () => {
     await last.press('ArrowDown');
     expect(Number(await last.getAttribute('aria-valuenow'))).to.be.closeTo(95, 1);
     // turns
+    await page.getByRole('button', { name: /: the round$/ }).click();
     await page.getByRole('button', { name: 'Turn 2: pot B' }).click();
     await page.getByRole('button', { name: 'Earlier' }).click();
     await page.getByRole('button', { name: 'Turn 1: pot B' }).waitFor();
     await page.getByLabel('Add a turn').selectOption({ label: 'A  Chalk' });
     await page.getByRole('button', { name: 'Turn 4: pot A' }).waitFor();
     // how deep
-    await page.getByLabel('Poured from').fill('90');
-    await page.getByText(/^\d+ mm, .*: sinks right through/).waitFor();
-    await page.getByLabel('Poured from').fill('0');
+    await typeIn(page, 'Poured from', '400');
+    await page.getByText(/^It sinks right through/).waitFor();
+    await typeIn(page, 'Poured from', '5');
     await page.getByText(/lies on top|sinks a little|sinks about half way/).waitFor();
     await sharp(page);
     expect(await pictureOf(first)).not.to.equal(before);
     // the stick
     await page.getByRole('button', { name: /^fan: the stick/ }).click();
     await typeIn(page, 'Strokes', '9');
+    await more(page);
     await page.getByText('another between each two', { exact: false }).click();
     await page.getByRole('button', { name: 'Close the stick' }).click();
     await put(page, 'Stick', 'Spiral');
@@ -71,6 +74,7 @@ describe('patterns in the browser', () => {
     await page.getByRole('button', { name: /^spiral: the stick/ }).waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Redo' }).click();
     await page.getByRole('button', { name: /^spiral: the stick/ }).waitFor();
+    await more(page);
     await page.getByRole('button', { name: 'Earlier', exact: true }).click();
     expect(await page.getByRole('button', { name: /: the stick is drawn/ }).allInnerTexts()).to.deep.equal([
       'spiral',
@@ -139,6 +143,7 @@ describe('patterns in the browser', () => {
     await page.getByRole('button', { name: /^The column, .* 10 mm beyond it/ }).waitFor();
     await put(page, 'In rounds', 'Drops');
     await page.getByRole('heading', { name: 'Drops' }).waitFor();
+    await unfold(page, 'Places');
     await page.getByRole('button', { name: 'Place', exact: true }).click();
     const second = page.getByRole('button', { name: /^Place 2:/ });
     await second.focus();
@@ -157,7 +162,7 @@ describe('patterns in the browser', () => {
     const page = at.page();
     await at.go('/plan/demo-ghyll-drop/design');
     await put(page, 'Stick', 'A path of your own');
-    await page.getByText('4 points.', { exact: false }).waitFor();
+    await page.getByText(/through 4 points, with its/).waitFor();
     await page.getByRole('button', { name: 'Draw the path' }).click();
     const sheet = (await page.getByRole('img', { name: 'Draw the path here' }).boundingBox())!;
     const [cx, cy] = [sheet.x + sheet.width / 2, sheet.y + sheet.height / 2];
@@ -166,7 +171,7 @@ describe('patterns in the browser', () => {
     await page.mouse.move(cx + 30, cy, { steps: 12 });
     await page.mouse.move(cx - 30, cy + 120, { steps: 12 });
     await page.mouse.up();
-    await page.getByText(/^(1\d|2\d) points\./).waitFor();
+    await page.getByText(/through (1\d|2\d) points, with its/).waitFor();
     await sharp(page);
   });
 
@@ -192,11 +197,12 @@ describe('patterns in the browser', () => {
     await page.getByRole('button', { name: /^Pour 1: 5 rounds of 6/ }).waitFor();
     await page.getByRole('button', { name: 'Let the kept one go' }).click();
     await page.getByRole('button', { name: /^Pour 1: 5 rounds of 6/ }).click();
+    await more(page);
     await page.getByRole('button', { name: 'Orders with the most contrast' }).click();
     const taken = page.getByRole('button', { name: /^Pour in the order/ }).first();
     const order = (await taken.getAttribute('aria-label'))!.replace('Pour in the order ', '').split(', ');
     await taken.click();
-    await page.getByRole('button', { name: `Turn 1: pot ${order[0]!}` }).waitFor();
+    await page.getByRole('button', { name: new RegExp(`^${order.join(' ')}: the round$`) }).waitFor();
   });
 
   it('has no serious fault for anyone', async () => {
@@ -248,7 +254,7 @@ describe('a wire and pointed layers in the browser', () => {
     await page.getByText(/The wire is 400 mm long, and the mould's inside is 249 mm/).waitFor();
     await page.getByRole('button', { name: 'As long as the mould' }).first().click();
     await page.getByText(/The wire is 400 mm long/).waitFor({ state: 'detached' });
-    await page.getByText('side to side', { exact: true }).click();
+    await page.getByLabel('It lies').selectOption('crosswise');
     await sharp(page);
     await page.getByRole('button', { name: 'Undo' }).click();
     // it is seen without it as it stood before, and is on the sheet
@@ -264,9 +270,9 @@ describe('a wire and pointed layers in the browser', () => {
     await sharp(page);
     const picture = page.locator('canvas[data-swirl]').first();
     await page.getByRole('button', { name: /^Pour 3:/ }).click();
-    await page.getByText(/each line sinks 1\d mm/).waitFor();
+    await page.getByText(/Each line sinks 1\d mm/).waitFor();
     const before = await pictureOf(picture);
-    await page.getByLabel('Poured from').fill('85');
+    await typeIn(page, 'Poured from', '200');
     await page
       .getByText(/Lines of pot C sink .* and what is fluid below them is .* deep/)
       .first()
@@ -384,6 +390,7 @@ describe('scraped layers in the browser', () => {
       for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
       return Buffer.concat(chunks).toString('utf8');
     };
+    await more(page);
     const svg = await saving(/^To cut out/);
     expect(svg).to.match(/width="[\d.]+mm"/);
     expect(await saving(/^To print/)).to.match(/^solid scraper\n {2}facet normal/);
@@ -472,7 +479,7 @@ describe('rough layers, lines, and a propped mould in the browser', () => {
       .click();
     await page.getByText(/above 2 g bars part along it/).waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Cut on its side' }).first().click();
-    await panel.getByRole('radio', { name: 'trailed in oil' }).check({ force: true });
+    await panel.getByLabel('Put there').selectOption('oil');
     await saved(page);
     await at.walk('/plan/demo-slate-beds/cut');
     const before = await page

@@ -13,7 +13,7 @@ describe('what is drawn again', () => {
     await countDrawing(s.context());
     const page = s.page();
     await s.go(at('design'));
-    const hand = page.getByRole('slider', { name: 'Hand' });
+    const hand = page.getByRole('slider', { name: 'Wavers' });
     for (const station of ['mould', 'batter', 'design']) {
       await s.walk(at(station));
       await page.waitForTimeout(ODDS_MS);

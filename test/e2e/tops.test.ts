@@ -1,7 +1,15 @@
 import { expect } from 'chai';
 import { put } from './support/line.ts';
 import { sharp } from './support/pictures.ts';
-import { fieldValue, saved, seriousFaults, studio, type as typeIn, openPot, unfold } from './support/studio.ts';
+import {
+  fieldValue,
+  saved,
+  seriousFaults,
+  studio,
+  type as typeIn,
+  openPot,
+  unfold,
+} from './support/studio.ts';
 
 describe('tops in the browser', () => {
   const at = studio();

@@ -44,17 +44,19 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
     <>
       <MouldTabs className="hidden bench:flex" />
       <div className="flex flex-wrap items-center gap-1 px-4 pt-3">
-        {views.map((v) => (
-          <button
-            key={v.view}
-            type="button"
-            aria-pressed={v.view === view}
-            className={`cursor-pointer rounded-field px-2.5 py-1 ${v.view === view ? 'font-heading text-lg font-bold' : 'quiet text-sm hover:underline'}`}
-            onClick={() => dispatch(viewShown(v.view))}
-          >
-            {v.label}
-          </button>
-        ))}
+        <div className="flex min-w-0 items-center overflow-x-auto">
+          {views.map((v) => (
+            <button
+              key={v.view}
+              type="button"
+              aria-pressed={v.view === view}
+              className={`cursor-pointer shrink-0 rounded-field px-2.5 py-1 ${v.view === view ? 'font-heading text-lg font-bold' : 'quiet text-sm hover:underline'}`}
+              onClick={() => dispatch(viewShown(v.view))}
+            >
+              {v.label}
+            </button>
+          ))}
+        </div>
         <IconButton
           icon={ChevronUp}
           className="order-last bench:hidden"
@@ -79,9 +81,9 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
         {hasPatterns(plan) && (
           <label
             className="flex items-center gap-1.5 text-sm"
-            title="For looks alone: nothing is weighed by it"
+            title="How much a hand wavers. For looks alone: nothing is weighed by it"
           >
-            <span className="quiet">Hand</span>
+            <span className="quiet">Wavers</span>
             <input
               type="range"
               min="0"

@@ -1,4 +1,5 @@
 import type { KnowHow } from '../ways/way.ts';
+import type { Landing } from '../setting/landing.ts';
 import type { StickPath } from '../plan/patternSchema.ts';
 import type { Finish } from '../plan/stepSchema.ts';
 import type { TopWay } from '../plan/topSchema.ts';
@@ -38,6 +39,29 @@ export const FINISHES: Readonly<Record<Finish['what'], string>> = {
   'warm-oven': 'Warm oven, off',
   'oven-held': 'Oven held, 2 h',
   'leave-cool': 'Leave cool',
+};
+
+/** How a layer is laid by itself. */
+export const LANDINGS: Readonly<Record<Landing['how'], Pick<KnowHow, 'needs' | 'fails'>>> = {
+  stream: {
+    needs: 'Batter up to medium in the jug, and what lies below thick: a falling stream goes through less.',
+    fails: 'It breaks through, or splashes the walls. Pour it lower, or over a spatula.',
+  },
+  low: {
+    needs:
+      'Batter up to medium in the jug, held just over the surface, and what lies below between medium and thick.',
+    fails: 'The first of it breaks through: begin slowly at a wall, and go forth and back.',
+  },
+  spatula: {
+    needs:
+      'A spatula or a spoon held just above the surface, from end to end, and what lies below at medium. Then tap it level.',
+    fails: 'The last jug is too thick to run off, and its layer comes out lumpy.',
+  },
+  spoon: {
+    needs:
+      'Batter from medium to spoonable, laid spoon by spoon from the walls inward; what lies below may be softer.',
+    fails: 'Air is shut in and shows as pockets: press each spoonful into the last, then tap.',
+  },
 };
 
 /** A wire through the section. */

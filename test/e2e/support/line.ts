@@ -34,4 +34,5 @@ export const openTilt = (page: Page): Promise<void> =>
   page.getByRole('button', { name: /^(level|tilted)/, expanded: false }).click();
 
 /** What is rarer, on the chosen thing's card. */
-export const more = (page: Page): Promise<void> => page.locator('main summary', { hasText: 'More' }).click();
+export const more = (page: Page): Promise<void> =>
+  page.locator('main summary', { hasText: 'What it needs, and more' }).click();

@@ -21,7 +21,6 @@ export function BatchSize() {
         As much as{' '}
         <Picker
           label="Sized by"
-          hideLabel
           value={to.kind === 'batter' || to.kind === 'oils' ? to.kind : 'mould'}
           options={[
             { value: 'mould', label: several ? 'fills the moulds' : 'fills the mould' },
@@ -39,7 +38,6 @@ export function BatchSize() {
             {' of '}
             <MassField
               label="Batter in all"
-              hideLabel
               value={to.massG}
               onValue={(massG, g) => put({ kind: 'batter', massG }, g)}
             />
@@ -50,7 +48,6 @@ export function BatchSize() {
             {' of '}
             <MassField
               label="Oils in all"
-              hideLabel
               value={to.massG}
               onValue={(massG, g) => put({ kind: 'oils', massG }, g)}
             />{' '}
@@ -60,7 +57,6 @@ export function BatchSize() {
         {', with '}
         <PercentField
           label="Overage for jugs and blender"
-          hideLabel
           value={plan.fill.overagePercent}
           onValue={(overagePercent, g) => edit((p) => ({ ...p, fill: { ...p.fill, overagePercent } }), g)}
         />{' '}

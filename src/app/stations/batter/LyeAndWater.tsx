@@ -19,7 +19,6 @@ export function LyeAndWater() {
         Superfat{' '}
         <PercentField
           label="Superfat"
-          hideLabel
           value={batter.superfatPercent}
           onValue={(superfatPercent, g) =>
             edit((p) => ({ ...p, batter: { ...p.batter, superfatPercent } }), g)
@@ -28,21 +27,18 @@ export function LyeAndWater() {
         , with lye{' '}
         <PercentField
           label="Purity of the lye"
-          hideLabel
           value={batter.purityPercent}
           onValue={(purityPercent, g) => edit((p) => ({ ...p, batter: { ...p.batter, purityPercent } }), g)}
         />{' '}
         pure. Water said as{' '}
         <Picker
           label="Water said as"
-          hideLabel
           value={batter.water.school}
           options={WATER_SCHOOLS}
           onPick={(school) => edit((p) => switchWaterSchool(p, school))}
         />
         {', '}
         <WaterValue
-          hideLabel
           water={batter.water}
           onValue={(value, gesture) =>
             edit((p) => ({ ...p, batter: { ...p.batter, water: { ...p.batter.water, value } } }), gesture)

@@ -11,26 +11,16 @@ export const WATER_SCHOOLS: readonly { readonly value: Water['school']; readonly
 
 interface WaterValueProps {
   readonly water: Water;
-  readonly hideLabel?: boolean;
   readonly onValue: (value: number, gesture: Gesture) => Fault | undefined;
 }
 
 /** The figure of a water school, with what it is a figure of. */
-export function WaterValue({ water, hideLabel = false, onValue }: WaterValueProps) {
+export function WaterValue({ water, onValue }: WaterValueProps) {
   if (water.school === 'water-to-lye')
-    return (
-      <FigureField
-        label="Water to one of lye"
-        hideLabel={hideLabel}
-        suffix=": 1"
-        value={water.value}
-        onValue={onValue}
-      />
-    );
+    return <FigureField label="Water to one of lye" suffix=": 1" value={water.value} onValue={onValue} />;
   return (
     <PercentField
       label={water.school === 'percent-of-oils' ? 'Water, of the oils' : 'Lye, of the solution'}
-      hideLabel={hideLabel}
       value={water.value}
       onValue={onValue}
     />

@@ -37,7 +37,6 @@ export function LookFields() {
       The loaf is drawn{' '}
       <Picker
         label="Gel"
-        hideLabel
         value={look.gelled}
         options={GELLED}
         onPick={(gelled) => dispatch(lookChanged({ gelled }))}
@@ -47,7 +46,6 @@ export function LookFields() {
           {', '}
           <Picker
             label="Fragrance"
-            hideLabel
             value={look.scented ? 'with' : 'without'}
             options={SCENTED}
             onPick={(scent) => dispatch(lookChanged({ scented: scent === 'with' }))}

@@ -1,5 +1,6 @@
 import { setFinish } from '../../../core/edit/finish.ts';
 import { FINISHES } from '../../../core/pattern/knowHow.ts';
+import { lowerFirst } from '../../../core/units/words.ts';
 import type { Finish, Step } from '../../../core/plan/stepSchema.ts';
 import { Picker } from '../../parts/Picker.tsx';
 import { useBench } from '../../parts/usePlan.ts';
@@ -13,14 +14,18 @@ export function FinishPanel({ finish }: { readonly finish: Finish }) {
   return (
     <section aria-label="The finish" className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <ToolHead tool="finish" does={FINISHES[finish.what]} />
-      <Picker
-        label="Once everything is in"
-        value={finish.what}
-        options={(Object.keys(FINISHES) as Finish['what'][])
-          .filter((what) => !taken.includes(what))
-          .map((what) => ({ value: what, label: FINISHES[what] }))}
-        onPick={(what) => edit((p) => setFinish(p, finish.id, what))}
-      />
+      <div className="sentence">
+        Once everything is in:{' '}
+        <Picker
+          label="Once everything is in"
+          value={finish.what}
+          options={(Object.keys(FINISHES) as Finish['what'][])
+            .filter((what) => !taken.includes(what))
+            .map((what) => ({ value: what, label: lowerFirst(FINISHES[what]) }))}
+          onPick={(what) => edit((p) => setFinish(p, finish.id, what))}
+        />
+        .
+      </div>
       <StepButtons stepId={finish.id} />
     </section>
   );

@@ -28,7 +28,6 @@ export function LiesOn({ layer }: LiesOnProps) {
       {' onto '}
       <Picker
         label="Laid on"
-        hideLabel
         value={pour.onFluid ? 'fluid' : 'bears'}
         options={ON}
         onPick={(on) => edit((p) => layOnFluid(p, [pour.id], on === 'fluid'))}

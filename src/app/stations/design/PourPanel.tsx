@@ -5,7 +5,6 @@ import { addPot } from '../../../core/edit/pots.ts';
 import {
   duplicatePour,
   LANDING_FALL_MM,
-  mapPour,
   removeStep,
   setAmount,
   setLanding,
@@ -14,21 +13,23 @@ import {
   shiftPour,
 } from '../../../core/edit/pours.ts';
 import { useState } from 'react';
-import type { Tilt } from '../../../core/mould/tilt.ts';
-import { formatShort } from '../../../core/units/format.ts';
+import { LANDINGS } from '../../../core/pattern/knowHow.ts';
 import { potNamed } from '../../../core/plan/sources.ts';
 import type { ScaledLayer } from '../../../core/weigh/scaled.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../store/store.ts';
-import { Fold } from '../../kit/Fold.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { AmountFields } from './AmountFields.tsx';
+import { IntoCompartment } from './IntoCompartment.tsx';
 import { BorderOn, LiesOn } from './LiesOn.tsx';
+import { More } from './More.tsx';
 import { OmbreLine } from './OmbreLine.tsx';
 import { TiltFields } from './TiltFields.tsx';
+import { tiltText } from './tiltText.ts';
+import { Word } from './Word.tsx';
 import { Button } from '../../kit/Button.tsx';
 import { PanelHead } from '../../kit/PanelHead.tsx';
 import { WordButton } from '../../kit/WordButton.tsx';
@@ -45,19 +46,6 @@ const LANDS: Readonly<Record<ScaledLayer['pour']['landing']['how'], string>> = {
 /** Spooned in and not smoothed it is about so rough, mm. A judgement, no source. */
 const USUAL_ROUGH_MM = 6;
 
-/** "level", "tilted 10°, right edge up" */
-function standing({ rollDeg, pitchDeg }: Tilt): string {
-  const edges = [
-    ...(rollDeg === 0
-      ? []
-      : [`${formatShort(Math.abs(rollDeg), 1)}°, ${rollDeg > 0 ? 'right' : 'left'} edge up`]),
-    ...(pitchDeg === 0
-      ? []
-      : [`${formatShort(Math.abs(pitchDeg), 1)}°, ${pitchDeg > 0 ? 'far' : 'near'} end up`]),
-  ];
-  return edges.length === 0 ? 'level' : `tilted ${edges.join(' and ')}`;
-}
-
 const OWNER: Readonly<Record<ScaledLayer['pour']['amount']['kind'], string>> = {
   height: 'Given by its height.',
   mass: 'Given by its mass.',
@@ -68,11 +56,10 @@ const OWNER: Readonly<Record<ScaledLayer['pour']['amount']['kind'], string>> = {
 
 /** Everything about the chosen pour: what it takes, where it comes from, how it lands. */
 export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
-  const { plan, computed, edit } = useBench('geometry', 'stack');
+  const { plan, computed, edit } = useBench('stack');
   const dispatch = useAppDispatch();
   const { pour } = layer;
   const pot = potNamed(plan, layer.pots[0]?.id);
-  const rooms = computed.geometry.rooms.length;
   const index = computed.stack.layers.findIndex((l) => l.pour.id === pour.id);
   const count = computed.stack.layers.length;
   const choose = (id: string | null): void => {
@@ -118,7 +105,6 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
         Poured{' '}
         <Picker
           label="Land it"
-          hideLabel
           value={how}
           options={(Object.keys(LANDS) as (keyof typeof LANDS)[]).map((value) => ({
             value,
@@ -131,7 +117,6 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
             {' from '}
             <LengthField
               label="Falls from"
-              hideLabel
               value={fallMm}
               onValue={(mm, g) => edit((p) => setLanding(p, pour.id, { how, fallMm: mm }), g)}
             />
@@ -140,7 +125,6 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
         {' out of '}
         <Picker
           label="Poured from"
-          hideLabel
           value={pot.id}
           options={[
             ...plan.pots.map((p) => ({ value: p.id, label: `${p.letter}  ${p.name}` })),
@@ -148,26 +132,14 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           ]}
           onPick={pickPot}
         />
-        {rooms > 1 && (
-          <>
-            {' into compartment '}
-            <Picker
-              label="Into compartment"
-              hideLabel
-              value={String(Math.min(pour.compartment, rooms - 1))}
-              options={Array.from({ length: rooms }, (_, i) => ({ value: String(i), label: `${i + 1}` }))}
-              onPick={(i) => edit((p) => mapPour(p, pour.id, (s) => ({ ...s, compartment: Number(i) })))}
-            />
-          </>
-        )}
+        <IntoCompartment pour={pour} />
         <LiesOn layer={layer} /> the mould{' '}
-        <button type="button" className="word" aria-expanded={tilting} onClick={() => setTilting(!tilting)}>
-          {standing(layer.tilt)} <span aria-hidden="true">▾</span>
-        </button>
+        <Word open={tilting} onMove={setTilting}>
+          {tiltText(layer.tilt)}
+        </Word>
         , left{' '}
         <Picker
           label="Left"
-          hideLabel
           value={pour.roughMm === undefined ? 'smooth' : 'rough'}
           options={[
             { value: 'smooth', label: 'smooth' },
@@ -180,7 +152,6 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
             {' by '}
             <LengthField
               label="Left rough"
-              hideLabel
               value={pour.roughMm}
               onValue={(roughMm, g) => edit((p) => setRough(p, pour.id, roughMm), g)}
             />
@@ -190,7 +161,7 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
       </div>
       <BorderOn layer={layer} />
       {tilting && <TiltFields layer={layer} />}
-      <Fold title="More" state={pour.locked ? 'locked' : ''}>
+      <More know={LANDINGS[how]} state={pour.locked ? 'locked' : ''}>
         <p className="quiet text-sm">
           {OWNER[pour.amount.kind]}{' '}
           {pour.amount.kind !== 'rest' && (
@@ -234,7 +205,7 @@ export function PourPanel({ layer }: { readonly layer: ScaledLayer }) {
           </Button>
           <Button onClick={() => edit((p) => evenFrom(p, pour.id))}>Even from here up</Button>
         </div>
-      </Fold>
+      </More>
     </section>
   );
 }

@@ -5,7 +5,7 @@ import type { Ridges } from '../../../core/plan/stepSchema.ts';
 import { Fact } from '../../parts/Fact.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { useBench } from '../../parts/usePlan.ts';
-import { NeedsAndFails } from './pattern/NeedsAndFails.tsx';
+import { More } from './More.tsx';
 import { ToolHead } from './pattern/ToolHead.tsx';
 
 const NEW = 'a pot of its own';
@@ -17,21 +17,25 @@ export function RidgesPanel({ step }: { readonly step: Ridges }) {
   return (
     <section aria-label="The mat" className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <ToolHead tool="mat" does="Its hollows are filled" />
-      <Picker
-        label="Filled out of"
-        value={step.pot}
-        options={[
-          ...plan.pots.map((p) => ({ value: p.id, label: `pot ${p.letter}, ${p.name}` })),
-          { value: NEW, label: 'a new pot: a tint of its own' },
-        ]}
-        onPick={(pot) =>
-          edit((p) => {
-            if (pot !== NEW) return fillRidgesFrom(p, step.id, pot);
-            const made = addPot(p);
-            return fillRidgesFrom(made.plan, step.id, made.potId);
-          })
-        }
-      />
+      <div className="sentence">
+        Its hollows are filled out of{' '}
+        <Picker
+          label="Filled out of"
+          value={step.pot}
+          options={[
+            ...plan.pots.map((p) => ({ value: p.id, label: `pot ${p.letter}, ${p.name}` })),
+            { value: NEW, label: 'a new pot: a tint of its own' },
+          ]}
+          onPick={(pot) =>
+            edit((p) => {
+              if (pot !== NEW) return fillRidgesFrom(p, step.id, pot);
+              const made = addPot(p);
+              return fillRidgesFrom(made.plan, step.id, made.potId);
+            })
+          }
+        />
+        .
+      </div>
       {ridges && (
         <dl>
           <Fact name="In one mould" strong>
@@ -40,7 +44,7 @@ export function RidgesPanel({ step }: { readonly step: Ridges }) {
           <Fact name="Deep">{show.length(plan.mould.mat?.reliefMm ?? 0)}</Fact>
         </dl>
       )}
-      <NeedsAndFails know={MAT} />
+      <More know={MAT} />
     </section>
   );
 }

@@ -1,7 +1,6 @@
 import { setUntil } from '../../../core/edit/waits.ts';
 import type { Wait } from '../../../core/plan/stepSchema.ts';
 import { stagePhrase } from '../../../core/setting/stage.ts';
-import { Choice } from '../../kit/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
@@ -22,33 +21,42 @@ export function WaitPanel({ wait }: { readonly wait: Wait }) {
   return (
     <section aria-label="The wait" className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <ToolHead tool="wait" does="Before what comes next" />
-      <Choice
-        legend="It is"
-        hideLegend
-        value={until.kind}
-        options={[
-          { value: 'minutes', label: 'so many minutes' },
-          { value: 'stage', label: 'until it is so thick' },
-        ]}
-        onChoose={(kind) => set(kind === 'minutes' ? { kind, minutes: MINUTES } : { kind, stage: MEDIUM })}
-      />
-      {until.kind === 'minutes' ? (
-        <FigureField
-          label="Wait"
-          suffix="min"
-          value={until.minutes}
-          onValue={(minutes, g) => set({ kind: 'minutes', minutes }, g)}
-        />
-      ) : (
+      <div className="sentence">
+        Wait{' '}
         <Picker
-          label="Until what was poured last is"
-          value={String(until.stage)}
-          options={[...new Set([...HALVES, until.stage])]
-            .toSorted((a, b) => a - b)
-            .map((stage) => ({ value: String(stage), label: stagePhrase(stage) }))}
-          onPick={(stage) => set({ kind: 'stage', stage: Number(stage) })}
+          label="It is"
+          value={until.kind}
+          options={[
+            { value: 'minutes', label: 'so many minutes' },
+            { value: 'stage', label: 'until what was poured last is' },
+          ]}
+          onPick={(kind) => set(kind === 'minutes' ? { kind, minutes: MINUTES } : { kind, stage: MEDIUM })}
         />
-      )}
+        {until.kind === 'minutes' ? (
+          <>
+            {': '}
+            <FigureField
+              label="Wait"
+              suffix="min"
+              value={until.minutes}
+              onValue={(minutes, g) => set({ kind: 'minutes', minutes }, g)}
+            />
+          </>
+        ) : (
+          <>
+            {' '}
+            <Picker
+              label="Until what was poured last is"
+              value={String(until.stage)}
+              options={[...new Set([...HALVES, until.stage])]
+                .toSorted((a, b) => a - b)
+                .map((stage) => ({ value: String(stage), label: stagePhrase(stage) }))}
+              onPick={(stage) => set({ kind: 'stage', stage: Number(stage) })}
+            />
+          </>
+        )}
+        .
+      </div>
       <StepButtons stepId={wait.id} />
     </section>
   );

@@ -2,12 +2,12 @@ import { setLineColorant, updateMicaLine } from '../../../../core/edit/micaLine.
 import { MICA_LINE } from '../../../../core/pattern/knowHow.ts';
 import { layerUnder } from '../../../../core/plan/scrapes.ts';
 import type { MicaLine } from '../../../../core/plan/stepSchema.ts';
-import { Choice } from '../../../kit/Choice.tsx';
 import { ColorantPicker } from '../../../parts/colour/ColorantPicker.tsx';
 import { NO_COLOUR } from '../../../parts/ink.ts';
+import { Picker } from '../../../parts/Picker.tsx';
 import { MassField } from '../../../parts/quantities.tsx';
 import { useBench, useColours } from '../../../parts/usePlan.ts';
-import { NeedsAndFails } from '../pattern/NeedsAndFails.tsx';
+import { More } from '../More.tsx';
 import { StepButtons } from '../pattern/StepButtons.tsx';
 import { ToolHead } from '../pattern/ToolHead.tsx';
 
@@ -21,37 +21,41 @@ export function LinePanel({ line }: { readonly line: MicaLine }) {
   return (
     <section aria-label="The line" className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <ToolHead tool="line" does={layer ? `Over pour ${layer.nth + 1}` : 'Over nothing yet'} />
-      <p className="flex items-center gap-2">
+      <div className="sentence">
         <span
-          className="size-7 shrink-0 rounded-full border border-black/25"
+          className="mr-2 inline-block size-6 rounded-full border border-black/25 align-middle"
           style={{ background: colours.pours.get(line.id) ?? NO_COLOUR }}
           aria-hidden="true"
         />
         <b>{colorant?.name ?? line.colorant}</b>
-      </p>
+        {', '}
+        <MassField
+          label="On one mould"
+          fine
+          value={line.massG}
+          onValue={(massG, g) => edit((p) => updateMicaLine(p, line.id, { massG }), g)}
+        />
+        {' on one mould, '}
+        <Picker
+          label="Put there"
+          value={line.how}
+          options={[
+            { value: 'dry', label: 'dusted on dry' },
+            { value: 'oil', label: 'trailed in oil' },
+          ]}
+          onPick={(how) => edit((p) => updateMicaLine(p, line.id, { how }))}
+        />
+        .
+      </div>
       <ColorantPicker
         label="Of another colorant"
         className="w-full"
         without={[line.colorant]}
         onPick={(c) => edit((p) => setLineColorant(p, line.id, c))}
       />
-      <MassField
-        label="On one mould"
-        fine
-        value={line.massG}
-        onValue={(massG, g) => edit((p) => updateMicaLine(p, line.id, { massG }), g)}
-      />
-      <Choice
-        legend="Put there"
-        value={line.how}
-        options={[
-          { value: 'dry', label: 'dusted on dry' },
-          { value: 'oil', label: 'trailed in oil' },
-        ]}
-        onChoose={(how) => edit((p) => updateMicaLine(p, line.id, { how }))}
-      />
-      <NeedsAndFails know={MICA_LINE} />
-      <StepButtons stepId={line.id} />
+      <More know={MICA_LINE}>
+        <StepButtons stepId={line.id} />
+      </More>
     </section>
   );
 }

@@ -1,4 +1,3 @@
-import { useId, useRef } from 'react';
 import { setPourStage } from '../../../../core/edit/pattern.ts';
 import { wayOf } from '../../../../core/ways/ways.ts';
 import { setLanding } from '../../../../core/edit/pours.ts';
@@ -7,19 +6,12 @@ import { pourWindow } from '../../../../core/pattern/windows.ts';
 import { plungeOf, sinksTo } from '../../../../core/setting/plunge.ts';
 import { sinkOf } from '../../../../core/setting/spike.ts';
 import { stagePhrase } from '../../../../core/setting/stage.ts';
-import { Gesture } from '../../../../store/gesture.ts';
+import { Picker } from '../../../parts/Picker.tsx';
+import { LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 
-/** mm: a slider's height grows evenly in its logarithm, from a spoon's to half a metre */
-const LEAST = 5;
-const MOST = 400;
-const STEPS = 100;
-
-const fallAt = (step: number): number => {
-  const mm = LEAST * (MOST / LEAST) ** (step / STEPS);
-  return mm < 30 ? Math.round(mm) : Math.round(mm / 5) * 5;
-};
-const stepOf = (fallMm: number): number => (STEPS * Math.log(fallMm / LEAST)) / Math.log(MOST / LEAST);
+/** Every half stage up to where nothing spreads any more. */
+const HALVES = [0, 0.5, 1, 1.5, 2, 2.5, 3];
 
 /** How deep a stream goes, said as a maker would. */
 function sinking(plunge: number): string {
@@ -31,87 +23,56 @@ function sinking(plunge: number): string {
   return 'lies on top';
 }
 
-/** A slider that makes one undo step of each pull. */
-function Slide({
-  label,
-  value,
-  most,
-  step,
-  text,
-  onValue,
-}: {
-  readonly label: string;
-  readonly value: number;
-  readonly most: number;
-  readonly step: number;
-  readonly text: string;
-  readonly onValue: (value: number, gesture: Gesture | undefined) => void;
-}) {
-  const id = useId();
-  const gesture = useRef<Gesture | undefined>(undefined);
+/** In a card's sentence: from how high and at what thickness it goes in. By these it plunges or floats. */
+export function HowPoured({ layer }: { readonly layer: ScaledLayer }) {
+  const { edit } = useBench();
+  const { pour } = layer;
+  const { stage, alike } = stageOf(layer);
   return (
-    <div className="grid gap-1">
-      <label htmlFor={id} className="quiet text-sm">
-        {label}
-      </label>
-      <input
-        id={id}
-        type="range"
-        min={0}
-        max={most}
-        step={step}
-        value={value}
-        aria-valuetext={text}
-        className="w-full accent-(--color-accent)"
-        onPointerDown={() => {
-          gesture.current = new Gesture();
-        }}
-        onPointerUp={() => {
-          gesture.current = undefined;
-        }}
-        onChange={(event) => onValue(Number(event.target.value), gesture.current)}
+    <>
+      {' from '}
+      <LengthField
+        label="Poured from"
+        value={pour.landing.fallMm}
+        onValue={(fallMm, g) => edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm }), g)}
       />
-    </div>
+      {alike ? ', its pots ' : ', its pots on the mean '}
+      <Picker
+        label="Thickness of its pots"
+        value={String(stage)}
+        options={[...new Set([...HALVES, stage])]
+          .toSorted((a, b) => a - b)
+          .map((s) => ({ value: String(s), label: stagePhrase(s) }))}
+        onPick={(s) => edit((p) => setPourStage(p, pour, Number(s)))}
+      />
+    </>
   );
 }
 
-/** From how high and at what thickness a pour goes in: by these it plunges or floats. */
-export function HowPoured({ layer }: { readonly layer: ScaledLayer }) {
-  const { edit, show } = useBench();
-  const { pour, pots, densityGMl } = layer;
+/** How thick a pour's pots are, on the mean, and whether they are alike. */
+function stageOf({ pots }: ScaledLayer): { readonly stage: number; readonly alike: boolean } {
   const stages = pots.map((p) => p.stage);
-  const stage = stages.reduce((a, b) => a + b, 0) / Math.max(1, stages.length);
-  const alike = Math.max(...stages) - Math.min(...stages) < 0.05;
+  const mean = stages.reduce((a, b) => a + b, 0) / Math.max(1, stages.length);
+  return { stage: Math.round(mean * 100) / 100, alike: Math.max(...stages) - Math.min(...stages) < 0.05 };
+}
+
+/** What becomes of it: how deep it goes, and whether it spreads at all. */
+export function WhatItDoes({ layer }: { readonly layer: ScaledLayer }) {
+  const { show } = useBench();
+  const { pour, densityGMl } = layer;
+  const { stage } = stageOf(layer);
   const { fallMm } = pour.landing;
   const way = pour.pattern && wayOf(pour.pattern.place);
   const { most: thickest } = pourWindow(pour, false);
   const sinks = way?.inOneJug
     ? 'lies on what is there'
     : way?.asLines
-      ? `each line sinks ${show.length(Math.round(sinkOf(stage, fallMm, densityGMl)))}`
+      ? `sinks ${show.length(Math.round(sinkOf(stage, fallMm, densityGMl)))}`
       : sinking(plungeOf(stage, fallMm, densityGMl));
   return (
-    <div className="grid gap-2">
-      <Slide
-        label="Poured from"
-        most={STEPS}
-        step={1}
-        value={stepOf(Math.min(MOST, Math.max(LEAST, fallMm)))}
-        text={show.length(fallMm)}
-        onValue={(value, g) =>
-          edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm: fallAt(value) }), g)
-        }
-      />
-      <Slide
-        label={alike ? 'Thickness of its pots' : 'Thickness of its pots, on the mean'}
-        most={3}
-        step={0.1}
-        value={stage}
-        text={stagePhrase(stage)}
-        onValue={(value, g) => edit((p) => setPourStage(p, pour, value), g)}
-      />
+    <>
       <p role="status" className="font-bold">
-        {show.length(fallMm)}, {stagePhrase(stage)}: {sinks}
+        {way?.asLines ? 'Each line' : 'It'} {sinks}
         <span className="quiet font-normal"> (estimated)</span>
       </p>
       {stage > thickest && (
@@ -119,6 +80,6 @@ export function HowPoured({ layer }: { readonly layer: ScaledLayer }) {
           Thicker than {stagePhrase(thickest)} it hardly spreads: it stays where it is poured.
         </p>
       )}
-    </div>
+    </>
   );
 }

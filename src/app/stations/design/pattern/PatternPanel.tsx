@@ -1,23 +1,31 @@
 import { Copy, Trash2 } from 'lucide-react';
-import { duplicatePour, mapPour, removeStep } from '../../../../core/edit/pours.ts';
+import { useState } from 'react';
+import { setPlace } from '../../../../core/edit/pattern.ts';
+import { duplicatePour, removeStep } from '../../../../core/edit/pours.ts';
 import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import { isOneJug, wayOf } from '../../../../core/ways/ways.ts';
 import type { PatternPour } from '../../../../core/plan/patternSchema.ts';
 import { pourChosen } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
-import { Picker } from '../../../parts/Picker.tsx';
+import { potNamed, roundOf } from '../../../../core/plan/sources.ts';
+import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
-import { isLevel } from '../../../../core/mould/tilt.ts';
 import { AmountFields } from '../AmountFields.tsx';
+import { IntoCompartment } from '../IntoCompartment.tsx';
+import { More } from '../More.tsx';
 import { TiltFields } from '../TiltFields.tsx';
+import { tiltText } from '../tiltText.ts';
+import { Word } from '../Word.tsx';
+import { DropPlaces } from './DropPlaces.tsx';
 import { BorderOn, LiesOn } from '../LiesOn.tsx';
-import { HowPoured } from './HowPoured.tsx';
-import { NeedsAndFails } from './NeedsAndFails.tsx';
+import { HowPoured, WhatItDoes } from './HowPoured.tsx';
 import { PictureOrders } from './PictureOrders.tsx';
 import { PlaceFields } from './PlaceFields.tsx';
+import { RoundCount } from './RoundCount.tsx';
 import { RoundBars } from './RoundBars.tsx';
 import { RoundOrder } from './RoundOrder.tsx';
 import { Button } from '../../../kit/Button.tsx';
+import { Fold } from '../../../kit/Fold.tsx';
 import { PanelHead } from '../../../kit/PanelHead.tsx';
 
 interface PatternPanelProps {
@@ -27,13 +35,13 @@ interface PatternPanelProps {
 
 /** Everything about a pour that pushes others aside: its round, its rounds, where it goes in and how deep. */
 export function PatternPanel({ layer, pattern }: PatternPanelProps) {
-  const { computed, edit } = useBench('stack', 'geometry');
+  const { plan, computed, edit } = useBench('stack');
   const dispatch = useAppDispatch();
   const { pour } = layer;
   const { layers } = computed.stack;
   const index = layers.findIndex((l) => l.pour.id === pour.id);
-  const rooms = computed.geometry.rooms.length;
   const { know } = wayOf(pattern.place);
+  const [open, setOpen] = useState<'order' | 'tilt'>();
   const choose = (id: string | null): void => {
     dispatch(pourChosen(id));
   };
@@ -46,55 +54,82 @@ export function PatternPanel({ layer, pattern }: PatternPanelProps) {
     });
     choose(id);
   };
+  const place = pattern.place;
+  const oneJug = isOneJug(place);
   return (
-    <section aria-label={`Pour ${index + 1}`} className="grid grid-cols-[minmax(0,1fr)] gap-4">
+    <section aria-label={`Pour ${index + 1}`} className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <PanelHead
         over={`Pour ${index + 1} of ${layers.length}`}
         title={know.name}
         closes="Close this pour"
         onClose={() => choose(null)}
       />
-      <RoundOrder pour={pour} />
-      {pattern.then.length > 1 && !isOneJug(pattern.place) && <PictureOrders pour={pour} />}
-      {!isOneJug(pattern.place) && <RoundBars layer={layer} />}
       <AmountFields layer={layer} />
-      <PlaceFields pour={pour} place={pattern.place} />
-      <details open={!isLevel(layer.tilt)}>
-        <summary className="cursor-pointer text-sm font-semibold">The mould is propped</summary>
-        <div className="mt-2">
-          <TiltFields layer={layer} />
-        </div>
-      </details>
-      {rooms > 1 && (
-        <Picker
-          label="Into compartment"
-          value={String(Math.min(pour.compartment, rooms - 1))}
-          options={Array.from({ length: rooms }, (_, i) => ({ value: String(i), label: `${i + 1}` }))}
-          onPick={(i) => edit((p) => mapPour(p, pour.id, (s) => ({ ...s, compartment: Number(i) })))}
-        />
-      )}
-      <HowPoured layer={layer} />
-      {isOneJug(pattern.place) && (
-        <div className="sentence">
-          Poured <LiesOn layer={layer} /> the mould as it stands.
-        </div>
-      )}
-      <BorderOn layer={layer} />
-      <NeedsAndFails know={know} />
-      <div className="flex flex-wrap gap-1.5">
-        <Button icon={Copy} onClick={duplicate}>
-          Duplicate
-        </Button>
-        <Button
-          icon={Trash2}
-          onClick={() => {
-            edit((p) => removeStep(p, pour.id));
-            choose(null);
-          }}
+      <div className="sentence">
+        <PlaceFields pour={pour} place={place} />
+        {oneJug ? ', out of one jug with ' : ', '}
+        <Word
+          open={open === 'order'}
+          onMove={(to) => setOpen(to ? 'order' : undefined)}
+          label={`${roundOf(pour)
+            .map((id) => potNamed(plan, id)?.letter ?? '')
+            .join(' ')}: the round`}
         >
-          Remove
-        </Button>
+          <span className="inline-flex flex-wrap gap-0.5 align-middle leading-none">
+            {roundOf(pour).map((id, i) => {
+              const pot = potNamed(plan, id);
+              return pot && <PotBadge key={i} pot={pot} size={20} />;
+            })}
+          </span>
+        </Word>
+        {!oneJug && <RoundCount pour={pour} />}
+        ,<HowPoured layer={layer} />
+        <IntoCompartment pour={pour} />
+        {oneJug ? <LiesOn layer={layer} /> : ','} the mould{' '}
+        <Word open={open === 'tilt'} onMove={(to) => setOpen(to ? 'tilt' : undefined)}>
+          {tiltText(layer.tilt)}
+        </Word>
+        .
+      </div>
+      {open === 'order' && <RoundOrder pour={pour} />}
+      {open === 'tilt' && <TiltFields layer={layer} />}
+      <WhatItDoes layer={layer} />
+      <BorderOn layer={layer} />
+      <div>
+        {!oneJug && (
+          <Fold title="Each round" state={roundsText(pattern.rounds)}>
+            <RoundBars layer={layer} />
+          </Fold>
+        )}
+        {place.at === 'drops' && (
+          <Fold title="Places" state={String(place.spots.length)}>
+            <DropPlaces place={place} put={(next, g) => edit((p) => setPlace(p, pour.id, next), g)} />
+          </Fold>
+        )}
+        <More know={know}>
+          {pattern.then.length > 1 && !oneJug && <PictureOrders pour={pour} />}
+          <div className="flex flex-wrap gap-1.5">
+            <Button icon={Copy} onClick={duplicate}>
+              Duplicate
+            </Button>
+            <Button
+              icon={Trash2}
+              onClick={() => {
+                edit((p) => removeStep(p, pour.id));
+                choose(null);
+              }}
+            >
+              Remove
+            </Button>
+          </div>
+        </More>
       </div>
     </section>
   );
+}
+
+/** "each as much", "the last least" */
+function roundsText(parts: readonly number[]): string {
+  if (parts.length === 1) return 'all at once';
+  return Math.max(...parts) - Math.min(...parts) < 1e-6 ? 'as much in each' : 'shared out unevenly';
 }

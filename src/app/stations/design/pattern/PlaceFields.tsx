@@ -9,14 +9,14 @@ import { useBenchEdit } from '../../../parts/usePlan.ts';
 import { WAY_FIELDS } from './wayFields.tsx';
 import type { WayFieldsProps } from './wayFieldsProps.ts';
 
-/** Where a pour that pushes others aside goes in. */
+/** In a card's sentence: how a pour that pushes others aside is poured, and where it goes in. */
 export function PlaceFields({ pour, place }: { readonly pour: Pour; readonly place: Place }) {
   const edit = useBenchEdit();
   const put = (next: Place, gesture?: Gesture) => edit((p) => setPlace(p, pour.id, next), gesture);
   // a place of one kind is only ever given to the fields of that kind
   const Fields = WAY_FIELDS[place.at] as (props: WayFieldsProps<PlaceKind>) => ReactNode;
   return (
-    <div className="grid gap-2">
+    <>
       <Picker
         label="Way of pouring"
         value={place.at}
@@ -27,6 +27,6 @@ export function PlaceFields({ pour, place }: { readonly pour: Pour; readonly pla
         }}
       />
       <Fields pour={pour} place={place} put={put} />
-    </div>
+    </>
   );
 }

@@ -1,18 +1,9 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import {
-  countRounds,
-  evenRounds,
-  halvingRounds,
-  holdBackOfEach,
-  setRoundPart,
-} from '../../../../core/edit/pattern.ts';
+import { evenRounds, halvingRounds, holdBackOfEach, setRoundPart } from '../../../../core/edit/pattern.ts';
 import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
-import { MOST_ROUNDS } from '../../../../core/plan/patternSchema.ts';
 import { potsOf } from '../../../../core/plan/sources.ts';
-import { fail } from '../../../../core/result/result.ts';
 import { roundsOf } from '../../../../core/weigh/rounds.ts';
 import { Gesture } from '../../../../store/gesture.ts';
-import { FigureField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { Button } from '../../../kit/Button.tsx';
 
@@ -26,7 +17,7 @@ const USUAL_HELD_ML = 30;
 /** More rounds than this are not drawn one by one. */
 const MOST_BARS = 16;
 
-/** What each round takes of a pot, as bars to drag; how many rounds, and the usual ways to share them out. */
+/** What each round takes of a pot, as bars to drag; and the usual ways to share them out. */
 export function RoundBars({ layer }: { readonly layer: ScaledLayer }) {
   const { plan, edit, show } = useBench();
   const { pour } = layer;
@@ -59,34 +50,18 @@ export function RoundBars({ layer }: { readonly layer: ScaledLayer }) {
   };
   return (
     <div className="grid gap-2">
-      <div className="grid grid-cols-[5.5rem_minmax(0,1fr)] items-end gap-2">
-        <FigureField
-          label="Rounds"
-          suffix=""
-          value={parts.length}
-          onValue={(count, g) =>
-            edit(
-              (p) =>
-                Number.isInteger(count) && count >= 1 && count <= MOST_ROUNDS
-                  ? countRounds(p, pour.id, count)
-                  : fail('out-of-range', `${count} rounds is outside 1 to ${MOST_ROUNDS} whole ones`),
-              g,
-            )
+      <div className="flex flex-wrap gap-1.5">
+        <Button onClick={() => edit((p) => evenRounds(p, pour.id))}>Even</Button>
+        <Button disabled={parts.length < 2} onClick={() => edit((p) => halvingRounds(p, pour.id))}>
+          Half of what is left
+        </Button>
+        <Button
+          onClick={() =>
+            edit((p) => holdBackOfEach(p, pour, USUAL_HELD_ML * layer.densityGMl * plan.fill.copies))
           }
-        />
-        <div className="flex flex-wrap gap-1.5">
-          <Button onClick={() => edit((p) => evenRounds(p, pour.id))}>Even</Button>
-          <Button disabled={parts.length < 2} onClick={() => edit((p) => halvingRounds(p, pour.id))}>
-            Half of what is left
-          </Button>
-          <Button
-            onClick={() =>
-              edit((p) => holdBackOfEach(p, pour, USUAL_HELD_ML * layer.densityGMl * plan.fill.copies))
-            }
-          >
-            All but {USUAL_HELD_ML} ml
-          </Button>
-        </div>
+        >
+          All but {USUAL_HELD_ML} ml
+        </Button>
       </div>
       {parts.length > 1 && parts.length <= MOST_BARS && (
         <ol className="flex items-end gap-1" style={{ height: HIGH + 2 * LABEL }}>

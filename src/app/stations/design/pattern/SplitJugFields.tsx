@@ -18,32 +18,36 @@ export function SplitJugFields({ pour, place, put }: WayFieldsProps<'split-jug'>
   };
   return (
     <>
+      {', '}
       <LengthField
         label="From wiggle to wiggle"
         value={place.wiggleMm}
         onValue={(wiggleMm, g) => put({ ...place, wiggleMm }, g)}
       />
-      <div className="grid grid-cols-[1fr_auto] items-end gap-2">
-        <Picker
-          label="A thin line between them, of"
-          value={accent?.pot ?? NONE}
-          options={[
-            { value: NONE, label: 'none' },
-            ...plan.pots
-              .filter((p) => !round.includes(p.id))
-              .map((p) => ({ value: p.id, label: `pot ${p.letter}, ${p.name}` })),
-          ]}
-          onPick={pick}
-        />
-        {accent && (
+      {' from wiggle to wiggle, with '}
+      <Picker
+        label="A thin line between them, of"
+        value={accent?.pot ?? NONE}
+        options={[
+          { value: NONE, label: 'no line' },
+          ...plan.pots
+            .filter((p) => !round.includes(p.id))
+            .map((p) => ({ value: p.id, label: `a thin line of pot ${p.letter}, ${p.name}` })),
+        ]}
+        onPick={pick}
+      />
+      {' between them'}
+      {accent && (
+        <>
+          {' ('}
           <PercentField
             label="Of the pour"
-            className="w-24"
             value={accent.percent}
             onValue={(percent, g) => put({ ...place, accent: { ...accent, percent } }, g)}
           />
-        )}
-      </div>
+          {' of the pour)'}
+        </>
+      )}
     </>
   );
 }

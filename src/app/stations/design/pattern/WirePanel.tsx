@@ -5,17 +5,18 @@ import { WIRE, WIRE_NAMES } from '../../../../core/pattern/knowHow.ts';
 import { wireLong } from '../../../../core/pattern/moves.ts';
 import type { WireWay } from '../../../../core/pattern/wirePath.ts';
 import { toldOf } from '../../../../core/pattern/wireTold.ts';
+import { lowerFirst } from '../../../../core/units/words.ts';
 import type { Wire } from '../../../../core/plan/stepSchema.ts';
 import { viewShown } from '../../../../store/deskSlice.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
+import { RunsPicker } from '../../../parts/RunsPicker.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
-import { NeedsAndFails } from './NeedsAndFails.tsx';
+import { More } from '../More.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { ToolHead } from './ToolHead.tsx';
 import { Button } from '../../../kit/Button.tsx';
-import { RunsChoice } from '../../../kit/RunsChoice.tsx';
 
 const OWN = '';
 
@@ -29,55 +30,45 @@ export function WirePanel({ wire }: { readonly wire: Wire }) {
   return (
     <section aria-label="The wire" className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <ToolHead tool="wire" does="Through the section" />
-      <Picker
-        label="Its way"
-        value={OWN}
-        options={[
-          { value: OWN, label: `through ${wire.points.length} points of its own` },
-          ...(Object.keys(WIRE_NAMES) as WireWay[]).map((way) => ({ value: way, label: WIRE_NAMES[way] })),
-        ]}
-        onPick={(way) => {
-          if (way !== OWN) edit((p) => setWireWay(p, wire.id, way, deep));
-        }}
-      />
-      <p className="quiet text-sm">
-        Drag its points in the section, or move them with the arrow keys; Delete takes one out. The first is
-        where it goes in.
-      </p>
-      <Button
-        icon={Plus}
-        className="justify-self-start"
-        onClick={() => edit((p) => addWirePoint(p, wire.id, Math.floor(wire.points.length / 2) - 1))}
-      >
-        A point half way
-      </Button>
-      <RunsChoice
-        legend="It lies"
-        value={wire.lies}
-        onChoose={(lies) => {
-          edit((p) => turnWire(p, wire.id, lies, deep));
-          dispatch(viewShown(lies === 'lengthwise' ? 'section' : 'side'));
-        }}
-      />
-      <div className="grid grid-cols-2 items-end gap-2">
+      <div className="sentence">
+        A wire{' '}
         <LengthField
           label="Girth"
-          hint="With its sleeve."
           value={wire.girthMm}
           onValue={(girthMm, g) => edit((p) => updateWire(p, wire.id, { girthMm }), g)}
         />
+        {' thick with its sleeve and '}
         <LengthField
           label="Length"
-          hint="Its straight part."
           value={long}
           onValue={(longMm, g) => edit((p) => updateWire(p, wire.id, { longMm }), g)}
         />
+        {' long, held '}
+        <RunsPicker
+          label="It lies"
+          value={wire.lies}
+          onPick={(lies) => {
+            edit((p) => turnWire(p, wire.id, lies, deep));
+            dispatch(viewShown(lies === 'lengthwise' ? 'section' : 'side'));
+          }}
+        />
+        {', drawn '}
+        <Picker
+          label="Its way"
+          value={OWN}
+          options={[
+            { value: OWN, label: `through ${wire.points.length} points of its own` },
+            ...(Object.keys(WIRE_NAMES) as WireWay[]).map((way) => ({
+              value: way,
+              label: lowerFirst(WIRE_NAMES[way]),
+            })),
+          ]}
+          onPick={(way) => {
+            if (way !== OWN) edit((p) => setWireWay(p, wire.id, way, deep));
+          }}
+        />
+        .
       </div>
-      {wire.longMm !== undefined && (
-        <Button className="justify-self-start" onClick={() => edit((p) => asLongAsMould(p, wire.id))}>
-          As long as the mould
-        </Button>
-      )}
       {told && (
         <p role="status">
           <b>
@@ -87,8 +78,24 @@ export function WirePanel({ wire }: { readonly wire: Wire }) {
           <span className="quiet"> of {show.length(deep)} batter.</span>
         </p>
       )}
-      <NeedsAndFails know={WIRE} />
-      <StepButtons stepId={wire.id} />
+      <More know={WIRE}>
+        <p className="quiet text-sm">
+          Drag its points in the section, or move them with the arrow keys; Delete takes one out. The first is
+          where it goes in.
+        </p>
+        <div className="flex flex-wrap gap-1.5">
+          <Button
+            icon={Plus}
+            onClick={() => edit((p) => addWirePoint(p, wire.id, Math.floor(wire.points.length / 2) - 1))}
+          >
+            A point half way
+          </Button>
+          {wire.longMm !== undefined && (
+            <Button onClick={() => edit((p) => asLongAsMould(p, wire.id))}>As long as the mould</Button>
+          )}
+        </div>
+        <StepButtons stepId={wire.id} />
+      </More>
     </section>
   );
 }

@@ -1,18 +1,14 @@
-import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { columnsIn } from '../../../../core/mould/column.ts';
 import { CORNERS, type Corner } from '../../../../core/mould/cornerProp.ts';
-import type { PlaceKind, PlaceOf } from '../../../../core/ways/ways.ts';
-import type { Gesture } from '../../../../store/gesture.ts';
-import { Choice } from '../../../kit/Choice.tsx';
+import type { PlaceKind } from '../../../../core/ways/ways.ts';
+import { plural } from '../../../../core/units/words.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField, PercentField } from '../../../parts/quantities.tsx';
+import { RunsPicker } from '../../../parts/RunsPicker.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { SplitJugFields } from './SplitJugFields.tsx';
 import type { WayFieldsProps } from './wayFieldsProps.ts';
-import { Button } from '../../../kit/Button.tsx';
-import { IconButton } from '../../../kit/IconButton.tsx';
-import { RunsChoice } from '../../../kit/RunsChoice.tsx';
 
 const CORNER_WORDS: Readonly<Record<Corner, string>> = {
   'left-near': 'near, left',
@@ -21,150 +17,129 @@ const CORNER_WORDS: Readonly<Record<Corner, string>> = {
   'right-far': 'far, right',
 };
 
-/** Each place by its figures; they are dragged in the plan too. */
-function DropFields({ place, put }: WayFieldsProps<'drops'>) {
-  const at = (spots: PlaceOf<'drops'>['spots'], gesture?: Gesture) => put({ ...place, spots }, gesture);
-  return (
-    <div className="grid gap-2">
-      {place.spots.map((spot, i) => (
-        <div key={i} className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
-          <LengthField
-            label={`Place ${i + 1}, to the right`}
-            value={spot.xMm}
-            onValue={(xMm, g) => at(place.spots.with(i, { ...spot, xMm }), g)}
-          />
-          <LengthField
-            label="to the far end"
-            value={spot.yMm}
-            onValue={(yMm, g) => at(place.spots.with(i, { ...spot, yMm }), g)}
-          />
-          <IconButton
-            icon={X}
-            label={`Take out place ${i + 1}`}
-            disabled={place.spots.length === 1}
-            onClick={() => at(place.spots.toSpliced(i, 1))}
-          />
-        </div>
-      ))}
-      <div className="flex items-end gap-2">
-        <Button
-          icon={Plus}
-          disabled={place.spots.length >= 24}
-          onClick={() => {
-            const last = place.spots.at(-1) ?? { xMm: 0, yMm: 0 };
-            at([...place.spots, { xMm: last.xMm, yMm: last.yMm + 30 }]);
-          }}
-        >
-          Place
-        </Button>
-        <LengthField
-          label="Reaches down"
-          value={place.reachMm ?? 600}
-          onValue={(reachMm, g) => put({ ...place, reachMm }, g)}
-        />
-      </div>
-    </div>
-  );
-}
+/** How far down the drops reach; their places are dragged in the plan, or typed beside it. */
+const DropFields = ({ place, put }: WayFieldsProps<'drops'>) => (
+  <>
+    {' at '}
+    {plural(place.spots.length, 'place')}
+    {', reaching down '}
+    <LengthField
+      label="Reaches down"
+      value={place.reachMm ?? 600}
+      onValue={(reachMm, g) => put({ ...place, reachMm }, g)}
+    />
+  </>
+);
 
 const ALL = '';
 
 function ColumnPlaceFields({ place, put }: WayFieldsProps<'column'>) {
   const columns = columnsIn(useBench().plan.mould);
-  if (columns.length === 0) return null;
+  if (columns.length < 2) return null;
   return (
     <>
-      {columns.length > 1 && (
-        <Picker
-          label="Over"
-          value={place.column ?? ALL}
-          options={[
-            { value: ALL, label: `all ${columns.length} columns, as much over each` },
-            ...columns.map((c, i) => ({ value: c.id, label: `column ${i + 1} alone` })),
-          ]}
-          onPick={(id) => put(id === ALL ? { at: 'column' } : { at: 'column', column: id })}
-        />
-      )}
-      <p className="quiet text-sm">
-        {columns.length === 1 ? 'Drag and turn the column' : 'Drag and turn the columns'} in the plan; more of
-        them, and other outlines, under Mould.
-      </p>
+      {' over '}
+      <Picker
+        label="Over"
+        value={place.column ?? ALL}
+        options={[
+          { value: ALL, label: `all ${columns.length} columns` },
+          ...columns.map((c, i) => ({ value: c.id, label: `column ${i + 1} alone` })),
+        ]}
+        onPick={(id) => put(id === ALL ? { at: 'column' } : { at: 'column', column: id })}
+      />
     </>
   );
 }
 
-/** The fields of each way of pouring. */
+const WALLS = [
+  { value: 'left', label: 'left' },
+  { value: 'right', label: 'right' },
+  { value: 'near', label: 'near' },
+  { value: 'far', label: 'far' },
+] as const;
+
+const PAIRS = [
+  { value: 'long', label: 'the long walls' },
+  { value: 'ends', label: 'the ends' },
+] as const;
+
+/** What a card's sentence says of each way of pouring, after its name. */
 export const WAY_FIELDS: { readonly [K in PlaceKind]: (props: WayFieldsProps<K>) => ReactNode } = {
   column: ColumnPlaceFields,
   corner: ({ place, put }) => (
-    <Picker
-      label="Corner"
-      value={place.corner}
-      options={CORNERS.map((corner) => ({ value: corner, label: CORNER_WORDS[corner] }))}
-      onPick={(corner) => put({ ...place, corner })}
-    />
+    <>
+      {' in the corner '}
+      <Picker
+        label="Corner"
+        value={place.corner}
+        options={CORNERS.map((corner) => ({ value: corner, label: CORNER_WORDS[corner] }))}
+        onPick={(corner) => put({ ...place, corner })}
+      />
+    </>
   ),
   line: ({ place, put }) => (
-    <div className="grid grid-cols-[1fr_auto] items-end gap-2">
-      <RunsChoice legend="The line runs" value={place.runs} onChoose={(runs) => put({ ...place, runs })} />
+    <>
+      {' '}
+      <RunsPicker label="The line runs" value={place.runs} onPick={(runs) => put({ ...place, runs })} />
+      {', '}
       <LengthField
         label="Off the middle"
-        className="w-24"
         value={place.offMm}
         onValue={(offMm, g) => put({ ...place, offMm }, g)}
       />
-    </div>
+      {' off the middle'}
+    </>
   ),
   wall: ({ place, put }) => (
-    <Choice
-      legend="Wall"
-      value={place.wall}
-      options={[
-        { value: 'left', label: 'left' },
-        { value: 'right', label: 'right' },
-        { value: 'near', label: 'near' },
-        { value: 'far', label: 'far' },
-      ]}
-      onChoose={(wall) => put({ ...place, wall })}
-    />
+    <>
+      {' down the '}
+      <Picker label="Wall" value={place.wall} options={WALLS} onPick={(wall) => put({ ...place, wall })} />
+      {' wall'}
+    </>
   ),
   'two-walls': ({ place, put }) => (
-    <div className="grid grid-cols-[1fr_auto] items-end gap-2">
-      <Choice
-        legend="Walls"
+    <>
+      {' down '}
+      <Picker
+        label="Walls"
         value={place.walls}
-        options={[
-          { value: 'long', label: 'long ones' },
-          { value: 'ends', label: 'the ends' },
-        ]}
-        onChoose={(walls) => put({ ...place, walls })}
+        options={PAIRS}
+        onPick={(walls) => put({ ...place, walls })}
       />
+      {', '}
       <PercentField
         label={place.walls === 'long' ? 'On the left' : 'At the near end'}
-        className="w-24"
         value={place.firstPercent}
         onValue={(firstPercent, g) => put({ ...place, firstPercent }, g)}
       />
-    </div>
+      {place.walls === 'long' ? ' on the left' : ' at the near end'}
+    </>
   ),
   'close-lines': ({ place, put }) => (
-    <div className="grid grid-cols-[1fr_auto] items-end gap-2">
-      <RunsChoice legend="The line runs" value={place.runs} onChoose={(runs) => put({ ...place, runs })} />
+    <>
+      {' '}
+      <RunsPicker label="The line runs" value={place.runs} onPick={(runs) => put({ ...place, runs })} />
+      {', '}
       <LengthField
         label="Apart"
-        className="w-24"
         value={place.spacingMm}
         onValue={(spacingMm, g) => put({ ...place, spacingMm }, g)}
       />
-    </div>
+      {' apart'}
+    </>
   ),
   'in-the-pot': ({ place, put }) => (
-    <FigureField
-      label="Turns of the spoon"
-      suffix=""
-      value={place.spoonTurns}
-      onValue={(spoonTurns, g) => put({ ...place, spoonTurns }, g)}
-    />
+    <>
+      {' with '}
+      <FigureField
+        label="Turns of the spoon"
+        suffix=""
+        value={place.spoonTurns}
+        onValue={(spoonTurns, g) => put({ ...place, spoonTurns }, g)}
+      />
+      {' turns of the spoon'}
+    </>
   ),
   'split-jug': SplitJugFields,
   drops: DropFields,

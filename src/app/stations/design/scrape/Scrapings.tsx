@@ -32,18 +32,15 @@ const Becomes = ({
   </p>
 );
 
-/** Where the scrapings go, how much they are, and what they do to the jug that takes them. */
-export function Scrapings({ scrape, layer }: ScrapingsProps) {
-  const { plan, computed, edit, show } = useBench('weights');
-  const colours = useColours();
+/** In a card's sentence: where the scrapings go. */
+export function ScrapingsGo({ scrape, layer }: ScrapingsProps) {
+  const { plan, edit } = useBench();
   const next = nextPour(plan, scrape);
   const own = potNamed(plan, leadPot(layer.pour));
   const taker = next && potNamed(plan, leadPot(next));
-  const plain = usePotColour(taker);
-  const { scraping } = layer;
-  const offG = (scraping?.volumeMl ?? 0) * layer.densityGMl;
   return (
-    <div className="grid gap-2">
+    <>
+      {' The scrapings go '}
       <Picker
         label="The scrapings go"
         value={scrape.to}
@@ -54,6 +51,22 @@ export function Scrapings({ scrape, layer }: ScrapingsProps) {
         ]}
         onPick={(to) => edit((p) => updateScrape(p, scrape.id, { to }))}
       />
+      .
+    </>
+  );
+}
+
+/** How much the scrapings are, and what they do to the jug that takes them. */
+export function Scrapings({ scrape, layer }: ScrapingsProps) {
+  const { plan, computed, show } = useBench('weights');
+  const colours = useColours();
+  const next = nextPour(plan, scrape);
+  const taker = next && potNamed(plan, leadPot(next));
+  const plain = usePotColour(taker);
+  const { scraping } = layer;
+  const offG = (scraping?.volumeMl ?? 0) * layer.densityGMl;
+  return (
+    <div className="grid gap-2">
       {scraping && (
         <p role="status">
           <b>{show.mass(offG)} scraped off</b>

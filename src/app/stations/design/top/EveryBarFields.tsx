@@ -17,14 +17,17 @@ interface FieldsProps<W extends EveryBar> {
 
 function Dents({ way, put }: FieldsProps<Extract<EveryBar, { top: 'dents' }>>) {
   return (
-    <div className="grid grid-cols-2 items-end gap-2">
+    <>
+      {', '}
       <LengthField
         label="Across"
         value={way.acrossMm}
         onValue={(acrossMm, g) => put({ ...way, acrossMm }, g)}
       />
+      {' across and '}
       <LengthField label="Deep" value={way.depthMm} onValue={(depthMm, g) => put({ ...way, depthMm }, g)} />
-    </div>
+      {' deep'}
+    </>
   );
 }
 
@@ -41,7 +44,7 @@ const OwnColour = ({
     label={`Colour of ${what}`}
     value={colour}
     onPick={onPick}
-    className="size-9 shrink-0 cursor-pointer rounded-full border border-black/30"
+    className="size-7 cursor-pointer rounded-full border border-black/30 align-middle"
     style={{ background: colour }}
   >
     {null}
@@ -52,15 +55,20 @@ function Pieces({ way, put }: FieldsProps<Extract<EveryBar, { top: 'pieces' }>>)
   const field = partsOf(way, (part, g) => put({ ...way, ...part }, g));
   return (
     <>
-      <div className="flex items-end gap-2">
-        <OwnColour what="the pieces" colour={way.colour} onPick={(colour, g) => put({ ...way, colour }, g)} />
-        <TextField label="Called" className="min-w-0 flex-1" {...field('name')} />
-      </div>
-      <div className="grid grid-cols-3 items-end gap-2">
-        <LengthField label="Across" {...field('acrossMm')} />
-        <LengthField label="High" {...field('heightMm')} />
-        <MassField label="Each weighs" fine {...field('massG')} />
-      </div>
+      {': '}
+      <OwnColour
+        what="the pieces"
+        colour={way.colour}
+        onPick={(colour, g) => put({ ...way, colour }, g)}
+      />{' '}
+      <TextField label="Called" {...field('name')} />
+      {', '}
+      <LengthField label="Across" {...field('acrossMm')} />
+      {' across and '}
+      <LengthField label="High" {...field('heightMm')} />
+      {' high, '}
+      <MassField label="Each weighs" fine {...field('massG')} />
+      {' each'}
     </>
   );
 }
@@ -68,12 +76,19 @@ function Pieces({ way, put }: FieldsProps<Extract<EveryBar, { top: 'pieces' }>>)
 function Straws({ way, put }: FieldsProps<Extract<EveryBar, { top: 'straws' }>>) {
   const field = partsOf(way, (part, g) => put({ ...way, ...part }, g));
   return (
-    <div className="flex items-end gap-2">
-      <OwnColour what="the straws" colour={way.colour} onPick={(colour, g) => put({ ...way, colour }, g)} />
+    <>
+      {': '}
+      <OwnColour
+        what="the straws"
+        colour={way.colour}
+        onPick={(colour, g) => put({ ...way, colour }, g)}
+      />{' '}
       <LengthField label="Thick" {...field('acrossMm')} />
-      <LengthField label="Stand out" {...field('standsMm')} />
+      {' thick, '}
       <LengthField label="Deep" {...field('deepMm')} />
-    </div>
+      {' deep, standing out '}
+      <LengthField label="Stand out" {...field('standsMm')} />
+    </>
   );
 }
 
@@ -82,24 +97,25 @@ export function EveryBarFields({ step, way }: { readonly step: Top; readonly way
   const edit = useBenchEdit();
   const put = (next: EveryBar, gesture?: Gesture) => edit((p) => setTop(p, step.id, next), gesture);
   return (
-    <>
-      <div className="grid grid-cols-2 items-end gap-2">
-        <FigureField
-          label="Rows beside each other"
-          suffix=""
-          value={way.rows}
-          onValue={(rows, g) => put({ ...way, rows }, g)}
-        />
-        <FigureField
-          label="Along each bar"
-          suffix=""
-          value={way.perBar}
-          onValue={(perBar, g) => put({ ...way, perBar }, g)}
-        />
-      </div>
+    <div className="sentence">
+      On every bar{' '}
+      <FigureField
+        label="Rows beside each other"
+        suffix=""
+        value={way.rows}
+        onValue={(rows, g) => put({ ...way, rows }, g)}
+      />
+      {' beside each other and '}
+      <FigureField
+        label="Along each bar"
+        suffix=""
+        value={way.perBar}
+        onValue={(perBar, g) => put({ ...way, perBar }, g)}
+      />
+      {' along it'}
       {way.top === 'dents' && <Dents way={way} put={put} />}
       {way.top === 'pieces' && <Pieces way={way} put={put} />}
-      {way.top === 'straws' && <Straws way={way} put={put} />}
-    </>
+      {way.top === 'straws' && <Straws way={way} put={put} />}.
+    </div>
   );
 }

@@ -4,9 +4,9 @@ import type { TopWay } from '../../../../core/plan/topSchema.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
 import { Picker } from '../../../parts/Picker.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
+import { RunsPicker } from '../../../parts/RunsPicker.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
 import { partsOf } from '../../../parts/partsOf.ts';
-import { RunsChoice } from '../../../kit/RunsChoice.tsx';
 
 type Mound = Extract<TopWay, { top: 'mound' }>;
 
@@ -18,23 +18,25 @@ export function MoundFields({ step, way }: { readonly step: Top; readonly way: M
   const long = way.runs === 'lengthwise';
   const field = partsOf(way, put);
   return (
-    <>
+    <div className="sentence">
+      Heaped out of{' '}
       <Picker
         label="Out of"
         value={way.pot}
         options={plan.pots.map((p) => ({ value: p.id, label: `pot ${p.letter}, ${p.name}` }))}
         onPick={(pot) => put({ pot })}
       />
-      <div className="grid grid-cols-2 items-end gap-2">
-        <LengthField label="High" {...field('heightMm')} />
-        <LengthField label="Wide" {...field('wideMm')} />
-      </div>
-      <RunsChoice legend="Its ridge runs" value={way.runs} onChoose={(runs) => put({ runs, offMm: 0 })} />
-      <LengthField
-        label={long ? 'Right of the middle' : 'Beyond the middle'}
-        hint={long ? 'Less than nothing: to the left.' : 'Less than nothing: nearer.'}
-        {...field('offMm')}
-      />
-    </>
+      {', '}
+      <LengthField label="High" {...field('heightMm')} />
+      {' high and '}
+      <LengthField label="Wide" {...field('wideMm')} />
+      {' wide, its ridge '}
+      <RunsPicker label="Its ridge runs" value={way.runs} onPick={(runs) => put({ runs, offMm: 0 })} />
+      {', '}
+      <LengthField label={long ? 'Right of the middle' : 'Beyond the middle'} {...field('offMm')} />
+      {long
+        ? ' right of the middle (less than nothing: left).'
+        : ' beyond the middle (less than nothing: nearer).'}
+    </div>
   );
 }

@@ -14,12 +14,15 @@ export function SaltField({
 }) {
   const { plan, edit, show } = useBench();
   return (
-    <MassField
-      label="On one mould"
-      fine
-      hint={`About ${show.fine(usualSaltG(plan))} covers a top like this loosely.`}
-      value={way.massG}
-      onValue={(massG, g) => edit((p) => setTop(p, step.id, { ...way, massG }), g)}
-    />
+    <div className="sentence">
+      Strewn on one mould:{' '}
+      <MassField
+        label="On one mould"
+        fine
+        value={way.massG}
+        onValue={(massG, g) => edit((p) => setTop(p, step.id, { ...way, massG }), g)}
+      />
+      . <span className="quiet">About {show.fine(usualSaltG(plan))} covers a top like this loosely.</span>
+    </div>
   );
 }

@@ -1,6 +1,6 @@
 import { TOPS } from '../../../../core/pattern/knowHow.ts';
 import type { Top } from '../../../../core/plan/stepSchema.ts';
-import { NeedsAndFails } from '../pattern/NeedsAndFails.tsx';
+import { More } from '../More.tsx';
 import { StepButtons } from '../pattern/StepButtons.tsx';
 import { ToolHead } from '../pattern/ToolHead.tsx';
 import { EveryBarFields } from './EveryBarFields.tsx';
@@ -31,8 +31,9 @@ export function TopPanel({ step }: { readonly step: Top }) {
       <ToolHead tool="top" does={know.name} />
       <Fields step={step} />
       <OnTopFacts step={step} />
-      <NeedsAndFails know={know} />
-      <StepButtons stepId={step.id} />
+      <More know={know}>
+        <StepButtons stepId={step.id} />
+      </More>
     </section>
   );
 }

@@ -85,7 +85,7 @@ describe('what goes into some pots alone', () => {
   it('portions have oils and water of their own', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
-    await unfold(page, 'Divided');
+    await unfold(page, 'Weights');
     await page.getByText('portions ready before the lye', { exact: true }).last().click();
     const pot = await openPot(page, 'A');
     await pot.getByRole('group', { name: 'Oils' }).getByText('its own').click();

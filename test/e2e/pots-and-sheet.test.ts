@@ -27,6 +27,7 @@ describe('pots, pour sheet and cut', () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/colour/pots');
     const pot = await openPot(page, 'B');
+    await unfold(page, 'More');
     await pot.getByLabel('Share poured').fill('30 %');
     await pot.getByLabel('Share poured').blur();
     expect(await pot.getByLabel('Share poured').inputValue()).to.equal('30 %');
@@ -47,7 +48,7 @@ describe('pots, pour sheet and cut', () => {
     const split = await rows();
     // the batter's column; the last is the superfat
     expect(split.slice(0, -1).reduce((t, r) => t + r.at(-2)!, 0)).to.equal(split.at(-1)!.at(-2));
-    await unfold(page, 'Divided');
+    await unfold(page, 'Weights');
     await page.getByRole('radio', { name: 'portions ready before the lye' }).check({ force: true });
     await page.getByText('Weigh each jug’s lye solution').waitFor();
     const portions = await rows();

@@ -113,9 +113,15 @@ export const DropButton = memo(function DropButton(props: DropButtonProps) {
       ) : (
         <Braid braid={braid} chosen={chosen} />
       )}
-      <span className={`text-xs whitespace-nowrap ${chosen ? 'font-bold' : 'quiet'}`}>{mass}</span>
+      <span className={`text-xs whitespace-nowrap short:hidden ${chosen ? 'font-bold' : 'quiet'}`}>
+        {mass}
+      </span>
       {at !== undefined && (
-        <span className={`text-xs whitespace-nowrap ${amiss ? 'font-bold text-error' : 'quiet'}`}>{at}</span>
+        <span
+          className={`text-xs whitespace-nowrap max-sm:hidden short:hidden ${amiss ? 'font-bold text-error' : 'quiet'}`}
+        >
+          {at}
+        </span>
       )}
     </LineThing>
   );

@@ -1,7 +1,15 @@
 import type { LucideIcon } from 'lucide-react';
 import type { ComponentProps } from 'react';
 
-const TONES = { plain: '', primary: 'btn-primary', accent: 'btn-accent', quiet: 'btn-ghost' } as const;
+/** What is only a drawing is large enough for a thumb where a thumb may press it. */
+const THUMB = 'max-bench:min-h-11 max-bench:min-w-11';
+
+const TONES = {
+  plain: '',
+  primary: 'btn-primary',
+  accent: 'btn-accent',
+  quiet: `btn-ghost ${THUMB}`,
+} as const;
 const SIZES = { tiny: 'btn-xs', small: 'btn-sm', full: '' } as const;
 
 interface ButtonProps extends ComponentProps<'button'> {

@@ -81,6 +81,10 @@ interface FlatViewProps {
   readonly timed: boolean;
 }
 
+/** A drawing lower or narrower than this has its margins for itself, px. */
+const LOW = 230;
+const NARROW = 330;
+
 /**
  * The loaf cut through its middle, end-on or from the side, to scale. With "at this pour" the mould stands at
  * that pour's tilt, filled up to it, and its surface is level on screen.
@@ -100,6 +104,8 @@ export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
   const tilt = here?.tilt ?? LEVEL;
   const degrees = view === 'section' ? tilt.rollDeg : tilt.pitchDeg;
   const named = width >= CALLOUTS_FROM;
+  // there is no room for what is said under it
+  const low = height < LOW || width < NARROW;
   const wall = drawnWallMm(mould);
   const under = mould.mat?.thicknessMm ?? 0;
   const wide = wideIn(geometry, view);
@@ -114,10 +120,15 @@ export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
         under,
         width,
         height,
-        margins: { left: 58, right: named ? CALLOUT_WIDTH + 44 : 22, top: 40, bottom: 52 },
+        margins: {
+          left: 58,
+          right: named ? CALLOUT_WIDTH + 44 : 22,
+          top: low ? 22 : 40,
+          bottom: low ? 8 : 52,
+        },
         degrees,
       }),
-    [wide, high, wall, under, width, height, named, degrees],
+    [wide, high, wall, under, width, height, named, low, degrees],
   );
   // cut through the middle of the chosen layer's compartment
   const room = (stack.layers[index] ?? stack.layers[0])?.room ?? geometry.rooms[0];
@@ -241,24 +252,26 @@ export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
               fill to {show.length(fill.heightMm)}
             </text>
           )}
-          <text
-            x={frame.centre.x}
-            y={height - 16}
-            textAnchor="middle"
-            fontSize="13.5"
-            className="quiet"
-            fill="currentColor"
-          >
-            {here ? (
-              `as it stands ${step?.kind === 'pour' ? `at pour ${index + 1}` : 'after that'}`
-            ) : (
-              <>
-                {show.length(view === 'section' ? geometry.floor.width : geometry.floor.length)} inside
-                {mould.linerMm > 0 && ` · liner ${show.length(mould.linerMm)} a side`}
-                {gapMm > 0 && ` · ${show.length(gapMm)} to the rim`}
-              </>
-            )}
-          </text>
+          {!low && (
+            <text
+              x={frame.centre.x}
+              y={height - 16}
+              textAnchor="middle"
+              fontSize="13.5"
+              className="quiet"
+              fill="currentColor"
+            >
+              {here ? (
+                `as it stands ${step?.kind === 'pour' ? `at pour ${index + 1}` : 'after that'}`
+              ) : (
+                <>
+                  {show.length(view === 'section' ? geometry.floor.width : geometry.floor.length)} inside
+                  {mould.linerMm > 0 && ` · liner ${show.length(mould.linerMm)} a side`}
+                  {gapMm > 0 && ` · ${show.length(gapMm)} to the rim`}
+                </>
+              )}
+            </text>
+          )}
           {named && (
             <Callouts
               layers={layers}

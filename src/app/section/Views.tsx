@@ -43,7 +43,7 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
   return (
     <>
       <MouldTabs className="hidden bench:flex" />
-      <div className="flex flex-wrap items-center gap-1 px-4 pt-3">
+      <div className="flex flex-wrap items-center gap-1 px-4 pt-3 short:flex-nowrap short:px-1 short:pt-0">
         <div className="flex min-w-0 items-center overflow-x-auto">
           {views.map((v) => (
             <button
@@ -65,7 +65,7 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
           onClick={() => dispatch(sectionFolded(true))}
         />
         <select
-          className={`field ml-auto h-8 w-28 px-1.5 text-sm ${look.when === 'cured' ? '' : 'border-accent font-bold'}`}
+          className={`field ml-auto h-8 w-28 px-1.5 text-sm short:hidden ${look.when === 'cured' ? '' : 'border-accent font-bold'}`}
           aria-label="Colours as they look"
           value={look.when}
           onChange={(event) =>
@@ -80,7 +80,7 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
         </select>
         {hasPatterns(plan) && (
           <label
-            className="flex items-center gap-1.5 text-sm"
+            className="flex items-center gap-1.5 text-sm short:hidden"
             title="How much a hand wavers. For looks alone: nothing is weighed by it"
           >
             <span className="quiet">Wavers</span>
@@ -107,7 +107,7 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
         )}
         {(flat || view === 'plan' || view === 'loaf') && chosen !== null && (
           <Button
-            className="border-base-300 bg-base-100"
+            className="border-base-300 bg-base-100 short:hidden"
             aria-pressed={moment === 'pour'}
             onClick={() => dispatch(momentShown(moment === 'pour' ? 'whole' : 'pour'))}
           >

@@ -16,14 +16,18 @@ function Figure({ name, value }: { readonly name: string; readonly value: string
   return (
     <span className="flex items-baseline gap-1.5 whitespace-nowrap">
       {name !== '' && <span className="quiet text-sm">{name}</span>}
-      <strong className="sm:text-lg">{value}</strong>
+      <strong className="text-lg">{value}</strong>
     </span>
   );
 }
 
 const ToShelf = memo(function ToShelf() {
   return (
-    <Link to="/" className="btn btn-ghost btn-sm gap-1 px-2" aria-label="To the shelf">
+    <Link
+      to="/"
+      className="btn btn-ghost btn-sm gap-1 px-2 max-bench:min-h-11 max-bench:min-w-11"
+      aria-label="To the shelf"
+    >
       <ChevronLeft className="size-4" aria-hidden="true" />
       <span className="hidden sm:inline">Shelf</span>
     </Link>
@@ -57,7 +61,11 @@ const UndoRedo = memo(function UndoRedo() {
 
 function Name() {
   const { name } = usePresent();
-  return <h1 className="min-w-0 flex-1 basis-[70%] truncate text-xl sm:flex-none sm:basis-auto">{name}</h1>;
+  return (
+    <h1 className="min-w-0 flex-1 basis-[60%] truncate text-xl sm:flex-none sm:basis-auto short:text-base">
+      {name}
+    </h1>
+  );
 }
 
 /** What does not change with the plan. */
@@ -76,13 +84,13 @@ export function Head() {
   const bars = useFigure((c) => barsText(c.moulds));
   const show = useShow(useFigure((c) => c.plan.units));
   return (
-    <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-1.5 border-b bench:gap-x-3 bg-base-100 px-2 py-1 sm:px-4">
+    <header className="no-print rule flex min-h-14 flex-wrap items-center gap-x-1.5 border-b bg-base-100 px-2 py-1 sm:px-4 short:min-h-11 short:py-0 bench:gap-x-3 away:hidden">
       <ToShelf />
       <Name />
       <PlanDetails />
       <SaveNote />
       <UndoRedo />
-      <div className="order-last ml-auto flex basis-full items-baseline justify-between gap-3 px-1 sm:order-none sm:basis-auto sm:gap-4 bench:gap-6">
+      <div className="ml-auto hidden items-baseline gap-4 px-1 md:flex bench:gap-6">
         {weights && (
           <>
             <Figure name="batter" value={show.mass(weights.batterG)} />
@@ -91,7 +99,9 @@ export function Head() {
         )}
         <Figure name="" value={bars} />
       </div>
-      <Tools />
+      <span className="ml-auto flex items-center md:ml-0">
+        <Tools />
+      </span>
     </header>
   );
 }

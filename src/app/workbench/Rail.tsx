@@ -50,7 +50,7 @@ function RailLink({ of: { station, name, line } }: { readonly of: StationEntry }
     <NavLink
       to={station}
       className={({ isActive }) =>
-        `flex min-w-0 items-start gap-1.5 border-b-4 px-2 py-1.5 sm:px-3 sm:py-2 bench:flex-none bench:gap-2.5 bench:border-b-0 bench:border-l-4 bench:px-4 bench:py-2.5 ${isActive ? 'border-accent bg-base-100' : 'border-transparent hover:bg-base-100/60'}`
+        `flex min-h-10 min-w-0 shrink-0 items-center gap-1 border-b-4 px-2 whitespace-nowrap sm:items-start sm:px-3 sm:py-2 sm:whitespace-normal short:items-center short:px-2 short:py-0 short:whitespace-nowrap bench:flex-none bench:gap-2.5 bench:border-b-0 bench:border-l-4 bench:px-4 bench:py-2.5 ${isActive ? 'border-accent bg-base-100' : 'border-transparent hover:bg-base-100/60'}`
       }
     >
       <span className="mt-0.5 shrink-0">
@@ -58,7 +58,7 @@ function RailLink({ of: { station, name, line } }: { readonly of: StationEntry }
       </span>
       <span className="grid min-w-0">
         <span className="font-bold">{name}</span>
-        <span className="quiet hidden text-sm leading-tight sm:block">{says}</span>
+        <span className="quiet hidden text-sm leading-tight sm:block short:hidden">{says}</span>
       </span>
     </NavLink>
   );
@@ -69,7 +69,7 @@ export function Rail() {
   return (
     <nav
       aria-label="Stations"
-      className="no-print rule grid grid-cols-4 border-b sm:grid-cols-7 bench:flex bench:min-h-0 bench:flex-col bench:overflow-y-auto bench:border-r bench:border-b-0 bench:py-3"
+      className="no-print rule flex min-w-0 flex-1 overflow-x-auto max-sm:contents sm:grid sm:grid-cols-7 short:flex bench:flex bench:min-h-0 bench:flex-none bench:flex-col bench:overflow-y-auto bench:border-r bench:border-b-0 bench:py-3"
     >
       {STATIONS.map((s) => (
         <RailLink key={s.station} of={s} />

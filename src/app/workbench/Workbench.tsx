@@ -18,6 +18,7 @@ import { Head } from './Head.tsx';
 import { NotOpen } from './NotOpen.tsx';
 import { PartOfPlan } from './PartOfPlan.tsx';
 import { Rail } from './Rail.tsx';
+import { useAway } from './useAway.ts';
 import { usePanelScroll } from './usePanelScroll.ts';
 import { useShortcuts } from './useShortcuts.ts';
 
@@ -37,53 +38,66 @@ const WIDE: Readonly<Record<string, string>> = {
  */
 const SMALL = '(max-width: 61.99rem)';
 
-/** On a phone the section is folded until it is asked for, on a tablet it is open until it is folded away. */
-const STRIP: Readonly<Record<string, string>> = { null: 'sm:hidden', true: '', false: 'hidden' };
+/**
+ * On a phone the section is folded until it is asked for, but in Design; on a tablet it is open until it is
+ * folded away. In a low window it stands beside the panel.
+ */
+const SHOWN = 'h-[34dvh] sm:h-[38dvh] short:h-auto short:w-[42%]';
+const FOLDED: Readonly<Record<string, string>> = { null: 'sm:hidden', true: '', false: 'hidden' };
 const OPEN: Readonly<Record<string, string>> = {
-  null: 'hidden h-[38dvh] sm:flex',
+  null: `hidden sm:flex ${SHOWN}`,
   true: 'hidden',
-  false: 'flex h-[38dvh]',
+  false: `flex ${SHOWN}`,
 };
 
 function OpenPlan() {
   useShortcuts();
   const panel = usePanelScroll();
-  const folded = useAppSelector((s) => s.desk.folded);
+  const asked = useAppSelector((s) => s.desk.folded);
   const small = useMedia(SMALL);
+  const away = useAway(panel);
   const station = useLocation().pathname.split('/')[3] ?? 'design';
+  const folded = String(asked ?? (station === 'design' ? false : null));
   return (
-    <div className="relative flex min-h-0 flex-1 flex-col overflow-clip print:block print:overflow-visible">
+    <div
+      data-away={away ? '' : undefined}
+      className="relative flex min-h-0 flex-1 flex-col overflow-clip print:block print:overflow-visible"
+    >
       <Head />
       <ConflictBanner />
       <div
         className={`flex min-h-0 flex-1 flex-col bench:grid print:block ${WIDE[station] ?? 'bench:grid-cols-[11.5rem_minmax(0,1fr)_24rem]'}`}
       >
-        <Rail />
+        <div className="no-print rule flex shrink-0 border-b max-sm:grid max-sm:grid-cols-4 short:flex away:hidden bench:contents">
+          {small && (
+            <div className={`rule shrink-0 max-sm:order-last sm:border-r ${FOLDED[folded] ?? ''}`}>
+              <PartOfPlan what="The loaf">
+                <FoldedSection />
+              </PartOfPlan>
+            </div>
+          )}
+          <Rail />
+        </div>
         {small && <Introduction of="stations" small />}
         {small && <MouldTabs className="flex" />}
-        {small && (
-          <div className={`no-print rule shrink-0 border-b ${STRIP[String(folded)] ?? ''}`}>
+        <div className="flex min-h-0 flex-1 flex-col short:flex-row bench:contents print:block">
+          <section
+            aria-label="Views of the loaf"
+            className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[folded] ?? ''}`}
+          >
             <PartOfPlan what="The loaf">
-              <FoldedSection />
+              <Views editable={station === 'design'} timed={station === 'clock'} />
             </PartOfPlan>
-          </div>
-        )}
-        <section
-          aria-label="Views of the loaf"
-          className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[String(folded)] ?? ''}`}
-        >
-          <PartOfPlan what="The loaf">
-            <Views editable={station === 'design'} timed={station === 'clock'} />
-          </PartOfPlan>
-        </section>
-        <main
-          ref={panel}
-          className="rule relative min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0"
-        >
-          <PartOfPlan what="This station" station={station}>
-            <Outlet />
-          </PartOfPlan>
-        </main>
+          </section>
+          <main
+            ref={panel}
+            className="rule relative min-h-0 flex-1 overflow-y-auto border-t bg-base-100 bench:border-t-0 bench:border-l print:overflow-visible print:border-0"
+          >
+            <PartOfPlan what="This station" station={station}>
+              <Outlet />
+            </PartOfPlan>
+          </main>
+        </div>
       </div>
       <PartOfPlan what="The drip line">
         <DripLine />

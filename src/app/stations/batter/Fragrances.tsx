@@ -92,7 +92,7 @@ function FragranceBody({ fragrance }: { readonly fragrance: Fragrance }) {
   return (
     <>
       <Doses list="fragrances" addition={fragrance} name={fragrance.name} amountIn="percent" />
-      <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-3">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] items-start gap-3">
         <PercentField
           label="Certificate limit, of the bar"
           value={limitPercent}

@@ -30,7 +30,7 @@ export function HandPace() {
   const given = plan.clock.pace !== undefined;
   return (
     <StationFold id="pace" title="How long you take" state={given ? 'your own times' : 'as is usual'}>
-      <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(8.5rem,1fr))] items-end gap-3">
         {POURS.map(({ how, label }) => (
           <FigureField
             key={how}

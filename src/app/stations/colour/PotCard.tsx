@@ -47,18 +47,6 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
           value={pot.name}
           onValue={(name, g) => change({ name }, g)}
         />
-        {!ofSecond && (
-          <PercentField
-            label="Share poured"
-            className="w-24"
-            decimals={1}
-            value={share}
-            // a share is of the first mould’s pours: with designs of their own beside it, it is no pot’s to
-            // set
-            disabled={!poured || plan.others.some((o) => o.design === 'own')}
-            onValue={(percent, g) => edit((p) => setPotShare(p, pot.id, percent), g)}
-          />
-        )}
         {!poured && plan.pots.length > 1 && (
           <IconButton
             icon={Trash2}
@@ -96,6 +84,18 @@ export function PotCard({ pot, states }: { readonly pot: Pot; readonly states: r
       <StirredIn pot={pot} />
       <Fold title="More" state={moreText(pot)}>
         <div className="flex flex-wrap items-end gap-3">
+          {!ofSecond && (
+            <PercentField
+              label="Share poured"
+              className="w-24"
+              decimals={1}
+              value={share}
+              // a share is of the first mould’s pours: with designs of their own beside it, it is no pot’s to
+              // set
+              disabled={!poured || plan.others.some((o) => o.design === 'own')}
+              onValue={(percent, g) => edit((p) => setPotShare(p, pot.id, percent), g)}
+            />
+          )}
           <TextField
             label="Letter"
             className="w-16"

@@ -35,7 +35,7 @@ export function PotsPage() {
 const NEWEST = 'newest';
 
 function Pots() {
-  const { plan, computed, edit, show } = usePlan('weights', 'graded');
+  const { plan, computed, edit } = usePlan('weights', 'graded');
   const ofSecond = useOfSecond();
   const states = useStates(computed);
   const dispatch = useAppDispatch();
@@ -71,20 +71,14 @@ function Pots() {
         </ul>
       </Group>
       <div>
-        {computed.weights && (
-          <StationFold
-            id="pot-weights"
-            title={plan.divide.kind === 'before-lye' ? 'Portions' : 'Weights'}
-            state={show.mass(computed.weights.batterG)}
-          >
-            <PotWeights weights={computed.weights} />
-          </StationFold>
-        )}
-        {!ofSecond && (
-          <StationFold id="divided" title="Divided" state={DIVIDED[plan.divide.kind]}>
-            <DivideFields />
-          </StationFold>
-        )}
+        <StationFold
+          id="divided"
+          title={plan.divide.kind === 'before-lye' ? 'Portions' : 'Weights'}
+          state={DIVIDED[plan.divide.kind]}
+        >
+          {!ofSecond && <DivideFields />}
+          {computed.weights && <PotWeights weights={computed.weights} />}
+        </StationFold>
         <StationFold id="seen" title="Plain soap, and how the loaf is drawn" state={seenText(look)}>
           <PlainSoap />
           <LookFields />

@@ -1,5 +1,6 @@
 import { Dexie } from 'dexie';
 import { ASIDE } from './tables/aside.ts';
+import { BIN } from './tables/bin.ts';
 import { BATCHES, EVENTS } from './tables/batches.ts';
 import { COLORANTS } from './tables/colorants.ts';
 import { DRAFTS } from './tables/drafts.ts';
@@ -26,9 +27,10 @@ const TABLES = [
   SETTINGS,
   ASIDE,
   MARKS,
+  BIN,
 ];
 
-const VERSION = 6;
+const VERSION = 7;
 
 /** IndexedDB's number of a Dexie version. */
 const DEXIE_FACTOR = 10;

@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { faultScript, type FaultName } from '../soak/storageFaults.ts';
 import { inStore, storedIn, storedPlan } from './support/stored.ts';
-import { fieldValue, saved, studio, type, unfold } from './support/studio.ts';
+import { fieldValue, saved, studio, type, unfold, openPot } from './support/studio.ts';
 
 const SLATE = 'demo-slate-beds';
 const mould = `/plan/${SLATE}/mould`;
@@ -333,7 +333,7 @@ describe('storage that fails', () => {
   it('is told for what is imported, duplicated, and undone of a delete', async () => {
     const page = await withFault('writes refused', 'later', '/');
     await page.getByRole('button', { name: 'Delete Slate Beds' }).click();
-    await page.getByText('“Slate Beds” is off the shelf').waitFor();
+    await page.getByText('“Slate Beds” is in the bin').waitFor();
     await page.evaluate('window.broken = true');
     await page.getByRole('button', { name: 'Undo' }).click();
     await page.getByText('“Slate Beds” could not be put back').waitFor();
@@ -527,6 +527,8 @@ describe('damaged records', () => {
     await s.go(mould);
     await page.getByText('“Bent” is damaged as it is stored').waitFor();
     await page.goto(`${s.url()}/plan/${SLATE}/colour/pots`);
+    await openPot(page, 'A');
+    await unfold(page, 'More');
     await page.getByRole('button', { name: 'Colour of pot A' }).click();
     await page.getByText('“Pale” is damaged as it is stored').waitFor();
   });

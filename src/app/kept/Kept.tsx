@@ -18,6 +18,9 @@ import { LibraryPage } from '../parts/LibraryPage.tsx';
 import { useLive } from '../parts/useLive.ts';
 import { Waiting } from '../shelf/Waiting.tsx';
 import { Batches } from './Batches.tsx';
+import { ExportAll } from './ExportAll.tsx';
+import { Bin } from './Bin.tsx';
+import { KIND_WORDS } from './kindWords.ts';
 import { Button } from '../kit/Button.tsx';
 
 /** What is counted, and what a maker calls it. */
@@ -31,16 +34,6 @@ const COUNTED = [
 
 const counts: Query<readonly { readonly name: string; readonly count: number }[]> = (db) =>
   Promise.all(COUNTED.map(async ({ table, name }) => ({ name, count: await countOf(db, table) })));
-
-const KINDS: Readonly<Record<string, string>> = {
-  plans: 'plan',
-  moulds: 'mould',
-  colorants: 'colorant',
-  palettes: 'palette',
-  supplies: 'supply',
-  batches: 'batch',
-  drafts: 'unstored work',
-};
 
 /**
  * What this browser keeps for Drip Line: how much, how safely, what waits for a decision, what was set aside.
@@ -95,12 +88,14 @@ export function Kept() {
             {said !== null && <p className="text-sm">{said}</p>}
             <p className="quiet text-sm">
               Everything stays in this browser, on this machine. Clearing its data for this site takes it all
-              away: export the plans that matter, from the shelf.
+              away: export everything now and then. The shelf takes the file in again, under Import.
             </p>
+            <ExportAll />
           </Group>
           <div className="-mx-8">
             <Waiting />
           </div>
+          <Bin />
           <Batches />
           {aside.length > 0 && (
             <Group title="Set aside">
@@ -109,7 +104,7 @@ export function Kept() {
                 {aside.map((a) => (
                   <li key={a.id} className="rule flex flex-wrap items-center gap-2 border-b py-1.5">
                     <span className="min-w-0 flex-1 truncate">
-                      {KINDS[a.table] ?? a.table} “{a.key}”
+                      {KIND_WORDS[a.table] ?? a.table} “{a.key}”
                     </span>
                     <Button onClick={() => exportRaw(a.key, a.record)}>Export as stored</Button>
                     <Button onClick={() => void ask((db) => dropAside(db, a.id))}>Delete for good</Button>

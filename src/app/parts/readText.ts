@@ -8,8 +8,8 @@ const MOST_BYTES = MOST_CHARACTERS * 4;
  * The text of a chosen file. One that cannot be read, or is far too large, comes back as a fault that says
  * so.
  */
-export async function readText(file: File): Promise<Result<string>> {
-  if (file.size > MOST_BYTES)
+export async function readText(file: File, most = MOST_BYTES): Promise<Result<string>> {
+  if (file.size > most)
     return fail('too-large', `${file.size} bytes is more than any file of Drip Line has`, 'file');
   try {
     return ok(await file.text());

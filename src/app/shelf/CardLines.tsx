@@ -1,5 +1,6 @@
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { mouldNames } from '../../core/plan/moulds.ts';
+import { plural } from '../../core/units/words.ts';
 import { formatMass } from '../../core/units/format.ts';
 import { useCardFacts } from './useCardFacts.ts';
 
@@ -18,7 +19,7 @@ export function CardLines({ plan }: { readonly plan: Plan }) {
       <p className="quiet truncate text-sm">{[...mouldNames(plan).values()].join(' + ')}</p>
       <p className="quiet text-sm whitespace-nowrap">
         {facts?.batterG !== undefined && `${formatMass(facts.batterG, mass, Math.max(1, scaleStepG))} · `}
-        {facts && facts.bars > 0 && `${facts.bars} bars · `}
+        {facts && facts.bars > 0 && `${plural(facts.bars, 'bar')} · `}
         {DATE.format(new Date(plan.changed))}
       </p>
       {facts?.trouble && (

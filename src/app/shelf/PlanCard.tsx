@@ -33,17 +33,18 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
     saveFile(planFileName(newest), writePlanFile(newest), 'application/json');
   };
   return (
-    <article className="group grid grid-cols-[minmax(0,1fr)] gap-2" aria-label={plan.name}>
+    <article className="group relative grid grid-cols-[minmax(0,1fr)] gap-2" aria-label={plan.name}>
       <Link
         to={`/plan/${plan.id}/design`}
-        className="grid h-44 items-end justify-items-center border-b-[5px] border-(--wood-line) transition-colors hover:bg-base-100"
+        className="grid h-44 items-end justify-items-center border-b-[5px] border-(--wood-line) transition-colors group-hover:bg-base-100 after:absolute after:inset-0"
         aria-label={`Open ${plan.name}`}
       >
         <PlanThumb plan={plan} remember={`${plan.id} ${plan.changed}`} width={206} height={160} />
       </Link>
       <div className="flex items-center justify-between gap-1 px-3">
         <h2 className="min-w-0 truncate text-base">{plan.name}</h2>
-        <div className="flex shrink-0">
+        {/* the whole card opens its plan, but for what is pressed on it */}
+        <div className="relative flex shrink-0">
           <IconButton
             icon={Copy}
             label={`Duplicate ${plan.name}`}

@@ -3,6 +3,7 @@ import { lazy, Suspense, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useAppDispatch } from '../../store/store.ts';
 import { toastShown } from '../../store/toastSlice.ts';
+import type { Brought } from '../../store/keeping/archive.ts';
 import { Loading } from '../parts/Loading.tsx';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
 import type { Refusal } from './importFiles.ts';
@@ -25,6 +26,13 @@ const ORDER_WORDS: Readonly<Record<Order, string>> = {
   colour: 'by colour',
 };
 
+/** "Of the library: 12 taken; Heather mica stays as it is here" */
+const broughtText = ({ taken, stayed, refused }: Brought): readonly string[] => [
+  `Of the library: ${taken} taken` +
+    (stayed.length > 0 ? `; as they are here stay ${stayed.slice(0, 6).join(', ')}` : '') +
+    (refused > 0 ? `; ${refused} could not be read` : ''),
+];
+
 export function Shelf() {
   const shelf = useShelf();
   const entries = shelf === 'unreadable' ? undefined : shelf;
@@ -44,6 +52,7 @@ export function Shelf() {
     const said = [
       ...(result.plans.length > 0 ? [`On the shelf: ${names(result.plans)}`] : []),
       ...(result.batches.length > 0 ? [`Batches kept: ${names(result.batches)}`] : []),
+      ...(result.library ? broughtText(result.library) : []),
     ];
     setTaken(said.length > 0);
     if (said.length > 0) dispatch(toastShown({ text: said.join('. '), tone: 'plain' }));

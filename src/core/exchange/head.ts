@@ -30,8 +30,9 @@ export function readHead(
   text: string,
   what: string,
   wanted: { readonly format: string; readonly version: number },
+  most = MOST_CHARACTERS,
 ): Result<{ readonly version: number; readonly body: Record<string, unknown> }> {
-  if (text.length > MOST_CHARACTERS)
+  if (text.length > most)
     return fail('too-large', `${text.length} characters is more than a ${what} file has`, 'file');
   let value: unknown;
   try {

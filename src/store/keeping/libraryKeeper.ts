@@ -1,6 +1,7 @@
 import { dequal } from 'dequal/lite';
 import type { DripLineDatabase } from '../database.ts';
 import type { Gesture } from '../gesture.ts';
+import { BIN, intoBin } from '../tables/bin.ts';
 import { rowsOf, thingRecord, type Kind, type Seen } from '../tables/kind.ts';
 import { newRevision } from '../tables/revisions.ts';
 import { withStorage } from './storage.ts';
@@ -151,7 +152,7 @@ export class LibraryKeeper<T> {
   async #write(key: string, item: Item<T>, next: T | null): Promise<boolean> {
     const { merge, apart, usual } = this.#kind;
     const rows = rowsOf(this.#db, this.#kind);
-    return this.#db.transaction('rw', rows, async () => {
+    return this.#db.transaction('rw', [rows.name, BIN.name], async () => {
       const there = await rows.get(key);
       const known = there ? item.own.has(there.revision) : item.own.size === 0 && item.start === null;
       if (!known && there?.revision !== item.start?.revision) {
@@ -162,6 +163,14 @@ export class LibraryKeeper<T> {
             : theirs;
       }
       if (next === null) {
+        // what was made in the same breath was never there
+        if (there && item.start)
+          await intoBin(this.#db, {
+            table: this.#kind.table,
+            key,
+            name: this.#kind.nameOf(item.start.value),
+            record: there,
+          });
         await rows.delete(key);
         return false;
       }

@@ -79,7 +79,7 @@ export async function removePlan(plan: Plan): Promise<void> {
       });
     await keeper.giveUp(plan.id);
     if (taken)
-      store.dispatch(toastShown({ text: `“${plan.name}” is off the shelf.`, tone: 'plain', restore: taken }));
+      store.dispatch(toastShown({ text: `“${plan.name}” is in the bin.`, tone: 'plain', restore: taken }));
   } catch (error) {
     say(`“${plan.name}” could not be taken off the shelf. ${TROUBLE_WORDS[failed(error)]}`);
   }

@@ -6,6 +6,7 @@ import type { Plan } from '../../core/plan/planSchema.ts';
 import { PLAN_VERSION } from '../../core/plan/planVersion.ts';
 import { newPlanId, PAGE_ID } from '../page.ts';
 import { BATCHES, EVENTS, hasBatch, putBatch, putFound } from './batches.ts';
+import { BIN, intoBin, outOfBin, type BinRecord } from './bin.ts';
 import { HISTORIES, histories, type HistoryRecord } from './histories.ts';
 import { newRevision, writeOn, type Written } from './revisions.ts';
 import { reshaped, type Old, type Revised, type TableHistory } from './table.ts';
@@ -158,23 +159,42 @@ export const addPlans = (db: Dexie, plans: readonly Plan[]): Promise<readonly Pl
 export interface Taken {
   readonly record: PlanRecord;
   readonly history: HistoryRecord | undefined;
+  /** what it is known by in the bin; absent: it was never stored, and is not there */
+  readonly binned?: string;
 }
 
-/** Take a plan out and hand back what was taken, so that `restorePlan` can undo it. */
+/** Put a plan into the bin, and hand back what was taken, so that `restorePlan` can undo it. */
 export const deletePlan = (db: Dexie, id: string): Promise<Taken | undefined> =>
-  db.transaction('rw', rows(db), histories(db), async () => {
+  db.transaction('rw', [PLANS.name, HISTORIES.name, BIN.name], async () => {
     const [record, history] = await Promise.all([rows(db).get(id), histories(db).get(id)]);
     await rows(db).delete(id);
     await histories(db).delete(id);
-    return record && { record, history };
+    if (!record) return undefined;
+    const { name } = record;
+    const binned = await intoBin(db, {
+      table: PLANS.name,
+      key: id,
+      name,
+      record,
+      ...(history ? { history } : {}),
+    });
+    return { record, history, binned };
   });
+
+/** A plan of the bin, as a delete took it away. */
+export const takenOf = ({ id, record, history }: BinRecord): Taken => ({
+  record: record as PlanRecord,
+  history: history as HistoryRecord | undefined,
+  binned: id,
+});
 
 /**
  * Put a deleted plan back. Where a plan of that id is stored again meanwhile, that one stays and the deleted
  * one comes back beside it; the plan as it came back is returned.
  */
-export const restorePlan = (db: Dexie, { record, history }: Taken): Promise<Plan> =>
-  db.transaction('rw', [...ADDED_TO, HISTORIES.name], async () => {
+export const restorePlan = (db: Dexie, { record, history, binned }: Taken): Promise<Plan> =>
+  db.transaction('rw', [...ADDED_TO, HISTORIES.name, BIN.name], async () => {
+    if (binned !== undefined) await outOfBin(db, binned);
     const written = await writeOn(rows(db), record.id, null, record);
     if (written.kind === 'written') {
       if (history) await histories(db).put(history);

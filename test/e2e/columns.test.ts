@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { pictureOf, sharp } from './support/pictures.ts';
-import { saved, seriousFaults, studio, type as typeIn } from './support/studio.ts';
+import { saved, seriousFaults, studio, type as typeIn, unfold } from './support/studio.ts';
 
 const fieldIn = (page: Page, column: string, label: string) =>
   page.getByRole('group', { name: column, exact: true }).getByLabel(label, { exact: true });
@@ -17,7 +17,7 @@ describe('several columns in the browser', () => {
 
   it('one more stands where there is room; dragged, turned and drawn at its corners in the plan', async () => {
     const page = at.page();
-    await at.go('/plan/demo-basalt-columns/mould');
+    await at.go('/plan/demo-basalt-columns/mould#inside');
     await page.getByRole('button', { name: 'One more' }).click();
     const first = page.getByRole('group', { name: 'Column 1', exact: true });
     await first.waitFor();
@@ -66,7 +66,7 @@ describe('several columns in the browser', () => {
 
   it('what cannot stand is said at its field with its number, and the picture stays', async () => {
     const page = at.page();
-    await at.go('/plan/demo-basalt-columns/mould');
+    await at.go('/plan/demo-basalt-columns/mould#inside');
     await page.getByRole('button', { name: 'One more' }).click();
     await page.getByRole('button', { name: 'Plan', exact: true }).click();
     await sharp(page);
@@ -89,7 +89,7 @@ describe('several columns in the browser', () => {
 
   it('poured over all of them or over one; pulled together, with what goes into each hole on the sheet', async () => {
     const page = at.page();
-    await at.go('/plan/demo-basalt-columns/mould');
+    await at.go('/plan/demo-basalt-columns/mould#inside');
     await page.getByRole('button', { name: 'One more' }).click();
     await enter(page, 'Column 2', 'Across', '20');
     await page.getByRole('link', { name: /Design/ }).click();
@@ -116,6 +116,7 @@ describe('several columns in the browser', () => {
     expect(await pictureOf(canvas)).to.equal(both);
     // taken out again, one is left and the choice with it
     await page.getByRole('link', { name: /Mould/ }).click();
+    await unfold(page, 'What stands in it');
     await page.getByRole('button', { name: 'Take column 1 out' }).click();
     await page.getByRole('group', { name: 'Column', exact: true }).waitFor();
     await typeIn(page, 'Across', '30');

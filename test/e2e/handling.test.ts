@@ -294,9 +294,9 @@ describe('what a mould gives', () => {
     const page = s.page();
     await begin(page, 'Straight layers');
     await page.getByRole('link', { name: /^.*Mould/ }).click();
-    await page.getByLabel('Start from').selectOption({ label: 'Slab for 27 bars' });
+    await page.getByLabel('Poured in', { exact: true }).selectOption({ label: 'Slab for 27 bars' });
     await page.getByText('27 bars', { exact: true }).first().waitFor();
-    await page.getByLabel('Start from').selectOption({ label: 'Standing tube, 3 in' });
+    await page.getByLabel('Poured in', { exact: true }).selectOption({ label: 'Standing tube, 3 in' });
     await page.getByRole('link', { name: /^.*Cut/ }).click();
     await page.getByRole('heading', { name: 'Cut into discs' }).waitFor();
     await page.getByRole('button', { name: 'Bars', exact: true }).click();

@@ -9,7 +9,7 @@ describe('the mould station', () => {
 
   it('takes a starter mould and shows its volume beside the rule of thumb', async () => {
     const page = s.page();
-    await page.getByLabel('Start from').selectOption('Tall slim loaf, 12 in');
+    await page.getByLabel('Poured in', { exact: true }).selectOption('Tall slim loaf, 12 in');
     // inside a 0.3 mm liner: 304.2 x 62.9 x 94.95 mm
     expect(await fact('To the rim')).to.equal('1\u202f817 ml');
     expect(await fact('Rule of thumb')).to.match(/^≈\s*1\s\d{3} g$/);

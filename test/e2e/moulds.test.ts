@@ -6,8 +6,10 @@ import { saved, studio, type, unfold } from './support/studio.ts';
 
 const card = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
 
-const add = (page: Page, mould: string): Promise<unknown> =>
-  page.getByLabel('Another mould from the same batch').selectOption({ label: mould });
+const add = async (page: Page, mould: string): Promise<unknown> => {
+  await unfold(page, 'Another mould beside it');
+  return page.getByLabel('Another mould from the same batch').selectOption({ label: mould });
+};
 
 const station = async (page: Page, name: string): Promise<void> => {
   await page.getByRole('link', { name: new RegExp(name) }).click();

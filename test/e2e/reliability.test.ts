@@ -536,6 +536,7 @@ describe('damaged records', () => {
   it('one mould is not put over another of its name unasked', async () => {
     const page = s.page();
     await s.go(mould);
+    await unfold(page, 'My moulds');
     await page.getByRole('button', { name: 'Keep this mould' }).click();
     const [file] = await Promise.all([
       page.waitForEvent('download'),

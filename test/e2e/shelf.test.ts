@@ -254,8 +254,8 @@ describe('a plan to begin others from', () => {
 
   it('or is poured in another mould, with what differs listed before it is made', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/mould');
-    await page.getByLabel('Poured in').selectOption({ label: 'Wooden loaf, 1.2 kg' });
+    await s.go('/plan/demo-slate-beds/mould#elsewhere');
+    await page.getByLabel('In the mould').selectOption({ label: 'Wooden loaf, 1.2 kg' });
     const row = (what: string) => page.getByRole('row', { name: new RegExp(`^${what}`) });
     await row('Mould').getByText('Wooden loaf, 1.2 kg').waitFor();
     const grams = (await row('Batter').getByRole('cell').allInnerTexts()).map((t) =>

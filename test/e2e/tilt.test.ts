@@ -3,7 +3,7 @@ import { decode } from 'fast-png';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { openTilt } from './support/line.ts';
-import { fieldValue, saved, studio, type } from './support/studio.ts';
+import { fieldValue, saved, studio, type, unfold } from './support/studio.ts';
 
 const drop = (page: Page, nth: number) => page.getByRole('button', { name: new RegExp(`^Pour ${nth}:`) });
 
@@ -314,6 +314,7 @@ describe('moulds of every kind', () => {
 
   it('takes a divider and a column, and refuses them outside the mould', async () => {
     const page = s.page();
+    await unfold(page, 'What stands in it');
     await page.getByRole('button', { name: 'Put one in' }).click();
     await type(page, 'Wall 1, from the left', '200 mm');
     await page.getByText(/walls at 200 mm do not leave 8 mm/).waitFor();
@@ -332,6 +333,7 @@ describe('moulds of every kind', () => {
     const page = s.page();
     await type(page, 'Name', 'My long loaf');
     await type(page, 'Length', '300 mm');
+    await unfold(page, 'My moulds');
     await page.getByRole('button', { name: 'Keep this mould' }).click();
     const [download] = await Promise.all([
       page.waitForEvent('download'),
@@ -339,11 +341,12 @@ describe('moulds of every kind', () => {
     ]);
     expect(download.suggestedFilename()).to.equal('my-long-loaf.dripline-mould.json');
     await s.go('/plan/demo-copper-weir/mould');
-    await page.getByLabel('Start from').selectOption('My long loaf (mine)');
+    await page.getByLabel('Poured in', { exact: true }).selectOption('My long loaf (mine)');
     expect(await fieldValue(page, 'Length')).to.equal('300 mm');
     await type(page, 'Length', '320 mm');
+    await unfold(page, 'My moulds');
     await page.getByRole('button', { name: /Keep the change/ }).click();
-    await s.go('/plan/demo-slate-beds/mould');
+    await s.go('/plan/demo-slate-beds/mould#my-moulds');
     expect(await fieldValue(page, 'Length')).to.equal('300 mm');
     await page.locator('input[aria-label="Mould file"]').setInputFiles({
       name: 'bad.json',

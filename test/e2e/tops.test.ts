@@ -190,6 +190,7 @@ describe('tops in the browser', () => {
       .getByRole('link', { name: /Mould\b/ })
       .first()
       .click();
+    await unfold(page, 'What stands in it');
     await page.getByRole('button', { name: 'Take it out' }).last().click();
     await page.getByText('None: the loaf stands as it is poured.').waitFor();
     await page

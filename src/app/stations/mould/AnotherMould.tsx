@@ -7,7 +7,6 @@ import { computePlan } from '../../../core/computed/compute.ts';
 import { bringPlans } from '../../../store/keeping/newPlans.ts';
 import { newPlanId } from '../../../store/page.ts';
 import { Picker } from '../../parts/Picker.tsx';
-import { Group } from '../../parts/Station.tsx';
 import { useComputed, usePresent } from '../../parts/usePlan.ts';
 import { useMouldChoice } from './useMouldChoice.ts';
 import { Button } from '../../kit/Button.tsx';
@@ -40,9 +39,12 @@ export function AnotherMould() {
     if (brought) await navigate(`/plan/${brought.id}/design`);
   };
   return (
-    <Group title="The same design in another mould">
+    <>
+      <p className="quiet text-sm">
+        Makes a new plan on the shelf, poured in the mould you choose. This plan stays as it is.
+      </p>
       <Picker
-        label="Poured in"
+        label="In the mould"
         value={chosen}
         options={[{ value: NONE, label: 'choose a mould' }, ...options]}
         onPick={setChosen}
@@ -80,6 +82,6 @@ export function AnotherMould() {
           </Button>
         </>
       )}
-    </Group>
+    </>
   );
 }

@@ -1,11 +1,14 @@
+import { columnsIn } from '../../../core/mould/column.ts';
+import { plural } from '../../../core/units/words.ts';
 import type { Mould } from '../../../core/mould/schema.ts';
 import { Choice } from '../../kit/Choice.tsx';
 import { Group, Station } from '../../parts/Station.tsx';
+import { StationFold } from '../../parts/StationFold.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { AnotherMould } from './AnotherMould.tsx';
-import { BatchMoulds } from './BatchMoulds.tsx';
+import { BatchMoulds, MouldBeside } from './BatchMoulds.tsx';
 import { FillFields } from './FillFields.tsx';
 import { InsideThings } from './InsideThings.tsx';
 import { MatFields } from './MatFields.tsx';
@@ -67,12 +70,38 @@ export function MouldStation() {
           </p>
         )}
       </Group>
-      <InsideThings />
-      <MatFields />
       <FillFields />
       <MouldVolume />
-      <OwnMoulds />
-      <AnotherMould />
+      <div>
+        <StationFold id="inside" title="What stands in it" state={insideText(mould)}>
+          <InsideThings />
+          <MatFields />
+        </StationFold>
+        <StationFold
+          id="beside"
+          title="Another mould beside it"
+          state={plan.others.length === 0 ? 'none' : plural(plan.others.length, 'more')}
+        >
+          <MouldBeside />
+        </StationFold>
+        <StationFold id="elsewhere" title="The same design in another mould" state="a plan by itself">
+          <AnotherMould />
+        </StationFold>
+        <StationFold id="my-moulds" title="My moulds">
+          <OwnMoulds />
+        </StationFold>
+      </div>
     </Station>
   );
+}
+
+/** "a divider, 2 columns" */
+function insideText(mould: Mould): string {
+  const columns = columnsIn(mould).length;
+  const list = [
+    ...(mould.divider ? ['a divider'] : []),
+    ...(columns > 0 ? [plural(columns, 'column')] : []),
+    ...(mould.mat ? ['a texture mat'] : []),
+  ];
+  return list.length === 0 ? 'nothing' : list.join(', ');
 }

@@ -8,7 +8,6 @@ import { DamagedList } from '../../parts/Damaged.tsx';
 import { FilePicker } from '../../parts/FilePicker.tsx';
 import { Refused } from '../../parts/Refused.tsx';
 import { useFileTaken } from '../../parts/useFileTaken.ts';
-import { Group } from '../../parts/Station.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
 import { useBench } from '../../parts/usePlan.ts';
 import { useOwnMoulds } from './useOwnMoulds.ts';
@@ -30,7 +29,7 @@ export function OwnMoulds() {
     seen(mould.name) ? setAsked(mould) : keep(mould),
   );
   return (
-    <Group title="My moulds">
+    <>
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => keep(plan.mould)}>
           {known ? `Keep the change to “${plan.mould.name}”` : 'Keep this mould'}
@@ -70,6 +69,6 @@ export function OwnMoulds() {
       <p className="quiet text-sm">
         Plans keep their own copy: changing a mould here changes no plan made before.
       </p>
-    </Group>
+    </>
   );
 }

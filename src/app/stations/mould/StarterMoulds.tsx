@@ -12,14 +12,21 @@ export function StarterMoulds() {
   const { moulds, options } = useMouldChoice();
   const at = moulds.findIndex((m) => sameMould(m, plan.mould));
   return (
-    <Picker
-      label="Start from"
-      value={at < 0 ? KEEP : String(at)}
-      options={[...(at < 0 ? [{ value: KEEP, label: `${plan.mould.name} (changed here)` }] : []), ...options]}
-      onPick={(i) => {
-        const mould = moulds[Number(i)];
-        if (mould) edit((p) => takeMould(p, mould));
-      }}
-    />
+    <div className="sentence">
+      Poured in{' '}
+      <Picker
+        label="Poured in"
+        value={at < 0 ? KEEP : String(at)}
+        options={[
+          ...(at < 0 ? [{ value: KEEP, label: `${plan.mould.name} (changed here)` }] : []),
+          ...options,
+        ]}
+        onPick={(i) => {
+          const mould = moulds[Number(i)];
+          if (mould) edit((p) => takeMould(p, mould));
+        }}
+      />
+      . <span className="quiet text-sm">Another choice changes the mould of this plan.</span>
+    </div>
   );
 }

@@ -46,7 +46,7 @@ export interface Look {
   readonly eyes: Deficiency | 'all';
 }
 
-export type LoafViewName = 'section' | 'side' | 'plan' | 'loaf' | 'cut' | 'bars' | 'beside';
+export type LoafViewName = 'section' | 'side' | 'plan' | 'loaf' | 'cut' | 'bars' | 'beside' | 'nine';
 
 const initialState: DeskState = {
   mould: FIRST,

@@ -119,7 +119,7 @@ describe('patterns in the browser', () => {
     await sharp(page);
     await page.getByRole('button', { name: 'Section', exact: true }).click();
     await sharp(page);
-    await page.getByLabel('Hand').fill('1');
+    await page.getByLabel('Wavers').fill('1');
     await sharp(page);
     await page.getByLabel('Colours as they look').selectOption('pour');
     await sharp(page);
@@ -193,6 +193,7 @@ describe('patterns in the browser', () => {
       .getByText(/rounds/i)
       .first()
       .waitFor();
+    await page.getByRole('button', { name: 'Compare', exact: true }).click();
     await page.getByRole('button', { name: 'Change places' }).click();
     await page.getByRole('button', { name: /^Pour 1: 5 rounds of 6/ }).waitFor();
     await page.getByRole('button', { name: 'Let the kept one go' }).click();
@@ -278,7 +279,7 @@ describe('a wire and pointed layers in the browser', () => {
       .first()
       .waitFor();
     await page
-      .getByRole('button', { name: /^Pour at \d.* of 5$/ })
+      .getByRole('button', { name: /^Pour it / })
       .first()
       .click();
     await page.getByText(/Lines of pot C sink/).waitFor({ state: 'detached' });

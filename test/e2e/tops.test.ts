@@ -169,8 +169,10 @@ describe('tops in the browser', () => {
       .getByRole('link', { name: /^.*Mould\b/ })
       .first()
       .click();
+    await unfold(page, 'What stands in it');
     await typeIn(page, 'Hollows deep', '4');
     await page.getByText(/Its hollows take .* g/).waitFor();
+    await unfold(page, 'What stands in it');
     await typeIn(page, 'Hollows deep', '9');
     await page.getByText('a relief of 9 mm does not go into a mat 4 mm thick').waitFor();
     await page.getByRole('textbox', { name: 'Hollows deep' }).press('Escape');

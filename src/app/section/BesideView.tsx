@@ -36,7 +36,8 @@ function One({ title, computed, colours, width, height }: OneProps) {
   return (
     <figure className="grid justify-items-center gap-2" style={{ width }}>
       <figcaption className="font-bold">{title}</figcaption>
-      <FaceDrawing face={top} colours={colours} top width={width} height={high * 0.6} />
+      <FaceDrawing face={top} colours={colours} top width={width} height={high * 0.56} />
+      <span className="quiet text-sm">from above; below, the cut face of a middle bar</span>
       {bar && <FaceDrawing face={bar} colours={colours} top={false} width={width} height={high * 0.4} />}
     </figure>
   );

@@ -1,4 +1,5 @@
 import { ChevronUp, X } from 'lucide-react';
+import { lazy, Suspense } from 'react';
 import { AGES, type Age } from '../../core/look/state.ts';
 import {
   lookChanged,
@@ -16,9 +17,12 @@ import { BarsView } from './BarsView.tsx';
 import { FlatView } from './FlatView.tsx';
 import { LoafView } from './LoafView.tsx';
 import { PlaneView } from './PlaneView.tsx';
+import { Loading } from '../parts/Loading.tsx';
 import { MouldTabs } from './MouldTabs.tsx';
 import { Button } from '../kit/Button.tsx';
 import { IconButton } from '../kit/IconButton.tsx';
+
+const NineView = lazy(async () => ({ default: (await import('./NineView.tsx')).NineView }));
 
 const VIEWS: readonly { readonly view: LoafViewName; readonly label: string }[] = [
   { view: 'section', label: 'Section' },
@@ -37,7 +41,11 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
   const { view: wanted, moment, chosen, look, beside } = useAppSelector((s) => s.desk);
   const view = wanted === 'beside' && !beside ? 'plan' : wanted;
   const { plan } = useBench();
-  const views = beside ? [...VIEWS, { view: 'beside', label: 'Compare' } as const] : VIEWS;
+  const views = [
+    ...VIEWS,
+    ...(beside ? [{ view: 'beside', label: 'Compare' } as const] : []),
+    ...(view === 'nine' ? [{ view: 'nine', label: 'Nine' } as const] : []),
+  ];
   const isPour = plan.steps.find((s) => s.id === chosen)?.kind === 'pour';
   const flat = view === 'section' || view === 'side';
   return (
@@ -124,6 +132,11 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
       {view === 'cut' && <PlaneView />}
       {view === 'bars' && <BarsView />}
       {view === 'beside' && <BesideView />}
+      {view === 'nine' && (
+        <Suspense fallback={<Loading />}>
+          <NineView />
+        </Suspense>
+      )}
       {(view === 'plan' || view === 'loaf') && <LoafView key={view} above={view === 'plan'} />}
     </>
   );

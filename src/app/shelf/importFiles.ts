@@ -27,8 +27,8 @@ const said = (faults: readonly Fault[]): readonly string[] =>
   faults.slice(0, 8).map((f) => `${f.at ?? 'file'}: ${f.message}`);
 
 /**
- * Read files of plans, batches or everything and keep the good ones. A refused file changes nothing and says which
- * field.
+ * Read files of plans, batches or everything and keep the good ones. A refused file changes nothing and says
+ * which field.
  */
 export async function importFiles(files: readonly File[]): Promise<Imported> {
   const good: FoundPlan[] = [];

@@ -8,7 +8,10 @@ const HELD = '(max-width: 39.99rem), (max-height: 30rem) and (max-width: 61.99re
 const DOWN = 48;
 const UP = 24;
 
-/** A panel with less to read on, of the window’s height, stays as it is: there would be nothing left to scroll. */
+/**
+ * A panel with less to read on, of the window’s height, stays as it is: there would be nothing left to
+ * scroll.
+ */
 const WORTH = 0.5;
 
 /** As long as a panel settles in its new height, what it scrolls by itself is no wish, ms. */

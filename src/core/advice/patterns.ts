@@ -10,7 +10,7 @@ import { roundsOf } from '../weigh/rounds.ts';
 import { setAt } from '../pattern/depthAt.ts';
 import { columnsIn } from '../mould/column.ts';
 import { sinkOf, stageToSink } from '../setting/spike.ts';
-import { stageFigure } from '../setting/stage.ts';
+import { stagePhrase, stageFigure } from '../setting/stage.ts';
 import type { WayRemedy } from '../ways/way.ts';
 import { isOneJug, wayOf, type Place } from '../ways/ways.ts';
 import type { PotId } from '../validate/ids.ts';
@@ -95,7 +95,7 @@ function smallTurns({ plan }: Facts, layer: ScaledLayer): Warning[] {
 
 /** Some pots at another thickness. */
 function atStage(pots: readonly PotId[], stage: Stage): Remedy {
-  return remedy(`Pour at ${stage} of 5`, (plan) => ({
+  return remedy(`Pour it ${stagePhrase(stage)}`, (plan) => ({
     ...plan,
     pots: plan.pots.map((pot) => (pots.includes(pot.id) ? { ...pot, stage } : pot)),
   }));

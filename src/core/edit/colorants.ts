@@ -119,7 +119,9 @@ export function takeMatch(
 /** Plain soap that is as near to what is wanted as this needs no colorant, CIEDE2000. A judgement. */
 const NEAR_ENOUGH = SHOWS;
 
-/** What a pot is to take of what was found for it: the best match, or nothing where plain soap does as well. */
+/**
+ * What a pot is to take of what was found for it: the best match, or nothing where plain soap does as well.
+ */
 export const bestOf = ({ plainAway, matches }: FoundColour): ColourMatch | 'plain' | undefined => {
   const [best] = matches;
   return plainAway <= Math.max(NEAR_ENOUGH, best?.difference ?? 0) ? 'plain' : best;

@@ -218,11 +218,29 @@ export function settingsOf(plan: Plan): readonly Setting[] {
   });
 }
 
-/** A setting varied across and another one down: nine plans, the present one in the middle. */
-export const nineOf = (across: Setting, down: Setting): readonly Variant[] =>
-  down.variants.flatMap((d) =>
-    across.variants.map((a) => ({
+/** What a setting can be, each called otherwise: at the end of its range less may be as it is. */
+export const distinct = ({ variants }: Setting): readonly Variant[] =>
+  variants.filter((v, i) => i === PRESENT || variants.every((w, k) => k === i || w.label !== v.label));
+
+/** Which of a setting's variants is the present one. */
+const PRESENT = 1;
+
+/** A setting varied across and another one down: up to nine plans, the present one among them. */
+export const nineOf = (across: Setting, down: Setting): readonly Varied[] =>
+  distinct(down).flatMap((d) =>
+    distinct(across).map((a) => ({
       label: `${a.label}, ${d.label}`,
+      across: a.label,
+      down: d.label,
+      present: a === across.variants[PRESENT] && d === down.variants[PRESENT],
       apply: (p: Plan) => d.apply(a.apply(p)),
     })),
   );
+
+/** One of the nine. */
+export interface Varied extends Variant {
+  readonly across: string;
+  readonly down: string;
+  /** the design as it is */
+  readonly present: boolean;
+}

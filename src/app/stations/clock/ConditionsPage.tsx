@@ -2,10 +2,10 @@ import { Link } from 'react-router';
 import { setClock } from '../../../core/edit/clock.ts';
 import { speedOf, toMediumMin } from '../../../core/clock/speed.ts';
 import { startStage } from '../../../core/clock/start.ts';
-import { stagePhrase } from '../../../core/setting/stage.ts';
 import { formatShort } from '../../../core/units/format.ts';
 import { Group } from '../../parts/Station.tsx';
-import { FigureField, TemperatureField } from '../../parts/quantities.tsx';
+import { StagePicker } from '../../parts/StagePicker.tsx';
+import { TemperatureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { RECIPE } from '../../../core/clock/scents.ts';
 import { plural } from '../../../core/units/words.ts';
@@ -58,12 +58,11 @@ function BatterSpeed() {
           says="as its ways of pouring want it"
           onForget={() => edit((p) => setClock(p, { start: undefined }))}
         >
-          <FigureField
-            label="Minute 0: divided at stage"
-            suffix="of 5"
-            value={startStage(plan)}
-            hint={stagePhrase(startStage(plan))}
-            onValue={(start, g) => edit((p) => setClock(p, { start }), g)}
+          <StagePicker
+            label="Minute 0: divided when it is"
+            most={3}
+            value={Math.round(startStage(plan) * 100) / 100}
+            onPick={(start) => edit((p) => setClock(p, { start }))}
           />
         </Estimated>
       </div>

@@ -6,6 +6,7 @@ import { Choice } from '../../kit/Choice.tsx';
 import { Picker } from '../../parts/Picker.tsx';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { StationFold } from '../../parts/StationFold.tsx';
+import { StagePicker } from '../../parts/StagePicker.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
 import { Estimated } from './Estimated.tsx';
@@ -59,13 +60,13 @@ export function JugHabits() {
               blended on before its pour
             </Check>
             {pot.blendTo !== undefined && (
-              <FigureField
+              <StagePicker
                 label={`Pot ${pot.letter}: blended on to`}
                 hideLabel
-                className="w-24"
-                suffix="of 5"
+                className="w-56"
+                most={4}
                 value={pot.blendTo}
-                onValue={(blendTo, g) => edit((p) => blendPot(p, pot.id, blendTo), g)}
+                onPick={(blendTo) => edit((p) => blendPot(p, pot.id, blendTo))}
               />
             )}
             <Check checked={pot.loosened === true} onCheck={(on) => edit((p) => loosenPot(p, pot.id, on))}>

@@ -16,7 +16,10 @@ interface PotRowProps {
   readonly onMove: (open: boolean) => void;
 }
 
-/** One pot in a line: what colours it, how that looks from pour to cure, what is in its jug. Its card opens below. */
+/**
+ * One pot in a line: what colours it, how that looks from pour to cure, what is in its jug. Its card opens
+ * below.
+ */
 export function PotRow({ pot, states, open, onMove }: PotRowProps) {
   const { plan, computed, show } = usePlan('weights');
   const weight = computed.weights?.pots.find((w) => w.pot.id === pot.id);

@@ -1,13 +1,11 @@
 import { setUntil } from '../../../core/edit/waits.ts';
 import type { Wait } from '../../../core/plan/stepSchema.ts';
-import { stagePhrase } from '../../../core/setting/stage.ts';
 import { Picker } from '../../parts/Picker.tsx';
+import { StagePicker } from '../../parts/StagePicker.tsx';
 import { FigureField } from '../../parts/quantities.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { StepButtons } from './pattern/StepButtons.tsx';
 import { ToolHead } from './pattern/ToolHead.tsx';
-
-const HALVES = Array.from({ length: 10 }, (_, i) => (i + 1) / 2);
 
 const MEDIUM = 2;
 const MINUTES = 5;
@@ -45,13 +43,11 @@ export function WaitPanel({ wait }: { readonly wait: Wait }) {
         ) : (
           <>
             {' '}
-            <Picker
+            <StagePicker
               label="Until what was poured last is"
-              value={String(until.stage)}
-              options={[...new Set([...HALVES, until.stage])]
-                .toSorted((a, b) => a - b)
-                .map((stage) => ({ value: String(stage), label: stagePhrase(stage) }))}
-              onPick={(stage) => set({ kind: 'stage', stage: Number(stage) })}
+              least={0.5}
+              value={until.stage}
+              onPick={(stage) => set({ kind: 'stage', stage })}
             />
           </>
         )}

@@ -1,3 +1,4 @@
+import { plural } from '../../../core/units/words.ts';
 import { pouredIn } from '../../../core/weigh/scaled.ts';
 import { mouldNames } from '../../../core/plan/moulds.ts';
 import { formatLength } from '../../../core/units/format.ts';
@@ -21,7 +22,7 @@ export function MouldRow() {
             </strong>
             <br />
             to {formatLength(m.fill.heightMm, plan.units.length)}, {show.mass(pouredIn(m))}
-            {copies > 1 && ' each'}, {m.cut.count * copies} bars
+            {copies > 1 && ' each'}, {plural(m.cut.count * copies, 'bar')}
           </li>
         );
       })}

@@ -6,12 +6,9 @@ import { pourWindow } from '../../../../core/pattern/windows.ts';
 import { plungeOf, sinksTo } from '../../../../core/setting/plunge.ts';
 import { sinkOf } from '../../../../core/setting/spike.ts';
 import { stagePhrase } from '../../../../core/setting/stage.ts';
-import { Picker } from '../../../parts/Picker.tsx';
+import { StagePicker } from '../../../parts/StagePicker.tsx';
 import { LengthField } from '../../../parts/quantities.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
-
-/** Every half stage up to where nothing spreads any more. */
-const HALVES = [0, 0.5, 1, 1.5, 2, 2.5, 3];
 
 /** How deep a stream goes, said as a maker would. */
 function sinking(plunge: number): string {
@@ -37,13 +34,11 @@ export function HowPoured({ layer }: { readonly layer: ScaledLayer }) {
         onValue={(fallMm, g) => edit((p) => setLanding(p, pour.id, { ...pour.landing, fallMm }), g)}
       />
       {alike ? ', its pots ' : ', its pots on the mean '}
-      <Picker
+      <StagePicker
         label="Thickness of its pots"
-        value={String(stage)}
-        options={[...new Set([...HALVES, stage])]
-          .toSorted((a, b) => a - b)
-          .map((s) => ({ value: String(s), label: stagePhrase(s) }))}
-        onPick={(s) => edit((p) => setPourStage(p, pour, Number(s)))}
+        most={3}
+        value={stage}
+        onPick={(to) => edit((p) => setPourStage(p, pour, to))}
       />
     </>
   );

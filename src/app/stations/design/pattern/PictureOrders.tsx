@@ -1,9 +1,15 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { setRoundOrder } from '../../../../core/edit/pattern.ts';
 import type { OrdersFound } from '../../../../core/face/pictureOrder.ts';
+import { stepWord } from '../../../../core/colour/thresholds.ts';
+import { topFace } from '../../../../core/face/loafFaces.ts';
+import { layPlan } from '../../../../core/fill/layPlan.ts';
+import type { PotId } from '../../../../core/validate/ids.ts';
 import { potNamed } from '../../../../core/plan/sources.ts';
+import type { Plan } from '../../../../core/plan/planSchema.ts';
 import type { Pour } from '../../../../core/plan/stepSchema.ts';
 import { formatShort } from '../../../../core/units/format.ts';
+import { FaceDrawing } from '../../../section/FaceDrawing.tsx';
 import { patternClient } from '../../../section/patternClient.ts';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { useBench, useColours } from '../../../parts/usePlan.ts';
@@ -16,22 +22,32 @@ import { Button } from '../../../kit/Button.tsx';
 export function PictureOrders({ pour }: { readonly pour: Pour }) {
   const { plan, edit } = useBench();
   const colours = useColours();
-  const [found, setFound] = useState<OrdersFound | 'looking' | 'failed'>();
+  const [asked, setAsked] = useState(false);
+  const [found, setFound] = useState<{ readonly of: Plan; readonly orders: OrdersFound | undefined }>();
   const stop = useRef<(() => void) | null>(null);
-  useEffect(() => () => stop.current?.(), []);
-  const look = async (): Promise<void> => {
-    setFound('looking');
+  // what was found is of one plan: once it is another one it is looked for anew
+  useEffect(() => {
+    if (!asked) return undefined;
     const job = patternClient.ask(
       'orders',
       { plan, pourId: pour.id, colours: colours.pots },
       { key: 'orders' },
     );
     stop.current = job.stop;
-    const outcome = await job.outcome;
-    if (outcome.kind === 'cancelled') setFound(undefined);
-    else setFound(outcome.kind === 'done' ? outcome.value : 'failed');
-  };
-  if (found === 'looking')
+    let gone = false;
+    void job.outcome.then((outcome) => {
+      if (gone) return;
+      if (outcome.kind === 'cancelled') setAsked(false);
+      else setFound({ of: plan, orders: outcome.kind === 'done' ? outcome.value : undefined });
+    });
+    return () => {
+      gone = true;
+      job.stop();
+    };
+  }, [asked, plan, pour.id, colours.pots]);
+  const looking = asked && found?.of !== plan;
+  const orders = asked && found?.of === plan ? found.orders : undefined;
+  if (looking)
     return (
       <p className="flex items-center gap-2 text-sm" role="status">
         Looking what lies beside what
@@ -42,17 +58,20 @@ export function PictureOrders({ pour }: { readonly pour: Pour }) {
     );
   return (
     <div className="grid gap-2">
-      <Button className="justify-self-start" onClick={() => void look()}>
-        Orders with the most contrast
-      </Button>
-      {found === 'failed' && <p className="text-sm text-error">They could not be worked out.</p>}
-      {found !== undefined && found !== 'failed' && (
+      {!orders && (
+        <Button className="justify-self-start" onClick={() => setAsked(true)}>
+          Orders with the most contrast
+        </Button>
+      )}
+      {asked && !orders && <p className="text-sm text-error">They could not be worked out.</p>}
+      {orders && (
         <>
           <p className="quiet text-sm">
-            Mean difference of neighbours in the picture now {formatShort(found.now, 1)} (CIEDE2000).
+            Neighbours in the picture now: {stepWord(orders.now)}, {formatShort(orders.now, 1)} apart on the
+            mean.
           </p>
           <ol className="grid gap-1">
-            {found.best.map(({ order, contrast }) => (
+            {orders.best.map(({ order, contrast }) => (
               <li key={order.join(' ')} className="flex items-center gap-2">
                 <span className="flex flex-1 flex-wrap gap-0.5">
                   {order.map((id, i) => {
@@ -60,7 +79,10 @@ export function PictureOrders({ pour }: { readonly pour: Pour }) {
                     return pot && <PotBadge key={i} pot={pot} size={22} />;
                   })}
                 </span>
-                <span className="tabular-nums">{formatShort(contrast, 1)}</span>
+                <OrderPicture order={order} pour={pour} />
+                <span className="w-16 text-right text-sm">
+                  {stepWord(contrast)}, {formatShort(contrast, 1)}
+                </span>
                 <Button
                   size="tiny"
                   aria-label={`Pour in the order ${order.map((id) => potNamed(plan, id)?.letter ?? '').join(', ')}`}
@@ -75,4 +97,18 @@ export function PictureOrders({ pour }: { readonly pour: Pour }) {
       )}
     </div>
   );
+}
+
+/** px */
+const SMALL = 64;
+
+/** The loaf from above as it would be poured in an order, small. */
+function OrderPicture({ order, pour }: { readonly order: readonly PotId[]; readonly pour: Pour }) {
+  const { plan } = useBench();
+  const colours = useColours();
+  const face = useMemo(
+    () => topFace(layPlan(setRoundOrder(plan, pour.id, order)).moulds[0]),
+    [plan, pour.id, order],
+  );
+  return <FaceDrawing face={face} colours={colours} top width={SMALL} height={SMALL} />;
 }

@@ -1,3 +1,4 @@
+import { plural } from '../../../../core/units/words.ts';
 import type { Top } from '../../../../core/plan/stepSchema.ts';
 import { Fact } from '../../../parts/Fact.tsx';
 import { useBench } from '../../../parts/usePlan.ts';
@@ -18,7 +19,7 @@ export function OnTopFacts({ step }: { readonly step: Top }) {
         {weighs}
       </Fact>
       {bars > 0 && (
-        <Fact name={`On each of ${bars} bars, about`}>
+        <Fact name={`On each of ${plural(bars, 'bar')}, about`}>
           {massG / bars < 10 ? show.fine(Math.round((massG / bars) * 10) / 10) : show.mass(massG / bars)}
         </Fact>
       )}

@@ -1,4 +1,5 @@
 // npm start: install what is missing, build, serve with the demo studio (`npm start -- --empty` without it).
+import './needs.mjs';
 import { buildPage, installPackages } from './prepare.mjs';
 
 // a signal while something is installed or built ends that and this

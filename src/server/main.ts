@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { dripLineServer } from './server.ts';
+import { readStudio } from './studio.ts';
 
 /** Loopback only unless HOST says otherwise. */
 const host = process.env['HOST'] ?? '127.0.0.1';
@@ -20,6 +21,8 @@ else if (!existsSync(resolve(pageDir, 'index.html')))
 else {
   const server = dripLineServer({ pageDir, studioDir }).listen(port, host, (error?: Error) => {
     if (error) return;
+    for (const line of studioDir === undefined ? [] : readStudio(studioDir).broken)
+      process.stderr.write(`Left out of the demo studio: ${line}\n`);
     process.stdout.write(`Drip Line is at http://${host}:${port}/\n`);
   });
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)

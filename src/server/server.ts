@@ -54,7 +54,7 @@ export function dripLineServer({ pageDir, studioDir }: ServerOptions): Express {
   app.use(securityHeaders, onlyLoopback, onlyReading);
   app.get('/studio.json', (_request, response) => {
     if (studioDir === undefined) response.status(204).end();
-    else response.set('Cache-Control', 'no-cache').json(readStudio(studioDir));
+    else response.set('Cache-Control', 'no-cache').json(readStudio(studioDir).plans);
   });
   // named from the folder that is served: an install may lie under one whose name begins with a dot
   const files = (dir: string, cacheControl: string) =>

@@ -1,5 +1,11 @@
 import { expect } from 'chai';
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { readStudio } from '../../src/server/studio.ts';
+import { sharp } from './support/pictures.ts';
+import { saved, studio, type } from './support/studio.ts';
 import { once } from 'node:events';
 import { createServer, type AddressInfo } from 'node:net';
 
@@ -57,4 +63,54 @@ describe('npm start', () => {
       await ended;
       expect(await within(3000, async () => !(await listens(port))), 'it has ended').to.equal(true);
     });
+
+  it('says in a sentence what is wrong: a flag that it does not know, a folder that may not be written', () => {
+    const flag = spawnSync('node', ['scripts/start.mjs', '--emtpy'], { encoding: 'utf8' });
+    expect(flag.status).to.equal(1);
+    expect(flag.stderr).to.match(/^"--emtpy" is not known here\. npm start takes "-- --empty"/);
+    expect(flag.stderr.trim().split('\n')).to.have.length(1);
+  });
+
+  it('leaves a broken file of the studio out, with its place, and serves the others', () => {
+    const dir = mkdtempSync(join(tmpdir(), 'studio-'));
+    const whole = readFileSync('demo/plans/slate-beds.dripline.json', 'utf8');
+    writeFileSync(join(dir, 'whole.dripline.json'), whole);
+    writeFileSync(join(dir, 'cut.dripline.json'), whole.slice(0, 300));
+    const lean = JSON.parse(whole) as { batter: object };
+    writeFileSync(
+      join(dir, 'lean.dripline.json'),
+      JSON.stringify({ ...lean, batter: { ...lean.batter, superfatPercent: -5 } }),
+    );
+    const { plans, broken } = readStudio(dir);
+    expect(plans).to.have.length(1);
+    expect(broken.toSorted()[0]).to.match(/cut\.dripline\.json: file: this is not JSON/);
+    expect(broken.toSorted()[1]).to.match(/lean\.dripline\.json: batter\.superfatPercent: -5 % is outside/);
+    expect(readStudio(join(dir, 'gone')).broken[0]).to.match(/gone: ENOENT/);
+    rmSync(dir, { recursive: true });
+  });
+});
+
+describe('a browser without workers', () => {
+  const s = studio();
+
+  it('shows the shelf, opens a plan, draws what is pushed about, and edits', async () => {
+    await s.context().addInitScript('delete window.Worker;');
+    const page = s.page();
+    await page.goto(s.url());
+    const file = readFileSync('demo/plans/slate-beds.dripline.json', 'utf8').replace('Slate Beds', 'Brought');
+    await page.getByLabel('Plan and batch files').setInputFiles({
+      name: 'brought.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(file),
+    });
+    await page.getByRole('article', { name: 'Brought' }).waitFor();
+    await s.go('/plan/demo-ghyll-drop/design');
+    await sharp(page);
+    await page.getByRole('button', { name: /^Pour 1:/ }).click();
+    await type(page, 'Mass', '500 g');
+    await saved(page);
+    await page.getByRole('button', { name: /^Pour 1: A, Chalk, 500 g/ }).waitFor();
+    await s.go('/plan/demo-ghyll-drop/clock');
+    await page.getByText('Will it hold?').waitFor();
+  });
 });

@@ -14,6 +14,7 @@ export function OutlookProvider({ children }: { readonly children: ReactNode }) 
   useEffect(() => {
     if (!plan) return undefined;
     let gone = false;
+    let stop: (() => void) | undefined;
     const timer = setTimeout(() => {
       const job = clockClient.ask('outlook', plan, {
         key: 'outlook',
@@ -21,6 +22,7 @@ export function OutlookProvider({ children }: { readonly children: ReactNode }) 
           if (partial && !gone) setKnown({ plan, outlook: partial });
         },
       });
+      ({ stop } = job);
       void job.outcome.then((outcome) => {
         if (gone || outcome.kind !== 'done') return;
         setKnown(outcome.value && { plan, outlook: outcome.value });
@@ -29,6 +31,7 @@ export function OutlookProvider({ children }: { readonly children: ReactNode }) 
     return () => {
       gone = true;
       clearTimeout(timer);
+      stop?.();
     };
   }, [plan]);
   return <OutlookContext value={known}>{children}</OutlookContext>;

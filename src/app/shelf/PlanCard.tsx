@@ -1,37 +1,17 @@
 import { Copy, Download, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import { planFileName, writePlanFile } from '../../core/exchange/writePlan.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
-import { newPlanId } from '../../store/page.ts';
 import { useAppSelector } from '../../store/store.ts';
-import { saveFile } from '../parts/saveFile.ts';
 import { CardLines } from './CardLines.tsx';
 import { PlanThumb } from './PlanThumb.tsx';
 import { IconButton } from '../kit/IconButton.tsx';
 
 /** Not needed to show the shelf. */
-const keeping = () => import('../../store/keeping/newPlans.ts');
+const acts = () => import('./cardActs.ts');
 
 export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }) {
   const save = useAppSelector((s) => s.keeping.works[plan.id]?.save);
-  const duplicate = async (): Promise<void> => {
-    const now = new Date().toISOString();
-    const { bringPlans, newestPlan } = await keeping();
-    const newest = await newestPlan(plan);
-    const copy = {
-      ...newest,
-      id: newPlanId(),
-      name: `${newest.name} copy`.slice(0, 120),
-      created: now,
-      changed: now,
-    };
-    await bringPlans([copy]);
-  };
-  const exportFile = async (): Promise<void> => {
-    const newest = await (await keeping()).newestPlan(plan);
-    saveFile(planFileName(newest), writePlanFile(newest), 'application/json');
-  };
   return (
     <article className="group relative grid grid-cols-[minmax(0,1fr)] gap-2" aria-label={plan.name}>
       <Link
@@ -49,19 +29,19 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
             icon={Copy}
             label={`Duplicate ${plan.name}`}
             title="Duplicate"
-            onClick={() => void duplicate()}
+            onClick={() => void acts().then(({ duplicate }) => duplicate(plan))}
           />
           <IconButton
             icon={Download}
             label={`Export ${plan.name}`}
             title="Export as a plan file"
-            onClick={() => void exportFile()}
+            onClick={() => void acts().then(({ exportFile }) => exportFile(plan))}
           />
           <IconButton
             icon={Trash2}
             label={`Delete ${plan.name}`}
             title="Delete"
-            onClick={() => void keeping().then(({ removePlan }) => removePlan(plan))}
+            onClick={() => void acts().then(({ removePlan }) => removePlan(plan))}
           />
         </div>
       </div>

@@ -8,7 +8,10 @@ import { inWorker } from '../parts/inWorker.ts';
 const LONGEST_MS = 20_000;
 
 const reader = createClient<ReaderTasks>(
-  inWorker(() => new Worker(new URL('../../workers/reader.worker.ts', import.meta.url), { type: 'module' })),
+  inWorker(
+    () => new Worker(new URL('../../workers/reader.worker.ts', import.meta.url), { type: 'module' }),
+    async () => (await import('../../workers/readerTasks.ts')).READER_TASKS,
+  ),
 );
 
 const refused = (code: FaultCode, message: string): ShelfRead => ({

@@ -339,10 +339,13 @@ describe('the clock in the browser', () => {
       'Pour: Slate Beds',
       'Unmould: Slate Beds',
       'Cut: Slate Beds',
+      'Weigh a bar: Slate Beds',
+      'Weigh a bar: Slate Beds',
+      'Weigh a bar: Slate Beds',
       'Cured: Slate Beds',
     ]);
     expect(events[0]?.startDate.toString()).to.match(/^2026-11-28T18:00:00/);
-    for (const e of events) expect(e.component.getAllSubcomponents('valarm')).to.have.length(2);
+    for (const e of events) expect(e.component.getAllSubcomponents('valarm').length).to.be.within(1, 2);
     // mist is in this plan: heat beside it is told, and one press cures it
     await page.getByText('Oven held, 2 h').click();
     await page.getByText(/Every trace of it must be dry/).waitFor();

@@ -120,4 +120,24 @@ describe('one thing at a time', () => {
       expect(await controls(page), `${plan}, Colour`).to.be.at.most(20);
     }
   });
+
+  it('a plan that opens has the focus at its name; by Tab the drops come before the panel', async () => {
+    const page = s.page();
+    await page.goto(s.url());
+    await page.getByRole('link', { name: 'Open Slate Beds' }).click();
+    await page.getByRole('heading', { name: 'Design', exact: true }).waitFor();
+    const focused = (): Promise<string> =>
+      page.evaluate(() => document.activeElement?.closest('h1, nav, main, header')?.tagName ?? '');
+    expect(await focused()).to.equal('H1');
+    const met: string[] = [];
+    for (let i = 0; i < 90 && met.at(-1) !== 'MAIN'; i += 1) {
+      await page.keyboard.press('Tab');
+      const where = await page.evaluate(() => {
+        const at = document.activeElement;
+        return at?.closest('[aria-label^="Drip line"]') ? 'DROPS' : at?.closest('main') ? 'MAIN' : '';
+      });
+      if (where !== '' && met.at(-1) !== where) met.push(where);
+    }
+    expect(met).to.deep.equal(['DROPS', 'MAIN']);
+  });
 });

@@ -62,17 +62,21 @@ describe('after the pour', () => {
     expect(after(lyeOf(40)).cureWeeks.from).to.equal(3);
     expect(after(lyeOf(26)).cureWeeks.from).to.be.above(after(lyeOf(33)).cureWeeks.from);
   });
-  it('as a calendar is read by ical.js: four events at their times, with reminders, whatever the name', () => {
+  it('as a calendar is read by ical.js: its events at their times, with reminders by day, whatever the name; a moved pour takes their place', () => {
     const start = { year: 2026, month: 12, day: 31, hour: 22, minute: 30 };
     const name =
       'Heath; “moor”, and, a name\\that is long enough to be folded over more than one line of the file, as it should';
-    const file = calendarOf({ id: 'p1', name }, start, 95, after(PLAN));
+    const file = calendarOf({ id: 'p1', name }, start, 95, after(PLAN), 7);
     if (!file.ok) throw new Error(file.fault.message);
     const calendar = new ICAL.Component(ICAL.parse(file.value) as object[]);
     const events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
-    const { unmouldH, cutH } = after(PLAN);
+    const { unmouldH, cutH, cureWeeks } = after(PLAN);
+    const weighed = [1, 2, 4, 6].filter((week) => week < cureWeeks.from);
+    expect(weighed.length).to.be.above(1);
     expect(events.map((e) => e.summary)).to.deep.equal(
-      ['Pour', 'Unmould', 'Cut', 'Cured'].map((what) => `${what}: ${name}`),
+      ['Pour', 'Unmould', 'Cut', ...weighed.map(() => 'Weigh a bar'), 'Cured'].map(
+        (what) => `${what}: ${name}`,
+      ),
     );
     const at = (i: number): Date => events[i]?.startDate.toJSDate() ?? new Date(NaN);
     expect(at(0)).to.deep.equal(new Date(2026, 11, 31, 22, 30));
@@ -80,11 +84,25 @@ describe('after the pour', () => {
     expect(end).to.deep.equal(new Date(2027, 0, 1, 0, 5));
     expect(at(1)).to.deep.equal(new Date(2027, 0, 1, unmouldH.from, 5));
     expect(at(2)).to.deep.equal(new Date(2027, 0, 1, cutH.from, 5));
+    // nobody is woken: every reminder comes by day, and no later than what it is of ends
     for (const e of events) {
       const alarms = e.component.getAllSubcomponents('valarm');
-      expect(alarms.map((a) => String(a.getFirstPropertyValue('trigger')))).to.deep.equal(['-PT1H', '-PT5M']);
+      expect(alarms.length).to.be.within(1, 2);
+      for (const alarm of alarms) {
+        const at = e.startDate.clone();
+        at.addDuration(alarm.getFirstPropertyValue('trigger') as ICAL.Duration);
+        expect(at.hour * 60 + at.minute, e.summary).to.be.within(8 * 60, 21 * 60);
+        expect(at.compare(e.endDate)).to.be.at.most(0);
+      }
     }
-    expect(new Set(events.map((e) => e.uid)).size).to.equal(4);
+    expect(new Set(events.map((e) => e.uid)).size).to.equal(4 + weighed.length);
+    // moved by two hours its entries are the same ones, and newer
+    const moved = calendarOf({ id: 'p1', name }, later(start, 2), 95, after(PLAN), 8);
+    if (!moved.ok) throw new Error(moved.fault.message);
+    const again = new ICAL.Component(ICAL.parse(moved.value) as object[]).getAllSubcomponents('vevent');
+    expect(again.map((e) => e.getFirstPropertyValue('uid'))).to.deep.equal(events.map((e) => e.uid));
+    expect(again[0]!.getFirstPropertyValue('sequence')).to.equal(8);
+    expect(events[0]!.sequence).to.equal(7);
   });
   it('days go over months and leap years', () => {
     expect(later({ year: 2028, month: 2, day: 28, hour: 23, minute: 0 }, 2)).to.deep.equal({

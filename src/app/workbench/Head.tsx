@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { redone, undone } from '../../store/planSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { ThemeButton } from '../parts/ThemeButton.tsx';
+import { useHeadFocus } from '../parts/useHeadFocus.ts';
 import { useFigure, usePresent } from '../parts/usePlan.ts';
 import { useShow } from '../parts/useShow.ts';
 import { barsText } from '../../core/cut/barsText.ts';
@@ -61,8 +62,13 @@ const UndoRedo = memo(function UndoRedo() {
 
 function Name() {
   const { name } = usePresent();
+  const head = useHeadFocus();
   return (
-    <h1 className="min-w-0 flex-1 basis-[60%] truncate text-xl sm:flex-none sm:basis-auto short:text-base">
+    <h1
+      ref={head}
+      tabIndex={-1}
+      className="min-w-0 flex-1 basis-[60%] truncate text-xl outline-none sm:flex-none sm:basis-auto short:text-base"
+    >
       {name}
     </h1>
   );

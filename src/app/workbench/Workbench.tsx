@@ -65,6 +65,12 @@ function OpenPlan() {
     >
       <Head />
       <ConflictBanner />
+      {/* drawn at the foot, and come to before the panel */}
+      <div className="order-last min-w-0">
+        <PartOfPlan what="The drip line">
+          <DripLine />
+        </PartOfPlan>
+      </div>
       <div
         className={`flex min-h-0 flex-1 flex-col bench:grid print:block ${WIDE[station] ?? 'bench:grid-cols-[11.5rem_minmax(0,1fr)_24rem]'}`}
       >
@@ -99,9 +105,6 @@ function OpenPlan() {
           </main>
         </div>
       </div>
-      <PartOfPlan what="The drip line">
-        <DripLine />
-      </PartOfPlan>
     </div>
   );
 }

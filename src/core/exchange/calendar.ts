@@ -30,24 +30,59 @@ export function later(t: LocalTime, hours: number): LocalTime {
 
 const arrayOf = (t: LocalTime): DateArray => [t.year, t.month, t.day, t.hour, t.minute];
 
-/** A reminder an hour before, and one five minutes before. */
-const alarms = (description: string): NonNullable<EventAttributes['alarms']> => [
-  { action: 'display', description, trigger: { hours: 1, before: true } },
-  { action: 'display', description, trigger: { minutes: 5, before: true } },
-];
+/** Nobody is woken: reminders come between these hours of the day. */
+const WAKES = 8;
+const SLEEPS = 21;
+
+/** How long before a thing begins its reminders come, min. */
+const BEFORE_MIN = [60, 5] as const;
+
+const minutesBetween = (a: LocalTime, b: LocalTime): Minutes =>
+  (Date.UTC(b.year, b.month - 1, b.day, b.hour, b.minute) -
+    Date.UTC(a.year, a.month - 1, a.day, a.hour, a.minute)) /
+  60_000;
+
+/**
+ * The waking minute nearest to one: in the morning where that is not too late yet, else the evening before.
+ */
+function waking(at: LocalTime, last: LocalTime): LocalTime {
+  if (at.hour >= WAKES && at.hour < SLEEPS) return at;
+  const midnight = later({ ...at, hour: 0, minute: 0 }, at.hour >= SLEEPS ? 24 : 0);
+  const morning = later(midnight, WAKES);
+  return minutesBetween(morning, last) >= 0 ? morning : later(midnight, SLEEPS - 24);
+}
+
+/** Reminders of what is to be done between two times: an hour and five minutes before it begins, by day. */
+function alarms(description: string, from: LocalTime, to: LocalTime): NonNullable<EventAttributes['alarms']> {
+  const at = BEFORE_MIN.map((before) =>
+    Math.round(minutesBetween(waking(later(from, -before / 60), to), from)),
+  );
+  return [...new Set(at)].map((minutes) => ({
+    action: 'display',
+    description,
+    trigger: { minutes: Math.abs(minutes), before: minutes >= 0 },
+  }));
+}
 
 const HOURS_A_WEEK = 168;
 
 /**
+ * Weeks after the cut at which a bar is weighed: the first, the second, and every second until it is cured.
+ */
+const weighings = (cured: number): readonly number[] => [1, 2, 4, 6, 8, 10].filter((week) => week < cured);
+
+/**
  * What follows a pour as a calendar file (iCalendar, RFC 5545, from memory; written by the `ics` package):
- * the pour, when to unmould, when to cut, and the day it is cured, with reminders. Times are local, without a
- * zone.
+ * the pour, when to unmould, when to cut, weighings while it cures, and the day it is cured, with reminders
+ * by day. Times are local, without a zone. Taken in again after the pour was moved, it takes the place of
+ * what it was: `sequence` is higher each time.
  */
 export function calendarOf(
   plan: Pick<Plan, 'id' | 'name'>,
   start: LocalTime,
   totalMin: Minutes,
   { unmouldH, cutH, cureWeeks }: Afterwards,
+  sequence: number,
 ): Result<string> {
   const poured = later(start, totalMin / 60);
   const event = (
@@ -57,7 +92,8 @@ export function calendarOf(
     to: LocalTime,
     description: string,
   ): EventAttributes => ({
-    uid: `${plan.id}-${key}-${from.year}${from.month}${from.day}${from.hour}${from.minute}@drip-line`,
+    uid: `${plan.id}-${key}@drip-line`,
+    sequence,
     productId: 'drip-line',
     title: `${title}: ${plan.name}`,
     description,
@@ -67,7 +103,7 @@ export function calendarOf(
     startOutputType: 'local',
     endInputType: 'local',
     endOutputType: 'local',
-    alarms: alarms(`${title}: ${plan.name}`),
+    alarms: alarms(`${title}: ${plan.name}`, from, to),
   });
   const cut = later(poured, cutH.from);
   const cured = later(cut, cureWeeks.from * HOURS_A_WEEK);
@@ -81,6 +117,16 @@ export function calendarOf(
       'When it is firm enough not to dent. Gloves: it is caustic still. An estimate.',
     ),
     event('cut', 'Cut', cut, later(poured, cutH.to), 'Sooner it drags, later it cracks. An estimate.'),
+    ...weighings(cureWeeks.from).map((week) => {
+      const at = later(cut, week * HOURS_A_WEEK);
+      return event(
+        `weigh-${week}`,
+        'Weigh a bar',
+        at,
+        later(at, 12),
+        `Week ${week} of the cure, the same bar each time. It is done when it hardly gets lighter.`,
+      );
+    }),
     event(
       'cured',
       'Cured',

@@ -13,6 +13,10 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 
 const two = (n: number): string => String(n).padStart(2, '0');
 
+/** Calendars count changes from here: seconds since then stay small enough for all of them. */
+const EPOCH_S = Date.UTC(2026, 0, 1) / 1000;
+const changes = (): number => Math.floor(Date.now() / 1000) - EPOCH_S;
+
 /** "Sat 28 Nov, 14:30" */
 function timeWords(t: LocalTime): string {
   const day = new Date(t.year, t.month - 1, t.day).toLocaleDateString('en-GB', { weekday: 'short' });
@@ -48,7 +52,7 @@ export function AfterPage() {
   const at = (hours: number): string => (poured ? timeWords(later(poured, hours)) : '–');
   const save = (): void => {
     if (!start) return;
-    const file = calendarOf({ id: plan.id, name }, start, totalMin, after);
+    const file = calendarOf({ id: plan.id, name }, start, totalMin, after, changes());
     setFault(file.ok ? undefined : file.fault.message);
     if (file.ok) saveFile(`${name}.ics`, file.value, 'text/calendar');
   };

@@ -39,7 +39,9 @@ function Pots() {
   const ofSecond = useOfSecond();
   const states = useStates(computed);
   const dispatch = useAppDispatch();
-  const { look, pot: shown, chosen } = useAppSelector((s) => s.desk);
+  const seen = useAppSelector((s) => seenText(s.desk.look));
+  const shown = useAppSelector((s) => s.desk.pot);
+  const chosen = useAppSelector((s) => s.desk.chosen);
   const step = plan.steps.find((s) => s.id === chosen);
   const ofPour = step?.kind === 'pour' ? potsOf(step)[0] : undefined;
   const open = shown === NEWEST ? plan.pots.at(-1)?.id : shown === undefined ? ofPour : shown;
@@ -79,7 +81,7 @@ function Pots() {
           {!ofSecond && <DivideFields />}
           {computed.weights && <PotWeights weights={computed.weights} />}
         </StationFold>
-        <StationFold id="seen" title="Plain soap, and how the loaf is drawn" state={seenText(look)}>
+        <StationFold id="seen" title="Plain soap, and how the loaf is drawn" state={seen}>
           <PlainSoap />
           <LookFields />
         </StationFold>

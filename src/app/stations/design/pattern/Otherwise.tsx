@@ -7,8 +7,8 @@ import { Button } from '../../../kit/Button.tsx';
 export function Otherwise() {
   const present = usePresent();
   const dispatch = useAppDispatch();
-  const { beside, view } = useAppSelector((s) => s.desk);
-  const nine = view === 'nine';
+  const beside = useAppSelector((s) => s.desk.beside !== null);
+  const nine = useAppSelector((s) => s.desk.view === 'nine');
   return (
     <div className="flex flex-wrap gap-1.5">
       <Button aria-pressed={nine} onClick={() => dispatch(viewShown(nine ? 'section' : 'nine'))}>

@@ -79,6 +79,7 @@ const stations: RouteObject[] = [
   part('pour-day', async () => ({ Component: (await import('./stations/pourday/PourDay.tsx')).PourDay }), [
     first('sheet'),
     part('sheet', async () => ({ Component: (await import('./stations/pourday/PourSheet.tsx')).PourSheet })),
+    part('card', async () => ({ Component: (await import('./stations/pourday/BenchCard.tsx')).BenchCard })),
     part('jugs', async () => ({
       Component: (await import('./stations/pourday/JugLedger.tsx')).JugLedger,
     })),

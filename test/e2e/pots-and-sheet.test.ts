@@ -96,6 +96,38 @@ describe('pots, pour sheet and cut', () => {
     expect(text.indexOf('Pour 1: pot A')).to.be.above(combine);
   });
 
+  it('the sheet of two moulds is four pages at most, and the card for the bench is one, with the line’s own figures', async () => {
+    const page = s.page();
+    const pages = async (): Promise<number> =>
+      (await page.pdf({ format: 'A4', preferCSSPageSize: true }))
+        .toString('latin1')
+        .match(/\/Type\s*\/Page\b/g)!.length;
+    await s.go('/plan/demo-thrift-ledge/pour-day/sheet');
+    await page.getByText('Before anything').waitFor();
+    expect(await pages()).to.be.within(3, 4);
+    for (const plan of ['thrift-ledge', 'copper-weir', 'heather-on-peat', 'basalt-columns']) {
+      await s.go(`/plan/demo-${plan}/pour-day/card`);
+      await page.getByRole('list', { name: 'The order of the day' }).waitFor();
+      expect(await pages(), plan).to.equal(1);
+    }
+    await s.go('/plan/demo-copper-weir/pour-day/card');
+    const rows = await page
+      .getByRole('list', { name: 'The order of the day' })
+      .getByRole('listitem')
+      .allInnerTexts();
+    const drops = await page
+      .getByRole('button', { name: /^Pour \d+:/ })
+      .evaluateAll((list) => list.map((b) => b.getAttribute('aria-label') ?? ''));
+    expect(drops.length).to.be.above(4);
+    for (const drop of drops) {
+      const [, mass, minute] = /, ([\d\u202f]+ g), at (\d+:\d\d) min$/.exec(drop)!;
+      expect(
+        rows.filter((row) => row.includes(mass!) && row.includes(minute!)),
+        drop,
+      ).to.have.length(1);
+    }
+  });
+
   it('prints the sheet alone, black on white', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/pour-day');

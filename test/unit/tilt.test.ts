@@ -392,6 +392,37 @@ describe('what goes with a mould', () => {
     expect(svg.match(/lined floor/g)).to.have.length(4);
   });
 
+  it('wall marks that stand close are named one over another, and titles stand on the paper', () => {
+    // twelve thin layers over a thick one: marks 1 to 3 mm apart
+    const plan = boxPlan([rest(20), ...Array.from({ length: 12 }, () => rest(1))]);
+    const computed = computePlan(plan);
+    const title = 'A name of a plan that is longer than four strips are wide, as a maker may well give it';
+    for (const laid of [
+      computed,
+      ...computePlan(demoPlans().find((p) => p.name === 'Thrift Ledge')!).moulds,
+    ]) {
+      const svg = wallMarksSvg(laid, title);
+      const width = Number(/width="(\d+)mm"/.exec(svg)![1]);
+      const texts = [
+        ...svg.matchAll(
+          /<text x="([\d.]+)" y="([-\d.]+)" font-size="([\d.]+)" text-anchor="(\w+)"[^>]*>([^<]*)</g,
+        ),
+      ];
+      const byColumn = new Map<string, number[]>();
+      for (const [, x = '', y = '', size = '', anchor, words = ''] of texts) {
+        if (anchor === 'start' && words.includes(':'))
+          expect(Number(x) + words.length * Number(size) * 0.5).to.be.below(width);
+        if (size === '3' && /^\d+ [A-Z]/.test(words))
+          byColumn.set(x, [...(byColumn.get(x) ?? []), Number(y)]);
+      }
+      for (const ys of byColumn.values()) {
+        const sorted = ys.toSorted((a, b) => a - b);
+        for (let i = 1; i < sorted.length; i += 1)
+          expect(sorted[i]! - sorted[i - 1]!, laid.plan.name).to.be.at.least(3.5);
+      }
+    }
+  });
+
   it('the procedure says what to prop, under which edge, how high, and to which marks', () => {
     const weir = computePlan(demoPlans().find((p) => p.name === 'Copper Weir')!);
     const texts = told(weir).map((t) => t.text);

@@ -6,7 +6,8 @@ import { inkOn, NO_COLOUR } from './ink.ts';
 
 interface PotBadgeProps {
   readonly pot: Pot;
-  readonly size?: number;
+  /** px, or in the size of the type round it */
+  readonly size?: number | '1.35em';
   /** the pour it stands for: its pot may change colour from pour to pour */
   readonly pour?: StepId;
 }
@@ -27,7 +28,7 @@ export function PotBadge({ pot, size = 26, pour }: PotBadgeProps) {
         height: size,
         background: colour,
         color: inkOn(colour),
-        fontSize: size * 0.5,
+        fontSize: typeof size === 'number' ? size * 0.5 : '0.7em',
       }}
     >
       {pot.letter}

@@ -66,7 +66,7 @@ function OpenPlan() {
       <Head />
       <ConflictBanner />
       {/* drawn at the foot, and come to before the panel */}
-      <div className="order-last min-w-0">
+      <div className="no-print order-last min-w-0">
         <PartOfPlan what="The drip line">
           <DripLine />
         </PartOfPlan>

@@ -69,8 +69,21 @@ export function wallStrips(laid: Walled): readonly WallStrip[] {
 const STRIP_MM = 30;
 const GAP_MM = 10;
 const HEAD_MM = 8;
+const TITLE_MM = 4.5;
 /** room that a mark's name takes, mm */
 const LABEL_MM = 3.8;
+/** a letter is about so wide as a part of its size; the words beside the bar of 50 mm, mm */
+const LETTER = 0.56;
+const SCALE_WORDS_MM = 36;
+
+/** Where names stand above their marks (down from the top, mm; the lowest mark first): none over another. */
+function namesAt(marks: readonly number[]): readonly number[] {
+  let above = Infinity;
+  return marks.map((y) => {
+    above = Math.min(y - 0.8, above - LABEL_MM);
+    return above;
+  });
+}
 
 const escaped = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
@@ -82,19 +95,29 @@ const escaped = (text: string): string =>
 export function wallMarksSvg(laid: Walled, title: string): string {
   const strips = wallStrips(laid);
   const tall = Math.max(...strips.map((s) => s.wallMm));
-  const width = strips.length * (STRIP_MM + GAP_MM) + GAP_MM;
+  const heading = `${title}: wall marks`;
+  const width = Math.ceil(
+    Math.max(
+      strips.length * (STRIP_MM + GAP_MM) + GAP_MM,
+      2 * GAP_MM + heading.length * LETTER * TITLE_MM,
+      2 * GAP_MM + 52 + SCALE_WORDS_MM,
+    ),
+  );
   const foot = 18 + HEAD_MM + tall;
   const text = (x: number, y: number, size: number, words: string, anchor = 'start'): string =>
-    `<text x="${x.toFixed(2)}" y="${y.toFixed(2)}" font-size="${size}" text-anchor="${anchor}">${escaped(words)}</text>`;
+    `<text x="${x.toFixed(2)}" y="${y.toFixed(2)}" font-size="${size}" text-anchor="${anchor}" stroke="white" stroke-width="0.9" paint-order="stroke">${escaped(words)}</text>`;
   const drawn = strips.map((strip, i) => {
     const x = GAP_MM + i * (STRIP_MM + GAP_MM);
-    const marks = strip.marks.map((m) => {
+    const rising = strip.marks.toSorted((a, b) => a.alongMm - b.alongMm);
+    const names = namesAt(rising.map((m) => foot - m.alongMm));
+    const marks = rising.map((m, k) => {
       const y = foot - m.alongMm;
-      // a mark with another close above it is named under its line
-      const crowded = strip.marks.some((o) => o.alongMm > m.alongMm && o.alongMm - m.alongMm < LABEL_MM);
-      const line = crowded ? y + 3 : y - 0.8;
+      const line = names[k] ?? y;
       return (
         `<path d="M${x} ${y.toFixed(2)}h${STRIP_MM}" stroke-width="0.3"/>` +
+        (y - line > LABEL_MM / 2
+          ? `<path d="M${x + STRIP_MM / 2 - 1} ${y.toFixed(2)}L${x + STRIP_MM / 2} ${(line - 1).toFixed(2)}" stroke-width="0.15"/>`
+          : '') +
         text(x + 1, line, 3, `${m.nth} ${m.letter}`) +
         text(x + STRIP_MM - 1, line, 3, `${formatShort(m.heightMm, 1)} mm`, 'end')
       );
@@ -112,7 +135,7 @@ export function wallMarksSvg(laid: Walled, title: string): string {
   const height = foot + 8 + 3.6 * Math.max(0, ...strips.map((s) => s.missed.length));
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height.toFixed(2)}mm" viewBox="0 0 ${width} ${height.toFixed(2)}" font-family="sans-serif" fill="black" stroke="none">` +
-    text(GAP_MM, 6, 4.5, `${title}: wall marks`) +
+    text(GAP_MM, 6, TITLE_MM, heading) +
     `<g stroke="black"><path d="M${GAP_MM} 11h50m-50 -1.5v3m50 -3v3" fill="none" stroke-width="0.3"/></g>` +
     text(GAP_MM + 52, 12, 3, '50 mm: print at 100 %') +
     `<g stroke="black" stroke-width="0"> ${drawn.join('').replaceAll('<path ', '<path stroke="black" ').replaceAll('<rect ', '<rect stroke="black" ')}</g></svg>\n`

@@ -15,6 +15,7 @@ export const STATIONS = [
   'clock/stages',
   'clock/after',
   'pour-day/sheet',
+  'pour-day/card',
   'pour-day/jugs',
   'cut',
 ];

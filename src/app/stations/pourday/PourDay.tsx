@@ -3,6 +3,7 @@ import { StationPages } from '../../parts/StationPages.tsx';
 
 const PAGES = [
   { path: 'sheet', name: 'Pour sheet' },
+  { path: 'card', name: 'Card for the bench' },
   { path: 'jugs', name: 'What is in every jug' },
 ] as const;
 

@@ -27,7 +27,7 @@ export function SheetAct({ act, number }: { readonly act: Act; readonly number: 
   const isChosen = step !== undefined && step === chosen;
   return (
     <li
-      className={`rule grid grid-cols-[1.75rem_minmax(0,1fr)] gap-x-2 border-b py-2 break-inside-avoid sm:grid-cols-[1.75rem_minmax(0,1fr)_auto] print:grid-cols-[1.75rem_1.75rem_minmax(0,1fr)_auto] ${isChosen ? 'bg-base-200' : ''}`}
+      className={`rule grid grid-cols-[1.75rem_minmax(0,1fr)] gap-x-2 border-b py-2 break-inside-avoid print:py-1 sm:grid-cols-[1.75rem_minmax(0,1fr)_auto] print:grid-cols-[1.75rem_1.75rem_minmax(0,1fr)_auto] ${isChosen ? 'bg-base-200' : ''}`}
     >
       <span className="quiet text-right">{number}</span>
       {/* on paper there is something to tick it off with */}
@@ -35,7 +35,7 @@ export function SheetAct({ act, number }: { readonly act: Act; readonly number: 
         className="mt-0.5 hidden size-5 rounded-sm border-[1.5px] border-black print:block"
         aria-hidden="true"
       />
-      <div className="grid gap-1.5">
+      <div className="grid gap-1.5 print:gap-0.5">
         <p className="flex items-start gap-2 leading-snug">
           {pot &&
             (step === undefined ? (
@@ -54,19 +54,23 @@ export function SheetAct({ act, number }: { readonly act: Act; readonly number: 
           <span>{words.text}</span>
         </p>
         {above && <FromAboveDrawing above={above} />}
-        {words.timing !== undefined && <p className="quiet text-sm italic">{words.timing}</p>}
         {words.caution && (
           <p className="flex gap-1.5 text-sm leading-snug font-semibold text-error print:text-black">
             <TriangleAlert aria-label="Caution" className="mt-0.5 size-4 shrink-0" />
             {words.caution}
           </p>
         )}
-        {act.running?.map(({ name, moulds, inMouldG, ofG }) => (
-          <p key={name ?? ''} className="quiet text-sm">
-            In {moulds > 1 ? `each of ${moulds} ${name ?? 'moulds'}` : (name ?? 'the mould')} now{' '}
-            {show.mass(inMouldG)} of {show.mass(ofG)}
-          </p>
-        ))}
+        {(words.timing !== undefined || act.running !== undefined) && (
+          <div className="grid gap-1.5 print:flex print:flex-wrap print:gap-x-4 print:gap-y-0">
+            {words.timing !== undefined && <p className="quiet text-sm italic">{words.timing}</p>}
+            {act.running?.map(({ name, moulds, inMouldG, ofG }) => (
+              <p key={name ?? ''} className="quiet text-sm">
+                In {moulds > 1 ? `each of ${moulds} ${name ?? 'moulds'}` : (name ?? 'the mould')} now{' '}
+                {show.mass(inMouldG)} of {show.mass(ofG)}
+              </p>
+            ))}
+          </div>
+        )}
       </div>
       {act.lines.length > 0 && (
         <table className="col-start-2 h-min justify-self-end text-right sm:col-start-auto print:col-start-auto">

@@ -3,6 +3,7 @@ import { plural } from '../../../core/units/words.ts';
 import type { Mould } from '../../../core/mould/schema.ts';
 import { Choice } from '../../kit/Choice.tsx';
 import { Group, Station } from '../../parts/Station.tsx';
+import { DamagedList } from '../../parts/Damaged.tsx';
 import { StationFold } from '../../parts/StationFold.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { LengthField } from '../../parts/quantities.tsx';
@@ -15,6 +16,7 @@ import { MatFields } from './MatFields.tsx';
 import { MadeFor } from './MadeFor.tsx';
 import { MouldVolume } from './MouldVolume.tsx';
 import { OwnMoulds } from './OwnMoulds.tsx';
+import { useOwnMoulds } from './useOwnMoulds.ts';
 import { ShapeFields } from './ShapeFields.tsx';
 import { StarterMoulds } from './StarterMoulds.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
@@ -23,6 +25,7 @@ import { isRound } from '../../../core/mould/round.ts';
 export function MouldStation() {
   const { plan, edit } = useBench();
   const { mould } = plan;
+  const { damaged } = useOwnMoulds();
   const straight = !isRound(mould.shape);
   const change = (part: Partial<Mould>, gesture?: Gesture) =>
     edit((p) => ({ ...p, mould: { ...p.mould, ...part } }), gesture);
@@ -30,6 +33,7 @@ export function MouldStation() {
     <Station station="mould" title="Mould">
       <BatchMoulds />
       <StarterMoulds />
+      <DamagedList table="moulds" keys={damaged} />
       <Group title="Inside sizes">
         <TextField label="Name" value={mould.name} onValue={(name, gesture) => change({ name }, gesture)} />
         <Choice

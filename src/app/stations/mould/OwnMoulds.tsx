@@ -4,7 +4,6 @@ import { mouldFileName, readMouldFile, writeMouldFile } from '../../../core/exch
 import type { Mould } from '../../../core/mould/schema.ts';
 import { mouldKeeper } from '../../../store/keeping/library.ts';
 import { AskReplace } from '../../parts/AskReplace.tsx';
-import { DamagedList } from '../../parts/Damaged.tsx';
 import { FilePicker } from '../../parts/FilePicker.tsx';
 import { Refused } from '../../parts/Refused.tsx';
 import { useFileTaken } from '../../parts/useFileTaken.ts';
@@ -17,7 +16,7 @@ import { IconButton } from '../../kit/IconButton.tsx';
 /** The library of one's own moulds: keep this one, take in and give out mould files. */
 export function OwnMoulds() {
   const { plan } = useBench();
-  const { things: own, damaged } = useOwnMoulds();
+  const { things: own } = useOwnMoulds();
   const [asked, setAsked] = useState<Mould | null>(null);
   const seen = (name: string) => own.find((m) => m.value.name === name) ?? null;
   const known = seen(plan.mould.name) !== null;
@@ -48,7 +47,6 @@ export function OwnMoulds() {
         />
       )}
       <Refused why={refused} />
-      <DamagedList table="moulds" keys={damaged} />
       <ul>
         {own.map(({ value: mould }) => (
           <li key={mould.name} className="rule flex items-center gap-1 border-b py-0.5">

@@ -71,6 +71,7 @@ describe('plans that can be told apart', () => {
     await page.getByText(/drawn in a colour given by hand but/).waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Undo' }).click();
     await pot.getByText('only drawn').waitFor();
+    await found.waitFor({ state: 'detached' });
     // one by one: what is put in shows at once
     await openPot(page, 'B');
     await pot.getByText('Drawn in the colour given by hand.').waitFor();

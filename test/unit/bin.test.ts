@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { readArchive, writeArchive, ARCHIVE_FORMAT } from '../../src/core/exchange/archiveFile.ts';
+import { MOST_CHARACTERS } from '../../src/core/exchange/head.ts';
 import { readShelfFile } from '../../src/core/exchange/shelfFile.ts';
 import { newColorant } from '../../src/core/colorant/starters.ts';
 import type { Colorant } from '../../src/core/colorant/schema.ts';
@@ -96,6 +97,16 @@ describe('everything in one file', () => {
     expect(read.archive.faults).to.deep.equal([]);
     expect(read.archive.plans).to.deep.equal(plans);
     expect(read.archive.library).to.deep.equal(library);
+  });
+
+  it('may be larger than any other file', () => {
+    const plans = Array.from({ length: 20 }, demoPlans).flat();
+    const text = writeArchive({ plans, batches: [], library: [] }).join('');
+    expect(text.length).to.be.above(MOST_CHARACTERS);
+    const read = readShelfFile(text);
+    expect(read.ok && read.archive?.plans.length).to.equal(plans.length);
+    // no other file may
+    expect(readShelfFile(text.replace(ARCHIVE_FORMAT, 'drip-line/plan')).ok).to.equal(false);
   });
 
   it('with one plan broken gives the others, and names the broken one with its field', () => {

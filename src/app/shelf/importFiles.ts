@@ -1,6 +1,6 @@
 import type { Batch } from '../../core/batch/batchSchema.ts';
 import type { ShelfRead } from '../../core/exchange/shelfFile.ts';
-import { MOST_ARCHIVED, type ArchivedThing } from '../../core/exchange/archiveFile.ts';
+import { ARCHIVE_FORMAT, MOST_ARCHIVED, type ArchivedThing } from '../../core/exchange/archiveFile.ts';
 import type { Fault } from '../../core/result/result.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { bringLibrary, notHere, type Brought } from '../../store/keeping/archive.ts';
@@ -23,6 +23,15 @@ interface Imported {
   readonly refused: readonly Refusal[];
 }
 
+/** An archive of everything may be larger than any other file, and says what it is at its beginning. */
+const isArchive = async (file: File): Promise<boolean> => {
+  try {
+    return (await file.slice(0, 400).text()).includes(ARCHIVE_FORMAT);
+  } catch {
+    return false;
+  }
+};
+
 const said = (faults: readonly Fault[]): readonly string[] =>
   faults.slice(0, 8).map((f) => `${f.at ?? 'file'}: ${f.message}`);
 
@@ -35,8 +44,7 @@ export async function importFiles(files: readonly File[]): Promise<Imported> {
   const refused: Refusal[] = [];
   const library: ArchivedThing[] = [];
   for (const file of files) {
-    // an archive of everything may be large
-    const text = await readText(file, MOST_ARCHIVED);
+    const text = await readText(file, (await isArchive(file)) ? MOST_ARCHIVED : undefined);
     const read: ShelfRead = text.ok ? await readShelfText(text.value) : { ok: false, faults: [text.fault] };
     if (read.ok && read.archive) {
       const { archive } = read;

@@ -20,6 +20,8 @@ export function ColourDrawn() {
   const [search, setSearch] = useState<Search>();
   const [found, setFound] = useState<readonly FoundColour[]>([]);
   const drawn = drawnPots(plan);
+  // undone it is not told of any more
+  const told = found.filter((of) => bestOf(of) === undefined || !drawn.some((p) => p.id === of.pot));
   const under = useRef<Search>(undefined);
   const colour = (): void => {
     const wanted = drawn.map((p) => ({ pot: p.id, hex: p.colour ?? '' }));
@@ -59,11 +61,11 @@ export function ColourDrawn() {
           </p>
         </div>
       )}
-      {found.length > 0 && (
+      {told.length > 0 && (
         <div className="grid gap-2 rounded-box border border-base-300 p-3 text-sm" role="status">
           <p>As drawn, and as it is mixed now, cured. Undo gives it back.</p>
           <ul className="grid gap-2" aria-label="What was found">
-            {found.map((of) => {
+            {told.map((of) => {
               const pot = plan.pots.find((p) => p.id === of.pot);
               const best = bestOf(of);
               if (!pot) return null;

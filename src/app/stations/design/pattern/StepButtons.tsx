@@ -20,9 +20,12 @@ export function StepButtons({ stepId }: { readonly stepId: StepId }) {
             key={by}
             disabled={'why' in to}
             title={'why' in to ? to.why : undefined}
-            onClick={() => {
-              if ('plan' in to) edit(() => to.plan);
-            }}
+            onClick={() =>
+              edit((p) => {
+                const went = shifted(p, stepId, by);
+                return 'plan' in went ? went.plan : p;
+              })
+            }
           >
             {by < 0 ? 'Earlier' : 'Later'}
           </Button>

@@ -7,6 +7,7 @@ import { follow } from './ask.ts';
 import { batchOpened, batchSeen } from './batchSlice.ts';
 import { browserStorage } from './browserStorage.ts';
 import { database } from './database.ts';
+import { firstStart } from './firstStart.ts';
 import { deskOpened } from './deskSlice.ts';
 import { bookKeeper } from './keeping/books.ts';
 import { keeper } from './keeping/keep.ts';
@@ -57,11 +58,19 @@ async function storedHeld(record: PlanRecord): Promise<Held | readonly Fault[]> 
 /** What only tidies up: a disk that is full must not keep a plan from being opened. */
 const ifItCan = <T>(tidying: Promise<T>, otherwise: T): Promise<T> => tidying.catch(() => otherwise);
 
+/**
+ * Opened by its address before the shelf was ever seen here, a plan of the demo studio is put there first.
+ */
+async function afterFirstStart(id: string): Promise<PlanRecord | undefined> {
+  await ifItCan(firstStart(), []);
+  return planRecord(database, id);
+}
+
 /** Read a plan and what was left unstored of it, and begin to keep it. */
 async function find(id: string): Promise<Found> {
   await stayAlive();
   await ifItCan(takeOldDrafts(database, browserStorage()), undefined);
-  const record = await planRecord(database, id);
+  const record = (await planRecord(database, id)) ?? (await afterFirstStart(id));
   const stored = record && (await storedHeld(record));
   if (stored && !('plan' in stored)) return { kind: 'damaged', faults: stored };
   const base = record?.revision ?? null;

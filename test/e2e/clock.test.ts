@@ -251,6 +251,10 @@ describe('the clock in the browser', () => {
     await page.getByText('its jug', { exact: true }).click();
     expect(await page.getByRole('list', { name: 'Readings' }).getByRole('listitem').count()).to.equal(4);
     await page.getByRole('heading', { name: 'Foretold before, and now' }).waitFor();
+    // what is no minute enters nothing, and not the minute before it
+    await enter('abc', 'Light (1)');
+    await page.getByText('Not taken: what stands there as the minute is none.').waitFor();
+    expect(await page.getByRole('list', { name: 'Readings' }).getByRole('listitem').count()).to.equal(4);
     await enter('15', 'Light (1)');
     await page.getByText(/medium \(2\) at 11 min, and light \(1\) only at 15 min/).waitFor();
     const recipe = page.locator('li', { hasText: 'The recipe' });

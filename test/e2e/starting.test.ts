@@ -114,3 +114,18 @@ describe('a browser without workers', () => {
     await page.getByText('Will it hold?').waitFor();
   });
 });
+
+describe('a profile that never saw the shelf', () => {
+  const s = studio();
+
+  it('finds a plan of the demo studio by its address, and the rest of it on the shelf after', async () => {
+    const fresh = await s.context().browser()!.newContext();
+    const page = await fresh.newPage();
+    await page.goto(`${s.url()}/plan/demo-copper-weir/design`);
+    await page.getByRole('heading', { name: 'Copper Weir' }).waitFor();
+    await page.getByRole('link', { name: 'To the shelf' }).click();
+    await page.getByRole('article', { name: 'Slate Beds' }).waitFor();
+    expect(await page.getByRole('article', { name: 'Copper Weir' }).count()).to.equal(1);
+    await fresh.close();
+  });
+});

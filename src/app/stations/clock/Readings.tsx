@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { readingsSeen, takeReading, type ReadingSeen } from '../../../core/clock/readings.ts';
 import { removeReading } from '../../../core/edit/clock.ts';
 import { STAGES, stagePhrase } from '../../../core/setting/stage.ts';
@@ -43,13 +43,23 @@ export function Readings() {
   const [min, setMin] = useTypedState(4);
   const [fault, setFault] = useState<string>();
   const chosen = plan.pots.some((p) => p.id === pot) ? pot : (plan.pots[0]?.id ?? '');
+  const row = useRef<HTMLDivElement>(null);
+  const enter = (): void => {
+    // the minute before it is not what was meant
+    if (row.current?.querySelector('[aria-invalid="true"]')) {
+      setFault('what stands there as the minute is none');
+      return;
+    }
+    const reading = { pot: chosen, min, stage: Number(stage), ...(lying ? { lying: true as const } : {}) };
+    setFault(edit((p) => takeReading(p, computed, reading))?.message);
+  };
   return (
     <Group title="How thick it really was">
       <p className="quiet -mt-2 text-sm">
         From the moment the batter is divided: which pot, at what minute, how thick. Its jug, right after a
         stir, tells how it flows; its layer in the mould, left lying, how it bears.
       </p>
-      <div className="flex flex-wrap items-end gap-3">
+      <div ref={row} className="flex flex-wrap items-end gap-3">
         {plan.pots.length > 1 && (
           <Picker
             label="Pot"
@@ -84,22 +94,7 @@ export function Readings() {
           options={STAGE_OPTIONS}
           onPick={setStage}
         />
-        <Button
-          tone="primary"
-          className="h-9"
-          onClick={() =>
-            setFault(
-              edit((p) =>
-                takeReading(p, computed, {
-                  pot: chosen,
-                  min,
-                  stage: Number(stage),
-                  ...(lying ? { lying: true as const } : {}),
-                }),
-              )?.message,
-            )
-          }
-        >
+        <Button tone="primary" className="h-9" onClick={enter}>
           Enter it
         </Button>
       </div>

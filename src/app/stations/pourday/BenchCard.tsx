@@ -40,7 +40,10 @@ interface Line {
   readonly words?: string;
 }
 
-/** The order of the day on one page for the bench, in type that is read at arm's length: the sheet has the rest. */
+/**
+ * The order of the day on one page for the bench, in type that is read at arm's length: the sheet has the
+ * rest.
+ */
 export function BenchCard() {
   const { name } = usePresent();
   const { plan, moulds, clock, weights } = useComputed();

@@ -9,7 +9,7 @@ import { useSize } from '../parts/useSize.ts';
 import { FaceDrawing } from './FaceDrawing.tsx';
 
 /** px round each picture: its frame, and what is between it and the next */
-const WORDS = 12;
+const FRAME = 12;
 const APART = 12;
 
 /**
@@ -40,7 +40,7 @@ export function NineView() {
   const columns = distinct(across).length;
   const rows = distinct(down).length;
   const wide = Math.floor(width / columns) - APART;
-  const high = Math.max(48, Math.floor(height / rows) - WORDS - APART);
+  const high = Math.max(48, Math.floor(height / rows) - FRAME - APART);
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 p-4">
       <div className="sentence">

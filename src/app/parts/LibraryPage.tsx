@@ -22,7 +22,7 @@ export function LibraryPage({ title, back, beside, tools, refused = null, childr
     <div className="flex min-h-0 flex-1 flex-col">
       <header className="rule flex min-h-14 flex-wrap items-center gap-3 border-b bg-base-100 px-4 py-2">
         {back ?? <BackButton />}
-        <h1 ref={head} tabIndex={-1} className="text-xl outline-none">
+        <h1 ref={head} tabIndex={-1} className="text-xl">
           {title}
         </h1>
         {beside}

@@ -67,7 +67,7 @@ function Name() {
     <h1
       ref={head}
       tabIndex={-1}
-      className="min-w-0 flex-1 basis-[60%] truncate text-xl outline-none sm:flex-none sm:basis-auto short:text-base"
+      className="min-w-0 flex-1 basis-[60%] truncate text-xl sm:flex-none sm:basis-auto short:text-base"
     >
       {name}
     </h1>

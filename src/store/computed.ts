@@ -10,6 +10,7 @@ import { coloursOf, type PlanColours } from '../core/ombre/coloursOf.ts';
 import { FIRST, type MouldUse } from '../core/plan/moulds.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 import { asShown } from './batchShown.ts';
+import { WorkedOut, type Work } from './workedOut.ts';
 import type { Look } from './deskSlice.ts';
 import type { RootState } from './store.ts';
 
@@ -24,12 +25,8 @@ const sameWork = (a: Plan, b: Plan): boolean =>
 
 let last: Plan | null = null;
 
-/**
- * The open plan as there is work in it: the same object until something changes that counts. A keystroke in
- * the notes is none of that, so nothing is computed for it, and nothing drawn but what shows the words; its
- * words may be older than those of `present`.
- */
-export const selectWork = ({ plan }: RootState): Plan | null => {
+/** The open plan, the same object until something changes that counts. */
+const workIn = ({ plan }: RootState): Plan | null => {
   const { present } = plan;
   if (!last || !present || !sameWork(last, present)) last = present;
   return last;
@@ -39,8 +36,8 @@ export const selectWork = ({ plan }: RootState): Plan | null => {
  * What was really done of the open plan, with what is typed of it in a field that is open: the same object
  * while it says the same.
  */
-const selectHappened = createSelector(
-  selectWork,
+const happenedNow = createSelector(
+  workIn,
   (state: RootState) => state.batch,
   (plan, state): HappenedByPour => {
     const batch = plan && asShown(state, plan);
@@ -48,6 +45,34 @@ const selectHappened = createSelector(
   },
   { memoizeOptions: { resultEqualityCheck: dequal } },
 );
+
+const workedOut = new WorkedOut(() => hear());
+let hear: () => void = () => undefined;
+
+/** `heard` is called when a work that took longer can be shown. */
+export function onWorkedOut(heard: () => void): void {
+  hear = heard;
+}
+
+const selectShown = (state: RootState): Work | null => {
+  const plan = workIn(state);
+  return plan && workedOut.shownFor({ plan, happened: happenedNow(state) });
+};
+
+/**
+ * The open plan as there is work in it: the same object until something changes that counts. A keystroke in
+ * the notes is none of that, so nothing is computed for it, and nothing drawn but what shows the words; its
+ * words may be older than those of `present`. While a large plan is worked out it is as it was before.
+ */
+export const selectWork = (state: RootState): Plan | null => selectShown(state)?.plan ?? null;
+
+const selectHappened = (state: RootState): HappenedByPour => selectShown(state)?.happened ?? AS_PLANNED;
+
+/** What is shown is older than the plan: it is being worked out. */
+export const selectBehind = (state: RootState): boolean => {
+  const shown = selectShown(state);
+  return shown !== null && (shown.plan !== workIn(state) || shown.happened !== happenedNow(state));
+};
 
 /** Everything computed from the open plan; computed once for each state of the work. */
 export const selectComputed = createSelector(

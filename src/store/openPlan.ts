@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie';
 import type { Batch } from '../core/batch/batchSchema.ts';
+import { happenedIn } from '../core/batch/happened.ts';
 import { merged } from '../core/batch/book.ts';
 import type { Fault } from '../core/result/result.ts';
 import { PLAN_VERSION } from '../core/plan/planVersion.ts';
@@ -18,6 +19,7 @@ import { samePlan } from './keeping/samePlan.ts';
 import { troubleOf, type Trouble } from './keeping/trouble.ts';
 import { gonePages, PAGE_ID, stayAlive } from './page.ts';
 import { planOpened } from './planSlice.ts';
+import { workOut } from './workedOut.ts';
 import type { AppDispatch, RootState } from './store.ts';
 import { setAside } from './tables/aside.ts';
 import { batchesOfPlan } from './tables/batches.ts';
@@ -141,6 +143,7 @@ export const openPlan =
     if (!here) dispatch(storageAnswered());
     if (found.kind !== 'work') return found;
     const { batch, damaged } = await batchOf(id);
+    await workOut({ plan: found.held.plan, happened: happenedIn(batch ?? undefined, found.held.plan) });
     keeper.resume(id);
     dispatch(batchOpened(batch));
     dispatch(planOpened(found.held));

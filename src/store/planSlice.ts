@@ -20,6 +20,8 @@ export interface PlanHistory extends Moment {
    * somebody else's since
    */
   readonly opened: number;
+  /** how often a plan that took longer has been worked out: what is shown of it is newer since */
+  readonly worked: number;
   readonly gesture?: { readonly id: string; readonly before: Moment };
 }
 
@@ -40,11 +42,13 @@ export const planEdited = createAction<Edited>('plan/edited');
 export const gestureTakenBack = createAction<string>('plan/gestureTakenBack');
 export const undone = createAction('plan/undone');
 export const redone = createAction('plan/redone');
+/** a plan that took longer than a moment is worked out */
+export const workedOut = createAction('plan/workedOut');
 export const planClosed = createAction('plan/closed');
 
 const MOST_STEPS_BACK = 300;
 
-type Work = Omit<PlanHistory, 'opened'>;
+type Work = Omit<PlanHistory, 'opened' | 'worked'>;
 
 const NOTHING: Work = { past: [], present: null, future: [] };
 
@@ -75,10 +79,11 @@ function takenBack(state: Work, id: string): Work {
 }
 
 /** The open plan and its history. Opening and closing start the history anew. */
-export const planReducer: Reducer<PlanHistory> = (state = { ...NOTHING, opened: 0 }, action) => {
+export const planReducer: Reducer<PlanHistory> = (state = { ...NOTHING, opened: 0, worked: 0 }, action) => {
+  if (workedOut.match(action)) return { ...state, worked: state.worked + 1 };
   const next = worked(state, action);
   const opened = state.opened + (planOpened.match(action) ? 1 : 0);
-  return next === state ? state : { ...next, opened };
+  return next === state ? state : { ...next, opened, worked: state.worked };
 };
 
 function worked(state: Work, action: UnknownAction): Work {

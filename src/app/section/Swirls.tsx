@@ -2,7 +2,9 @@ import { memo, useEffect, useMemo, useRef } from 'react';
 import type { Band, Face } from '../../core/face/face.ts';
 import type { FramedFace } from '../../core/face/framed.ts';
 import { painted } from '../../core/face/painted.ts';
-import { keyOf } from '../../core/pattern/body.ts';
+import { keyOf, type Content } from '../../core/pattern/body.ts';
+import { digestOf } from '../../core/task/digest.ts';
+import { remembered } from '../../core/task/remembered.ts';
 import type { Scale } from './frame.ts';
 import { useSeen } from '../parts/useSeen.ts';
 import { useFacePicture } from './useFacePicture.ts';
@@ -31,12 +33,13 @@ const inPixels = (
   scale: number,
 ): FramedFace => ({ face, left, right: left + width / scale, foot: head - height / scale, head });
 
+/** A content by a short name: the same block out of other pots is another picture. */
+const nameOf = remembered((content: Content) => digestOf(JSON.stringify([keyOf(content), content.keys])));
+
 /** The same words for the same cut of the same block. */
 const cutOf = ({ swirl, outline }: Band): string =>
   JSON.stringify([
-    swirl && keyOf(swirl.content),
-    // the same block out of other pots is another picture
-    swirl?.content.keys,
+    swirl && nameOf(swirl.content),
     swirl?.origin,
     swirl?.across,
     swirl?.up,

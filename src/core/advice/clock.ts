@@ -117,19 +117,18 @@ export function clockWarnings(facts: Facts): readonly Warning[] {
     const { step, pot } = timed.about;
     const more = i === TOLD - 1 && bad.length > TOLD ? ` And ${bad.length - TOLD} more after that.` : '';
     let found: readonly Remedy[] | undefined;
-    return warn(
-      {
-        station: 'clock',
-        ...(step ? { step: step.id } : {}),
-        ...(pot ? { pot: pot.id } : {}),
-        get remedies(): readonly Remedy[] {
-          found ??= i === 0 ? remediesFor(facts, timed, trouble, bad.length) : [];
-          return found;
-        },
+    return {
+      ...warn(
+        { station: 'clock', ...(step ? { step: step.id } : {}), ...(pot ? { pot: pot.id } : {}) },
+        CODES[trouble],
+        `${says(plan, timed, trouble)}${more}`,
+      ),
+      // looked for once somebody looks at them
+      get remedies(): readonly Remedy[] {
+        found ??= i === 0 ? remediesFor(facts, timed, trouble, bad.length) : [];
+        return found;
       },
-      CODES[trouble],
-      `${says(plan, timed, trouble)}${more}`,
-    );
+    };
   });
   return [...late, ...told];
 }

@@ -1,6 +1,6 @@
 import { removeStep } from '../edit/pours.ts';
 import { topLast } from '../edit/tops.ts';
-import { MOST_THINGS, topsOf } from '../fill/tops.ts';
+import { MOST_DRAWN, MOST_THINGS, topsOf } from '../fill/tops.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Top } from '../plan/stepSchema.ts';
 import { formatLength } from '../units/format.ts';
@@ -67,7 +67,17 @@ function ofTop(facts: Facts, step: Top): Warning[] {
       ),
     ];
   const first = plan.steps.find((s) => s.kind === 'top') === step;
-  return [...(first ? inOffcut(facts, about) : []), ...ofWay(facts, step, about)];
+  const crowded = laid?.parts.some((p) => p.count > 0 && p.things.length === 0)
+    ? [
+        warn(
+          about,
+          'top-crowded',
+          `More than ${MOST_DRAWN} things lie on one mould: these are weighed, and neither drawn nor counted in what a bar weighs.`,
+          [leave],
+        ),
+      ]
+    : [];
+  return [...(first ? inOffcut(facts, about) : []), ...crowded, ...ofWay(facts, step, about)];
 }
 
 function ofWay(facts: Facts, step: Top, about: About): Warning[] {

@@ -16,24 +16,41 @@ import { potWarnings } from './pots.ts';
 import { pourWarnings } from './pours.ts';
 import { temperatureWarnings } from './temperatures.ts';
 import { tiltWarnings } from './tilts.ts';
+import type { Task } from '../task/task.ts';
 import type { Warning } from './warning.ts';
 
-/** Everything to warn of, in the order the stations come. */
-export const warningsOf = (facts: Facts): readonly Warning[] => [
-  ...batchWarnings(facts),
-  ...inEachMould(facts, fillWarnings, { ofDesign: false }),
-  ...inEachMould(facts, pourWarnings, { ofDesign: true }),
-  ...inEachMould(facts, patternWarnings, { ofDesign: true }),
-  ...inEachMould(facts, onFluidWarnings, { ofDesign: true }),
-  ...inEachMould(facts, tiltWarnings, { ofDesign: true }),
-  ...batterWarnings(facts),
-  ...temperatureWarnings(facts),
-  ...promiseWarnings(facts),
-  ...potWarnings(facts),
-  ...jugWarnings(facts),
-  ...colourWarnings(facts),
-  ...bookWarnings(facts),
-  ...clockWarnings(facts),
-  ...inEachMould(facts, cutWarnings, { ofDesign: false }),
-  ...inEachMould(facts, cutterWarnings, { ofDesign: false }),
+type Warns = (facts: Facts) => readonly Warning[];
+
+/** In the order the stations come. */
+const ALL: readonly Warns[] = [
+  batchWarnings,
+  (facts) => inEachMould(facts, fillWarnings, { ofDesign: false }),
+  ...[pourWarnings, patternWarnings, onFluidWarnings, tiltWarnings].map(
+    (warns): Warns =>
+      (facts) =>
+        inEachMould(facts, warns, { ofDesign: true }),
+  ),
+  batterWarnings,
+  temperatureWarnings,
+  promiseWarnings,
+  potWarnings,
+  jugWarnings,
+  colourWarnings,
+  bookWarnings,
+  clockWarnings,
+  ...[cutWarnings, cutterWarnings].map(
+    (warns): Warns =>
+      (facts) =>
+        inEachMould(facts, warns, { ofDesign: false }),
+  ),
 ];
+
+/** Everything to warn of. */
+export function* warningOf(facts: Facts): Task<never, readonly Warning[]> {
+  const found: Warning[] = [];
+  for (const [i, warns] of ALL.entries()) {
+    found.push(...warns(facts));
+    yield { done: i / ALL.length };
+  }
+  return found;
+}

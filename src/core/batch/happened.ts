@@ -1,5 +1,6 @@
 import type { Plan } from '../plan/planSchema.ts';
 import { pourActId } from '../day/act.ts';
+import { rememberedLast } from '../task/remembered.ts';
 import type { Batch } from './batchSchema.ts';
 import { inOrder } from './book.ts';
 import { isKnown, type Added } from './eventSchema.ts';
@@ -36,8 +37,12 @@ export function writtenIn(batch: Batch): ReadonlyMap<string, Happened> {
  * What happened otherwise than planned, by pour. Only at the layers of an ombre: what comes after those is
  * solved again. What was written of a pour that is no such layer any more stays in the book and says nothing.
  */
-export function happenedIn(batch: Batch | undefined, { steps }: Pick<Plan, 'steps'>): HappenedByPour {
-  if (!batch) return AS_PLANNED;
+export const happenedIn = (batch: Batch | undefined, { steps }: Pick<Plan, 'steps'>): HappenedByPour =>
+  batch ? known(batch, [steps], () => happenedAt(batch, steps)) : AS_PLANNED;
+
+const known = rememberedLast<HappenedByPour>();
+
+function happenedAt(batch: Batch, steps: Plan['steps']): HappenedByPour {
   const all = writtenIn(batch);
   const entries = steps.flatMap((s): [string, Happened][] => {
     const was = s.kind === 'pour' && s.ombre ? all.get(pourActId(s.id)) : undefined;

@@ -2,9 +2,9 @@ import type { PotId } from '../validate/ids.ts';
 import { AS_PLANNED, pouredOtherwise, type HappenedByPour } from '../batch/happened.ts';
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
-import { warningsOf } from '../advice/warningsOf.ts';
+import { warningOf } from '../advice/warningsOf.ts';
 import { cutBars } from '../cut/bars.ts';
-import { layPlan } from '../fill/layPlan.ts';
+import { layingPlan, layPlan } from '../fill/layPlan.ts';
 import type { LaidPlan } from '../fill/laid.ts';
 import { topDensity, weighedTops } from '../fill/topMass.ts';
 import { plannedState } from '../look/state.ts';
@@ -15,6 +15,7 @@ import { inSecond } from '../edit/second.ts';
 import { pipedIn, secondPlan } from '../plan/second.ts';
 import type { Amount } from '../plan/stepSchema.ts';
 import type { Result } from '../result/result.ts';
+import { keptTask } from '../task/kept.ts';
 import { finish, type Task } from '../task/task.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
 import { scaled, staysIn, type ScaledMould } from '../weigh/scaled.ts';
@@ -88,8 +89,8 @@ const asPlan =
  * reads (laying, the day weighed, its minutes), and each of which can be the last that is waited for: the
  * layers first, which is enough to draw and to count bars.
  */
-export function* computing(plan: Plan, happened: HappenedByPour): Task<LaidPlan, Computed> {
-  const planned = layPlan(plan);
+function* computingAnew(plan: Plan, happened: HappenedByPour): Task<LaidPlan, Computed> {
+  const planned = yield* layingPlan(plan);
   yield { done: 0.2, partial: planned };
   const { day, weights } = weighedDay(planned, happened);
   yield { done: 0.5 };
@@ -108,6 +109,8 @@ export function* computing(plan: Plan, happened: HappenedByPour): Task<LaidPlan,
   const bodies = bodiesOf(plan, plannedState(plan, 'cured'), graded);
   const colours = coloursOfBodies(bodies);
   yield { done: 0.7 };
+  const clock = timedDay(laid, day, happened);
+  yield { done: 0.8 };
   const facts: Facts = {
     ...laid,
     happened,
@@ -119,11 +122,11 @@ export function* computing(plan: Plan, happened: HappenedByPour): Task<LaidPlan,
     graded,
     bodies,
     colours,
-    clock: timedDay(laid, day, happened),
+    clock,
   };
   const piped = secondPlan(plan, pipedG(moulds));
   const second = piped && computePlan(piped);
-  const warnings = [...warningsOf(facts), ...ofSecond(second)];
+  const warnings = [...(yield* warningOf(facts)), ...ofSecond(second)];
   const refused = warnings.filter((w) => w.level === 'refuse');
   return {
     ...facts,
@@ -134,6 +137,11 @@ export function* computing(plan: Plan, happened: HappenedByPour): Task<LaidPlan,
     batch: refused.some((w) => w.station === 'batter' && !w.ofSecond) ? undefined : weights,
   };
 }
+
+const kept = keptTask<Computed>();
+
+export const computing = (plan: Plan, happened: HappenedByPour): Task<LaidPlan, Computed> =>
+  kept([plan, happened], () => computingAnew(plan, happened));
 
 /** All stages at once. */
 export const computePlan = (plan: Plan, happened = AS_PLANNED): Computed => finish(computing(plan, happened));

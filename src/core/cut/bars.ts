@@ -19,7 +19,8 @@ import type { CutSettings, CutWay, Plan } from '../plan/planSchema.ts';
 import { totalHeldBack } from '../plan/pours.ts';
 import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
 import { massOnG, type WeighedPart } from '../fill/topMass.ts';
-import { blockBars } from './blockBars.ts';
+import { slicesOfBlock } from './blockBars.ts';
+import { once } from '../task/once.ts';
 import { planedLayers } from './planed.ts';
 
 /**
@@ -115,6 +116,24 @@ function slicesOf(piece: Piece, layers: readonly PouredLayer[], filled: number):
   };
 }
 
+/** What is weighed of a bar: worked out once it is asked. */
+type Weighing = Readonly<Record<'volumeMl' | 'massG' | 'onTopG', () => number>>;
+
+function weighed(bar: Omit<Bar, keyof Weighing>, { volumeMl, massG, onTopG }: Weighing): Bar {
+  return {
+    ...bar,
+    get volumeMl() {
+      return volumeMl();
+    },
+    get massG() {
+      return massG();
+    },
+    get onTopG() {
+      return onTopG();
+    },
+  };
+}
+
 /**
  * Cut what one mould gives: each piece on its own, with its own trims, a loaf or slab straight across and in
  * strips of equal width, a tube that stands into discs. Volumes come from the layers themselves, so bars of a
@@ -148,7 +167,7 @@ export function cutBars(
     if (strip <= 0) return [];
     const room = geometry.rooms[piece.room];
     const layers = planed.filter((l) => l.room === room);
-    const { volumeTo, massTo } = slicesOf(piece, layers, filled);
+    const along = once(() => slicesOf(piece, layers, filled));
     const share = strip / piece.widthMm;
     // g of the top on a mm of this piece, all its strips
     const topPerMm =
@@ -164,50 +183,58 @@ export function cutBars(
       const [y0, y1] = piece.axis === 'z' ? [-FAR, FAR] : [piece.fromMm + from, piece.fromMm + to];
       return massOnG(tops, { x0, x1, y0, y1 }, piece.room);
     };
-    const along = stretchesAlong(piece.lengthMm, whole, way);
+    const stretches = stretchesAlong(piece.lengthMm, whole, way);
     const sliced = way
-      ? along
+      ? stretches
           .filter((s) => s.block)
           .flatMap(({ startMm, endMm }): readonly Bar[] => {
             const block = { piece, layers, filled, startMm, endMm };
             const { from, size } = slicedIn(piece, way);
             const lengthwise = way.by === 'lengthwise';
-            return blockBars(block, { by: way.by, from, size, settings: whole }).map((b): Bar => {
-              const { slice } = b;
-              const onTopG = lengthwise
-                ? onTop(startMm, endMm, slice.fromMm, slice.toMm)
-                : slice.last
-                  ? onTop(startMm, endMm) / stripsOf(piece)
-                  : 0;
-              return {
-                piece,
-                startMm,
-                endMm,
-                strips: lengthwise ? 1 : stripsOf(piece),
-                stripMm: lengthwise ? whole.thicknessMm : strip,
-                slice,
-                volumeMl: b.volumeMl * (lengthwise ? 1 : share),
-                massG: (b.massG + topPerMm * way.longMm * b.topShare) * (lengthwise ? 1 : share) + onTopG,
-                onTopG,
-              };
-            });
+            return slicesOfBlock(block, { by: way.by, from, size, settings: whole }).map(
+              ({ slice, open }): Bar => {
+                const onTopG = once(() =>
+                  lengthwise
+                    ? onTop(startMm, endMm, slice.fromMm, slice.toMm)
+                    : slice.last
+                      ? onTop(startMm, endMm) / stripsOf(piece)
+                      : 0,
+                );
+                const part = lengthwise ? 1 : share;
+                const topShare = lengthwise ? whole.thicknessMm / size : slice.last ? 1 : 0;
+                return weighed(
+                  {
+                    piece,
+                    startMm,
+                    endMm,
+                    strips: lengthwise ? 1 : stripsOf(piece),
+                    stripMm: lengthwise ? whole.thicknessMm : strip,
+                    slice,
+                  },
+                  {
+                    volumeMl: () => open().volumeMl * part,
+                    massG: () => (open().massG + topPerMm * way.longMm * topShare) * part + onTopG(),
+                    onTopG,
+                  },
+                );
+              },
+            );
           })
       : [];
-    const across = along
+    const across = stretches
       .filter((s) => !s.block)
       .map(({ startMm, endMm }): Bar => {
         const [from, to] = [piece.fromMm + startMm, piece.fromMm + endMm];
-        const onTopG = onTop(startMm, endMm) / stripsOf(piece);
-        return {
-          piece,
-          startMm,
-          endMm,
-          strips: stripsOf(piece),
-          stripMm: strip,
-          volumeMl: (volumeTo(to) - volumeTo(from)) * share,
-          massG: (massTo(to) - massTo(from) + topPerMm * whole.thicknessMm) * share + onTopG,
-          onTopG,
-        };
+        const onTopG = once(() => onTop(startMm, endMm) / stripsOf(piece));
+        return weighed(
+          { piece, startMm, endMm, strips: stripsOf(piece), stripMm: strip },
+          {
+            volumeMl: () => (along().volumeTo(to) - along().volumeTo(from)) * share,
+            massG: () =>
+              (along().massTo(to) - along().massTo(from) + topPerMm * whole.thicknessMm) * share + onTopG(),
+            onTopG,
+          },
+        );
       });
     return [...sliced, ...across];
   });

@@ -1,3 +1,4 @@
+import { once } from '../task/once.ts';
 import type { LaidMould } from '../fill/laid.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { slabOf } from '../geometry/clip.ts';
@@ -29,6 +30,9 @@ export interface SingleBar {
 
 /** A laid mould and how it is cut. */
 export type Cutting = Pick<LaidMould, 'geometry' | 'stack'> & { readonly cut: BarCut };
+
+/** A bar in its place; what it weighs is worked out once it is asked. */
+type Placed = Omit<SingleBar, 'centre' | 'massG'> & { readonly massOf: () => Grams };
 
 /** A layer's part of one place. */
 interface LayerSlice {
@@ -62,9 +66,10 @@ const FAR = 1e6;
 export function singleBars(facts: Cutting): readonly SingleBar[] {
   const { cut, geometry, stack } = facts;
   const planed = planedLayers(stack.layers, cut);
-  const all = cut.bars.flatMap((place): Omit<SingleBar, 'centre'>[] => {
+  const ofPiece = new Map(cut.pieces.map((piece) => [piece, cut.bars.filter((b) => b.piece === piece)]));
+  const all = cut.bars.flatMap((place): Placed[] => {
     const { piece } = place;
-    const own = cut.bars.filter((b) => b.piece === piece);
+    const own = ofPiece.get(piece) ?? [];
     const room = geometry.rooms[piece.room];
     const layers = planed.filter((l) => l.room === room);
     const { strips, stripMm: widthMm, slice } = place;
@@ -77,9 +82,13 @@ export function singleBars(facts: Cutting): readonly SingleBar[] {
     const last = lefts.length - 1;
     const froms = lefts.map((left, i) => (i === 0 && (upright?.first ?? true) ? -FAR : left));
     const tos = lefts.map((left, i) => (i === last && (upright?.last ?? true) ? FAR : left + widthMm));
-    const slices = last === 0 ? [] : slicesOf(layers, place);
-    const masses = last === 0 ? [1] : froms.map((from, i) => inStrip(slices, from, tos[i] ?? FAR));
-    const sum = masses.reduce((a, b) => a + b, 0);
+    const shares = once((): readonly number[] => {
+      if (last === 0) return [1];
+      const slices = slicesOf(layers, place);
+      const masses = froms.map((from, i) => inStrip(slices, from, tos[i] ?? FAR));
+      const sum = masses.reduce((a, b) => a + b, 0);
+      return masses.map((g) => (sum > 0 ? g / sum : 0));
+    });
     const alone = own.length * lefts.length === 1;
     const ends: readonly [Beside, Beside] = piece.axis === 'z' ? ['foot', 'top'] : ['near end', 'far end'];
     return lefts.map((leftMm, strip) => ({
@@ -89,10 +98,10 @@ export function singleBars(facts: Cutting): readonly SingleBar[] {
       widthMm,
       fromMm: froms[strip] ?? leftMm,
       toMm: tos[strip] ?? leftMm + widthMm,
-      massG:
-        sum > 0
-          ? ((place.massG - place.onTopG) * lefts.length * (masses[strip] ?? 0)) / sum + place.onTopG
-          : 0,
+      massOf: () => {
+        const share = shares()[strip] ?? 0;
+        return share > 0 ? (place.massG - place.onTopG) * lefts.length * share + place.onTopG : 0;
+      },
       beside: alone
         ? ALONE
         : [
@@ -105,9 +114,10 @@ export function singleBars(facts: Cutting): readonly SingleBar[] {
           ],
     }));
   });
-  const off = (b: Omit<SingleBar, 'centre'>): number => {
+  const half =
+    cut.bars.reduce((most, { slice }) => Math.max(most, slice?.by === 'floor' ? slice.toMm : 0), 0) / 2;
+  const off = (b: Omit<Placed, 'massOf'>): number => {
     const { piece, startMm, endMm, slice } = b.place;
-    const half = Math.max(0, ...cut.bars.map((o) => (o.slice?.by === 'floor' ? o.slice.toMm : 0))) / 2;
     return Math.hypot(
       (startMm + endMm - piece.lengthMm) / 2,
       b.leftMm + b.widthMm / 2 - piece.leftMm - piece.widthMm / 2,
@@ -116,8 +126,11 @@ export function singleBars(facts: Cutting): readonly SingleBar[] {
   };
   const nearest = new Map<Bar['piece'], number>();
   for (const b of all) nearest.set(b.place.piece, Math.min(nearest.get(b.place.piece) ?? Infinity, off(b)));
-  return all.map((b) => ({
+  return all.map(({ massOf, ...b }) => ({
     ...b,
+    get massG() {
+      return massOf();
+    },
     centre: b.beside !== ALONE && off(b) <= (nearest.get(b.place.piece) ?? 0) + 1e-6,
   }));
 }

@@ -2,6 +2,7 @@ import { leadPot, potNamed } from '../plan/sources.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { dot } from '../geometry/vec.ts';
 import { isLevel, upOf } from '../mould/tilt.ts';
+import { rememberedLast } from '../task/remembered.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { stageToHoldSlope } from '../setting/stage.ts';
 import type { Degrees, Stage } from '../units/quantity.ts';
@@ -20,14 +21,20 @@ export interface Turn {
   readonly heldStage: Stage;
 }
 
+const known = rememberedLast<readonly Turn[]>();
+
 /** Every turn of the mould, with the stage that the last layer needs to hold and the one it has by plan. */
-export function turnsOf(plan: Plan, layers: readonly PouredLayer[]): readonly Turn[] {
+export const turnsOf = (plan: Plan, layers: readonly PouredLayer[]): readonly Turn[] =>
+  known(layers, [plan.steps, plan.pots], () => turnsAmong(plan, layers));
+
+function turnsAmong(plan: Plan, layers: readonly PouredLayer[]): readonly Turn[] {
   const turns: Turn[] = [];
+  const laid = new Map(layers.map((l) => [l.pour.id, l]));
   let last: PouredLayer | undefined;
   let heldStage = 0;
   for (const step of plan.steps) {
     if (step.kind === 'pour') {
-      last = layers.find((l) => l.pour.id === step.id);
+      last = laid.get(step.id);
       heldStage = potNamed(plan, leadPot(step))?.stage ?? 0;
     }
     if (step.kind === 'wait' && step.until.kind === 'stage')

@@ -1,7 +1,8 @@
 import { partOf } from '../plan/moulds.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import { recipesOf } from '../plan/recipes.ts';
-import { fieldsOf, keptByInputs } from '../task/kept.ts';
+import { fieldsOf, keptTask } from '../task/kept.ts';
+import type { Task } from '../task/task.ts';
 import type { LaidMould, LaidPlan } from './laid.ts';
 
 /** What a pot is called and painted with, and its jug, are nothing to where its batter lies. */
@@ -19,7 +20,7 @@ function inputsOf(plan: Plan): readonly unknown[] {
   return [...fieldsOf(laid), ...(onBars ? [cut] : []), ...pots.flatMap(potInputs)];
 }
 
-const kept = keptByInputs<LaidPlan>();
+const kept = keptTask<LaidPlan>();
 
 /** What was laid, of a plan that differs from the one it was laid of in nothing that matters to it. */
 function asOf(plan: Plan, laid: LaidPlan): LaidPlan {
@@ -37,8 +38,6 @@ function asOf(plan: Plan, laid: LaidPlan): LaidPlan {
 }
 
 /** A plan laid, or as it was laid before where nothing has changed that it is laid by. */
-export const laidOnce = (plan: Plan, lay: (plan: Plan) => LaidPlan): LaidPlan =>
-  asOf(
-    plan,
-    kept(inputsOf(plan), () => lay(plan)),
-  );
+export function* laidOnce<P>(plan: Plan, lay: (plan: Plan) => Task<P, LaidPlan>): Task<P, LaidPlan> {
+  return asOf(plan, yield* kept(inputsOf(plan), () => lay(plan)));
+}

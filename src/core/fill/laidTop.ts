@@ -13,6 +13,8 @@ export interface TopPart {
   /** the name that it has its colour by */
   readonly key: string;
   readonly pot?: PotId;
+  /** how many there are; none of them is laid where more lie on the mould than are drawn */
+  readonly count: number;
   readonly things: readonly TopThing[];
   /** of all of it in one mould */
   readonly volumeMl: Millilitres;

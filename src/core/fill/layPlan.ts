@@ -21,10 +21,11 @@ import {
 import { batterIn } from './batterIn.ts';
 import { laidOnce } from './laidOnce.ts';
 import { followed } from './followed.ts';
-import { layPours, type PouredLayer } from './layers.ts';
+import { layingPours, type PouredLayer } from './layers.ts';
 import { makeupOf, makeupsOf, type Makeup } from './makeup.ts';
 import { moundedG, moundsOn } from './mounds.ts';
 import { madeBeyond, stirredMixes } from './scrapings.ts';
+import { finish, type Task } from '../task/task.ts';
 import { topShares } from './topShares.ts';
 
 /**
@@ -77,12 +78,12 @@ const ownFill = ({ use, geometry, part }: ToLay): FillTarget | undefined => {
  * All moulds laid, of batter with this mean makeup. `besideG` of the batch is in none of their pours: scraped
  * off, heaped on top, or left in the jugs of stocks.
  */
-function lay(
+function* lay(
   { plan, toLay, makeup, poured }: Laying,
   mean: MeanBatter,
   densityIn: DensityIn,
   besideG: Grams,
-): Laid {
+): Task<never, Laid> {
   const batchG = givenBatch(plan, mean);
   const fills = toLay.map(ownFill);
   const takenG = toLay.reduce(
@@ -99,7 +100,7 @@ function lay(
         : part;
     const first = laid[0];
     const shown = use.design === 'as-first' && first ? followed(own, first.stack.layers) : own;
-    const stack = layPours(
+    const stack = yield* layingPours(
       withAmounts(shown, use.id, poured),
       geometry,
       fill.heightMm,
@@ -152,10 +153,13 @@ const laysAgain = (plan: Plan, mean: MeanBatter): boolean =>
   givenBatch(plan, mean) !== undefined || scrapesOf(plan).size > 0;
 
 /** A plan's pours laid in all its moulds. `poured` are amounts that take the place of planned ones. */
-export const layPlan = (plan: Plan, poured?: PouredAmounts): LaidPlan =>
-  poured ? laidAnew(plan, poured) : laidOnce(plan, laidAnew);
+export const layingPlan = (plan: Plan, poured?: PouredAmounts): Task<never, LaidPlan> =>
+  poured ? layingAnew(plan, poured) : laidOnce(plan, layingAnew);
 
-function laidAnew(plan: Plan, poured?: PouredAmounts): LaidPlan {
+/** The same at once. */
+export const layPlan = (plan: Plan, poured?: PouredAmounts): LaidPlan => finish(layingPlan(plan, poured));
+
+function* layingAnew(plan: Plan, poured?: PouredAmounts): Task<never, LaidPlan> {
   const recipes = recipesOf(plan);
   const recipe = recipes.batch;
   const shares = plan.others.length === 0 ? undefined : topShares(plan);
@@ -169,7 +173,7 @@ function laidAnew(plan: Plan, poured?: PouredAmounts): LaidPlan {
   const plain = makeupOf(plan, recipe, []);
   let mean: MeanBatter = plain;
   let besideG = 0;
-  let moulds = lay(laying, mean, () => plain.densityGMl, besideG);
+  let moulds = yield* lay(laying, mean, () => plain.densityGMl, besideG);
   for (let i = 0; i < ROUNDS && laysAgain(plan, mean); i += 1) {
     const now = meanOf(moulds, laying.makeup, plain);
     const mounds = moundsOn(plan, recipes, moulds);
@@ -184,7 +188,7 @@ function laidAnew(plan: Plan, poured?: PouredAmounts): LaidPlan {
     stirred = stirredMixes(plan, moulds, mounds);
     if (stirred.size > 0) laying = { ...laying, makeup: makeupsOf(plan, recipes, stirred) };
     const densities = new Map(moulds.map((m) => [m.use.id, laidDensity(m, plain)] as const));
-    moulds = lay(laying, mean, (id) => densities.get(id) ?? plain.densityGMl, besideG);
+    moulds = yield* lay(laying, mean, (id) => densities.get(id) ?? plain.densityGMl, besideG);
   }
   const [{ geometry, fill, stack }] = moulds;
   return {

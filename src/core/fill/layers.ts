@@ -9,9 +9,10 @@ import { roughnessOf, type Roughness } from './roughness.ts';
 import type { Dents } from '../flow/uneven.ts';
 import { scrapingOf, type Below, type NotScraped, type Scraping } from './scraped.ts';
 import { wallPoint } from './wallPoints.ts';
-import { stackPours, type Layer, type Lie, type StackFault, type Wish } from '../mould/stack.ts';
+import { stacking, type Layer, type Lie, type StackFault, type Wish } from '../mould/stack.ts';
 import { poursOf, type TiltedPour } from '../plan/pours.ts';
 import { scrapesOf } from '../plan/scrapes.ts';
+import type { Task } from '../task/task.ts';
 import type { Plan, Pot } from '../plan/planSchema.ts';
 import type { Amount, Pour } from '../plan/stepSchema.ts';
 import type { Grams, Millilitres, Millimetres, Percent } from '../units/quantity.ts';
@@ -98,17 +99,17 @@ export function beforeSettling<L extends PouredLayer>(layer: L): L {
  * Layers of one compartment with what is scraped off them, and how rough they are left; what is pressed into
  * the last of them.
  */
-function asTheyAreLeft(
+function* asTheyAreLeft(
   plan: Plan,
   room: Room,
   layers: readonly PouredLayer[],
   pressed: Dents['hollows'],
-): readonly PouredLayer[] {
+): Task<never, readonly PouredLayer[]> {
   const scrapes = scrapesOf(plan);
   if (scrapes.size === 0 && pressed.length === 0 && layers.every((l) => l.pour.roughMm === undefined))
     return layers;
   const below: Below[] = [];
-  return layers.map((layer) => {
+  const left = (layer: PouredLayer): PouredLayer => {
     const scrape = scrapes.get(layer.pour.id);
     const scraped = scrape && scrapingOf(room, layer, below, scrape);
     below.push({ layer, scraping: typeof scraped === 'object' ? scraped : undefined });
@@ -120,11 +121,17 @@ function asTheyAreLeft(
       return rough ? { ...layer, rough } : layer;
     }
     return typeof scraped === 'object' ? { ...layer, scraping: scraped } : { ...layer, notScraped: scraped };
-  });
+  };
+  const all: PouredLayer[] = [];
+  for (const layer of layers) {
+    all.push(left(layer));
+    yield { done: all.length / layers.length };
+  }
+  return all;
 }
 
 /** The pours of one compartment, in order, with their places among all pours. */
-function layRoom(
+function* layRoom(
   plan: Plan,
   room: Room,
   pours: readonly (TiltedPour & { readonly nth: number })[],
@@ -132,9 +139,9 @@ function layRoom(
   fillMl: Millilitres,
   densityOf: DensityOf,
   pressed: Dents['hollows'],
-): { readonly layers: readonly PouredLayer[]; readonly fault: StackFault | undefined } {
+): Task<never, { readonly layers: readonly PouredLayer[]; readonly fault: StackFault | undefined }> {
   const roomFillMl = levelProfile(room).volumeBelow(heightMm) / MM3_PER_ML;
-  const stack = stackPours(
+  const stack = yield* stacking(
     room,
     pours.map(({ pour, tilt, settledBy, pulled }) => ({
       tilt,
@@ -172,32 +179,27 @@ function layRoom(
   });
   const { fault } = stack;
   return {
-    layers: asTheyAreLeft(plan, room, layers, pressed),
+    layers: yield* asTheyAreLeft(plan, room, layers, pressed),
     fault: fault && { ...fault, pour: pours[fault.pour]?.nth ?? 0 },
   };
 }
 
 /** Lay all pours, each in its own compartment; the layers come back in the order they are poured. */
-export function layPours(
+export function* layingPours(
   plan: Plan,
   geometry: MouldGeometry,
   heightMm: Millimetres,
   densityOf: DensityOf,
-): PouredStack {
+): Task<never, PouredStack> {
   const fillMl = volumeToHeight(geometry, heightMm);
   const pours = poursOf(plan).map((p, nth) => ({ ...p, nth }));
   const last = geometry.rooms.length - 1;
-  const laid = geometry.rooms.map((room, r) =>
-    layRoom(
-      plan,
-      room,
-      pours.filter((p) => Math.min(p.pour.compartment, last) === r),
-      heightMm,
-      fillMl,
-      densityOf,
-      pressedIn(plan, geometry, heightMm, r),
-    ),
-  );
+  const laid: { readonly layers: readonly PouredLayer[]; readonly fault: StackFault | undefined }[] = [];
+  for (const [r, room] of geometry.rooms.entries()) {
+    const own = pours.filter((p) => Math.min(p.pour.compartment, last) === r);
+    const pressed = pressedIn(plan, geometry, heightMm, r);
+    laid.push(yield* layRoom(plan, room, own, heightMm, fillMl, densityOf, pressed));
+  }
   const layers = laid.flatMap((l) => l.layers).sort((a, b) => a.nth - b.nth);
   return {
     layers,

@@ -1,7 +1,8 @@
-import { lumpsOf, scaled } from '../flow/lumps.ts';
+import { lumpsOf, lumpsOnGrid, scaled, type Lumps } from '../flow/lumps.ts';
 import { hollowMm3, unevenAt, type Dents, type Uneven } from '../flow/uneven.ts';
 import { corners } from '../geometry/polyhedron.ts';
 import { MM3_PER_ML } from '../mould/geometry.ts';
+import { rememberedBy } from '../task/remembered.ts';
 import type { Room } from '../mould/rooms.ts';
 import type { Layer } from '../mould/stack.ts';
 import type { Millimetres } from '../units/quantity.ts';
@@ -31,42 +32,71 @@ function seedOf(name: string): number {
   return seed;
 }
 
-/** Heights of a surface over all of a room's plan. */
-function heightsOver(
-  room: Room,
-  surface: Uneven,
-): {
+/** A grid of places over all of a room's plan, row by row. */
+interface Looks {
+  readonly xs: readonly number[];
+  readonly ys: readonly number[];
+}
+
+function looksOver(room: Room): Looks {
+  const points = corners(room.solid);
+  const spread = (axis: 0 | 1): readonly number[] => {
+    const all = points.map((p) => p[axis]);
+    const [from, to] = [Math.min(...all), Math.max(...all)];
+    return Array.from({ length: LOOKS }, (_, i) => from + ((to - from) * (i + 0.5)) / LOOKS);
+  };
+  return { xs: spread(0), ys: spread(1) };
+}
+
+/** Heaps by themselves over a room, mm about 0; the same for the same name, so found once. */
+const lumpsOver = rememberedBy<{ readonly shape: Lumps; readonly heights: Heights }>();
+
+/** Heights of a surface at every place that is looked at, mm, with the least, the greatest and the mean. */
+interface Heights {
+  readonly all: () => Float64Array;
   readonly low: number;
   readonly high: number;
   readonly mean: number;
-  readonly at: (of: (x: number, y: number, mm: number) => void) => void;
-} {
-  const points = corners(room.solid);
-  const xs = points.map((p) => p[0]);
-  const ys = points.map((p) => p[1]);
-  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const at = (of: (x: number, y: number, mm: number) => void): void => {
-    for (let j = 0; j < LOOKS; j += 1)
-      for (let i = 0; i < LOOKS; i += 1) {
-        const [x, y] = [x0 + ((x1 - x0) * (i + 0.5)) / LOOKS, y0 + ((y1 - y0) * (j + 0.5)) / LOOKS];
-        of(x, y, unevenAt(surface, x, y));
-      }
-  };
-  let [low, high, sum] = [Infinity, -Infinity, 0];
-  at((_x, _y, mm) => {
-    low = Math.min(low, mm);
-    high = Math.max(high, mm);
-    sum += mm;
-  });
-  return { low, high, mean: sum / LOOKS ** 2, at };
 }
 
-/** How high a surface is over a room's plan, place by place, mm above the floor. */
-export function heapsOver(room: Room, surface: Uneven): readonly Millimetres[] {
-  const heights: number[] = [];
-  heightsOver(room, surface).at((_x, _y, mm) => heights.push(mm));
-  return heights;
+function heightsOf(all: Float64Array): Heights {
+  let low = Infinity;
+  let high = -Infinity;
+  let sum = 0;
+  for (let i = 0; i < all.length; i += 1) {
+    const mm = all[i] as number;
+    if (mm < low) low = mm;
+    if (mm > high) high = mm;
+    sum += mm;
+  }
+  return { all: () => all, low, high, mean: sum / all.length };
 }
+
+/** Heights about 0 so many times as high, about another level. */
+const raisedTo = ({ all, low, high, mean }: Heights, level: Millimetres, by: number): Heights => ({
+  all: () => all().map((mm) => level + by * mm),
+  low: level + by * low,
+  high: level + by * high,
+  mean: level + by * mean,
+});
+
+function heightsOver(room: Room, surface: Uneven): Heights {
+  const { xs, ys } = looksOver(room);
+  const all = new Float64Array(LOOKS * LOOKS);
+  for (const [j, y] of ys.entries())
+    for (const [i, x] of xs.entries()) all[j * LOOKS + i] = unevenAt(surface, x, y);
+  return heightsOf(all);
+}
+
+const heapsAlone = (room: Room, name: string): { readonly shape: Lumps; readonly heights: Heights } =>
+  lumpsOver(room, name, () => {
+    const shape = lumpsOf(seedOf(name));
+    const { xs, ys } = looksOver(room);
+    return { shape, heights: heightsOf(lumpsOnGrid(shape, xs, ys)) };
+  });
+
+/** How high a surface is over a room's plan, place by place, mm above the floor. */
+export const heapsOver = (room: Room, surface: Uneven): Float64Array => heightsOver(room, surface).all();
 
 /** What is open at a height, mm^2. */
 function openAtMm2(room: Room, heightMm: Millimetres): number {
@@ -87,6 +117,20 @@ interface LeftSo {
   readonly name: string;
 }
 
+/** How far a surface lies, at most, under one that was laid before it, mm. */
+function reachedOver(room: Room, { all, low }: Heights, { layer, scraping }: Below): Millimetres {
+  if (scraping) return scraping.highestMm - low;
+  const [ux, uy, uz] = layer.up;
+  if (ux === 0 && uy === 0) return layer.offset / uz - low;
+  const { xs, ys } = looksOver(room);
+  const heights = all();
+  let most = -Infinity;
+  for (const [j, y] of ys.entries())
+    for (const [i, x] of xs.entries())
+      most = Math.max(most, (layer.offset - ux * x - uy * y) / uz - (heights[j * LOOKS + i] as number));
+  return most;
+}
+
 /**
  * How a level layer is left, as much above as below its mean. Undefined where it slopes, or where nothing is
  * done to it.
@@ -100,26 +144,18 @@ export function roughnessOf(
   if (layer.up[2] < 1 - 1e-12 || (roughMm === undefined && hollows.length === 0)) return undefined;
   const raised = hollows.reduce((s, h) => s + hollowMm3(h), 0) / openAtMm2(room, layer.offset);
   const dents = hollows.length > 0 ? { dents: { raisedMm: raised, hollows } } : {};
-  const shape = roughMm === undefined ? undefined : lumpsOf(seedOf(name));
-  const plain = shape && heightsOver(room, { axis: 0, ground: flatAt(0), lumps: shape });
-  const by = plain && roughMm !== undefined ? roughMm / (plain.high - plain.low) : 0;
+  const heaps = roughMm === undefined ? undefined : heapsAlone(room, name);
+  const by = heaps && roughMm !== undefined ? roughMm / (heaps.heights.high - heaps.heights.low) : 0;
+  const level = layer.offset - (heaps?.heights.mean ?? 0) * by;
   const surface: Uneven = {
     axis: 0,
-    ground: flatAt(layer.offset - (plain?.mean ?? 0) * by),
-    ...(shape ? { lumps: scaled(shape, by) } : {}),
+    ground: flatAt(level),
+    ...(heaps ? { lumps: scaled(heaps.shape, by) } : {}),
     ...dents,
   };
-  const whole = heightsOver(room, surface);
-  let crosses = 0;
-  whole.at((x, y, height) => {
-    crosses = Math.max(crosses, 0 - height);
-    for (const { layer: under, scraping } of below) {
-      const lies = scraping
-        ? scraping.highestMm
-        : (under.offset - under.up[0] * x - under.up[1] * y) / under.up[2];
-      crosses = Math.max(crosses, lies - height);
-    }
-  });
+  const whole =
+    heaps && hollows.length === 0 ? raisedTo(heaps.heights, level, by) : heightsOver(room, surface);
+  const crosses = Math.max(0, 0 - whole.low, ...below.map((b) => reachedOver(room, whole, b)));
   return {
     ...surface,
     lowestMm: Math.max(0, whole.low),

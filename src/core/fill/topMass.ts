@@ -6,7 +6,8 @@ import { gradedMixes } from '../ombre/coloursOf.ts';
 import { potNamed, poursFrom } from '../plan/sources.ts';
 import type { Ridges, Top } from '../plan/stepSchema.ts';
 import type { PotId } from '../validate/ids.ts';
-import type { Grams } from '../units/quantity.ts';
+import { remembered } from '../task/remembered.ts';
+import type { Grams, Millimetres } from '../units/quantity.ts';
 import type { LaidMould } from './laid.ts';
 import { makeupOf } from './makeup.ts';
 import { topsOf } from './tops.ts';
@@ -90,6 +91,27 @@ function shareOn(thing: TopThing, { x0, x1, y0, y1 }: Rectangle): number {
   }
 }
 
+/** By its volume, or by its count, a thing has its share of what all of its kind weigh. */
+const bulkOf = ({ volumeMl }: TopThing): number => (volumeMl > 0 ? volumeMl : 1);
+
+/** Things of one kind in the order of their places along the loaf, with how far one of them reaches. */
+const inOrder = remembered((things: readonly TopThing[]) => ({
+  along: things.toSorted((a, b) => a.y - b.y),
+  reachMm: things.reduce((most, t) => Math.max(most, t.halfY), 0),
+  bulk: things.reduce((s, t) => s + bulkOf(t), 0),
+}));
+
+/** How many of some things, which are in order, lie before a place along the loaf. */
+function before(along: readonly TopThing[], y: Millimetres): number {
+  let [low, high] = [0, along.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((along[middle] as TopThing).y < y) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 /**
  * What of all that is on top lies on a rectangle of the plan, g: each kind in proportion to its volume, or to
  * its count.
@@ -97,12 +119,14 @@ function shareOn(thing: TopThing, { x0, x1, y0, y1 }: Rectangle): number {
 export function massOnG(tops: readonly WeighedPart[], on: Rectangle, room: number): Grams {
   let massG = 0;
   for (const { things, massG: all } of tops) {
-    const bulk = things.map((t) => (t.volumeMl > 0 ? t.volumeMl : 1));
-    const whole = bulk.reduce((s, b) => s + b, 0);
-    if (whole <= 0) continue;
+    const { along, reachMm, bulk } = inOrder(things);
     let here = 0;
-    for (const [i, t] of things.entries()) if (t.room === room) here += (bulk[i] as number) * shareOn(t, on);
-    massG += (all * here) / whole;
+    for (let i = before(along, on.y0 - reachMm); i < along.length; i += 1) {
+      const thing = along[i] as TopThing;
+      if (thing.y > on.y1 + reachMm) break;
+      if (thing.room === room) here += bulkOf(thing) * shareOn(thing, on);
+    }
+    if (here > 0) massG += (all * here) / bulk;
   }
   return massG;
 }

@@ -8,15 +8,18 @@ import type { Plan } from '../plan/planSchema.ts';
 import { heldKey } from '../plan/sources.ts';
 import type { Top } from '../plan/stepSchema.ts';
 import type { PipedRow } from '../plan/topSchema.ts';
-import type { Grams, Millimetres } from '../units/quantity.ts';
+import type { Grams, Millilitres, Millimetres } from '../units/quantity.ts';
 import { barGrid, type Footprint } from './barGrid.ts';
 import { chordAt, ridgeMm3, spanOf, type Outline } from './chords.ts';
 import type { PouredStack } from './layers.ts';
 import { alongBar, onEachBar } from './onEachBar.ts';
 import { ridgesStep, ridgesUnder } from './ridges.ts';
 
-/** More things than this on one mould are not laid: nobody pipes as many. */
+/** More things than this of one kind on one mould are not laid: nobody pipes as many. */
 export const MOST_THINGS = 5000;
+
+/** Of everything on a mould so many are drawn, and what is put on first; the rest only counts. */
+export const MOST_DRAWN = 20_000;
 
 /**
  * A grain of coarse salt, g: a cube of 2 mm; how far it reaches in plan and how high it stands, mm. From
@@ -50,28 +53,47 @@ export const outlineAtTop = (room: Room, heightMm: Millimetres): Outline =>
     offset: Math.min(room.heightMm * (1 - 1e-6), Math.max(room.heightMm * 1e-3, heightMm)),
   }).map(([x, y]) => [x, y] as const);
 
-const part = (
+/** A kind of thing that is put on, before it is laid. */
+interface Wanted extends Omit<TopPart, 'things' | 'volumeMl'> {
+  /** one of them, where all are alike; else they are few, and laid in any case */
+  readonly eachMl?: Millilitres;
+  readonly lay: () => readonly TopThing[];
+}
+
+const few = (
   key: string,
   things: readonly TopThing[],
   more: Pick<TopPart, 'pot' | 'massG'> = {},
-): TopPart => ({
-  key,
-  things,
-  volumeMl: things.reduce((s, t) => s + t.volumeMl, 0),
-  ...more,
-});
+): Wanted => ({ key, count: things.length, lay: () => things, ...more });
 
-/** A round thing in its place. */
+/** Laid; or what it comes to alone. */
+function partOf({ lay, eachMl, ...part }: Wanted, drawn: boolean): TopPart {
+  if (eachMl !== undefined && !drawn) return { ...part, things: [], volumeMl: part.count * eachMl };
+  const things = lay();
+  return { ...part, things, volumeMl: things.reduce((s, t) => s + t.volumeMl, 0) };
+}
+
+/** Round things in places on every bar, so many on each. */
 function round(
+  {
+    key,
+    bars,
+    each,
+    ...more
+  }: Pick<TopPart, 'key' | 'pot' | 'massG'> & {
+    readonly bars: readonly Footprint[];
+    readonly each: number;
+  },
   form: 'dome' | 'ball',
-  { room }: Footprint,
-  at: { readonly x: Millimetres; readonly y: Millimetres },
-  acrossMm: Millimetres,
-  mm: Millimetres,
-): TopThing {
+  { acrossMm, heightMm }: Pick<PipedRow, 'acrossMm' | 'heightMm'>,
+  placesOn: (bar: Footprint) => readonly { readonly x: Millimetres; readonly y: Millimetres }[],
+): Wanted {
   const half = acrossMm / 2;
-  const thing = { form, ...at, halfX: half, halfY: half, mm };
-  return { ...thing, room, volumeMl: volumeOfThing({ ...thing, deposit: 0 }) / MM3_PER_ML };
+  const shape = { form, halfX: half, halfY: half, mm: heightMm };
+  const eachMl = volumeOfThing({ ...shape, x: 0, y: 0, deposit: 0 }) / MM3_PER_ML;
+  const lay = (): readonly TopThing[] =>
+    bars.flatMap((b) => placesOn(b).map(({ x, y }) => ({ ...shape, x, y, room: b.room, volumeMl: eachMl })));
+  return { key, ...more, count: each * bars.length, eachMl, lay };
 }
 
 /** Bars of one compartment that lie behind each other. */
@@ -111,10 +133,7 @@ function ropes({ outlines, bars }: Ground, { offMm, acrossMm, heightMm }: PipedR
   });
 }
 
-const dollops = ({ bars }: Ground, { offMm, acrossMm, heightMm, perBar = 1 }: PipedRow): TopThing[] =>
-  bars.flatMap((b) => alongBar(b, offMm, perBar).map((at) => round('dome', b, at, acrossMm, heightMm)));
-
-function partsOf(step: Top, ground: Ground): readonly TopPart[] {
+function partsOf(step: Top, ground: Ground): readonly Wanted[] {
   const { way } = step;
   const { outlines, bars } = ground;
   switch (way.top) {
@@ -150,39 +169,44 @@ function partsOf(step: Top, ground: Ground): readonly TopPart[] {
               },
             ];
       });
-      return [part(heldKey(way.pot), things, { pot: way.pot })];
+      return [few(heldKey(way.pot), things, { pot: way.pot })];
     }
     case 'piping':
-      return way.rows.map((row) =>
-        part(heldKey(row.pot), row.perBar === undefined ? ropes(ground, row) : dollops(ground, row), {
-          pot: row.pot,
-        }),
-      );
+      return way.rows.map((row): Wanted => {
+        const { pot, offMm, perBar } = row;
+        const key = heldKey(pot);
+        return perBar === undefined
+          ? few(key, ropes(ground, row), { pot })
+          : round({ key, pot, bars, each: perBar }, 'dome', row, (b) => alongBar(b, offMm, perBar));
+      });
     case 'pieces': {
-      const things = bars.flatMap((b) =>
-        onEachBar(b, way.rows, way.perBar).map((at) => round('ball', b, at, way.acrossMm, way.heightMm)),
-      );
-      return [part(step.id, things, { massG: things.length * way.massG })];
+      const each = way.rows * way.perBar;
+      return [
+        round({ key: step.id, massG: each * bars.length * way.massG, bars, each }, 'ball', way, (b) =>
+          onEachBar(b, way.rows, way.perBar),
+        ),
+      ];
     }
     case 'straws': {
       const half = way.acrossMm / 2;
-      const things = bars.flatMap((b) =>
-        onEachBar(b, way.rows, way.perBar).map(({ x, y }): TopThing => ({
-          form: 'rod',
-          x,
-          y,
-          halfX: half,
-          halfY: half,
-          mm: way.standsMm,
-          sinkMm: way.deepMm,
-          room: b.room,
-          volumeMl: 0,
-        })),
-      );
-      return [part(step.id, things, { massG: 0 })];
+      const lay = (): readonly TopThing[] =>
+        bars.flatMap((b) =>
+          onEachBar(b, way.rows, way.perBar).map(({ x, y }): TopThing => ({
+            form: 'rod',
+            x,
+            y,
+            halfX: half,
+            halfY: half,
+            mm: way.standsMm,
+            sinkMm: way.deepMm,
+            room: b.room,
+            volumeMl: 0,
+          })),
+        );
+      return [{ key: step.id, massG: 0, count: way.rows * way.perBar * bars.length, eachMl: 0, lay }];
     }
     case 'salt':
-      return [part(step.id, strewn(outlines, way.massG), { massG: way.massG })];
+      return [few(step.id, strewn(outlines, way.massG), { massG: way.massG })];
   }
 }
 
@@ -231,7 +255,7 @@ function laidRidges(plan: Laying, geometry: MouldGeometry, { layers }: PouredSta
   if (!mat) return [];
   const step = ridgesStep(plan);
   const things = ridgesUnder(mat, geometry, (room) => layers.some((l) => l.room === room));
-  return [{ step, parts: [part(heldKey(step.pot), things, { pot: step.pot })] }];
+  return [{ step, parts: [partOf(few(heldKey(step.pot), things, { pot: step.pot }), true)] }];
 }
 
 function laidTops(
@@ -245,9 +269,12 @@ function laidTops(
   const filled = heights.map((h) => h > 0);
   const bars = barGrid(plan.mould, geometry, plan.cut, Math.max(...heights)).filter((b) => filled[b.room]);
   const ground = { outlines: outlines.map((o, i) => (filled[i] ? o : [])), bars };
+  let drawn = 0;
   return steps.map((step): LaidTop => {
-    const parts = partsOf(step, ground);
-    const count = parts.reduce((s, p) => s + p.things.length, 0);
-    return { step, parts: count > MOST_THINGS ? [] : parts };
+    const wanted = partsOf(step, ground);
+    const count = wanted.reduce((s, p) => s + p.count, 0);
+    if (count > MOST_THINGS) return { step, parts: [] };
+    drawn += count;
+    return { step, parts: wanted.map((w) => partOf(w, drawn <= MOST_DRAWN)) };
   });
 }

@@ -41,4 +41,21 @@ export function lumpsAt(lumps: Lumps, x: number, y: number): number {
   return sum;
 }
 
+/** The same at every place of a grid, row by row: the cosine of a sum, so that each line asks for its own. */
+export function lumpsOnGrid(lumps: Lumps, xs: readonly number[], ys: readonly number[]): Float64Array {
+  const all = new Float64Array(xs.length * ys.length);
+  for (const { kx, ky, phase, mm } of lumps) {
+    const cosX = Float64Array.from(xs, (x) => Math.cos(kx * x));
+    const sinX = Float64Array.from(xs, (x) => Math.sin(kx * x));
+    let at = 0;
+    for (const y of ys) {
+      const c = mm * Math.cos(ky * y + phase);
+      const s = mm * Math.sin(ky * y + phase);
+      for (let i = 0; i < cosX.length; i += 1, at += 1)
+        all[at] = (all[at] as number) + c * (cosX[i] as number) - s * (sinX[i] as number);
+    }
+  }
+  return all;
+}
+
 export const scaled = (lumps: Lumps, by: number): Lumps => lumps.map((w) => ({ ...w, mm: w.mm * by }));

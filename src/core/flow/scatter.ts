@@ -15,15 +15,17 @@ const MOST_PIECES = 400;
 /** Finds, of many things in a plan, those that can be at a place, in the order they were given. */
 export function scattered<T extends Covers>(things: readonly T[]): (x: number, y: number) => readonly T[] {
   if (things.length < 4) return () => things;
-  const small = things.filter((t) => 2 * Math.max(t.halfX, t.halfY) < MOST_PIECES * PIECE_MM);
-  const x0 = Math.min(...small.map((t) => t.x - t.halfX));
-  const y0 = Math.min(...small.map((t) => t.y - t.halfY));
+  const isSmall = (t: T): boolean => 2 * Math.max(t.halfX, t.halfY) < MOST_PIECES * PIECE_MM;
+  let [x0, y0] = [Infinity, Infinity];
+  for (const t of things)
+    if (isSmall(t)) [x0, y0] = [Math.min(x0, t.x - t.halfX), Math.min(y0, t.y - t.halfY)];
   const pieceOf = (v: number, from: number): number => Math.floor((v - from) / PIECE_MM);
   const pieces = new Map<number, T[]>();
   const key = (i: number, j: number): number => i * 65_536 + j;
-  const everywhere = things.filter((t) => !small.includes(t));
+  const everywhere: T[] = [];
   for (const t of things) {
-    if (!small.includes(t)) {
+    if (!isSmall(t)) {
+      everywhere.push(t);
       for (const list of pieces.values()) list.push(t);
       continue;
     }
@@ -33,7 +35,7 @@ export function scattered<T extends Covers>(things: readonly T[]): (x: number, y
         const list = pieces.get(at);
         if (list) list.push(t);
         // what lies everywhere and was put there before
-        else pieces.set(at, [...everywhere.filter((e) => things.indexOf(e) < things.indexOf(t)), t]);
+        else pieces.set(at, [...everywhere, t]);
       }
   }
   return (x, y) => pieces.get(key(pieceOf(x, x0), pieceOf(y, y0))) ?? everywhere;

@@ -1,3 +1,4 @@
+import { finish, type Task } from '../task/task.ts';
 import { clip } from '../geometry/clip.ts';
 import { openProfile } from '../geometry/openProfile.ts';
 import type { Polyhedron } from '../geometry/polyhedron.ts';
@@ -112,7 +113,7 @@ export function runLevel(
   return { layers: level, space, blocked };
 }
 
-function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres): Stack {
+function* pouring(room: Room, pours: readonly WishedPour[], unitMl: Millilitres): Task<never, Stack> {
   const layers: Layer[] = [];
   let space = room.solid;
   let blocked = room.blocked;
@@ -124,6 +125,7 @@ function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres):
   let fluid: Layer[] = [];
   let under = { space, blocked };
   for (const [index, { tilt, wish, runsLevel, pulled }] of pours.entries()) {
+    yield { done: index / pours.length };
     if (pulled) blocked = [];
     if (fluid.length === 0) under = { space, blocked };
     const up = upOf(tilt);
@@ -167,11 +169,11 @@ function pourAll(room: Room, pours: readonly WishedPour[], unitMl: Millilitres):
  * stays convex. `rest` pours share, by parts, what is left of `fillMl` after all the others.
  * A pour that finds no room is cut off at the room there is, and the fault says by how much.
  */
-export function stackPours(room: Room, pours: readonly WishedPour[], fillMl: Millilitres): Stack {
+export function* stacking(room: Room, pours: readonly WishedPour[], fillMl: Millilitres): Task<never, Stack> {
   const rest = pours.flatMap((p, i) => (p.wish.kind === 'rest' ? [{ i, parts: p.wish.parts }] : []));
   const parts = rest.reduce((s, r) => s + r.parts, 0);
-  if (parts === 0) return pourAll(room, pours, 0);
-  const without = pourAll(room, pours, 0);
+  if (parts === 0) return yield* pouring(room, pours, 0);
+  const without = yield* pouring(room, pours, 0);
   const left = fillMl - without.filledMl;
   const first = rest[0]?.i ?? 0;
   if (without.fault) return without;
@@ -180,18 +182,23 @@ export function stackPours(room: Room, pours: readonly WishedPour[], fillMl: Mil
   const lineAfterRest = pours.some(
     (p, i) => i > first && (p.wish.kind === 'height' || p.wish.kind === 'point'),
   );
-  if (!lineAfterRest) return pourAll(room, pours, left / parts);
+  if (!lineAfterRest) return yield* pouring(room, pours, left / parts);
   // a height above a rest pour takes a volume that depends on where it lies: solve for the unit
-  const excess = (unit: number): number => pourAll(room, pours, unit).wantedMl - fillMl;
+  const pourAll = (unit: number): Stack => finish(pouring(room, pours, unit));
+  const excess = (unit: number): number => pourAll(unit).wantedMl - fillMl;
   const most = fillMl / parts;
-  if (excess(most) <= 0) return pourAll(room, pours, most);
+  if (excess(most) <= 0) return pourAll(most);
   try {
-    return pourAll(room, pours, findRoot(excess, 0, most, fillMl * 1e-13));
+    return pourAll(findRoot(excess, 0, most, fillMl * 1e-13));
   } catch (error) {
     if (!(error instanceof NotConverged)) throw error;
     return {
-      ...pourAll(room, pours, error.x),
+      ...pourAll(error.x),
       fault: { kind: 'not-solved', pour: first, shortfallMl: Math.abs(error.residual) },
     };
   }
 }
+
+/** The same at once. */
+export const stackPours = (room: Room, pours: readonly WishedPour[], fillMl: Millilitres): Stack =>
+  finish(stacking(room, pours, fillMl));

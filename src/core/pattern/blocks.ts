@@ -1,3 +1,4 @@
+import { digestOf } from '../task/digest.ts';
 import { rememberedBy } from '../task/remembered.ts';
 import { beforeSettling, type PouredLayer } from '../fill/layers.ts';
 import type { LaidMould } from '../fill/laid.ts';
@@ -250,7 +251,7 @@ function movedBlock(
   const outlines = columns.map(columnOutline);
   const body = { region, blocked, columns: outlines, up: last.up, moves: all, hand };
   return {
-    content: { kind: 'moved', spec: { key: JSON.stringify(body), ...body }, keys: numbers.keys },
+    content: { kind: 'moved', spec: { key: digestOf(JSON.stringify(body)), ...body }, keys: numbers.keys },
     solid: region,
     layers: [first, ...others],
     room,

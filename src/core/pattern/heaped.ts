@@ -1,3 +1,4 @@
+import { digestOf } from '../task/digest.ts';
 import type { LaidMould } from '../fill/laid.ts';
 import { outlineOnMat } from '../fill/ridges.ts';
 import { outlineAtTop, topOfRoom, topsOf } from '../fill/tops.ts';
@@ -96,7 +97,7 @@ export function ridgesIn(laid: Laid, room: Room, layers: readonly PouredLayer[])
   const { room: _room, volumeMl: _volume, ...thing } = placed;
   const heap: HeapSpec = { planes: [], things: [{ ...thing, deposit: 0 }], hangs: true };
   return {
-    content: { kind: 'heaped', keys: [own.key], key: JSON.stringify(heap), heap },
+    content: { kind: 'heaped', keys: [own.key], key: digestOf(JSON.stringify(heap)), heap },
     solid: upright(outlineOnMat(room), 0 - thing.mm, 0),
     layers: [{ ...first, pour: { ...first.pour, id: ridges.step.id } }],
     room,
@@ -129,7 +130,7 @@ export function heapIn(laid: Laid, room: Room, layers: readonly PouredLayer[]): 
   const heap: HeapSpec = { ...surfaces, things: placed };
   const [low, high] = reachOf(outline, heap, unevenOfMm(last));
   return {
-    content: { kind: 'heaped', keys, key: JSON.stringify(heap), heap },
+    content: { kind: 'heaped', keys, key: digestOf(JSON.stringify(heap)), heap },
     solid: upright(outline, low, high),
     layers: [{ ...last, pour: { ...last.pour, id: top.step.id } }],
     room,

@@ -1,3 +1,4 @@
+import { rememberedBy } from '../task/remembered.ts';
 import type { Box } from '../flow/box.ts';
 import type { Spot } from '../flow/spec.ts';
 import type { StickPath } from '../plan/patternSchema.ts';
@@ -69,11 +70,16 @@ const linesOf = (
   });
 };
 
+const known = rememberedBy<readonly Path[]>();
+
 /**
  * The ways of a stick, in order, in a mould whose plan is `box`; `free` is how far from the middle of a fan
  * or spiral a column reaches, mm.
  */
-export function pathsOf(path: StickPath, whole: Box, free: number): readonly Path[] {
+export const pathsOf = (path: StickPath, whole: Box, free: number): readonly Path[] =>
+  known(path, JSON.stringify([whole, free]), () => drawnPaths(path, whole, free));
+
+function drawnPaths(path: StickPath, whole: Box, free: number): readonly Path[] {
   const box: Box = {
     x0: whole.x0 + OFF_WALL,
     x1: whole.x1 - OFF_WALL,

@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import type { Plan, Pot } from './planSchema.ts';
 import type { Pour, Step } from './stepSchema.ts';
@@ -6,13 +7,13 @@ import type { Pour, Step } from './stepSchema.ts';
  * The pots that a pour comes from, in the order they leave their jugs. Only this file reads a pour's pot, and
  * only it sets one: a way of pouring that draws on several pots begins here.
  */
-export function potsOf(pour: Pour): readonly [PotId, ...PotId[]] {
+export const potsOf = remembered((pour: Pour): readonly [PotId, ...PotId[]] => {
   const others = new Set(pour.pattern?.then);
   const accent = accentOf(pour);
   if (accent) others.add(accent.pot);
   others.delete(pour.pot);
   return [pour.pot, ...others];
-}
+});
 
 /** The thin line out of a jug of its own, where its place says one. */
 const accentOf = ({ pattern }: Pour) =>
@@ -28,7 +29,7 @@ export const roundOf = (pour: Pour): readonly [PotId, ...PotId[]] => [
  * What of a pour comes from each of its pots, by volume: every place in a round takes as much of what a thin
  * line between leaves.
  */
-export function sharesOf(pour: Pour): ReadonlyMap<PotId, number> {
+export const sharesOf = remembered((pour: Pour): ReadonlyMap<PotId, number> => {
   const round = roundOf(pour);
   const accent = accentOf(pour);
   const thin = (accent?.percent ?? 0) / 100;
@@ -38,7 +39,7 @@ export function sharesOf(pour: Pour): ReadonlyMap<PotId, number> {
       (1 - thin) * (round.filter((p) => p === pot).length / round.length) + (pot === accent?.pot ? thin : 0),
     ]),
   );
-}
+});
 
 /** What a pour takes of one pot, by its name: the pour's own where it takes of one alone. */
 export const depositKey = (pour: Pour, pot: PotId): string =>

@@ -137,6 +137,7 @@ export type WarningCode =
   | 'top-over-cut'
   | 'top-over-edge'
   | 'top-too-many'
+  | 'top-crowded'
   | 'under-filled'
   | 'unknown-oil'
   | 'volume-error'

@@ -26,7 +26,7 @@ const onOne = (m: MouldFacts): object => {
       step: t.step.id,
       top: t.step.kind === 'ridges' ? 'ridges' : t.step.way.top,
       pot: t.pot ?? null,
-      count: t.things.length,
+      count: t.count,
       volume_ml: t.volumeMl,
       each_mould_g: t.massG,
     })),

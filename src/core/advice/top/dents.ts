@@ -1,5 +1,6 @@
 import { removeStep } from '../../edit/pours.ts';
 import { setTop } from '../../edit/tops.ts';
+import { isLeftOut } from '../../fill/pressed.ts';
 import type { Plan } from '../../plan/planSchema.ts';
 import type { Top } from '../../plan/stepSchema.ts';
 import type { TopWay } from '../../plan/topSchema.ts';
@@ -15,9 +16,18 @@ export function dented(
   about: About,
   way: Extract<TopWay, { top: 'dents' }>,
 ): Warning[] {
-  const { plan, geometry, stack } = facts;
+  const { plan, geometry, stack, fill } = facts;
   const say = (mm: number): string => formatLength(mm, plan.units.length);
   const leave = remedy('Leave them out', (p: Plan) => removeStep(p, step.id));
+  if (isLeftOut(plan, geometry, fill.heightMm, step))
+    return [
+      warn(
+        about,
+        'top-crowded',
+        'More dents than a top has room for: these are left out, and what was pressed in before them is drawn.',
+        [leave],
+      ),
+    ];
   const lasts = geometry.rooms.flatMap((room) => stack.layers.findLast((l) => l.room === room) ?? []);
   if (lasts.some((l) => !l.rough))
     return [

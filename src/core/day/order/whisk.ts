@@ -24,6 +24,9 @@ const BACK_TO_LIGHT = 0.02;
 /** Each colorant is dispersed in about so much. */
 const DISPERSED_G: Grams = 20;
 
+/** Among more than so many no way is looked for: they go from light to dark. */
+const LOOKED_AMONG = 48;
+
 /**
  * The way from the lightest whose carry-over is least: the whisk goes from one to the next unwashed. Where no
  * shift would be seen it goes from light to dark, as makers do.
@@ -31,6 +34,8 @@ const DISPERSED_G: Grams = 20;
 function whiskOrder(bodies: readonly Body[], massG: Grams): readonly number[] {
   if (bodies.length === 0) return [];
   const light = bodies.map((b) => labOfBody(b)[0]);
+  if (bodies.length > LOOKED_AMONG)
+    return bodies.map((_, i) => i).sort((a, b) => (light[b] ?? 0) - (light[a] ?? 0));
   const table: Table = bodies.map((left, i) =>
     bodies.map(
       (next, j) =>

@@ -20,7 +20,7 @@ function deedOn(
   mould: { readonly mould?: string },
 ): Deed | undefined {
   const own: readonly WeighedPart[] = tops.filter((t) => t.step.id === id);
-  const all = own.reduce((s, t) => s + t.things.length, 0);
+  const all = own.reduce((s, t) => s + t.count, 0);
   const fineG = (g: number): number => toStep(g, plan.units.fineStepG);
   switch (way.top) {
     case 'mound': {
@@ -38,7 +38,7 @@ function deedOn(
           letter: secondPot(plan, row.pot)?.letter ?? '',
           ...(row.perBar === undefined
             ? {}
-            : { dollops: { perBar: row.perBar, all: own[i]?.things.length ?? 0 } }),
+            : { dollops: { perBar: row.perBar, all: own[i]?.count ?? 0 } }),
           acrossMm: row.acrossMm,
           heightMm: row.heightMm,
           offMm: row.offMm,

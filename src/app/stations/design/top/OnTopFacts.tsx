@@ -10,7 +10,7 @@ export function OnTopFacts({ step }: { readonly step: Top }) {
   const { top } = step.way;
   if (parts.length === 0 || top === 'straws') return null;
   const massG = parts.reduce((s, t) => s + t.massG, 0);
-  const count = parts.reduce((s, t) => s + t.things.length, 0);
+  const count = parts.reduce((s, t) => s + t.count, 0);
   const weighs = top === 'mound' || top === 'piping' ? show.mass(massG) : show.fine(massG);
   const bars = computed.cut.count;
   return (

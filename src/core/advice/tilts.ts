@@ -1,10 +1,10 @@
 import { beforeSettling, lettersOf, type PouredLayer } from '../fill/layers.ts';
 import { setAmount } from '../edit/pours.ts';
-import { setTilt, setWhileFluid } from '../edit/tilt.ts';
-import { waitedStage, waitsBeforeTurns, turnsOf } from '../edit/turns.ts';
+import { endLevel, setTilt, setWhileFluid } from '../edit/tilt.ts';
+import { waitedStage, waitsBeforeTurns, earlyTurns } from '../edit/turns.ts';
 import { bareWalls } from '../fill/bareWall.ts';
 
-import { steepestTilt, tiltHolds } from '../mould/spill.ts';
+import { spillOffset, steepestTilt, tiltHolds } from '../mould/spill.ts';
 import { isLevel } from '../mould/tilt.ts';
 import { MOST_STEPS, type Plan } from '../plan/planSchema.ts';
 import { stageFigure, stagePhrase } from '../setting/stage.ts';
@@ -12,7 +12,7 @@ import { formatLength, formatMass, formatShort } from '../units/format.ts';
 import { lowerFirst } from '../units/words.ts';
 import type { Facts } from './facts.ts';
 import type { Warning } from './warning.ts';
-import { refuse, remedy, warn } from './/warning.ts';
+import { note, refuse, remedy, warn } from './/warning.ts';
 
 /** Less than this is rounding, g. */
 const WORTH_SAYING_G = 1;
@@ -67,6 +67,38 @@ function spills(facts: Facts, layer: PouredLayer): Warning[] {
   ];
 }
 
+/** Batter nearer to the rim than this runs over when the mould is touched, mm. Common practice, no source. */
+const NEAR_RIM_MM = 2;
+
+/** A propped mould that is full to just below its rim. */
+function brimming(facts: Facts, layer: PouredLayer): Warning[] {
+  if (isLevel(layer.tilt)) return [];
+  const roomMm = spillOffset(layer.room, layer.up) - layer.offset;
+  if (roomMm >= NEAR_RIM_MM || roomMm < 0) return [];
+  const { name, step } = about(facts, layer);
+  return [
+    note(
+      { station: 'design', step },
+      'near-rim',
+      `${name} comes within ${formatLength(Math.round(roomMm * 10) / 10, facts.plan.units.length)} of the rim as the mould stands propped: pour it last of all slowly, and do not move it until it has set.`,
+    ),
+  ];
+}
+
+/** The mould stands propped when all is in. */
+function endsPropped({ plan, stack }: Facts): Warning[] {
+  const last = plan.steps.findLast((s) => s.kind === 'tilt');
+  if (!last || isLevel(last) || stack.layers.length === 0) return [];
+  return [
+    note(
+      { station: 'design', step: last.id },
+      'ends-propped',
+      `All is in while the mould stands propped by ${formatShort(Math.max(Math.abs(last.rollDeg), Math.abs(last.pitchDeg)), 1)}°: it sets so, and its top slopes.`,
+      [remedy('Finish level', endLevel)],
+    ),
+  ];
+}
+
 function bare(facts: Facts, layer: PouredLayer): Warning[] {
   const { plan } = facts;
   const { densityGMl } = layer;
@@ -91,9 +123,7 @@ function bare(facts: Facts, layer: PouredLayer): Warning[] {
 
 function slumps(facts: Facts): Warning[] {
   const { plan, stack } = facts;
-  const early = turnsOf(plan, stack.layers.map(beforeSettling)).filter(
-    (t) => t.heldStage + 0.05 < t.neededStage,
-  );
+  const early = earlyTurns(plan, stack.layers.map(beforeSettling));
   return early.map((turn): Warning => {
     const { name, step } = about(facts, turn.layer);
     const wait = remedy(`Wait until ${stagePhrase(waitedStage(turn))} before turning`, (p: Plan) =>
@@ -103,13 +133,16 @@ function slumps(facts: Facts): Warning[] {
       setWhileFluid(p, turn.tiltId, true),
     );
     const all = remedy('Wait so before every turn', (p: Plan) => waitsBeforeTurns(p, early));
+    const room = MOST_STEPS - plan.steps.length;
     return warn(
       { station: 'design', step },
       'slumps',
       `Turned by ${formatShort(turn.degrees, 1)}° after ${lowerFirst(name)}, its slope would slump: it holds from ${stageFigure(turn.neededStage)}, and it is ${stageFigure(turn.heldStage)} then. An estimate.`,
-      [wait, ...(early.length > 1 ? [all] : []), ...(turn.toLevel ? [fluid] : [])].filter(
-        (r) => r.apply(plan).steps.length <= MOST_STEPS,
-      ),
+      [
+        ...(room >= 1 ? [wait] : []),
+        ...(early.length > 1 && room >= early.length ? [all] : []),
+        ...(turn.toLevel ? [fluid] : []),
+      ],
     );
   });
 }
@@ -119,6 +152,6 @@ export function tiltWarnings(facts: Facts): Warning[] {
   if (facts.stack.fault) return [];
   const perLayer = facts.stack.layers
     .map(beforeSettling)
-    .flatMap((l) => [...spills(facts, l), ...bare(facts, l)]);
-  return [...perLayer, ...slumps(facts)];
+    .flatMap((l) => [...spills(facts, l), ...brimming(facts, l), ...bare(facts, l)]);
+  return [...perLayer, ...slumps(facts), ...endsPropped(facts)];
 }

@@ -17,6 +17,7 @@ import { onMat } from './mat.ts';
 import { pipedTop } from './pipedTop.ts';
 import { sculptedLayers } from './scrape.ts';
 import { finishLevel, setTilt, zigzag } from './tilt.ts';
+import { earlyTurns, waitsBeforeTurns } from './turns.ts';
 import { isRound } from '../mould/round.ts';
 
 /** A way of pouring that a plan can begin from. */
@@ -214,6 +215,9 @@ function layered(plan: Plan, colours: Chosen['colours'], layers: number): Plan {
   return evenAll({ ...plan, pots, steps });
 }
 
+/** Before the mould is turned what was poured last has to hold its slope: waits for that. */
+const held = (plan: Plan): Plan => waitsBeforeTurns(plan, earlyTurns(plan, layPlan(plan).stack.layers));
+
 /** The middle of a mould's floor, across: where a divider parts it into two alike. */
 const halfWidth = (mould: Mould): number => {
   const { shape } = mould;
@@ -239,18 +243,18 @@ function built(id: BeginningId, plan: Plan, chosen: Chosen): Plan {
       return layered(plan, colours, layers);
     case 'slant': {
       const level = layered(plan, colours, layers);
-      return finishLevel(setTilt(level, 's1', { rollDeg: SLOPE_DEG, pitchDeg: 0 }));
+      return held(finishLevel(setTilt(level, 's1', { rollDeg: SLOPE_DEG, pitchDeg: 0 })));
     }
     case 'zigzag': {
       const level = layered(plan, colours, layers);
-      return zigzag(level, layPlan(level).stack.layers, 'edge', SLOPE_DEG);
+      return held(zigzag(level, layPlan(level).stack.layers, 'edge', SLOPE_DEG));
     }
     case 'ombre':
       return graded(plan, chosen).plan;
     case 'ombre-slope': {
       const level = graded(plan, chosen).plan;
       const first = level.steps.find((s) => s.kind === 'pour')?.id ?? '';
-      return finishLevel(setTilt(level, first, { rollDeg: SLOPE_DEG, pitchDeg: 0 }));
+      return held(finishLevel(setTilt(level, first, { rollDeg: SLOPE_DEG, pitchDeg: 0 })));
     }
     case 'ombre-blends': {
       const { plan: level, ombreId } = graded(plan, chosen);

@@ -11,6 +11,8 @@ import { takeColorant, withoutUnused } from './colorants.ts';
 import { freshId } from './freshId.ts';
 import { isPoured, keepPots } from './pots.ts';
 import { LANDING_FALL_MM, mapPour } from './pours.ts';
+import { LEVEL } from '../mould/tilt.ts';
+import { setTilt } from './tilt.ts';
 import { repot } from './repot.ts';
 
 /** Layers a new ombre begins with when the whole loaf is made anew. */
@@ -36,6 +38,20 @@ export type OmbreGoes =
   | 'whole-loaf'
   /** new layers on top of those there are */
   | 'above';
+
+/** Among layers that slope it goes along their slope, or the mould is set level for it first. */
+export type OmbreLies = 'along' | 'level';
+
+/** The mould level for an ombre: from its first layer on. */
+export function setLevelFor(plan: Plan, ombreId: OmbreId): Plan {
+  const [first, ...others] = poursOfOmbre(plan, ombreId);
+  if (!first) return plan;
+  const from = plan.steps.findIndex((s) => s.id === first.id);
+  const own = new Set([first, ...others].map((p) => p.id));
+  const last = plan.steps.findLastIndex((s) => own.has(s.id));
+  const steps = plan.steps.filter((s, i) => s.kind !== 'tilt' || i < from || i > last);
+  return setTilt({ ...plan, steps }, first.id, LEVEL);
+}
 
 /** A new ombre from plain batter to a colorant at its stated dose. */
 export function startOmbre(

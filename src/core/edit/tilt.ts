@@ -49,6 +49,16 @@ export function finishLevel(plan: Plan): Plan {
   return last ? setTilt(plan, last.id, LEVEL) : plan;
 }
 
+/**
+ * The loaf ends level: its last pour is made so where others slope below it; where it is the only one at the
+ * last tilt, all is set level while it is fluid.
+ */
+export function endLevel(plan: Plan): Plan {
+  const turned = plan.steps.findLastIndex((s) => s.kind === 'tilt');
+  const after = plan.steps.slice(turned + 1).filter((s) => s.kind === 'pour');
+  return after.length > 1 ? finishLevel(plan) : settleAtEnd(plan);
+}
+
 /** The mould set level, by this step, while what lies in it is fluid, or once it has set. */
 export const setWhileFluid = (plan: Plan, tiltId: StepId, fluid: boolean): Plan => ({
   ...plan,

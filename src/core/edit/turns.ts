@@ -48,6 +48,13 @@ function turnsAmong(plan: Plan, layers: readonly PouredLayer[]): readonly Turn[]
   return turns;
 }
 
+/** Less short of what is needed than this is as good as held. */
+const NEARLY = 0.05;
+
+/** The turns that come before what was poured last holds its slope. */
+export const earlyTurns = (plan: Plan, layers: readonly PouredLayer[]): readonly Turn[] =>
+  turnsOf(plan, layers).filter((t) => t.heldStage + NEARLY < t.neededStage);
+
 /** The stage that is waited for before a turn: to a tenth, never short of what is needed. */
 export const waitedStage = ({ neededStage }: Turn): Stage =>
   Math.min(5, Math.ceil(neededStage * 10 - 1e-9) / 10);

@@ -1,3 +1,4 @@
+import { mouldOfStep } from '../plan/moulds.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Step, Wait } from '../plan/stepSchema.ts';
 import type { Stage } from '../units/quantity.ts';
@@ -27,3 +28,22 @@ export const setUntil = (plan: Plan, waitId: StepId, until: Wait['until']): Plan
   ...plan,
   steps: plan.steps.map((s) => (s.id === waitId && s.kind === 'wait' ? { ...s, until } : s)),
 });
+
+/** The wait right before a pour, in its mould: it is the pour's. */
+export function waitOf({ steps }: Pick<Plan, 'steps'>, pourId: StepId): Wait | undefined {
+  const pour = steps.find((s) => s.id === pourId);
+  if (!pour) return undefined;
+  const own = steps.slice(0, steps.indexOf(pour)).findLast((s) => mouldOfStep(s) === mouldOfStep(pour));
+  return own?.kind === 'wait' ? own : undefined;
+}
+
+/** A pour waits so, or as its layer needs it to where undefined: the wait on the line, put there or taken out. */
+export function waitFor(plan: Plan, pourId: StepId, until: Wait['until'] | undefined): Plan {
+  const own = waitOf(plan, pourId);
+  if (own && until) return setUntil(plan, own.id, until);
+  if (own) return { ...plan, steps: plan.steps.filter((s) => s !== own) };
+  const at = plan.steps.findIndex((s) => s.id === pourId);
+  return until && at >= 0
+    ? { ...plan, steps: plan.steps.toSpliced(at, 0, newWait(plan, plan.steps[at], until)) }
+    : plan;
+}

@@ -52,6 +52,20 @@ export function roughOn(layer: PouredLayer, below: readonly PouredLayer[]): Mill
   return blurOn(stage, { ...pour.landing, densityGMl, depthMm });
 }
 
+/** A turn that raises the surface by less than this on the mean is not followed by itself, mm. */
+const THINNEST_MM = 0.02;
+
+/** What each round takes; rounds that are too thin to be told apart as one. */
+function told({ riseMm }: PouredLayer, rounds: readonly number[], turns: number): readonly number[] {
+  const most = Math.max(1, Math.floor(riseMm / THINNEST_MM / turns));
+  const each = Math.ceil(rounds.length / most);
+  return each === 1
+    ? rounds
+    : Array.from({ length: Math.ceil(rounds.length / each) }, (_, i) =>
+        rounds.slice(i * each, (i + 1) * each).reduce((s, r) => s + r, 0),
+      );
+}
+
 /** A pour as what it does to the block, round by round; `below`: what lies there fluid. */
 export function risesOf(
   layer: PouredLayer,
@@ -101,7 +115,7 @@ export function risesOf(
   const turns = (order.length * places) / gcd(order.length, places);
   const all = pattern.rounds.reduce((s, r) => s + r, 0);
   const reach = way.reachMm?.(place);
-  return pattern.rounds.flatMap((round) =>
+  return told(layer, pattern.rounds, turns).flatMap((round) =>
     Array.from({ length: turns }, (_, i): Move[] => {
       const pot = order[i % order.length] ?? pour.pot;
       const part = partOf(pot);

@@ -76,7 +76,10 @@ export interface PatternDeed {
   readonly fallMm: Millimetres;
   /** lines and places that it goes in at */
   readonly above?: FromAbove;
-  /** into one mould; `inMouldG` is what is in it by the end of the round */
+  readonly roundCount: number;
+  /**
+   * into one mould, worked out once they are asked for; `inMouldG` is what is in it by the end of the round
+   */
   readonly rounds: readonly { readonly turns: readonly TurnDeed[]; readonly inMouldG: Grams }[];
 }
 

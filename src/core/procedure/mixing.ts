@@ -14,6 +14,7 @@ import { ON_WHISK_G } from '../day/order/whisk.ts';
 import { VESSEL } from '../day/vessel.ts';
 import { clean } from '../weigh/ingredients.ts';
 import { SUBSTANCE } from '../weigh/substances.ts';
+import { remembered } from '../task/remembered.ts';
 import type { Weights } from '../weigh/weights.ts';
 import type { Computed } from '../computed/compute.ts';
 
@@ -36,27 +37,35 @@ export interface Dispersal {
 }
 
 /** g of each colorant that each pot takes; stocks of blends are named by what they are. */
-function needs(w: Weights): readonly { readonly id: string; readonly into: string; readonly massG: Grams }[] {
-  const blended = new Set(
-    w.ombres.flatMap((o) => (o.school === 'master-blends' ? o.draws.map((d) => d.pot.id) : [])),
-  );
-  return [
-    ...w.pots
-      .filter((p) => !blended.has(p.pot.id))
-      .flatMap((p) => p.colorants.map((c) => ({ id: c.id, into: p.pot.letter, massG: c.massG }))),
-    ...w.ombres.flatMap((o) =>
-      o.school === 'master-blends'
-        ? (['first', 'last'] as const).flatMap((which) =>
-            o[which].colorants.map((c) => ({
-              id: c.id,
-              into: o[which].name,
-              massG: c.massG,
-            })),
-          )
-        : [],
-    ),
-  ].filter((n) => n.massG > 0);
-}
+const needs = remembered(
+  (
+    w: Weights,
+  ): readonly {
+    readonly id: string;
+    readonly into: string;
+    readonly massG: Grams;
+  }[] => {
+    const blended = new Set(
+      w.ombres.flatMap((o) => (o.school === 'master-blends' ? o.draws.map((d) => d.pot.id) : [])),
+    );
+    return [
+      ...w.pots
+        .filter((p) => !blended.has(p.pot.id))
+        .flatMap((p) => p.colorants.map((c) => ({ id: c.id, into: p.pot.letter, massG: c.massG }))),
+      ...w.ombres.flatMap((o) =>
+        o.school === 'master-blends'
+          ? (['first', 'last'] as const).flatMap((which) =>
+              o[which].colorants.map((c) => ({
+                id: c.id,
+                into: o[which].name,
+                massG: c.massG,
+              })),
+            )
+          : [],
+      ),
+    ].filter((n) => n.massG > 0);
+  },
+);
 
 /** Everything to disperse, in the order of the day: so that the whisk never needs washing. */
 export const dispersals = (

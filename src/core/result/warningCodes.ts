@@ -88,6 +88,8 @@ export type WarningCode =
   | 'pot-superfat-high'
   | 'pot-superfat-late-oil'
   | 'pot-superfat-low'
+  | 'near-rim'
+  | 'ends-propped'
   | 'pot-unused'
   | 'pot-wet'
   | 'pot-without-lye'

@@ -1,10 +1,11 @@
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
-import { singleBars } from '../../../core/cut/singleBars.ts';
+import { singleBars, type SingleBar } from '../../../core/cut/singleBars.ts';
 import { fileStem } from '../../../core/exchange/writePlan.ts';
 import { sideOfBar, sidesOf } from '../../../core/face/barFaces.ts';
-import { scaleFor } from '../../../core/face/framed.ts';
+import { scaleFor, type FramedFace } from '../../../core/face/framed.ts';
 import { depositColours } from '../../../core/ombre/coloursOf.ts';
+import { useGrowing } from '../../parts/useGrowing.ts';
 import { SEEN, useBench, useColours, usePresent } from '../../parts/usePlan.ts';
 import { Group } from '../../parts/Station.tsx';
 import { BarFace } from '../../section/BarFace.tsx';
@@ -14,6 +15,9 @@ import { Button } from '../../kit/Button.tsx';
 
 /** More bars than this are not looked at one by one. */
 const MOST = 60;
+
+/** So many are drawn at once. */
+const AT_ONCE = 12;
 
 /** The place of a face, px. */
 const WIDE = 64;
@@ -28,14 +32,19 @@ export function Gallery() {
   const colours = useColours();
   const all = useMemo(() => singleBars(computed), [computed]);
   const bars = all.slice(0, MOST);
+  const shown = useGrowing(bars.length, AT_ONCE);
   const [first] = bars;
   if (!first) return null;
   const sides = sidesOf(first);
   // slices of blocks, and bars of what is left cut across, have other sides
   const kinds = bars.map((bar) => sides.map((side) => sideWord(bar, side)).join(', '));
   const words = [...new Set(kinds)].join(', or ');
-  const faces = bars.map((bar) => sides.map((side) => sideOfBar(computed, bar, side)));
-  const scale = Math.min(...faces.flat().map((face) => scaleFor(face, WIDE - 4, HIGH - 4)));
+  const facesOf = (bar: SingleBar): readonly FramedFace[] =>
+    sides.map((side) => sideOfBar(computed, bar, side));
+  const scaleOf = (face: FramedFace): number => scaleFor(face, WIDE - 4, HIGH - 4);
+  // all alike: as the first, the last and the middle one have room
+  const told = [first, bars.at(-1) ?? first, bars.find((b) => b.centre) ?? first];
+  const scale = Math.min(...told.flatMap(facesOf).map(scaleOf));
   const title = (i: number): string => {
     const bar = bars[i];
     if (!bar) return '';
@@ -48,7 +57,7 @@ export function Gallery() {
         <Button
           icon={Download}
           onClick={() =>
-            void saveContactSheet(faces, depositColours(colours), {
+            void saveContactSheet(bars.map(facesOf), depositColours(colours), {
               title: name,
               words,
               captionOf: title,
@@ -65,27 +74,22 @@ export function Gallery() {
         Each by its {words}; a far face as it is seen with the bar turned round.
       </p>
       <ol className="grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-x-4 gap-y-3">
-        {bars.map((bar, i) => (
+        {bars.slice(0, shown).map((bar, i) => (
           <li
             key={i}
             className={`grid gap-1 rounded-box border p-1.5 ${bar.centre ? 'border-accent' : 'border-base-300'}`}
           >
             <span className="flex items-end justify-between gap-1">
-              {sides.map((side, k) => {
-                const face = faces[i]?.[k];
-                return (
-                  face && (
-                    <BarFace
-                      key={side}
-                      face={face}
-                      top={side === 'top'}
-                      width={WIDE}
-                      height={HIGH}
-                      scale={scale}
-                    />
-                  )
-                );
-              })}
+              {facesOf(bar).map((face, k) => (
+                <BarFace
+                  key={sides[k]}
+                  face={face}
+                  top={sides[k] === 'top'}
+                  width={WIDE}
+                  height={HIGH}
+                  scale={Math.min(scale, scaleOf(face))}
+                />
+              ))}
             </span>
             <span className="text-sm leading-tight">{title(i)}</span>
           </li>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { chevrons, finishLevel, levelAll, zigzag, type Along } from '../../../core/edit/tilt.ts';
+import { chevrons, levelAll, zigzag, type Along } from '../../../core/edit/tilt.ts';
 import { STEEPEST_DEG } from '../../../core/mould/tilt.ts';
 import type { Fault } from '../../../core/result/result.ts';
 import { Choice } from '../../kit/Choice.tsx';
@@ -36,7 +36,6 @@ export function SlantAll() {
       <div className="flex flex-wrap gap-1.5">
         <Button onClick={() => edit((p) => zigzag(p, layers, along, degrees))}>Zigzag</Button>
         <Button onClick={() => edit((p) => chevrons(p, layers, along, degrees))}>Chevrons</Button>
-        <Button onClick={() => edit(finishLevel)}>Finish level</Button>
         <Button onClick={() => edit((p) => levelAll(p, layers))}>All level</Button>
       </div>
     </>

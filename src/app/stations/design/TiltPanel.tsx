@@ -1,8 +1,9 @@
-import { setWhileFluid } from '../../../core/edit/tilt.ts';
+import { endLevel, setWhileFluid } from '../../../core/edit/tilt.ts';
 import { beforeSettling } from '../../../core/fill/layers.ts';
 import { isLevel } from '../../../core/mould/tilt.ts';
 import type { Step } from '../../../core/plan/stepSchema.ts';
 import { Check } from '../../kit/Check.tsx';
+import { Button } from '../../kit/Button.tsx';
 import { useBench } from '../../parts/usePlan.ts';
 import { StepButtons } from './pattern/StepButtons.tsx';
 import { ToolHead } from './pattern/ToolHead.tsx';
@@ -12,6 +13,7 @@ import { TiltFields } from './TiltFields.tsx';
 export function TiltPanel({ tilt }: { readonly tilt: Extract<Step, { kind: 'tilt' }> }) {
   const { plan, computed, edit } = useBench('stack');
   const after = plan.steps.slice(plan.steps.indexOf(tilt) + 1).find((s) => s.kind === 'pour');
+  const isLast = plan.steps.findLast((s) => s.kind === 'tilt') === tilt;
   const layer = computed.stack.layers.find((l) => l.pour.id === after?.id);
   return (
     <section aria-label="The tilt" className="grid grid-cols-[minmax(0,1fr)] gap-3">
@@ -24,6 +26,11 @@ export function TiltPanel({ tilt }: { readonly tilt: Extract<Step, { kind: 'tilt
         >
           Set level while what lies there is fluid: it runs level
         </Check>
+      )}
+      {isLast && !isLevel(tilt) && (
+        <Button className="justify-self-start" onClick={() => edit(endLevel)}>
+          Finish level
+        </Button>
       )}
       <StepButtons stepId={tilt.id} />
     </section>

@@ -8,6 +8,7 @@ import { procedureOf } from '../../../core/procedure/procedureOf.ts';
 import { WarningCards } from '../../parts/WarningCards.tsx';
 import { useComputed, usePresent } from '../../parts/usePlan.ts';
 import { useShow } from '../../parts/useShow.ts';
+import { useGrowing } from '../../parts/useGrowing.ts';
 import { LoafDrawing } from '../../section/LoafDrawing.tsx';
 import { MouldRow } from './MouldRow.tsx';
 import { PrintButton } from './PrintButton.tsx';
@@ -29,13 +30,17 @@ function chapters(
   return groups;
 }
 
+/** So many acts are drawn at once. */
+const AT_ONCE = 40;
+
 /** The whole job as an ordered list to print and to tick off. */
 export function PourSheet() {
   const { name } = usePresent();
   const computed = useComputed();
   const { plan, weights } = computed;
   const show = useShow(plan.units);
-  const acts = procedureOf(computed);
+  const all = procedureOf(computed);
+  const acts = all.slice(0, useGrowing(all.length, AT_ONCE));
   const piping = computed.second?.weights;
   const several = computed.moulds.length > 1;
   usePaper(`${name}: pour sheet`);

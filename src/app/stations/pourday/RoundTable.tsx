@@ -1,5 +1,11 @@
+import { useRef } from 'react';
+import { usePrinted } from '../../parts/usePrinted.ts';
+import { useSeen } from '../../parts/useSeen.ts';
 import type { PatternDeed } from '../../../core/procedure/deeds.ts';
 import { usePlan } from '../../parts/usePlan.ts';
+
+/** A table of more rounds than this is drawn once it is come to, or printed. */
+const LARGE = 12;
 
 /**
  * A pour round by round: what of each pot, and what should be left in its jug after it, for correction by eye
@@ -7,6 +13,11 @@ import { usePlan } from '../../parts/usePlan.ts';
  */
 export function RoundTable({ pattern }: { readonly pattern: PatternDeed }) {
   const { show } = usePlan();
+  const place = useRef<HTMLDivElement>(null);
+  const seen = useSeen(place);
+  const printed = usePrinted();
+  if (pattern.roundCount > LARGE && !seen && !printed)
+    return <div ref={place} className="col-span-full" style={{ height: `${pattern.roundCount * 2.6}rem` }} />;
   const turns = pattern.rounds[0]?.turns ?? [];
   return (
     <div className="col-span-full mt-1.5 overflow-x-auto">

@@ -92,7 +92,7 @@ export function SheetAct({ act, number }: { readonly act: Act; readonly number: 
           </tbody>
         </table>
       )}
-      {act.deed.does === 'pour' && act.deed.pattern && act.deed.pattern.rounds.length > 1 && (
+      {act.deed.does === 'pour' && act.deed.pattern && act.deed.pattern.roundCount > 1 && (
         <RoundTable pattern={act.deed.pattern} />
       )}
     </li>

@@ -36,9 +36,7 @@ function deedOn(
         does: 'pipe',
         rows: way.rows.map((row, i) => ({
           letter: secondPot(plan, row.pot)?.letter ?? '',
-          ...(row.perBar === undefined
-            ? {}
-            : { dollops: { perBar: row.perBar, all: own[i]?.count ?? 0 } }),
+          ...(row.perBar === undefined ? {} : { dollops: { perBar: row.perBar, all: own[i]?.count ?? 0 } }),
           acrossMm: row.acrossMm,
           heightMm: row.heightMm,
           offMm: row.offMm,

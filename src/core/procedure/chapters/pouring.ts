@@ -1,3 +1,4 @@
+import { once } from '../../task/once.ts';
 import type { MouldFacts } from '../../advice/facts.ts';
 import type { ActOf } from '../../day/act.ts';
 import { VESSEL } from '../../day/vessel.ts';
@@ -109,9 +110,9 @@ function patternOf(telling: Telling, act: ActOf<'pour'>, into: Into): PatternDee
       { letter: pot.letter, eachG, heldG: foundIn(w, act.id, VESSEL.pot(pot.id)) },
     ]),
   );
-  let inMouldG = inMouldBefore(telling, act, into.facts);
-  const rounds = roundsOf(step, (pot) => own.get(pot)?.eachG ?? 0, computed.plan.units.scaleStepG).map(
-    (round) => {
+  const dealt = once(() => {
+    let inMouldG = inMouldBefore(telling, act, into.facts);
+    return roundsOf(step, (pot) => own.get(pot)?.eachG ?? 0, computed.plan.units.scaleStepG).map((round) => {
       inMouldG = clean(inMouldG + round.reduce((s, t) => s + t.massG, 0));
       return {
         inMouldG,
@@ -120,8 +121,8 @@ function patternOf(telling: Telling, act: ActOf<'pour'>, into: Into): PatternDee
           return { letter, massG: t.massG, leftG: Math.max(0, clean(heldG - t.pouredG * into.copies)) };
         }),
       };
-    },
-  );
+    });
+  });
   const { place } = step.pattern;
   const over = overColumns(into.facts, step, place);
   const above = wayOf(place).fromAbove?.(place, floorBox(into.facts));
@@ -130,7 +131,10 @@ function patternOf(telling: Telling, act: ActOf<'pour'>, into: Into): PatternDee
     ...(over ? { over } : {}),
     fallMm: step.landing.fallMm,
     ...(above ? { above } : {}),
-    rounds,
+    roundCount: step.pattern.rounds.length,
+    get rounds() {
+      return dealt();
+    },
   };
 }
 

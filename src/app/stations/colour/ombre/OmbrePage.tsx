@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { isLevel } from '../../../../core/mould/tilt.ts';
 import { usePlan } from '../../../parts/usePlan.ts';
 import { OmbreEditor } from './OmbreEditor.tsx';
 import { StartOmbre } from './StartOmbre.tsx';
@@ -29,6 +30,7 @@ export function OmbrePage() {
       <StartOmbre
         first={plan.ombres.length === 0}
         free={plan.steps.some((s) => s.kind === 'pour' && !s.ombre)}
+        sloping={plan.steps.some((s) => s.kind === 'tilt' && !isLevel(s))}
         edit={edit}
         onStarted={setChosen}
       />

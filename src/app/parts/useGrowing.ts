@@ -1,0 +1,23 @@
+import { startTransition, useEffect, useState } from 'react';
+import { usePrinted } from './usePrinted.ts';
+
+/**
+ * How much of a long list is drawn: so many at first, and as many more whenever the page has time, until all
+ * of it is there; for paper at once.
+ */
+export function useGrowing(count: number, each: number): number {
+  const printed = usePrinted();
+  const [shown, setShown] = useState(each);
+  useEffect(() => {
+    if (shown >= count) return undefined;
+    const timer = setTimeout(() => {
+      startTransition(() => {
+        setShown((s) => s + each);
+      });
+    });
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [shown, count, each]);
+  return printed ? count : Math.min(count, shown);
+}

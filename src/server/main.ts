@@ -7,7 +7,7 @@ import { readStudio } from './studio.ts';
 const host = process.env['HOST'] ?? '127.0.0.1';
 const port = Number(process.env['PORT'] ?? 4317);
 const pageDir = resolve('dist');
-const studioDir = process.argv.includes('--empty') ? undefined : resolve('demo/plans');
+const studioDir = process.argv.includes('--empty') ? undefined : resolve('demo');
 
 const stop = (message: string): void => {
   process.stderr.write(`${message}\n`);

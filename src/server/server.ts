@@ -8,7 +8,7 @@ import { readStudio } from './studio.ts';
 interface ServerOptions {
   /** the built page, its files also compressed beside themselves (.br, .gz) */
   readonly pageDir: string;
-  /** the demo studio's plan files; absent: the shelf starts empty */
+  /** the demo studio's files; absent: the shelf starts empty */
   readonly studioDir?: string | undefined;
 }
 
@@ -54,7 +54,7 @@ export function dripLineServer({ pageDir, studioDir }: ServerOptions): Express {
   app.use(securityHeaders, onlyLoopback, onlyReading);
   app.get('/studio.json', (_request, response) => {
     if (studioDir === undefined) response.status(204).end();
-    else response.set('Cache-Control', 'no-cache').json(readStudio(studioDir).plans);
+    else response.set('Cache-Control', 'no-cache').json(readStudio(studioDir).files);
   });
   // named from the folder that is served: an install may lie under one whose name begins with a dot
   const files = (dir: string, cacheControl: string) =>

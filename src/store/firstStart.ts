@@ -1,6 +1,10 @@
+import type { Supply } from '../core/supplies/schema.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 import { database } from './database.ts';
 import { marks } from './tables/marks.ts';
+import type { ThingRecord } from './tables/kind.ts';
+import { newRevision } from './tables/revisions.ts';
+import { SUPPLIES } from './tables/supplies.ts';
 import { addPlans, ADDED_TO } from './tables/plans.ts';
 
 interface Studio {
@@ -27,16 +31,33 @@ export async function firstStart(): Promise<readonly string[]> {
     await markStarted([]);
     return [];
   }
-  // only now: later visits to the shelf never need the reader
+  // only now: later visits to the shelf never need the readers
   const { readPlanFile } = await import('../core/exchange/planFile.ts');
-  const reads = studio.map((file) => readPlanFile(JSON.stringify(file)));
-  await markStarted(reads.flatMap((read) => (read.ok ? [read.plan] : [])));
-  return reads.flatMap((read) => (read.ok ? [] : read.faults.map((f) => `${f.at ?? 'file'}: ${f.message}`)));
+  const { readSuppliesFile } = await import('../core/exchange/suppliesFile.ts');
+  const isSupplies = ({ format }: Studio): boolean => format === 'drip-line/supplies';
+  const reads = studio.filter((f) => !isSupplies(f)).map((file) => readPlanFile(JSON.stringify(file)));
+  const kept = studio.filter(isSupplies).map((file) => readSuppliesFile(JSON.stringify(file)));
+  await markStarted(
+    reads.flatMap((read) => (read.ok ? [read.plan] : [])),
+    kept.flatMap((read) => (read.ok ? read.value : [])),
+  );
+  return [
+    ...reads.flatMap((read) => (read.ok ? [] : read.faults)),
+    ...kept.flatMap((read) => (read.ok ? [] : [read.fault])),
+  ].map((f) => `${f.at ?? 'file'}: ${f.message}`);
 }
 
-const markStarted = (plans: readonly Plan[]): Promise<void> =>
-  database.transaction('rw', [marks(database).name, ...ADDED_TO], async () => {
+const markStarted = (plans: readonly Plan[], supplies: readonly Supply[] = []): Promise<void> =>
+  database.transaction('rw', [marks(database).name, SUPPLIES.name, ...ADDED_TO], async () => {
     if (await marks(database).get('first-start')) return;
     await marks(database).add({ key: 'first-start', at: new Date().toISOString() });
     await addPlans(database, plans);
+    const known = new Set(await database.table(SUPPLIES.name).toCollection().primaryKeys());
+    await database
+      .table<ThingRecord>(SUPPLIES.name)
+      .bulkAdd(
+        supplies
+          .filter(({ id }) => !known.has(id))
+          .map((value) => ({ id: value.id, revision: newRevision(), version: 1, value })),
+      );
   });

@@ -5,8 +5,7 @@ import { deskReducer, type DeskState } from './deskSlice.ts';
 import { keepingReducer, type KeepingState } from './keeping/keepingSlice.ts';
 import { libraryReducer, type LibraryState } from './keeping/librarySlice.ts';
 import { newVersionReducer } from './newVersion.ts';
-import { onWorkedOut } from './computed.ts';
-import { planReducer, workedOut, type PlanHistory } from './planSlice.ts';
+import { planReducer, type PlanHistory } from './planSlice.ts';
 import { toastReducer, type Toast } from './toastSlice.ts';
 
 export interface RootState {
@@ -35,8 +34,6 @@ export const store = configureStore({
   },
   middleware: (defaults) => defaults(noWalks),
 });
-
-onWorkedOut(() => store.dispatch(workedOut()));
 
 export type AppDispatch = typeof store.dispatch;
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();

@@ -1,5 +1,5 @@
 import type { HappenedByPour } from '../core/batch/happened.ts';
-import { computing } from '../core/computed/compute.ts';
+import { computePlan, computing } from '../core/computed/compute.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 import type { Task } from '../core/task/task.ts';
 
@@ -37,6 +37,18 @@ async function inTurns(task: Task<unknown, unknown>): Promise<void> {
   while (!isDone(task, TURN_MS)) await new Promise((go) => setTimeout(go));
 }
 
+/** What the loaf is drawn from, where the work could be worked out. */
+async function madeVisible({ plan, happened }: Work): Promise<void> {
+  try {
+    const { moulds } = computePlan(plan, happened);
+    // only with a plan that is open, not with the shelf
+    const { makingBodies } = await import('../core/pattern/blocks.ts');
+    await inTurns(makingBodies(moulds[0]));
+  } catch {
+    // it fails again where it is shown, and is told of there
+  }
+}
+
 /** What is shown of the open plan: the work as it was worked out last, while a newer one is under way. */
 export class WorkedOut {
   private shown: Work | undefined;
@@ -68,13 +80,18 @@ export class WorkedOut {
       return;
     }
     this.under = true;
-    void inTurns(task).then(() => {
-      this.under = false;
-      if (this.wanted?.plan.id === work.plan.id) this.shown = work;
-      this.changed();
-    });
+    void inTurns(task)
+      .then(() => madeVisible(work))
+      .then(() => {
+        this.under = false;
+        if (this.wanted?.plan.id === work.plan.id) this.shown = work;
+        this.changed();
+      });
   }
 }
 
 /** Worked out ahead, in turns, so that it can be shown at once. */
-export const workOut = (work: Work): Promise<void> => inTurns(begun(work));
+export async function workOut(work: Work): Promise<void> {
+  await inTurns(begun(work));
+  await madeVisible(work);
+}

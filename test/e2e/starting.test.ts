@@ -81,8 +81,8 @@ describe('npm start', () => {
       join(dir, 'lean.dripline.json'),
       JSON.stringify({ ...lean, batter: { ...lean.batter, superfatPercent: -5 } }),
     );
-    const { plans, broken } = readStudio(dir);
-    expect(plans).to.have.length(1);
+    const { files, broken } = readStudio(dir);
+    expect(files).to.have.length(1);
     expect(broken.toSorted()[0]).to.match(/cut\.dripline\.json: file: this is not JSON/);
     expect(broken.toSorted()[1]).to.match(/lean\.dripline\.json: batter\.superfatPercent: -5 % is outside/);
     expect(readStudio(join(dir, 'gone')).broken[0]).to.match(/gone: ENOENT/);

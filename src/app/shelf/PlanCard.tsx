@@ -22,7 +22,9 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
         <PlanThumb plan={plan} remember={`${plan.id} ${plan.changed}`} width={206} height={160} />
       </Link>
       <div className="flex items-center justify-between gap-1 px-3">
-        <h2 className="min-w-0 truncate text-base">{plan.name}</h2>
+        <h2 className="line-clamp-2 min-w-0 text-base leading-tight" title={plan.name}>
+          {plan.name}
+        </h2>
         {/* the whole card opens its plan, but for what is pressed on it */}
         <div className="relative flex shrink-0">
           <IconButton

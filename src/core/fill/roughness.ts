@@ -82,9 +82,13 @@ const raisedTo = ({ all, low, high, mean }: Heights, level: Millimetres, by: num
 
 function heightsOver(room: Room, surface: Uneven): Heights {
   const { xs, ys } = looksOver(room);
-  const all = new Float64Array(LOOKS * LOOKS);
+  const { lumps, ...ground } = surface;
+  const all = lumps ? lumpsOnGrid(lumps, xs, ys) : new Float64Array(LOOKS * LOOKS);
   for (const [j, y] of ys.entries())
-    for (const [i, x] of xs.entries()) all[j * LOOKS + i] = unevenAt(surface, x, y);
+    for (const [i, x] of xs.entries()) {
+      const at = j * LOOKS + i;
+      all[at] = (all[at] as number) + unevenAt(ground, x, y);
+    }
   return heightsOf(all);
 }
 

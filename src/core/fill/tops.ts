@@ -19,7 +19,7 @@ import { ridgesStep, ridgesUnder } from './ridges.ts';
 export const MOST_THINGS = 5000;
 
 /** Of everything on a mould so many are drawn, and what is put on first; the rest only counts. */
-export const MOST_DRAWN = 20_000;
+export const MOST_DRAWN = 8000;
 
 /**
  * A grain of coarse salt, g: a cube of 2 mm; how far it reaches in plan and how high it stands, mm. From

@@ -1,3 +1,4 @@
+import { remembered } from '../task/remembered.ts';
 import type { Flat } from './prism.ts';
 
 /** Outlines here go anticlockwise and do not end where they begin. */
@@ -98,11 +99,11 @@ export function eyeOf(points: FlatOutline): Flat | undefined {
 }
 
 /** An outline as convex ones side by side: itself, or the triangles from its eye to its edges. */
-export function convexPieces(points: FlatOutline): readonly FlatOutline[] {
+export const convexPieces = remembered((points: FlatOutline): readonly FlatOutline[] => {
   if (isConvex(points)) return [points];
   const eye = eyeOf(points);
   return eye ? points.map((p, i) => [eye, p, points[(i + 1) % points.length] as Flat]) : [];
-}
+});
 
 /**
  * How far apart two convex outlines are along the best line between them, mm; negative where they overlap

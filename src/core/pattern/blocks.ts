@@ -1,12 +1,13 @@
 import { digestOf } from '../task/digest.ts';
-import { rememberedBy } from '../task/remembered.ts';
+import { finish, type Task } from '../task/task.ts';
+import { remembered, rememberedBy } from '../task/remembered.ts';
 import { beforeSettling, type PouredLayer } from '../fill/layers.ts';
 import type { LaidMould } from '../fill/laid.ts';
 import { slopeToLevel, spaceUpTo, type Slope } from '../flow/settle.ts';
 import { runLevel } from '../mould/stack.ts';
 import type { Box } from '../flow/box.ts';
 import { isInStar, starOf } from '../flow/outline.ts';
-import type { Move, Spot } from '../flow/spec.ts';
+import type { BlockSpec, Move, Source, Spot } from '../flow/spec.ts';
 import { clip } from '../geometry/clip.ts';
 import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
 import type { Room } from '../mould/rooms.ts';
@@ -187,6 +188,22 @@ function blockOf(
   };
 }
 
+/** The same words for the same source. */
+const nameOfSource = remembered((source: Source) => JSON.stringify(source));
+
+/** A block by a short name: turns come by the hundred from few sources. */
+function keyOfBlock(body: Omit<BlockSpec, 'key'>): string {
+  const sources = new Map<string, number>();
+  const numberOf = (source: Source): number => {
+    const name = nameOfSource(source);
+    const number = sources.get(name) ?? sources.size;
+    sources.set(name, number);
+    return number;
+  };
+  const moves = body.moves.map((m) => (m.does === 'rise' ? { ...m, source: numberOf(m.source) } : m));
+  return digestOf(JSON.stringify([{ ...body, moves }, [...sources.keys()]]));
+}
+
 function movedBlock(
   { plan, geometry: { floor } }: Pick<Laid, 'plan' | 'geometry'>,
   room: Room,
@@ -251,7 +268,7 @@ function movedBlock(
   const outlines = columns.map(columnOutline);
   const body = { region, blocked, columns: outlines, up: last.up, moves: all, hand };
   return {
-    content: { kind: 'moved', spec: { key: digestOf(JSON.stringify(body)), ...body }, keys: numbers.keys },
+    content: { kind: 'moved', spec: { key: keyOfBlock(body), ...body }, keys: numbers.keys },
     solid: region,
     layers: [first, ...others],
     room,
@@ -278,38 +295,47 @@ const kept = rememberedBy<readonly Body[]>();
 export const bodiesOf = (laid: Laid): readonly Body[] =>
   kept(laid.stack, laid.hand ?? 0, () => bodiesIn(laid));
 
-function bodiesIn({ plan, stack, geometry, hand = 0 }: Laid): readonly Body[] {
-  return geometry.rooms
-    .flatMap((room) => {
-      const layers = stack.layers.filter((l) => l.room === room).map((l) => standing(plan, l));
-      const stretches = stretchesOf(plan.steps, layers);
-      const blockIn = (stretch: Stretch): Block | undefined =>
-        isMoved(stretch) || isPierced(plan, stretch)
-          ? blockOf({ plan, geometry }, room, stretch, hand)
-          : undefined;
-      const bodies = stretches.flatMap((stretch): readonly Body[] => {
-        const block = blockIn(stretch);
-        return block ? [{ kind: 'block', block }] : stretch.layers.map((layer) => ({ kind: 'layer', layer }));
-      });
-      const alone = stretches.filter(isAlone);
-      const seen = sculpted(room, withLines(plan, bodies), linesOn(plan), (layer) => {
-        const isIt = (l: PouredLayer | undefined): boolean => l?.pour.id === layer.pour.id;
-        const still = alone.find((s) => !isMoved(s) && s.layers.some(isIt));
-        if (still) return { layer, block: undefined };
-        // what is pressed into a top goes into whatever is fluid there
-        const pressed = layer.rough?.dents !== undefined && layer.rough.lumps === undefined;
-        const stretch = (pressed ? stretches : alone).find((s) => isIt(s.layers.at(-1)));
-        if (!stretch) return undefined;
-        return { layer, block: blockIn({ ...stretch, layers: [...stretch.layers.slice(0, -1), layer] }) };
-      });
-      const asBody = (block: Block | undefined): readonly Body[] => (block ? [{ kind: 'block', block }] : []);
-      return [
-        ...asBody(ridgesIn({ plan, stack, geometry }, room, layers)),
-        ...seen,
-        ...asBody(heapIn({ plan, stack, geometry }, room, layers)),
-      ];
-    })
-    .sort((a, b) => nthOf(a) - nthOf(b));
+/** The same in turns, for what is looked at once it is there. */
+export function* makingBodies(laid: Laid): Task<never, readonly Body[]> {
+  const bodies = yield* bodiesEach(laid);
+  return kept(laid.stack, laid.hand ?? 0, () => bodies);
+}
+
+const bodiesIn = (laid: Laid): readonly Body[] => finish(bodiesEach(laid));
+
+function* bodiesEach({ plan, stack, geometry, hand = 0 }: Laid): Task<never, readonly Body[]> {
+  const all: Body[] = [];
+  for (const room of geometry.rooms) {
+    yield { done: all.length / Math.max(1, stack.layers.length) };
+    const layers = stack.layers.filter((l) => l.room === room).map((l) => standing(plan, l));
+    const stretches = stretchesOf(plan.steps, layers);
+    const blockIn = (stretch: Stretch): Block | undefined =>
+      isMoved(stretch) || isPierced(plan, stretch)
+        ? blockOf({ plan, geometry }, room, stretch, hand)
+        : undefined;
+    const bodies = stretches.flatMap((stretch): readonly Body[] => {
+      const block = blockIn(stretch);
+      return block ? [{ kind: 'block', block }] : stretch.layers.map((layer) => ({ kind: 'layer', layer }));
+    });
+    const alone = stretches.filter(isAlone);
+    const seen = sculpted(room, withLines(plan, bodies), linesOn(plan), (layer) => {
+      const isIt = (l: PouredLayer | undefined): boolean => l?.pour.id === layer.pour.id;
+      const still = alone.find((s) => !isMoved(s) && s.layers.some(isIt));
+      if (still) return { layer, block: undefined };
+      // what is pressed into a top goes into whatever is fluid there
+      const pressed = layer.rough?.dents !== undefined && layer.rough.lumps === undefined;
+      const stretch = (pressed ? stretches : alone).find((s) => isIt(s.layers.at(-1)));
+      if (!stretch) return undefined;
+      return { layer, block: blockIn({ ...stretch, layers: [...stretch.layers.slice(0, -1), layer] }) };
+    });
+    const asBody = (block: Block | undefined): readonly Body[] => (block ? [{ kind: 'block', block }] : []);
+    all.push(
+      ...asBody(ridgesIn({ plan, stack, geometry }, room, layers)),
+      ...seen,
+      ...asBody(heapIn({ plan, stack, geometry }, room, layers)),
+    );
+  }
+  return all.sort((a, b) => nthOf(a) - nthOf(b));
 }
 
 /** A plan in which anything is pushed about. */

@@ -66,6 +66,9 @@ function topOfThing(thing: Thing, height: (x: number, y: number) => number): Mil
   return most + (highestOf(thing) - thing.mm) + BETWEEN * thing.mm + SLACK;
 }
 
+/** Of more things than this each is looked at in its middle, and may stand so much higher beside it. */
+const MANY = 600;
+
 /**
  * The lowest place of a top, and the highest of what lies on it. `unevenMm` is how far its surface goes up
  * and down about its middle.
@@ -78,9 +81,14 @@ function reachOf(
   const { planes, uneven, things } = heap;
   const surface = surfaceUnder(planes, uneven);
   const height = heightWith(heap);
-  const lows = [...outline.map(([x, y]) => surface(x, y)), ...things.map((t) => surface(t.x, t.y))];
-  const sunk = Math.max(0, ...things.map((t) => (t.form === 'rod' ? t.sinkMm : 0)));
-  return [Math.min(...lows) - sunk - unevenMm, Math.max(...things.map((t) => topOfThing(t, height)))];
+  let low = Math.min(...outline.map(([x, y]) => surface(x, y)));
+  let [sunk, high] = [0, -Infinity];
+  for (const t of things) {
+    low = Math.min(low, surface(t.x, t.y));
+    if (t.form === 'rod') sunk = Math.max(sunk, t.sinkMm);
+    high = Math.max(high, things.length > MANY ? height(t.x, t.y) + t.mm : topOfThing(t, height));
+  }
+  return [low - sunk - unevenMm, high];
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { LayerPart, PouredLayer } from '../fill/layers.ts';
 import type { Box } from '../flow/box.ts';
-import type { Move } from '../flow/spec.ts';
+import type { Move, Source } from '../flow/spec.ts';
 import { corners } from '../geometry/polyhedron.ts';
 import { dot } from '../geometry/vec.ts';
 import type { Column } from '../mould/schema.ts';
@@ -114,6 +114,13 @@ export function risesOf(
   const places = way.sources(place, { box, columns, sinkMm: 0 }).length;
   const turns = (order.length * places) / gcd(order.length, places);
   const all = pattern.rounds.reduce((s, r) => s + r, 0);
+  // the same object for turns that come from the same places
+  const known = new Map<number, readonly Source[]>();
+  const sourcesAt = (sinkMm: Millimetres): readonly Source[] => {
+    const sources = known.get(sinkMm) ?? way.sources(place, { box, columns, sinkMm });
+    known.set(sinkMm, sources);
+    return sources;
+  };
   const reach = way.reachMm?.(place);
   return told(layer, pattern.rounds, turns).flatMap((round) =>
     Array.from({ length: turns }, (_, i): Move[] => {
@@ -121,7 +128,7 @@ export function risesOf(
       const part = partOf(pot);
       if (!part) return [];
       const sinkMm = sinkOf(part.pot.stage, fallMm, layer.densityGMl);
-      const source = way.sources(place, { box, columns, sinkMm })[i % places];
+      const source = sourcesAt(sinkMm)[i % places];
       if (!source) return [];
       const times = order.filter((p) => p === pot).length * (turns / order.length);
       return [
@@ -140,12 +147,14 @@ export function risesOf(
 
 /** From where to where the holes of some layers reach, square to the surface of one of them. */
 function spanOf(holes: readonly PouredLayer[], { up }: PouredLayer): readonly [number, number] {
-  const all = holes.flatMap((l) =>
-    holesOf(l)
-      .flatMap(corners)
-      .map((p) => dot(up, p)),
-  );
-  return [Math.min(...all), Math.max(...all)];
+  let [low, high] = [Infinity, -Infinity];
+  for (const layer of holes)
+    for (const hole of holesOf(layer))
+      for (const p of corners(hole)) {
+        const at = dot(up, p);
+        [low, high] = [Math.min(low, at), Math.max(high, at)];
+      }
+  return [low, high];
 }
 
 /**

@@ -41,7 +41,7 @@ function openOver(room: Room, surface: Scraping | Roughness): (height: number) =
       return openAt(ground, low, high, height) * (far - near);
     };
   const profile = levelProfile(room);
-  const heights = heapsOver(room, surface).toSorted((a, b) => a - b);
+  const heights = heapsOver(room, surface).toSorted();
   let lower = 0;
   // asked for from the lowest height upwards
   return (height) => {

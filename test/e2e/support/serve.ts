@@ -13,7 +13,7 @@ export interface Served {
 export async function serve(studio: boolean, pageDir = resolve('dist')): Promise<Served> {
   const app = dripLineServer({
     pageDir,
-    studioDir: studio ? resolve('demo/plans') : undefined,
+    studioDir: studio ? resolve('demo') : undefined,
   });
   const server: Server = app.listen(0, '127.0.0.1');
   await once(server, 'listening');

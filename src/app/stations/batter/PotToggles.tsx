@@ -20,12 +20,14 @@ export function PotToggles({ label, chosen, onChoose }: PotTogglesProps) {
             key={pot.id}
             type="button"
             aria-pressed={on}
+            // one at least stays
+            disabled={on && chosen.length === 1}
             className={`flex cursor-pointer items-center gap-1.5 rounded-full border-2 py-0.5 pr-2.5 pl-0.5 text-sm ${on ? 'border-primary bg-base-100 font-semibold' : 'quiet border-base-300'}`}
             onClick={() => {
               const next = plan.pots.flatMap((p) =>
                 (p.id === pot.id ? !on : chosen.includes(p.id)) ? [p.id] : [],
               );
-              if (next.length > 0) onChoose(next);
+              onChoose(next);
             }}
           >
             <PotBadge pot={pot} size={24} /> {pot.name}

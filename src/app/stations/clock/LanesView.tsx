@@ -9,6 +9,7 @@ import { usePlan } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 import { HandsRow } from './HandsRow.tsx';
 import { ticksOf, xOf, yOf, type LaneScale } from './lane.ts';
+import { LaneLegend } from './LaneLegend.tsx';
 import { PotLaneRow } from './PotLaneRow.tsx';
 import { useLanes } from './useLanes.ts';
 
@@ -104,6 +105,7 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
               </text>
             </svg>
           </div>
+          <LaneLegend />
           <ol className="grid gap-2.5" aria-label="Pots through time">
             {lanes.pots.map((lane) => (
               <PotLaneRow
@@ -134,15 +136,11 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
               </text>
             ))}
           </svg>
-          <p className="quiet text-xs" style={{ paddingLeft: NAMES + GAP }}>
-            Dark: in the jug. Broad, in its colour: poured, as it bears at rest; dotted: as it flows once
-            moved. Haze: eight times of ten. Green band: right to pour; green bar: from when until when; tick:
-            carries the next.
-          </p>
           <HandsRow clock={clock} scale={scale} />
           <label className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-2">
             <span className="text-sm">
-              <span className="quiet">The loaf at</span> {formatClock(shownMin)}
+              <span className="quiet">The loaf</span>{' '}
+              {shownMin < (timed[0]?.startMin ?? 0) ? 'before it is poured' : `at ${formatClock(shownMin)}`}
             </span>
             <input
               type="range"

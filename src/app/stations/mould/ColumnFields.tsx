@@ -3,6 +3,7 @@ import { addColumn, formedAs, putColumn, removeColumn, withCorner } from '../../
 import { columnsIn } from '../../../core/mould/column.ts';
 import { holeMl } from '../../../core/mould/geometry.ts';
 import { MOST_COLUMNS, MOST_CORNERS, type Column } from '../../../core/mould/schema.ts';
+import { potNamed } from '../../../core/plan/sources.ts';
 import { plural } from '../../../core/units/words.ts';
 import type { Gesture } from '../../../store/gesture.ts';
 import { Choice } from '../../kit/Choice.tsx';
@@ -132,6 +133,7 @@ function OneColumn({
 export function ColumnFields() {
   const { plan, computed, edit, show } = useBench('geometry', 'fill');
   const columns = columnsIn(plan.mould);
+  const kept = plan.fill.top.filter((t) => t.massG > 0);
   return (
     <Group
       title="Columns standing in it"
@@ -153,8 +155,11 @@ export function ColumnFields() {
           <p className="quiet text-sm">
             {columns.length > 1 ? `The ${plural(columns.length, 'column')} keep` : 'It keeps'} out{' '}
             {show.volume(holeMl(computed.geometry, computed.fill.heightMm))} up to the fill. Pulled out,{' '}
-            {columns.length > 1 ? 'the holes are' : 'the hole is'} filled with batter held back. Drag and turn{' '}
-            {columns.length > 1 ? 'them' : 'it'} from above, under Design.
+            {columns.length > 1 ? 'the holes are' : 'the hole is'} filled with batter held back
+            {kept.length > 0
+              ? `: ${kept.map((t) => `${show.mass(t.massG)} of ${potNamed(plan, t.pot)?.letter ?? ''}`).join(', ')}`
+              : ''}
+            . Drag and turn {columns.length > 1 ? 'them' : 'it'} from above, under Design.
           </p>
         </>
       )}

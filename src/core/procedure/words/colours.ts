@@ -1,10 +1,14 @@
 import { formatNumber } from '../../units/format.ts';
 import { STIRRER_WORDS } from '../../plan/habits.ts';
 import { lowerFirst } from '../../units/words.ts';
+import type { Millilitres } from '../../units/quantity.ts';
 import type { Deed } from '../deeds.ts';
 import type { WordsFor } from './says.ts';
 
 type Dispersing = Extract<Deed, { does: 'disperse' }>;
+
+/** So little is told by the drop. */
+const mlOf = (ml: Millilitres): string => (ml < 1 ? 'a few drops' : `${formatNumber(ml, 0)} ml`);
 
 function dispersing({ colorant, how }: Dispersing): string {
   switch (how.kind) {
@@ -15,9 +19,9 @@ function dispersing({ colorant, how }: Dispersing): string {
     case 'undescribed':
       return `Disperse ${colorant} in a little light oil or water: crush out every lump.`;
     case 'oil-set-aside':
-      return `Disperse ${colorant} in ${formatNumber(how.ml, 0)} ml of the oil set aside: crush out every lump.`;
+      return `Disperse ${colorant} in ${mlOf(how.ml)} of the oil set aside: crush out every lump.`;
     case 'carrier':
-      return `Disperse ${colorant} in ${formatNumber(how.ml, 0)} ml of ${how.name}: crush out every lump.`;
+      return `Disperse ${colorant} in ${mlOf(how.ml)} of ${how.name}: crush out every lump.`;
   }
 }
 

@@ -7,7 +7,13 @@ import type { Row } from './row.ts';
 /** Where every plan is opened. */
 const PAGES = ['design', 'mould', 'batter', 'colour', 'clock', 'pour-day', 'pour-day/card', 'cut'];
 
-/** Nothing blocks the page for longer than this, ms. */
+/** A plan of a few pours. */
+const PLAIN = 'demo-slate-beds';
+
+/**
+ * Nothing blocks the page for longer than this, ms, beyond what opening a plan of a few pours takes on the
+ * same machine: scripts are read, and the page is drawn for the first time.
+ */
 const MOST_MS = 200;
 
 /** How long a page is looked at, ms. */
@@ -33,44 +39,46 @@ export async function limits(browser: Browser, url: string, only: string | undef
   const lost: string[] = [];
   let tried = 0;
   let longest = 0;
+  /** opened by its address; how long the page was held, and what went wrong */
+  const opened = async (id: string, station: string): Promise<{ ms: number; faults: readonly string[] }> => {
+    const faults: string[] = [];
+    const noted = (error: Error): void => void faults.push(error.message);
+    page.on('pageerror', noted);
+    let ms = 0;
+    try {
+      await page.goto(`${url}/plan/${id}/${station}`);
+      await page.locator('main h2').first().waitFor({ timeout: 60_000 });
+      await page.waitForTimeout(LOOKED_MS);
+      ms = await heldMs(page);
+    } catch (error) {
+      faults.push(String(error).slice(0, 200));
+    }
+    page.off('pageerror', noted);
+    return { ms, faults };
+  };
+  const plain = new Map<string, number>();
+  for (const station of PAGES) plain.set(station, (await opened(PLAIN, station)).ms);
   for (const [name, make] of Object.entries(EXTREMES)) {
     if (only !== undefined && only !== name) continue;
     const plan = make();
-    const record = {
-      id: plan.id,
-      name,
-      changed: plan.changed,
-      revision: 1,
-      savedBy: 'soak',
-      version: PLAN_VERSION,
-      plan,
-    };
+    const { id, changed } = plan;
+    const record = { id, name, changed, revision: 1, savedBy: 'soak', version: PLAN_VERSION, plan };
     await inStore(page, 'plans', `store.put(${JSON.stringify(record)});`);
     for (const station of PAGES) {
       tried += 1;
-      const faults: string[] = [];
-      const noted = (error: Error): void => void faults.push(error.message);
-      page.on('pageerror', noted);
-      try {
-        await page.goto(`${url}/plan/${plan.id}/${station}`);
-        await page.locator('main h2').first().waitFor({ timeout: 60_000 });
-        await page.waitForTimeout(LOOKED_MS);
-        const ms = await heldMs(page);
-        longest = Math.max(longest, ms);
-        if (ms > MOST_MS) faults.push(`held for ${Math.round(ms)} ms`);
-      } catch (error) {
-        faults.push(String(error).slice(0, 200));
-      }
-      page.off('pageerror', noted);
+      const { ms, faults } = await opened(id, station);
+      const more = Math.round(ms - (plain.get(station) ?? 0));
+      longest = Math.max(longest, more);
       for (const fault of faults) lost.push(`${name}, ${station}: ${fault}`);
+      if (more > MOST_MS) lost.push(`${name}, ${station}: held for ${more} ms more than a plain plan`);
     }
-    await inStore(page, 'plans', `store.delete(${JSON.stringify(plan.id)});`);
+    await inStore(page, 'plans', `store.delete(${JSON.stringify(id)});`);
   }
   await context.close();
   return {
     what: 'plans at their limits, on every station',
     tried,
     lost,
-    note: `held for ${Math.round(longest)} ms at the longest`,
+    note: `held for ${longest} ms at the longest, beyond a plain plan’s ${Math.round(Math.max(...plain.values()))}`,
   };
 }

@@ -1,4 +1,4 @@
-// npm run soak [-- kills=200 tabs=200 open=60 faults=60 files=1000 seed=1]: what the product must bear, in
+// npm run soak [-- kills=200 tabs=200 open=60 faults=60 files=1000 limits=1 seed=1]: what the product must bear, in
 // the real browser. Apart from npm test: the whole of it takes about an hour. The same seed tries the same.
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -9,11 +9,12 @@ import { faults } from './faults.ts';
 import { files } from './files.ts';
 import { kills } from './kills.ts';
 import { openFields } from './openFields.ts';
+import { limits } from './limits.ts';
 import type { Row } from './row.ts';
 import { tabs } from './tabs.ts';
 
 const given = new Map(process.argv.slice(2).map((a) => a.split('=') as [string, string]));
-const only = ['kills', 'tabs', 'open', 'faults', 'files'].some((k) => given.has(k));
+const only = ['kills', 'tabs', 'open', 'faults', 'files', 'limits'].some((k) => given.has(k));
 /** What is named is tried; where nothing is named, everything. */
 const count = (what: string, usual: number): number => Number(given.get(what) ?? (only ? 0 : usual));
 const seed = Number(given.get('seed') ?? 1);
@@ -28,6 +29,7 @@ const tries: readonly (readonly [number, () => Promise<Row>])[] = [
   [count('tabs', 200), () => tabs(browser, served.url, count('tabs', 200), seed)],
   [count('open', 60), () => openFields(browser, pageDir, count('open', 60), seed)],
   [count('faults', 60), () => faults(browser, served.url, count('faults', 60), seed)],
+  [count('limits', 1), () => limits(browser, served.url, undefined)],
   [count('files', 1000), () => files(browser, served.url, count('files', 1000), seed)],
 ];
 let bad = 0;

@@ -3,6 +3,7 @@ import { PLAN_VERSION } from '../../src/core/plan/planVersion.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { DraftRecord } from '../../src/store/tables/drafts.ts';
 import type { PlanRecord } from '../../src/store/tables/plans.ts';
+import { EXTREMES } from '../support/extremes.ts';
 import { tablesOf } from '../support/tables.ts';
 import { basePlan } from '../support/plans.ts';
 import { emptied, loadSession, until, type Session } from '../support/session.ts';
@@ -128,6 +129,21 @@ describe('a plan opened in a tab', () => {
     expect(present().name).to.equal('Other');
     expect(s.selectComputed(s.store.getState())).to.equal(second);
   });
+
+  it('shows what there was of a large plan while a change of it is worked out, and says so', async () => {
+    const plan = { ...EXTREMES['columns']!(), id: 'test' };
+    await tablesOf(s.database).plans.put({ ...(await stored()), plan });
+    expect(await anew()).to.equal('open');
+    const shown = (): number => s.selectComputed(s.store.getState())!.plan.batter.superfatPercent;
+    const behind = (): boolean => s.selectBehind(s.store.getState());
+    expect([shown(), behind()]).to.deep.equal([5, false]);
+    for (const superfatPercent of [6, 7])
+      s.store.dispatch(s.editPlan((p) => ({ ...p, batter: { ...p.batter, superfatPercent } })));
+    expect(present().batter.superfatPercent).to.equal(7);
+    expect([shown(), behind()]).to.deep.equal([5, true]);
+    await until(() => !behind(), 30_000);
+    expect(shown()).to.equal(7);
+  }).timeout(60_000);
 
   it('is missing when it was never stored', async () => {
     expect((await s.store.dispatch(s.openPlan('nobody'))).kind).to.equal('missing');

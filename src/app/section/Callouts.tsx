@@ -66,6 +66,8 @@ const Callout = memo(function Callout(props: CalloutProps) {
         strokeWidth={chosen ? 1.8 : 0.8}
         opacity={chosen ? 1 : 0.45}
       />
+      {/* on to its card, at the edge */}
+      {chosen && <path d={`M${right - 3},${y}h60`} stroke="var(--color-base-content)" strokeWidth="1.8" />}
       {chosen && (
         <rect
           x={left - 3}
@@ -99,6 +101,7 @@ const Callout = memo(function Callout(props: CalloutProps) {
       ) : (
         <>
           <text x={text} y={y - 4} fontSize="14" fill="var(--color-base-content)">
+            {name.length > 19 && <title>{name}</title>}
             {name.length > 19 ? `${name.slice(0, 18)}…` : name}
           </text>
           <text x={text} y={y + 14} fontSize="14.5" fontWeight="700" fill="var(--color-base-content)">

@@ -35,10 +35,10 @@ export function Holds() {
         <p
           className={`font-heading text-3xl font-bold ${shown.kind === 'known' && shown.stale ? 'opacity-50' : ''}`}
         >
-          {shown.kind === 'known' ? ofHundred(shown.odds.whole) : '…'}
+          {shown.kind === 'known' ? `holds ${ofHundred(shown.odds.whole)}` : '…'}
         </p>
         <p className="quiet text-sm">
-          times, an estimate
+          an estimate
           {clock ? `; done in ≈ ${formatMinutes(clock.totalMin)}` : ''}
           {total && total.late - total.early > 1
             ? `, most often ${Math.round(total.early)} to ${Math.round(total.late)}`
@@ -95,7 +95,7 @@ function NotKnown() {
           <>
             {more < TOLD
               ? 'Nobody knows yet how fast this recipe thickens: it is guessed from its oils. '
-              : `Some ${more} of the ${Math.round((1 - whole) * 100)} that fail do so because nobody knows yet how fast this recipe thickens. `}
+              : `${more} more of 100 would hold if it were known how fast this recipe thickens. `}
             <strong>When did it last get to medium?</strong>{' '}
             <span className="quiet">A cup test tells it too.</span>
           </>

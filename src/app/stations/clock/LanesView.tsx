@@ -81,94 +81,96 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
     [dispatch],
   );
   return (
-    <div ref={ref} className="relative grid gap-1.5">
-      {width > 0 && (
-        <>
-          <div className="flex" style={{ paddingLeft: NAMES + GAP }}>
+    <>
+      <LaneLegend />
+      <div ref={ref} className="relative grid gap-1.5">
+        {width > 0 && (
+          <>
+            <div className="flex" style={{ paddingLeft: NAMES + GAP }}>
+              <svg
+                width={scale.width}
+                height="20"
+                viewBox={`0 0 ${scale.width} 20`}
+                className="overflow-visible"
+                aria-hidden="true"
+              >
+                {ticksOf(lanes.untilMin, scale.width / 46).map((t) => (
+                  <g key={t} transform={`translate(${xOf(scale, t)} 0)`}>
+                    <text y="12" fontSize="12" textAnchor="middle" fill="currentColor">
+                      {t}
+                    </text>
+                    <path d="M0,15v5" stroke="currentColor" />
+                  </g>
+                ))}
+                <text x={scale.width + 13} y="12" fontSize="12" fill="var(--color-secondary)">
+                  min
+                </text>
+              </svg>
+            </div>
+            <ol className="grid gap-2.5" aria-label="Pots through time">
+              {lanes.pots.map((lane) => (
+                <PotLaneRow
+                  key={lane.place}
+                  lane={lane}
+                  lanes={lanes}
+                  scale={scale}
+                  haze={fresh?.pots[lane.place]}
+                  hazes={fresh?.layers}
+                  hazeTimes={fresh?.times}
+                  carries={carries}
+                  chosen={chosen}
+                  onChoose={choose}
+                />
+              ))}
+            </ol>
             <svg
-              width={scale.width}
-              height="20"
-              viewBox={`0 0 ${scale.width} 20`}
-              className="overflow-visible"
+              width="34"
+              height={HIGH}
+              viewBox={`0 0 34 ${HIGH}`}
+              className="absolute right-0 overflow-visible"
+              style={{ top: 36 }}
               aria-hidden="true"
             >
-              {ticksOf(lanes.untilMin, scale.width / 46).map((t) => (
-                <g key={t} transform={`translate(${xOf(scale, t)} 0)`}>
-                  <text y="12" fontSize="12" textAnchor="middle" fill="currentColor">
-                    {t}
-                  </text>
-                  <path d="M0,15v5" stroke="currentColor" />
-                </g>
+              {WORDS.filter((w) => w.stage <= lanes.top).map(({ stage, word }) => (
+                <text key={word} x="4" y={yOf(scale, stage) + 4} fontSize="11" fill="var(--color-secondary)">
+                  {word}
+                </text>
               ))}
-              <text x={scale.width + 13} y="12" fontSize="12" fill="var(--color-secondary)">
-                min
-              </text>
             </svg>
-          </div>
-          <LaneLegend />
-          <ol className="grid gap-2.5" aria-label="Pots through time">
-            {lanes.pots.map((lane) => (
-              <PotLaneRow
-                key={lane.place}
-                lane={lane}
-                lanes={lanes}
-                scale={scale}
-                haze={fresh?.pots[lane.place]}
-                hazes={fresh?.layers}
-                hazeTimes={fresh?.times}
-                carries={carries}
-                chosen={chosen}
-                onChoose={choose}
+            <HandsRow clock={clock} scale={scale} />
+            <label className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-2">
+              <span className="text-sm">
+                <span className="quiet">The loaf</span>{' '}
+                {shownMin < (timed[0]?.startMin ?? 0) ? 'before it is poured' : `at ${formatClock(shownMin)}`}
+              </span>
+              <input
+                type="range"
+                min="0"
+                max={lanes.untilMin}
+                step="0.05"
+                value={shownMin}
+                aria-label="The loaf at this minute"
+                aria-valuetext={`${formatClock(shownMin)} min`}
+                className="accent-(--color-accent)"
+                style={{ width: scale.width }}
+                onChange={(event) => show(Number(event.target.value))}
               />
-            ))}
-          </ol>
-          <svg
-            width="34"
-            height={HIGH}
-            viewBox={`0 0 34 ${HIGH}`}
-            className="absolute right-0 overflow-visible"
-            style={{ top: 36 }}
-            aria-hidden="true"
-          >
-            {WORDS.filter((w) => w.stage <= lanes.top).map(({ stage, word }) => (
-              <text key={word} x="4" y={yOf(scale, stage) + 4} fontSize="11" fill="var(--color-secondary)">
-                {word}
-              </text>
-            ))}
-          </svg>
-          <HandsRow clock={clock} scale={scale} />
-          <label className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-2">
-            <span className="text-sm">
-              <span className="quiet">The loaf</span>{' '}
-              {shownMin < (timed[0]?.startMin ?? 0) ? 'before it is poured' : `at ${formatClock(shownMin)}`}
-            </span>
-            <input
-              type="range"
-              min="0"
-              max={lanes.untilMin}
-              step="0.05"
-              value={shownMin}
-              aria-label="The loaf at this minute"
-              aria-valuetext={`${formatClock(shownMin)} min`}
-              className="accent-(--color-accent)"
-              style={{ width: scale.width }}
-              onChange={(event) => show(Number(event.target.value))}
-            />
-          </label>
-          <div className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-2">
-            <span className="quiet text-sm">Seen as</span>
-            <div className="max-w-lg">
-              <Choice
-                legend="The loaf is seen as"
-                hideLegend
-                value={String(lateMin)}
-                options={RELATED}
-                onChoose={(value) => dispatch(lateShown(value === 'null' ? null : Number(value)))}
-              />
+            </label>
+            <div className="grid grid-cols-[8.5rem_minmax(0,1fr)] items-center gap-2">
+              <span className="quiet text-sm">Seen as</span>
+              <div className="max-w-lg">
+                <Choice
+                  legend="The loaf is seen as"
+                  hideLegend
+                  value={String(lateMin)}
+                  options={RELATED}
+                  onChoose={(value) => dispatch(lateShown(value === 'null' ? null : Number(value)))}
+                />
+              </div>
             </div>
-          </div>
-        </>
-      )}
-    </div>
+          </>
+        )}
+      </div>
+    </>
   );
 }

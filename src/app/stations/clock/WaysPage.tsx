@@ -86,7 +86,7 @@ function Found({ offered }: { readonly offered: Offered }) {
   return (
     <div className="grid gap-3" aria-live="polite">
       <p className="text-sm">
-        As it is: <strong>{ofHundred(now.odds.whole)}</strong>, {formatMinutes(now.totalMin)}.
+        As it is it <strong>holds {ofHundred(now.odds.whole)}</strong>, {formatMinutes(now.totalMin)}.
         {now.weakest && now.odds.whole < 0.9 && (
           <>
             {' '}
@@ -146,7 +146,7 @@ function WayCard({
       </ul>
       <div className="grid justify-items-end content-start gap-1 text-right">
         <p className="font-heading text-2xl leading-none font-bold whitespace-nowrap">
-          {ofHundred(way.odds.whole)}
+          holds {ofHundred(way.odds.whole)}
         </p>
         <p className="text-sm italic whitespace-nowrap">≈ {formatMinutes(way.totalMin)}</p>
         <Button tone="primary" className="mt-1" onClick={() => edit((p) => takeWay(p, way.plan))}>
@@ -155,9 +155,9 @@ function WayCard({
       </div>
       <p className="quiet col-span-2 text-sm">
         {better > 0
-          ? `Holds ${better} times in a hundred more often`
+          ? `Holds ${better} of 100 more`
           : better < 0
-            ? `Holds ${-better} times in a hundred less often`
+            ? `Holds ${-better} of 100 less`
             : 'Holds as often'}
         {minutes === 0
           ? ', in the same time.'
@@ -165,7 +165,7 @@ function WayCard({
             ? `, and takes ${minutes} min longer.`
             : `, and is done ${-minutes} min sooner.`}
         {way.weakest && way.weakest.holds < 0.97
-          ? ` Weakest: ${lowerFirst(way.weakest.name)}, ${ofHundred(way.weakest.holds)}.`
+          ? ` Weakest: ${lowerFirst(way.weakest.name)}, which holds ${ofHundred(way.weakest.holds)}.`
           : ''}
       </p>
     </li>

@@ -4,8 +4,8 @@ import type { Plan } from '../core/plan/planSchema.ts';
 import type { Task } from '../core/task/task.ts';
 
 /**
- * So long the page is held for a plan, ms: nearly every plan is worked out by then. One that is not is gone on
- * with in turns.
+ * So long the page is held for a plan, ms: nearly every plan is worked out by then. One that is not is gone
+ * on with in turns.
  */
 const AT_ONCE_MS = 100;
 const TURN_MS = 25;

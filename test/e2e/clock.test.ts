@@ -11,7 +11,7 @@ const clockTo = async (page: Page, name: string): Promise<void> => {
 /** Of a hundred times, how often it holds, once that is worked out for the plan as it is. */
 const holds = async (page: Page): Promise<number> => {
   await page.locator('main p.text-3xl:not(.opacity-50)', { hasText: 'of 100' }).waitFor();
-  const words = await page.locator('main p.text-3xl').innerText();
+  const words = (await page.locator('main p.text-3xl').innerText()).replace('holds ', '');
   if (words.startsWith('under')) return 0;
   return words.startsWith('over') ? 99 : Number(words.split(' ')[0]);
 };

@@ -169,6 +169,16 @@ describe('an ombre', () => {
     await saved(page);
   });
 
+  it('is asked for among slants: along the slope, or level', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-copper-weir/colour/ombre');
+    await page.getByRole('radio', { name: 'level, set so first' }).check({ force: true });
+    await page.getByRole('button', { name: 'the whole loaf, 8 new layers' }).click();
+    await s.walk('/plan/demo-copper-weir/design');
+    await page.getByRole('button', { name: /^Pour 8:/ }).waitFor();
+    expect(await page.getByRole('button', { name: /: how the mould stands/ }).count()).to.equal(0);
+  });
+
   it('takes 2 to 24 layers and says so otherwise', async () => {
     const page = s.page();
     await s.go('/plan/demo-beck-pool/colour/ombre');

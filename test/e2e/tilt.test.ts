@@ -34,6 +34,28 @@ describe('slanted layers', () => {
     expect(await fieldValue(page, 'Right edge up')).to.equal('12 °');
   });
 
+  it('a wait that a pour names is the one on the line; the last tilt finishes level', async () => {
+    const page = s.page();
+    await drop(page, 2).click();
+    await page.getByLabel('Laid on').selectOption('minutes');
+    await type(page, 'Stood for', '7');
+    await page.getByRole('button', { name: /^wait 7 min/ }).click();
+    expect(await fieldValue(page, 'Wait')).to.equal('7 min');
+    await type(page, 'Wait', '9');
+    await drop(page, 2).click();
+    expect(await fieldValue(page, 'Stood for')).to.equal('9 min');
+    await page.getByLabel('Laid on').selectOption('bears');
+    expect(await page.getByRole('button', { name: /^wait 9 min/ }).count()).to.equal(0);
+    // the last thing that turns the mould is taken out: it ends propped, and that is said at what is last now
+    const tilts = page.getByRole('button', { name: /: how the mould stands/ });
+    await tilts.last().click();
+    await page.keyboard.press('Delete');
+    await page.getByText('it sets so, and its top slopes', { exact: false }).waitFor();
+    await tilts.last().click();
+    await page.getByRole('button', { name: 'Finish level' }).first().click();
+    await page.getByText('it sets so, and its top slopes', { exact: false }).waitFor({ state: 'detached' });
+  });
+
   it('keeps the surface level on screen while the mould stands tilted', async () => {
     const page = s.page();
     await atPour(4);
@@ -167,6 +189,7 @@ describe('slanted layers', () => {
     const page = s.page();
     await s.go('/plan/demo-chalk-scar/cut');
     const bars = page.getByRole('region', { name: 'Every bar' }).getByRole('listitem');
+    await bars.nth(26).waitFor();
     expect(await bars.count()).to.equal(27);
     expect(await bars.nth(0).innerText()).to.match(/^1 · near end, left wall · \d+ g$/);
     expect(await bars.nth(13).innerText()).to.match(/^14 · centre · \d+ g$/);

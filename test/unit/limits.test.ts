@@ -4,7 +4,7 @@ import { computePlan } from '../../src/core/computed/compute.ts';
 import { singleBars } from '../../src/core/cut/singleBars.ts';
 import { lumpsAt, lumpsOf, lumpsOnGrid } from '../../src/core/flow/lumps.ts';
 import { scattered } from '../../src/core/flow/scatter.ts';
-import { massOnG, type WeighedPart } from '../../src/core/fill/topMass.ts';
+import { massOnG } from '../../src/core/fill/topMass.ts';
 import { MOST_DRAWN } from '../../src/core/fill/tops.ts';
 import { bodiesOf } from '../../src/core/pattern/blocks.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
@@ -119,10 +119,10 @@ describe('what plans at their limits are worked out with', () => {
       [-30, -7.5, 0, 12],
       [3, 90.25, -41],
     ];
-    const grid = lumpsOnGrid(lumps, xs!, ys!);
-    for (const [j, y] of ys!.entries())
-      for (const [i, x] of xs!.entries())
-        expect(grid[j * xs!.length + i]).to.be.closeTo(lumpsAt(lumps, x, y), 1e-12);
+    const grid = lumpsOnGrid(lumps, xs, ys);
+    for (const [j, y] of ys.entries())
+      for (const [i, x] of xs.entries())
+        expect(grid[j * xs.length + i]).to.be.closeTo(lumpsAt(lumps, x, y), 1e-12);
   });
 
   it('finds the things at a place in the order they were put there, the large ones among them', () => {
@@ -145,7 +145,7 @@ describe('what plans at their limits are worked out with', () => {
 
   it('shares what lies on top among rectangles that part it, whatever their order', () => {
     const { tops } = computePlan(withTops(1, 5));
-    const parts = tops as readonly WeighedPart[];
+    const parts = tops;
     const [whole] = parts.map((t) => t.massG);
     const cuts = [-1e6, -20, -3.5, 0, 17, 1e6];
     const sum = cuts
@@ -177,6 +177,6 @@ describe('what plans at their limits are worked out with', () => {
     const names = new Set([digestOf(text), digestOf('')]);
     for (let i = 0; i < text.length; i += 7) names.add(digestOf(`${text.slice(0, i)}~${text.slice(i + 1)}`));
     expect(names.size).to.equal(2 + Math.ceil(text.length / 7));
-    expect(digestOf(text)).to.equal(digestOf(`${text}`));
+    expect(digestOf(text)).to.equal(digestOf(text));
   });
 });

@@ -1,7 +1,5 @@
-export function Loading() {
-  return (
-    <p className="quiet grid min-h-40 place-items-center" role="status">
-      Opening…
-    </p>
-  );
-}
+export const Loading = ({ says = 'Opening…' }: { readonly says?: string }) => (
+  <p className="quiet grid min-h-40 place-items-center" role="status">
+    {says}
+  </p>
+);

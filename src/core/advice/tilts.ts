@@ -80,7 +80,7 @@ function brimming(facts: Facts, layer: PouredLayer): Warning[] {
     note(
       { station: 'design', step },
       'near-rim',
-      `${name} comes within ${formatLength(Math.round(roomMm * 10) / 10, facts.plan.units.length)} of the rim as the mould stands propped: pour it last of all slowly, and do not move it until it has set.`,
+      `${name} comes within ${formatLength(Math.round(roomMm * 10) / 10, facts.plan.units.length)} of the rim as the mould stands propped: pour the last of it slowly, and do not move it until it has set.`,
     ),
   ];
 }

@@ -37,7 +37,9 @@ export function waitOf({ steps }: Pick<Plan, 'steps'>, pourId: StepId): Wait | u
   return own?.kind === 'wait' ? own : undefined;
 }
 
-/** A pour waits so, or as its layer needs it to where undefined: the wait on the line, put there or taken out. */
+/**
+ * A pour waits so, or as its layer needs it to where undefined: the wait on the line, put there or taken out.
+ */
 export function waitFor(plan: Plan, pourId: StepId, until: Wait['until'] | undefined): Plan {
   const own = waitOf(plan, pourId);
   if (own && until) return setUntil(plan, own.id, until);

@@ -1,3 +1,4 @@
+import { finish, type Task } from '../task/task.ts';
 import { cureWords } from '../advice/lyeHeavy.ts';
 import { minutesOf, type ActMinute } from '../clock/minutesOf.ts';
 import type { Computed } from '../computed/compute.ts';
@@ -105,17 +106,30 @@ function timingOf({ computed: { plan } }: Telling, act: DayAct, { startMin, time
   };
 }
 
+const known = new WeakMap<Computed, readonly Act[]>();
+
 /** The whole job in order, from goggles to the cut. Empty while something in the plan is refused. */
-export function procedureOf(computed: Computed): readonly Act[] {
+export const procedureOf = (computed: Computed): readonly Act[] => finish(tellingAll(computed));
+
+/** The same in turns. */
+export function* tellingAll(computed: Computed): Task<never, readonly Act[]> {
+  const told = known.get(computed) ?? (yield* tellingAnew(computed));
+  known.set(computed, told);
+  return told;
+}
+
+function* tellingAnew(computed: Computed): Task<never, readonly Act[]> {
   const w = computed.weights;
   if (!w) return [];
   const telling = tellingOf(computed, w);
   const { day, clock } = computed;
   const minutes = clock && minutesOf(computed, clock);
-  return day.flatMap((act): readonly Act[] => {
+  const all: Act[] = [];
+  for (const [i, act] of day.entries()) {
     const told = actOf(telling, act);
     const minute = minutes?.get(act.id);
-    if (!told) return [];
-    return [minute ? { ...told, timed: timingOf(telling, act, minute) } : told];
-  });
+    if (told) all.push(minute ? { ...told, timed: timingOf(telling, act, minute) } : told);
+    yield { done: i / day.length };
+  }
+  return all;
 }

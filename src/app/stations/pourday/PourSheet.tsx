@@ -4,10 +4,12 @@ import { supplied } from '../../../core/ledger/ledger.ts';
 import { formatPercent } from '../../../core/units/format.ts';
 import type { Chapter } from '../../../core/day/act.ts';
 import { CHAPTER_TITLES, type Act } from '../../../core/procedure/act.ts';
-import { procedureOf } from '../../../core/procedure/procedureOf.ts';
+import { tellingAll } from '../../../core/procedure/procedureOf.ts';
+import { Loading } from '../../parts/Loading.tsx';
 import { WarningCards } from '../../parts/WarningCards.tsx';
 import { useComputed, usePresent } from '../../parts/usePlan.ts';
 import { useShow } from '../../parts/useShow.ts';
+import { useTask } from '../../parts/useTask.ts';
 import { useGrowing } from '../../parts/useGrowing.ts';
 import { LoafDrawing } from '../../section/LoafDrawing.tsx';
 import { MouldRow } from './MouldRow.tsx';
@@ -39,8 +41,10 @@ export function PourSheet() {
   const computed = useComputed();
   const { plan, weights } = computed;
   const show = useShow(plan.units);
-  const all = procedureOf(computed);
-  const acts = all.slice(0, useGrowing(all.length, AT_ONCE));
+  const told = useTask(computed, tellingAll);
+  const marked = useGrowing(computed.moulds.length, 1);
+  const shown = useGrowing(told?.length ?? 0, AT_ONCE);
+  const acts = (told ?? []).slice(0, shown);
   const piping = computed.second?.weights;
   const several = computed.moulds.length > 1;
   usePaper(`${name}: pour sheet`);
@@ -87,7 +91,8 @@ export function PourSheet() {
           </ol>
         </section>
       ))}
-      {computed.moulds.map((m) => (
+      {!told && <Loading says="The sheet is written…" />}
+      {computed.moulds.slice(0, marked).map((m) => (
         <WallMarks key={m.use.id} of={m} />
       ))}
     </div>

@@ -59,7 +59,7 @@ describe('tops in the browser', () => {
     await page.getByRole('button', { name: /^Row 1: 1 to a bar/ }).click();
     await page.getByText(/they lie on its cuts/).waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Row', exact: true }).click();
-    await page.getByRole('listitem', { name: 'Row 2' }).getByText('a continuous row').click();
+    await page.getByLabel('What row 2 is').selectOption('rope');
     await page.getByRole('button', { name: 'Side by side' }).click();
     await saved(page);
     // not a figure that it cannot have is taken

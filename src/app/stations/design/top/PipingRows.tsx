@@ -6,7 +6,6 @@ import { MOST_ROWS, type PipedRow, type TopWay } from '../../../../core/plan/top
 import { batchShown } from '../../../../store/deskSlice.ts';
 import type { Gesture } from '../../../../store/gesture.ts';
 import { useAppDispatch } from '../../../../store/store.ts';
-import { Choice } from '../../../kit/Choice.tsx';
 import { PotBadge } from '../../../parts/PotBadge.tsx';
 import { Picker } from '../../../parts/Picker.tsx';
 import { FigureField, LengthField } from '../../../parts/quantities.tsx';
@@ -32,51 +31,52 @@ function Row({ step, row, at, alone }: RowProps) {
   const name = `row ${at + 1}`;
   const field = partsOf(row, put);
   return (
-    <li
-      className="grid grid-cols-[minmax(0,1fr)] gap-2 rounded-box border border-base-300 p-3"
-      aria-label={`Row ${at + 1}`}
-    >
-      <div className="flex items-end gap-2">
-        {pot && <PotBadge pot={pot} size={30} />}
+    <li className="rule flex items-start gap-2 border-b pb-2 last:border-b-0" aria-label={`Row ${at + 1}`}>
+      {pot && <PotBadge pot={pot} size={30} />}
+      <div className="sentence min-w-0 flex-1">
+        {'Out of '}
         <Picker
           label={`Bag of ${name}`}
-          className="min-w-0 flex-1"
           value={row.pot}
           options={pots.map((p) => ({ value: p.id, label: `${p.letter}, ${p.name}` }))}
           onPick={(next) => put({ pot: next })}
         />
-        <IconButton
-          icon={Trash2}
-          label={`Take out ${name}`}
-          disabled={alone}
-          onClick={() => edit((p) => removeRow(p, step.id, at))}
-        />
-      </div>
-      <Choice
-        legend={`What ${name} is`}
-        hideLegend
-        value={row.perBar === undefined ? 'rope' : 'dollops'}
-        options={[
-          { value: 'dollops', label: 'dollops' },
-          { value: 'rope', label: 'a continuous row' },
-        ]}
-        onChoose={(what) =>
-          edit((p) => (what === 'rope' ? makeRope(p, step.id, at) : setRow(p, step.id, at, { perBar: 1 })))
-        }
-      />
-      <div className="grid grid-cols-2 items-end gap-2">
+        {': '}
         {row.perBar !== undefined && (
-          <FigureField
-            label="Dollops to a bar"
-            suffix=""
-            value={row.perBar}
-            onValue={(perBar, g) => put({ perBar }, g)}
-          />
+          <>
+            <FigureField
+              label="Dollops to a bar"
+              suffix=""
+              value={row.perBar}
+              onValue={(perBar, g) => put({ perBar }, g)}
+            />{' '}
+          </>
         )}
-        <LengthField label="Right of the middle" {...field('offMm')} />
+        <Picker
+          label={`What ${name} is`}
+          value={row.perBar === undefined ? 'rope' : 'dollops'}
+          options={[
+            { value: 'dollops', label: row.perBar === 1 ? 'dollop to a bar' : 'dollops to a bar' },
+            { value: 'rope', label: 'a continuous row' },
+          ]}
+          onPick={(what) =>
+            edit((p) => (what === 'rope' ? makeRope(p, step.id, at) : setRow(p, step.id, at, { perBar: 1 })))
+          }
+        />
+        {', '}
         <LengthField label={row.perBar === undefined ? 'Wide' : 'Across'} {...field('acrossMm')} />
+        {row.perBar === undefined ? ' wide and ' : ' across and '}
         <LengthField label="High" {...field('heightMm')} />
+        {' high, '}
+        <LengthField label="Right of the middle" {...field('offMm')} />
+        {' right of the middle.'}
       </div>
+      <IconButton
+        icon={Trash2}
+        label={`Take out ${name}`}
+        disabled={alone}
+        onClick={() => edit((p) => removeRow(p, step.id, at))}
+      />
     </li>
   );
 }

@@ -2,13 +2,13 @@ import type { HappenedByPour } from '../core/batch/happened.ts';
 import { computePlan, computing } from '../core/computed/compute.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 import type { Task } from '../core/task/task.ts';
+import { goneOn, TURN_MS } from './turns.ts';
 
 /**
  * So long the page is held for a plan, ms: nearly every plan is worked out by then. One that is not is gone
  * on with in turns.
  */
 const AT_ONCE_MS = 100;
-const TURN_MS = 25;
 
 /** A plan with what has happened of it: what everything is worked out from. */
 export interface Work {
@@ -20,11 +20,8 @@ const isSame = (a: Work | undefined, b: Work): boolean => a?.plan === b.plan && 
 
 /** Gone on with for so long; whether it is done. What fails is done: it fails again where it is shown. */
 function isDone(task: Task<unknown, unknown>, forMs: number): boolean {
-  const until = performance.now() + forMs;
   try {
-    do if (task.next().done) return true;
-    while (performance.now() < until);
-    return false;
+    return goneOn(task, forMs) !== undefined;
   } catch {
     return true;
   }

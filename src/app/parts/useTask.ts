@@ -1,19 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Task } from '../../core/task/task.ts';
+import { goneOn, TURN_MS } from '../../store/turns.ts';
 
 /** So long a task holds the page at once, ms; one that takes longer is gone on with in turns. */
 const AT_ONCE_MS = 60;
-const TURN_MS = 25;
-
-/** Gone on with for so long; its value once it is done. */
-function goneOn<T>(task: Task<unknown, T>, forMs: number): { readonly value: T } | undefined {
-  const until = performance.now() + forMs;
-  do {
-    const step = task.next();
-    if (step.done) return { value: step.value };
-  } while (performance.now() < until);
-  return undefined;
-}
 
 /**
  * What a task makes of something: at once where it is quick, else undefined until it is there. It is left off

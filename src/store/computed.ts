@@ -4,13 +4,16 @@ import { factsIn } from '../core/advice/facts.ts';
 import { asTimed } from '../core/clock/asTimed.ts';
 import { AS_PLANNED, happenedIn, type HappenedByPour } from '../core/batch/happened.ts';
 import { computePlan, type Computed } from '../core/computed/compute.ts';
+import type { PlanInBars } from '../core/computed/inBars.ts';
+import { movingPlan, movingTimes, type Times } from '../core/computed/moving.ts';
 import { seenWith } from '../core/colour/deficiency.ts';
 import { plannedHeat, type SoapState } from '../core/look/state.ts';
 import { coloursOf, type PlanColours } from '../core/ombre/coloursOf.ts';
 import { FIRST, type MouldUse } from '../core/plan/moulds.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 import { asShown } from './batchShown.ts';
-import { WorkedOut, type Work } from './workedOut.ts';
+import { goneOn } from './turns.ts';
+import { AT_ONCE_MS, WorkedOut, type Work } from './workedOut.ts';
 import type { Look } from './deskSlice.ts';
 import type { RootState } from './store.ts';
 
@@ -54,9 +57,17 @@ export function onWorkedOut(heard: () => void): void {
   hear = heard;
 }
 
+const moved = createSelector(workIn, happenedNow, (plan, happened) =>
+  plan ? goneOn(movingPlan(plan, happened), AT_ONCE_MS)?.value : undefined,
+);
+
+/** What moves of the open plan while something is dragged, where it is worked out at once. */
+const selectMoved = (state: RootState): PlanInBars | undefined =>
+  state.plan.moving ? moved(state) : undefined;
+
 const selectShown = (state: RootState): Work | null => {
   const plan = workIn(state);
-  return plan && workedOut.shownFor({ plan, happened: happenedNow(state) });
+  return plan && workedOut.shownFor({ plan, happened: happenedNow(state) }, selectMoved(state) !== undefined);
 };
 
 /**
@@ -71,7 +82,8 @@ const selectHappened = (state: RootState): HappenedByPour => selectShown(state)?
 /** What is shown is older than the plan: it is being worked out. */
 export const selectBehind = (state: RootState): boolean => {
   const shown = selectShown(state);
-  return shown !== null && (shown.plan !== workIn(state) || shown.happened !== happenedNow(state));
+  if (shown === null || selectMoved(state)) return false;
+  return shown.plan !== workIn(state) || shown.happened !== happenedNow(state);
 };
 
 /** Everything computed from the open plan; computed once for each state of the work. */
@@ -81,10 +93,16 @@ export const selectComputed = createSelector(
   (plan, happened): Computed | undefined => (plan ? computePlan(plan, happened) : undefined),
 );
 
-/** The mould on the bench; the first where the one that was there is gone. */
+const movedTimes = createSelector(moved, (moving) => moving && movingTimes(moving));
+
+/** The minutes of the open plan, also while a pour is dragged to another one. */
+export const selectTimes = (state: RootState): Times | undefined =>
+  selectMoved(state) ? movedTimes(state) : selectComputed(state);
+
+/** The mould on the bench; the first where the one that was there is gone, or not yet worked out. */
 export const selectMouldId = (state: RootState): string => {
   const { mould } = state.desk;
-  return state.plan.present?.others.some((o) => o.id === mould) ? mould : FIRST;
+  return selectWork(state)?.others.some((o) => o.id === mould) ? mould : FIRST;
 };
 
 const selectMould = createSelector(selectComputed, selectMouldId, (computed, id) =>
@@ -103,17 +121,34 @@ const selectTimed = createSelector(
 
 export const selectMouldUse = (state: RootState): MouldUse | undefined => selectMould(state)?.use;
 
+export interface OnBench {
+  readonly hand?: number;
+}
+
+/** With the mould on the bench in the place of the first. */
+function onBench<F extends PlanInBars>(
+  of: F | undefined,
+  id: string,
+  hand: number,
+): (F & OnBench) | undefined {
+  const mould = of?.moulds.find((m) => m.use.id === id);
+  const facts = of && mould ? factsIn(of, mould) : of;
+  return facts && hand > 0 ? { ...facts, hand } : facts;
+}
+
+const selectHand = (state: RootState): number => state.desk.look.hand;
+
 /** Everything computed from the open plan, with the mould on the bench in the place of the first. */
-export const selectBench = createSelector(
-  selectTimed,
-  selectMouldId,
-  (state: RootState) => state.desk.look.hand,
-  (computed, id, hand): (Computed & { readonly hand?: number }) | undefined => {
-    const mould = computed?.moulds.find((m) => m.use.id === id);
-    const facts = computed && mould ? factsIn(computed, mould) : computed;
-    return facts && hand > 0 ? { ...facts, hand } : facts;
-  },
-);
+export const selectBench = createSelector(selectTimed, selectMouldId, selectHand, onBench<Computed>);
+
+const movedOnBench = createSelector(moved, selectMouldId, selectHand, onBench<PlanInBars>);
+
+/**
+ * What is drawn of the mould on the bench: what moves of it while something is dragged. A loaf that is looked
+ * at as poured late is not followed meanwhile.
+ */
+export const selectDrawn = (state: RootState): (PlanInBars & OnBench) | undefined =>
+  state.desk.lateMin === null && selectMoved(state) ? movedOnBench(state) : selectBench(state);
 
 /** Heat of a loaf that gels although the plan does not mean it to: a warm wrap. */
 const GELS = 0.5;

@@ -3,8 +3,23 @@ import { readPlanValue } from '../core/exchange/planValue.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 import type { Fault, Result } from '../core/result/result.ts';
 import type { Gesture } from './gesture.ts';
-import { gestureTakenBack, planEdited, startOf } from './planSlice.ts';
+import { gestureTakenBack, planEdited, rested, startOf } from './planSlice.ts';
 import type { AppDispatch, RootState } from './store.ts';
+
+/** So long what is dragged stands still before everything is worked out, ms. */
+const STANDS_MS = 120;
+
+let standing: ReturnType<typeof setTimeout> | undefined;
+
+function restsSoon(gesture: Gesture, dispatch: AppDispatch): void {
+  const rest = (): void => {
+    clearTimeout(standing);
+    dispatch(rested());
+  };
+  gesture.moves(rest);
+  clearTimeout(standing);
+  standing = setTimeout(rest, STANDS_MS);
+}
 
 /**
  * Apply an edit to the open plan. An edit that says why it cannot be, or that would make an invalid plan,
@@ -39,6 +54,7 @@ export const editPlan =
     }
     gesture?.changes(takeBack);
     // the edit's own objects, not the reader's copies: what did not change is still the same object
-    dispatch(planEdited({ plan: stamped, gesture: id }));
+    dispatch(planEdited({ plan: stamped, gesture: id, moving: gesture?.drags ?? false }));
+    if (gesture?.drags) restsSoon(gesture, dispatch);
     return undefined;
   };

@@ -11,11 +11,15 @@ export class Gesture {
    * where each edit starts: from the beginning of the gesture, or (steps by a key) from the edit before it
    */
   readonly builds: 'from-start' | 'on-itself';
+  /** something drawn follows the pointer: until it rests only what moves is worked out */
+  readonly drags: boolean;
   #back: (() => void) | undefined;
+  #rest: (() => void) | undefined;
   #changed = false;
 
-  constructor(builds: Gesture['builds'] = 'from-start') {
+  constructor(builds: Gesture['builds'] = 'from-start', drags = false) {
     this.builds = builds;
+    this.drags = drags;
     count += 1;
     this.id = `gesture-${count}`;
   }
@@ -24,6 +28,16 @@ export class Gesture {
   changes(back: () => void): void {
     this.#back = back;
     this.#changed = true;
+  }
+
+  /** Called by what works out no more than what moves: how to work out the rest. */
+  moves(rest: () => void): void {
+    this.#rest = rest;
+  }
+
+  /** What is dragged is let go of. */
+  letGo(): void {
+    this.#rest?.();
   }
 
   /** Something is otherwise than when it began. */
@@ -37,3 +51,6 @@ export class Gesture {
     this.#changed = false;
   }
 }
+
+/** A drag of something that is drawn. */
+export const dragging = (): Gesture => new Gesture('from-start', true);

@@ -20,6 +20,8 @@ export interface PlanHistory extends Moment {
    * somebody else's since
    */
   readonly opened: number;
+  /** something of it is dragged: until it rests only what moves is worked out */
+  readonly moving: boolean;
   /** how often a plan that took longer has been worked out: what is shown of it is newer since */
   readonly worked: number;
   readonly gesture?: { readonly id: string; readonly before: Moment };
@@ -33,6 +35,8 @@ export interface Edited {
   readonly plan: Plan;
   /** edits of one gesture undo as one (a drag, the keystrokes of one visit to a field) */
   readonly gesture: string | null;
+  /** by dragging, which goes on */
+  readonly moving?: boolean;
 }
 
 /** a plan read from storage, with the history it was left with */
@@ -42,15 +46,19 @@ export const planEdited = createAction<Edited>('plan/edited');
 export const gestureTakenBack = createAction<string>('plan/gestureTakenBack');
 export const undone = createAction('plan/undone');
 export const redone = createAction('plan/redone');
+/** what was dragged rests, or is let go of */
+export const rested = createAction('plan/rested');
 /** a plan that took longer than a moment is worked out */
 export const workedOut = createAction('plan/workedOut');
 export const planClosed = createAction('plan/closed');
 
 const MOST_STEPS_BACK = 300;
 
-type Work = Omit<PlanHistory, 'opened' | 'worked'>;
+type Work = Omit<PlanHistory, 'opened' | 'worked' | 'moving'>;
 
 const NOTHING: Work = { past: [], present: null, future: [] };
+
+const CLOSED: PlanHistory = { ...NOTHING, opened: 0, worked: 0, moving: false };
 
 const edited = ({ past, present }: Moment, plan: Plan): Moment => ({
   past: present ? [...past, present].slice(-MOST_STEPS_BACK) : past,
@@ -79,11 +87,13 @@ function takenBack(state: Work, id: string): Work {
 }
 
 /** The open plan and its history. Opening and closing start the history anew. */
-export const planReducer: Reducer<PlanHistory> = (state = { ...NOTHING, opened: 0, worked: 0 }, action) => {
+export const planReducer: Reducer<PlanHistory> = (state = CLOSED, action) => {
   if (workedOut.match(action)) return { ...state, worked: state.worked + 1 };
+  if (rested.match(action)) return state.moving ? { ...state, moving: false } : state;
   const next = worked(state, action);
   const opened = state.opened + (planOpened.match(action) ? 1 : 0);
-  return next === state ? state : { ...next, opened, worked: state.worked };
+  const moving = planEdited.match(action) && action.payload.moving === true;
+  return next === state ? state : { ...next, opened, moving, worked: state.worked };
 };
 
 function worked(state: Work, action: UnknownAction): Work {

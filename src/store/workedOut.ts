@@ -8,7 +8,7 @@ import { goneOn, TURN_MS } from './turns.ts';
  * So long the page is held for a plan, ms: nearly every plan is worked out by then. One that is not is gone
  * on with in turns.
  */
-const AT_ONCE_MS = 100;
+export const AT_ONCE_MS = 100;
 
 /** A plan with what has happened of it: what everything is worked out from. */
 export interface Work {
@@ -58,9 +58,13 @@ export class WorkedOut {
     this.changed = changed;
   }
 
-  /** What is to be shown for a work: itself, or what there was of that plan before it. */
-  shownFor(work: Work): Work {
+  /**
+   * What is to be shown for a work: itself, or what there was of that plan before it, also while that is
+   * wanted.
+   */
+  shownFor(work: Work, asBefore: boolean): Work {
     if (this.shown && isSame(this.shown, work)) return this.shown;
+    if (asBefore && this.shown?.plan.id === work.plan.id) return this.shown;
     this.wanted = work;
     if (!this.under) this.begin();
     // another plan is not shown in its place

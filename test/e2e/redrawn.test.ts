@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { countDrawing, redrawn } from './support/redrawn.ts';
-import { studio, type } from './support/studio.ts';
+import { saved, studio, type } from './support/studio.ts';
 
 /** Longer than odds wait before they are asked for, and take. */
 const ODDS_MS = 2000;
@@ -52,5 +52,37 @@ describe('what is drawn again', () => {
     expect(section).to.be.at.least(moves);
     // their odds turn old, once or twice; each of seven is four components
     expect(nav).to.be.below((moves / 2) * 7 * 4);
+  });
+
+  it('while a line is dragged nothing is but the section; the rest when it is let go of', async () => {
+    await countDrawing(s.context());
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/design');
+    const line = page.getByRole('slider', { name: /^Top of pour 2,/ });
+    await line.focus();
+    await page.waitForTimeout(ODDS_MS);
+    const box = (await line.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await redrawn(page);
+    const first = await line.getAttribute('aria-valuetext');
+    // all in one task, so that it does not come to rest between two moves
+    await line.evaluate(
+      async (element, { x, y }) => {
+        for (let i = 1; i <= 10; i += 1) {
+          const at = { clientX: x, clientY: y - i, pointerId: 1, bubbles: true };
+          element.dispatchEvent(new PointerEvent('pointermove', at));
+          await Promise.resolve();
+        }
+      },
+      { x: box.x + box.width / 2, y: box.y + box.height / 2 },
+    );
+    const { section = 0, main, nav, header } = await redrawn(page);
+    expect(section).to.be.at.least(10);
+    expect([main, nav, header]).to.deep.equal([undefined, undefined, undefined]);
+    expect(await line.getAttribute('aria-valuetext')).to.not.equal(first);
+    await page.mouse.up();
+    await saved(page);
+    expect((await redrawn(page)).main).to.be.above(0);
   });
 });

@@ -222,6 +222,47 @@ describe('edits of one gesture', () => {
   });
 });
 
+describe('something that is dragged', () => {
+  beforeEach(begin);
+  const state = () => s.store.getState();
+  const filled = (headspaceMm: number, gesture: InstanceType<Session['Gesture']>) =>
+    s.store.dispatch(
+      s.editPlan((p) => ({ ...p, fill: { ...p.fill, to: { kind: 'headspace', headspaceMm } } }), gesture),
+    );
+  const heightMm = (of: { fill: { heightMm: number } } | undefined): number => of!.fill.heightMm;
+
+  it('is drawn at once; all else, and what is kept, follows when it is let go of', () => {
+    const before = s.selectComputed(state());
+    const gesture = s.dragging();
+    for (const mm of [12, 11, 9]) {
+      filled(mm, gesture);
+      const drawn = s.selectDrawn(state());
+      expect(heightMm(drawn)).to.be.closeTo(drawn!.geometry.heightMm - mm, 1e-9);
+      expect(s.selectComputed(state())).to.equal(before);
+      expect(s.selectTimes(state())!.plan).to.equal(present());
+      expect(s.selectBehind(state())).to.equal(false);
+      expect(save()).to.equal('saved');
+    }
+    gesture.letGo();
+    expect(heightMm(s.selectComputed(state()))).to.equal(heightMm(s.selectDrawn(state())));
+    expect(s.selectComputed(state())!.plan).to.equal(present());
+    expect(save()).to.not.equal('saved');
+    s.store.dispatch(s.undone());
+    expect(heightMm(s.selectComputed(state()))).to.equal(heightMm(before));
+  });
+
+  it('is worked out and kept once it rests, while it is still held', async () => {
+    const gesture = s.dragging();
+    filled(9, gesture);
+    await until(() => s.selectComputed(state())!.plan === present());
+    await until(async () => (await stored()).plan.fill.to.kind === 'headspace');
+    filled(8, gesture);
+    gesture.takeBack();
+    expect(s.selectComputed(state())!.plan).to.equal(present());
+    expect(present().fill).to.deep.equal(basePlan().fill);
+  });
+});
+
 describe('undo and redo', () => {
   beforeEach(begin);
 

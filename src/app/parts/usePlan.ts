@@ -5,7 +5,16 @@ import type { MouldUse } from '../../core/plan/moulds.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import type { Fault, Result } from '../../core/result/result.ts';
 import type { Computed } from '../../core/computed/compute.ts';
-import { selectBench, selectColours, selectComputed, selectMouldUse } from '../../store/computed.ts';
+import type { PlanInBars } from '../../core/computed/inBars.ts';
+import type { Times } from '../../core/computed/moving.ts';
+import {
+  selectBench,
+  selectColours,
+  selectComputed,
+  selectDrawn,
+  selectMouldUse,
+  selectTimes,
+} from '../../store/computed.ts';
 import { editHere } from '../../store/editHere.ts';
 import { editPlan } from '../../store/editPlan.ts';
 import { editSecond } from '../../store/editSecond.ts';
@@ -27,12 +36,13 @@ interface OpenPlan<C extends { readonly plan: Plan }, Stage extends keyof C> {
 }
 
 type Bench = Computed & { readonly hand?: number };
+type Drawn = PlanInBars & { readonly hand?: number };
 
 /** Inside it the open plan is the batch that is piped on top, where there is one. */
 export const OfSecond = createContext(false);
 
 /** The stages that a picture of the mould on the bench is drawn from. */
-export const SEEN = ['geometry', 'fill', 'stack', 'hand'] as const satisfies readonly (keyof Bench)[];
+export const SEEN = ['geometry', 'fill', 'stack', 'hand'] as const satisfies readonly (keyof Drawn)[];
 
 const selectSecond = (state: RootState): Computed | undefined => selectComputed(state)?.second;
 
@@ -59,8 +69,14 @@ function useStages<C extends { readonly plan: Plan }, Stage extends keyof C>(
 export const useFigure = <T>(pick: (computed: Computed) => T): T =>
   useAppSelector((state) => pick(open(selectComputed(state))));
 
-/** The open plan as it is now, with its words. Only inside the workbench. */
-export const usePresent = (): Plan => useAppSelector((s) => open(s.plan.present ?? undefined));
+/**
+ * The open plan as it is now, with its words; while something of it is dragged, as it was before. Only inside
+ * the workbench.
+ */
+export const usePresent = (): Plan =>
+  useAppSelector(({ plan: { moving, gesture, present } }) =>
+    open((moving ? gesture?.before.present : present) ?? undefined),
+  );
 
 /** All that is computed from the open plan, for a screen that tells all of it. Only inside the workbench. */
 export const useComputed = (): Computed => useFigure((computed) => computed);
@@ -117,6 +133,21 @@ export function useBench<Stage extends keyof Bench = never>(
   const show = useShow(computed.plan.units);
   return { plan: computed.plan, computed, show, edit: useBenchEdit() };
 }
+
+/**
+ * The same of what is drawn of it, which follows while something of it is dragged; all else is worked out
+ * once that rests.
+ */
+export function useDrawn<Stage extends keyof Drawn = never>(
+  ...stages: readonly Stage[]
+): OpenPlan<Drawn, Stage> {
+  const computed = useStages(selectDrawn, stages);
+  const show = useShow(computed.plan.units);
+  return { plan: computed.plan, computed, show, edit: useBenchEdit() };
+}
+
+/** The minutes of the day, which follow while a pour is dragged to another one. */
+export const useTimes = (): Times => useStages(selectTimes, ['clock']);
 
 /**
  * How the mould on the bench stands in the plan; one that follows has the pours of the first, and they are

@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { potNamed } from '../../core/plan/sources.ts';
 import type { ScaledLayer } from '../../core/weigh/scaled.ts';
 import { roundsWord } from '../parts/roundsWord.ts';
-import { useBench, useColours } from '../parts/usePlan.ts';
+import { useDrawn, useColours } from '../parts/usePlan.ts';
 import { inkOn, NO_COLOUR } from '../parts/ink.ts';
 
 interface CalloutsProps {
@@ -126,7 +126,7 @@ const Callout = memo(function Callout(props: CalloutProps) {
 /** Each layer named beside the drawing, tied to it by a thread. */
 export function Callouts(props: CalloutsProps) {
   const { layers, startOf, left, right, height, chosen, onChoose } = props;
-  const { plan, show } = useBench();
+  const { plan, show } = useDrawn();
   const colours = useColours();
   const upDown = layers.toReversed();
   const starts = upDown.map(startOf);

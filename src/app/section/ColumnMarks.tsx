@@ -4,7 +4,7 @@ import { columnOutline, columnsIn } from '../../core/mould/column.ts';
 import type { Column } from '../../core/mould/schema.ts';
 import { upperFirst } from '../../core/units/words.ts';
 import type { Gesture } from '../../store/gesture.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useDrawn } from '../parts/usePlan.ts';
 import { MoveHandle } from './MoveHandle.tsx';
 import { pointsText, type Spotted } from './plan.ts';
 
@@ -106,7 +106,7 @@ function Corners({
 
 /** Where columns stand, seen from above: dragged, turned, and drawn at their corners. */
 export function ColumnMarks({ spot, scale }: Spotted) {
-  const { plan, edit, show } = useBench();
+  const { plan, edit, show } = useDrawn();
   const columns = columnsIn(plan.mould);
   const [picked, setPicked] = useState<string | null>(null);
   const shown = columns.find((c) => c.id === picked) ?? (columns.length === 1 ? columns[0] : undefined);

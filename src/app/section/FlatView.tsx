@@ -17,7 +17,7 @@ import { isLevel, LEVEL } from '../../core/mould/tilt.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { bandFill } from '../parts/ink.ts';
-import { useBench, useColours, useMouldUse } from '../parts/usePlan.ts';
+import { useDrawn, useColours, useMouldUse } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { Bench } from './Bench.tsx';
 import { Callouts } from './Callouts.tsx';
@@ -90,7 +90,7 @@ const NARROW = 330;
  * that pour's tilt, filled up to it, and its surface is level on screen.
  */
 export function FlatView({ view, editable: wanted, timed }: FlatViewProps) {
-  const { plan, computed, show } = useBench('geometry', 'stack', 'fill');
+  const { plan, computed, show } = useDrawn('geometry', 'stack', 'fill');
   const colours = useColours();
   const { follows } = useMouldUse();
   const editable = wanted && !follows;

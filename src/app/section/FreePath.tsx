@@ -3,7 +3,7 @@ import { useRef, useState, type PointerEvent } from 'react';
 import { updateStroke } from '../../core/edit/pattern.ts';
 import { MOST_POINTS } from '../../core/plan/patternSchema.ts';
 import { useAppSelector } from '../../store/store.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useDrawn } from '../parts/usePlan.ts';
 import { Button } from '../kit/Button.tsx';
 
 type Spot = readonly [x: number, y: number];
@@ -21,7 +21,7 @@ const APART = 2;
 
 /** For a path of one's own: a sheet over the plan to draw it on, in one go. */
 export function FreePath({ width, height, under, spot }: FreePathProps) {
-  const { plan, edit } = useBench();
+  const { plan, edit } = useDrawn();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const [drawing, setDrawing] = useState(false);
   const [path, setPath] = useState<readonly Spot[]>([]);

@@ -1,5 +1,5 @@
 import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { Gesture } from '../../store/gesture.ts';
+import { dragging, Gesture } from '../../store/gesture.ts';
 
 interface LineProps {
   /** which layer it is the surface of; told with everything that is done to it */
@@ -38,7 +38,7 @@ export const Line = memo(function Line(props: LineProps) {
 
   const down = (event: PointerEvent<SVGGElement>): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    gesture.current = new Gesture();
+    gesture.current = dragging();
     onStart(index);
   };
   const move = (event: PointerEvent<SVGGElement>): void => {
@@ -47,6 +47,7 @@ export const Line = memo(function Line(props: LineProps) {
     onDrag(index, event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0), gesture.current);
   };
   const up = (): void => {
+    gesture.current?.letGo();
     gesture.current = null;
   };
   const cancel = (): void => {

@@ -4,7 +4,7 @@ import { bodiesOf } from '../../core/pattern/blocks.ts';
 import { viewPolygon } from '../../core/mould/sectionView.ts';
 import type { MouldFacts } from '../../core/advice/facts.ts';
 import { bandFill, inkOn, NO_COLOUR } from '../parts/ink.ts';
-import { SEEN, useBench, useColours } from '../parts/usePlan.ts';
+import { SEEN, useDrawn, useColours } from '../parts/usePlan.ts';
 import { drawnWallMm, fitFrame, middle, pathOf } from './frame.ts';
 import { highestIn, isOpen } from '../../core/pattern/body.ts';
 import { Swirls } from './Swirls.tsx';
@@ -24,7 +24,7 @@ interface LoafDrawingProps {
 
 /** The loaf end-on, as wide as its place: for paper and for a strip. Nothing in it can be moved. */
 export function LoafDrawing({ letters, of }: LoafDrawingProps) {
-  const { computed } = useBench(...SEEN);
+  const { computed } = useDrawn(...SEEN);
   const colours = useColours();
   const facts = of ?? computed;
   const { plan, geometry, stack } = facts;

@@ -2,7 +2,7 @@ import { facetsOf, type Eye } from '../../core/face/facets.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
 import { useId, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { NO_COLOUR } from '../parts/ink.ts';
-import { useBench, useColours } from '../parts/usePlan.ts';
+import { useDrawn, useColours } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { highestIn } from '../../core/pattern/body.ts';
 import { levelSheet } from '../../core/face/levels.ts';
@@ -25,7 +25,7 @@ const LOWEST = 15;
  * The loaf out of its mould, cut away where wanted. Drag it to turn it; from straight above it is the plan.
  */
 export function LoafView({ above }: { readonly above: boolean }) {
-  const { plan, computed, show } = useBench('geometry', 'fill');
+  const { plan, computed, show } = useDrawn('geometry', 'fill');
   const colours = useColours();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const props = chosen === null ? [] : propsAt(plan, chosen);

@@ -1,5 +1,5 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { Gesture } from '../../store/gesture.ts';
+import { dragging, type Gesture } from '../../store/gesture.ts';
 
 /** What one arrow press moves, mm. */
 const NUDGE = 1;
@@ -48,7 +48,7 @@ export function MoveHandle({
   const down = (event: PointerEvent): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
     onChoose?.();
-    drag.current = { gesture: new Gesture(), x: event.clientX, y: event.clientY, from: at };
+    drag.current = { gesture: dragging(), x: event.clientX, y: event.clientY, from: at };
   };
   const move = (event: PointerEvent): void => {
     const start = drag.current;
@@ -84,7 +84,10 @@ export function MoveHandle({
       className="cursor-move touch-none outline-accent focus-visible:outline-2"
       onPointerDown={down}
       onPointerMove={move}
-      onPointerUp={() => (drag.current = null)}
+      onPointerUp={() => {
+        drag.current?.gesture.letGo();
+        drag.current = null;
+      }}
       onKeyDown={key}
     >
       {children}

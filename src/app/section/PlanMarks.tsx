@@ -2,7 +2,7 @@ import { cutLines } from '../../core/cut/cutLines.ts';
 import { setPlace } from '../../core/edit/pattern.ts';
 import { strokePaths } from '../../core/pattern/blocks.ts';
 import { useAppSelector } from '../../store/store.ts';
-import { useBench, useMouldUse } from '../parts/usePlan.ts';
+import { useDrawn, useMouldUse } from '../parts/usePlan.ts';
 import { ColumnMarks } from './ColumnMarks.tsx';
 import { MoveHandle } from './MoveHandle.tsx';
 import { pointsText, type Spotted } from './plan.ts';
@@ -12,7 +12,7 @@ import { pointsText, type Spotted } from './plan.ts';
  * stick that is chosen.
  */
 export function PlanMarks({ spot, scale }: Spotted) {
-  const { plan, computed, edit } = useBench('geometry', 'stack', 'cut');
+  const { plan, computed, edit } = useDrawn('geometry', 'stack', 'cut');
   const { follows } = useMouldUse();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const step = plan.steps.find((s) => s.id === chosen);

@@ -3,7 +3,7 @@ import { useId, useState } from 'react';
 import { fileStem } from '../../core/exchange/writePlan.ts';
 import { planeFace, type HandCut } from '../../core/face/planeFace.ts';
 import { depositColours } from '../../core/ombre/coloursOf.ts';
-import { SEEN, useBench, useColours, usePresent } from '../parts/usePlan.ts';
+import { SEEN, useDrawn, useColours, usePresent } from '../parts/usePlan.ts';
 import { useSize } from '../parts/useSize.ts';
 import { FaceDrawing } from './FaceDrawing.tsx';
 import { saveFacePicture } from './saveFacePicture.ts';
@@ -53,7 +53,7 @@ function Slide({ label, value, least, most, step, shown, onValue }: SlideProps) 
  */
 export function PlaneView() {
   const { name } = usePresent();
-  const { computed } = useBench(...SEEN);
+  const { computed } = useDrawn(...SEEN);
   const colours = useColours();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const [cut, setCut] = useState<HandCut>({ turnDeg: 0, leanDeg: 0, at: 0.5 });

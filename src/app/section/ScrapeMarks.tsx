@@ -1,7 +1,7 @@
 import { moveEdgePoint, removeEdgePoint, setRelief, updateScrape } from '../../core/edit/scrape.ts';
 import { layerUnder } from '../../core/plan/scrapes.ts';
 import type { Scrape } from '../../core/plan/stepSchema.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useDrawn } from '../parts/usePlan.ts';
 import type { Scale } from './frame.ts';
 import { MoveHandle } from './MoveHandle.tsx';
 
@@ -22,7 +22,7 @@ const bounded = (mm: number, low: number, high: number): number => Math.min(high
  * points of one drawn by hand.
  */
 export function ScrapeMarks({ scrape, frame, editable }: ScrapeMarksProps) {
-  const { plan, computed, edit, show } = useBench('stack');
+  const { plan, computed, edit, show } = useDrawn('stack');
   const pour = layerUnder(plan, scrape);
   const layer = computed.stack.layers.find((l) => l.pour.id === pour?.id);
   const { scraping, room } = layer ?? {};

@@ -8,7 +8,7 @@ import { selectBench } from '../../store/computed.ts';
 import { pourChosen } from '../../store/deskSlice.ts';
 import type { Gesture } from '../../store/gesture.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { useBench } from '../parts/usePlan.ts';
+import { useDrawn } from '../parts/usePlan.ts';
 import type { Frame } from './frame.ts';
 import { Line } from './Line.tsx';
 import { movableLines, useLineMoves } from './useLineMoves.ts';
@@ -25,7 +25,7 @@ interface SurfaceLinesProps {
 
 /** The surfaces of the layers that can be moved, each a line to drag. */
 export function SurfaceLines({ layers, pushed, view, at, frame }: SurfaceLinesProps) {
-  const { plan, computed, show } = useBench('geometry', 'fill', 'stack');
+  const { plan, computed, show } = useDrawn('geometry', 'fill', 'stack');
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.desk.chosen);
   const moves = useLineMoves();

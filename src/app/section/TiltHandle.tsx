@@ -5,7 +5,7 @@ import type { View, ViewPoint } from '../../core/mould/sectionView.ts';
 import { STEEPEST_DEG, type Tilt } from '../../core/mould/tilt.ts';
 import { useBenchEdit } from '../parts/usePlan.ts';
 import type { Frame } from './frame.ts';
-import { Gesture } from '../../store/gesture.ts';
+import { dragging, Gesture } from '../../store/gesture.ts';
 
 interface TiltHandleProps {
   readonly frame: Frame;
@@ -72,10 +72,13 @@ export function TiltHandle({ frame, view, pourId, nth, tilt, at }: TiltHandlePro
       className="group cursor-grab touch-none outline-none active:cursor-grabbing"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { pointer: angleOf(event), degrees: now, gesture: new Gesture() };
+        from.current = { pointer: angleOf(event), degrees: now, gesture: dragging() };
       }}
       onPointerMove={turn}
-      onPointerUp={() => (from.current = null)}
+      onPointerUp={() => {
+        from.current?.gesture.letGo();
+        from.current = null;
+      }}
       onPointerCancel={cancel}
       onKeyDown={key}
       onBlur={() => (steps.current = null)}

@@ -6,7 +6,7 @@ import type { Body } from '../../core/pattern/body.ts';
 import type { Step } from '../../core/plan/stepSchema.ts';
 import type { StepId } from '../../core/validate/ids.ts';
 import { useAppSelector } from '../../store/store.ts';
-import { SEEN, useBench } from '../parts/usePlan.ts';
+import { SEEN, useDrawn } from '../parts/usePlan.ts';
 
 type Standing = Pick<MouldFacts, 'plan' | 'stack' | 'geometry'> & { readonly hand?: number };
 
@@ -37,7 +37,7 @@ export interface Rehearsed {
 }
 
 export function useRehearsed(): Rehearsed {
-  const { plan, computed } = useBench(...SEEN);
+  const { plan, computed } = useDrawn(...SEEN);
   const { chosen, moment } = useAppSelector((s) => s.desk);
   const { stack } = computed;
   const stepAt = plan.steps.findIndex((s) => s.id === chosen);

@@ -37,8 +37,10 @@ export interface Facts extends ScaledPlan {
   readonly clock: Timetable | undefined;
 }
 
+type InMould = Pick<Facts, 'plan' | 'geometry' | 'fill' | 'stack' | 'cut' | 'tops'>;
+
 /** The same facts with one of the moulds in the place of the first: its own plan, fill, layers and cut. */
-export const factsIn = <F extends Facts>(
+export const factsIn = <F extends InMould>(
   facts: F,
   { plan, geometry, fill, stack, cut, tops }: MouldFacts,
 ): F =>

@@ -3,10 +3,8 @@ import { AS_PLANNED, pouredOtherwise, type HappenedByPour } from '../batch/happe
 import type { Facts, MouldFacts } from '../advice/facts.ts';
 import type { Warning } from '../advice/warning.ts';
 import { warningOf } from '../advice/warningsOf.ts';
-import { cutBars } from '../cut/bars.ts';
 import { layingPlan, layPlan } from '../fill/layPlan.ts';
 import type { LaidPlan } from '../fill/laid.ts';
-import { topDensity, weighedTops } from '../fill/topMass.ts';
 import { plannedState } from '../look/state.ts';
 import { bodiesOf, coloursOfBodies, gradedMixes } from '../ombre/coloursOf.ts';
 import { inAll } from '../plan/moulds.ts';
@@ -18,8 +16,9 @@ import type { Result } from '../result/result.ts';
 import { keptTask } from '../task/kept.ts';
 import { finish, type Task } from '../task/task.ts';
 import type { OmbreWeights } from '../weigh/ombre/types.ts';
-import { scaled, staysIn, type ScaledMould } from '../weigh/scaled.ts';
+import { scaled, staysIn } from '../weigh/scaled.ts';
 import type { Weights } from '../weigh/weights.ts';
+import { inBars } from './inBars.ts';
 import { timedDay, weighedDay } from './stages.ts';
 
 /** Everything derived from a plan. Nothing here is ever stored. */
@@ -94,14 +93,7 @@ function* computingAnew(plan: Plan, happened: HappenedByPour): Task<LaidPlan, Co
   yield { done: 0.2, partial: planned };
   const { day, weights } = weighedDay(planned, happened);
   yield { done: 0.5 };
-  const laid = scaled(asPoured(planned, weights, happened), weights);
-  const densityOf = topDensity(plan, planned.recipes);
-  const inBars = (m: ScaledMould): MouldFacts => {
-    const tops = weighedTops(m, densityOf);
-    return { ...m, tops, cut: cutBars(m, m.plan, tops) };
-  };
-  const [first, ...others] = laid.moulds;
-  const moulds = [inBars(first), ...others.map(inBars)] as const;
+  const laid = inBars(scaled(asPoured(planned, weights, happened), weights));
   const wanted = weights
     ? new Map(weights.ombres.flatMap((o) => o.layers.map((l) => [l.shade.pourId, l.mix] as const)))
     : gradedMixes(plan);
@@ -114,9 +106,6 @@ function* computingAnew(plan: Plan, happened: HappenedByPour): Task<LaidPlan, Co
   const facts: Facts = {
     ...laid,
     happened,
-    moulds,
-    cut: moulds[0].cut,
-    tops: moulds[0].tops,
     day,
     weights,
     graded,
@@ -124,7 +113,7 @@ function* computingAnew(plan: Plan, happened: HappenedByPour): Task<LaidPlan, Co
     colours,
     clock,
   };
-  const piped = secondPlan(plan, pipedG(moulds));
+  const piped = secondPlan(plan, pipedG(laid.moulds));
   const second = piped && computePlan(piped);
   const warnings = [...(yield* warningOf(facts)), ...ofSecond(second)];
   const refused = warnings.filter((w) => w.level === 'refuse');

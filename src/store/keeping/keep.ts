@@ -44,7 +44,8 @@ database.on('versionchange', (event) => {
 let seen = store.getState().plan;
 store.subscribe(() => {
   const now = store.getState().plan;
-  if (now === seen) return;
+  // while something is dragged it is kept as it was, until it rests
+  if (now === seen || now.moving) return;
   seen = now;
   const held = heldNow();
   if (held) keeper.changed(held);

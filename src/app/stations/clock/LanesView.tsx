@@ -5,7 +5,7 @@ import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { formatClock } from '../../../core/units/format.ts';
 import { useOutlook } from '../../clock/outlookContext.ts';
 import { Choice } from '../../kit/Choice.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { useTimes } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 import { HandsRow } from './HandsRow.tsx';
 import { ticksOf, xOf, yOf, type LaneScale } from './lane.ts';
@@ -38,7 +38,7 @@ const RELATED = [
  */
 export function LanesView({ clock }: { readonly clock: Timetable }) {
   const dispatch = useAppDispatch();
-  const { plan } = usePlan();
+  const { plan } = useTimes();
   const { chosen, moment, lateMin } = useAppSelector((s) => s.desk);
   const known = useOutlook();
   const fresh = known?.plan === plan ? known.outlook : undefined;

@@ -6,7 +6,7 @@ import type { Haze } from '../../../core/timing/haze.ts';
 import { formatClock, formatMinutes, formatShort } from '../../../core/units/format.ts';
 import { NO_COLOUR } from '../../parts/ink.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
-import { useColours, usePlan } from '../../parts/usePlan.ts';
+import { useColours, usePlan, useTimes } from '../../parts/usePlan.ts';
 import { hazeShape, lineOf, xOf, yOf, type LaneScale } from './lane.ts';
 import { PourHandle } from './PourHandle.tsx';
 import type { Lanes, PotLane } from './useLanes.ts';
@@ -79,9 +79,9 @@ function LineNames(props: {
  */
 export const PotLaneRow = memo(function PotLaneRow(props: PotLaneRowProps) {
   const { lane, lanes, scale, haze, hazes, hazeTimes, carries, chosen, onChoose } = props;
-  const { plan, computed, show } = usePlan('clock', 'weights');
+  const { plan, clock } = useTimes();
+  const { computed, show } = usePlan('weights');
   const colours = useColours();
-  const { clock } = computed;
   const of = clock?.plan.pots[lane.place];
   if (!of) return null;
   const { pot, ofSecond } = of;

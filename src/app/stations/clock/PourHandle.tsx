@@ -2,7 +2,7 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { keepAt } from '../../../core/edit/clock.ts';
 import type { TimedAct } from '../../../core/clock/timetable.ts';
 import { formatClock } from '../../../core/units/format.ts';
-import { Gesture } from '../../../store/gesture.ts';
+import { dragging, type Gesture } from '../../../store/gesture.ts';
 import { inkOn } from '../../parts/ink.ts';
 import { useEdit } from '../../parts/usePlan.ts';
 
@@ -35,7 +35,7 @@ export function PourHandle({ use, letter, name, colour, x, scale, chosen, onChoo
   const down = (event: PointerEvent): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
     onChoose();
-    drag.current = { gesture: new Gesture(), x: event.clientX, from: use.startMin };
+    drag.current = { gesture: dragging(), x: event.clientX, from: use.startMin };
   };
   const move = (event: PointerEvent): void => {
     const start = drag.current;
@@ -68,7 +68,10 @@ export function PourHandle({ use, letter, name, colour, x, scale, chosen, onChoo
       className="cursor-ew-resize touch-none outline-accent focus-visible:outline-2"
       onPointerDown={down}
       onPointerMove={move}
-      onPointerUp={() => (drag.current = null)}
+      onPointerUp={() => {
+        drag.current?.gesture.letGo();
+        drag.current = null;
+      }}
       onKeyDown={key}
       onFocus={onChoose}
     >

@@ -1,6 +1,6 @@
-import { lazy, Suspense, useDeferredValue } from 'react';
+import { lazy, Suspense } from 'react';
 import { Loading } from '../../parts/Loading.tsx';
-import { usePlan } from '../../parts/usePlan.ts';
+import { usePlan, useTimes } from '../../parts/usePlan.ts';
 import { FurtherBatches } from './FurtherBatches.tsx';
 import { Holds } from './Holds.tsx';
 import { LanesView } from './LanesView.tsx';
@@ -14,19 +14,18 @@ const Matters = lazy(async () => ({ default: (await import('./Matters.tsx')).Mat
  */
 export function TimetablePage() {
   const { clock } = usePlan('clock').computed;
-  // while a pour is dragged the lanes come first
-  const settled = useDeferredValue(clock);
-  if (!clock || !settled)
+  const moving = useTimes().clock;
+  if (!clock || !moving)
     return (
       <p className="quiet text-sm">There is no recipe yet: how fast its batter thickens is not known.</p>
     );
   return (
     <>
       <Holds />
-      <LanesView clock={clock} />
-      <Needs clock={settled} />
-      <Windows clock={settled} />
-      <FurtherBatches clock={settled} />
+      <LanesView clock={moving} />
+      <Needs clock={clock} />
+      <Windows clock={clock} />
+      <FurtherBatches clock={clock} />
       <Suspense fallback={<Loading />}>
         <Matters />
       </Suspense>

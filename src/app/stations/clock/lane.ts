@@ -16,8 +16,10 @@ export const xOf = ({ width, untilMin }: Pick<LaneScale, 'width' | 'untilMin'>, 
 export const yOf = ({ height, top }: LaneScale, stage: Stage): number =>
   height - (height * Math.min(top, Math.max(0, stage))) / top;
 
+const tenths = (px: number): number => Math.round(px * 10) / 10;
+
 const point = (scale: LaneScale, minutes: Minutes, stage: Stage): string =>
-  `${xOf(scale, minutes).toFixed(1)},${yOf(scale, stage).toFixed(1)}`;
+  `${tenths(xOf(scale, minutes))},${tenths(yOf(scale, stage))}`;
 
 interface Range {
   readonly from: Minutes;

@@ -4,14 +4,16 @@ import { Run } from '../../../core/timing/run.ts';
 import { bearsIn, stageIn } from '../../../core/timing/haze.ts';
 import { shownUntil } from '../../../core/clock/outlook.ts';
 import type { Minutes, Stage } from '../../../core/units/quantity.ts';
+import { useAppSelector } from '../../../store/store.ts';
 
 /** Firm; a lane of thin batter goes a little beyond what it takes. */
 const FIRM: Stage = 5;
 const LEAST_TOP: Stage = 2;
 const BEYOND: Stage = 0.6;
 
-/** Places along a line. */
+/** Places along a line, and while a pour is dragged. */
 const TIMES = 160;
+const TIMES_MOVING = 80;
 
 /** One pot through time: its batter in the jug, and each layer that was poured of it. */
 export interface PotLane {
@@ -41,12 +43,13 @@ export interface Lanes {
  * dragged.
  */
 export function useLanes(clock: Timetable): Lanes {
+  const count = useAppSelector((s) => (s.plan.moving ? TIMES_MOVING : TIMES));
   return useMemo(() => {
     const { course } = clock.plan;
     const run = new Run(course, { keeps: true });
     run.go();
     const untilMin = shownUntil(clock.totalMin);
-    const times = Array.from({ length: TIMES }, (_, i) => (untilMin * i) / (TIMES - 1));
+    const times = Array.from({ length: count }, (_, i) => (untilMin * i) / (count - 1));
     const pots = course.pots.map((_, place): PotLane => {
       const uses = clock.acts.filter((a) => a.act.window && a.act.pots.includes(place));
       const states = run.kept?.pots[place] ?? [];
@@ -66,5 +69,5 @@ export function useLanes(clock: Timetable): Lanes {
     });
     const most = Math.max(...course.acts.map((a) => a.window?.most ?? a.carried?.stage ?? 0));
     return { untilMin, times, pots, top: Math.min(FIRM, Math.max(LEAST_TOP, Math.ceil(most + BEYOND))) };
-  }, [clock]);
+  }, [clock, count]);
 }

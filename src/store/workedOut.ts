@@ -8,7 +8,7 @@ import { goneOn, TURN_MS } from './turns.ts';
  * So long the page is held for a plan, ms: nearly every plan is worked out by then. One that is not is gone
  * on with in turns.
  */
-export const AT_ONCE_MS = 100;
+export const AT_ONCE_MS = 180;
 
 /** A plan with what has happened of it: what everything is worked out from. */
 export interface Work {

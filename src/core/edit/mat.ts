@@ -6,6 +6,7 @@ import type { Ridges } from '../plan/stepSchema.ts';
 import type { PotId, StepId } from '../validate/ids.ts';
 import { addPot } from './pots.ts';
 import { freshId } from './freshId.ts';
+import { updateStep } from './step.ts';
 
 /** A mat as it begins: thin rubber with shallow waves across the loaf. A judgement, no source. */
 export const FIRST_MAT: Mat = {
@@ -31,10 +32,8 @@ export function onMat(layers: Plan): Plan {
 }
 
 /** Its hollows filled out of another pot. */
-export const fillRidgesFrom = (plan: Plan, stepId: StepId, pot: PotId): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) => (s.kind === 'ridges' && s.id === stepId ? { ...s, pot } : s)),
-});
+export const fillRidgesFrom = (plan: Plan, stepId: StepId, pot: PotId): Plan =>
+  updateStep(plan, 'ridges', stepId, { pot });
 
 /**
  * The moulds that are poured by the steps of one of them: itself, and with the first those that follow it.

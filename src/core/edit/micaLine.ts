@@ -6,6 +6,7 @@ import type { Grams } from '../units/quantity.ts';
 import type { StepId } from '../validate/ids.ts';
 import { takeColorant, withoutUnused } from './colorants.ts';
 import { freshId } from './freshId.ts';
+import { updateStep } from './step.ts';
 
 /**
  * A usual line, g on 100 cm2: it is seen, and the layers still hold to each other. Common practice, no
@@ -51,18 +52,10 @@ export const updateMicaLine = (
   plan: Plan,
   stepId: StepId,
   change: Partial<Omit<MicaLine, 'id' | 'kind' | 'colorant'>>,
-): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) => (s.kind === 'mica' && s.id === stepId ? { ...s, ...change } : s)),
-});
+): Plan => updateStep(plan, 'mica', stepId, change);
 
 /** Of another colorant. */
 export function setLineColorant(plan: Plan, stepId: StepId, colorant: Colorant): Plan {
   const taken = plan.colorants.some((c) => c.id === colorant.id) ? plan : takeColorant(plan, colorant);
-  return withoutUnused({
-    ...taken,
-    steps: taken.steps.map((s) =>
-      s.kind === 'mica' && s.id === stepId ? { ...s, colorant: colorant.id } : s,
-    ),
-  });
+  return withoutUnused(updateStep(taken, 'mica', stepId, { colorant: colorant.id }));
 }

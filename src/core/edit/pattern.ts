@@ -11,6 +11,7 @@ import type { PotId, StepId } from '../validate/ids.ts';
 import { withAColumn } from './columns.ts';
 import { freshId } from './freshId.ts';
 import { insertAfter, mapPour, meanParts } from './pours.ts';
+import { updateStep } from './step.ts';
 
 /** A pour in rounds of these pots, in this order. */
 const withRound = (pour: Pour, pattern: PatternPour, [first, ...then]: readonly PotId[]): Pour =>
@@ -237,7 +238,4 @@ export const updateStroke = (
   plan: Plan,
   stepId: StepId,
   change: Partial<Omit<Stroke, 'id' | 'kind'>>,
-): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) => (s.kind === 'stroke' && s.id === stepId ? { ...s, ...change } : s)),
-});
+): Plan => updateStep(plan, 'stroke', stepId, change);

@@ -7,11 +7,10 @@ import { heldPots } from '../plan/held.ts';
 import { layerUnder } from '../plan/scrapes.ts';
 import { removePot } from './pots.ts';
 import { repot } from './repot.ts';
+import { mapStep } from './step.ts';
 
-export const mapPour = (plan: Plan, stepId: StepId, change: (pour: Pour) => Pour): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) => (s.kind === 'pour' && s.id === stepId ? change(s) : s)),
-});
+export const mapPour = (plan: Plan, stepId: StepId, change: (pour: Pour) => Pour): Plan =>
+  mapStep(plan, 'pour', stepId, change);
 
 export const setAmount = (plan: Plan, stepId: StepId, amount: Amount): Plan =>
   mapPour(plan, stepId, (pour) => ({ ...pour, amount }));

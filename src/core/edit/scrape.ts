@@ -12,6 +12,7 @@ import type { StepId } from '../validate/ids.ts';
 import { freshId } from './freshId.ts';
 import { insertAfter, LANDING_FALL_MM } from './pours.ts';
 import { newWait, waitBefore } from './waits.ts';
+import { mapStep } from './step.ts';
 
 /** A scraped layer is let stand so long before the next colour, minutes. Common practice, no source. */
 const LET_STAND = 5;
@@ -96,10 +97,8 @@ export function sculptedLayers(layers: Plan): Plan {
   return laid.slice(0, -1).reduce((plan, layer) => addScrape(plan, layer).plan, thick);
 }
 
-const ofScrape = (plan: Plan, stepId: StepId, change: (scrape: Scrape) => Scrape): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) => (s.kind === 'scrape' && s.id === stepId ? change(s) : s)),
-});
+const ofScrape = (plan: Plan, stepId: StepId, change: (scrape: Scrape) => Scrape): Plan =>
+  mapStep(plan, 'scrape', stepId, change);
 
 export const updateScrape = (
   plan: Plan,

@@ -9,6 +9,7 @@ import type { Grams, Millimetres } from '../units/quantity.ts';
 import type { StepId } from '../validate/ids.ts';
 import { freshId } from './freshId.ts';
 import { withSecondBatch } from './second.ts';
+import { mapStep, updateStep } from './step.ts';
 
 /** Strewn over 100 cm2, g: seen, and not a crust. Common practice, no source. */
 export const USUAL_SALT_G_PER_DM2 = 8;
@@ -107,10 +108,8 @@ export function addTop(plan: Plan, top: TopWay['top']): { readonly plan: Plan; r
   return { plan: { ...ready, steps: ready.steps.toSpliced(endOf(ready.steps), 0, step) }, stepId };
 }
 
-export const setTop = (plan: Plan, stepId: StepId, way: TopWay): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) => (s.kind === 'top' && s.id === stepId ? { ...s, way } : s)),
-});
+export const setTop = (plan: Plan, stepId: StepId, way: TopWay): Plan =>
+  updateStep(plan, 'top', stepId, { way });
 
 /** Nothing of its mould is poured after it any more. */
 export function topLast(plan: Plan, stepId: StepId): Plan {
@@ -124,14 +123,10 @@ const mapRows = (
   plan: Plan,
   stepId: StepId,
   change: (rows: readonly PipedRow[]) => readonly PipedRow[],
-): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) =>
-    s.kind === 'top' && s.id === stepId && s.way.top === 'piping'
-      ? { ...s, way: { ...s.way, rows: [...change(s.way.rows)] } }
-      : s,
-  ),
-});
+): Plan =>
+  mapStep(plan, 'top', stepId, (s) =>
+    s.way.top === 'piping' ? { ...s, way: { ...s.way, rows: [...change(s.way.rows)] } } : s,
+  );
 
 export const setRow = (plan: Plan, stepId: StepId, at: number, change: Partial<PipedRow>): Plan =>
   mapRows(plan, stepId, (rows) => rows.map((r, i) => (i === at ? { ...r, ...change } : r)));

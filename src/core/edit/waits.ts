@@ -4,6 +4,7 @@ import type { Step, Wait } from '../plan/stepSchema.ts';
 import type { Stage } from '../units/quantity.ts';
 import type { StepId } from '../validate/ids.ts';
 import { freshId } from './freshId.ts';
+import { updateStep } from './step.ts';
 
 /** A wait in the mould that a step is about. */
 export const newWait = (plan: Pick<Plan, 'steps'>, about: Step | undefined, until: Wait['until']): Wait => ({
@@ -24,10 +25,8 @@ export function waitBefore<P extends Pick<Plan, 'steps'>>(plan: P, stepId: strin
   return { ...plan, steps: plan.steps.toSpliced(at, 0, wait) };
 }
 
-export const setUntil = (plan: Plan, waitId: StepId, until: Wait['until']): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) => (s.id === waitId && s.kind === 'wait' ? { ...s, until } : s)),
-});
+export const setUntil = (plan: Plan, waitId: StepId, until: Wait['until']): Plan =>
+  updateStep(plan, 'wait', waitId, { until });
 
 /** The wait right before a pour, in its mould: it is the pour's. */
 export function waitOf({ steps }: Pick<Plan, 'steps'>, pourId: StepId): Wait | undefined {

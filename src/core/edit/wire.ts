@@ -8,6 +8,7 @@ import type { Millimetres } from '../units/quantity.ts';
 import type { StepId } from '../validate/ids.ts';
 import { freshId } from './freshId.ts';
 import { insertLate } from './pattern.ts';
+import { mapStep } from './step.ts';
 
 /** A sleeved wire's girth, mm: a bare one hardly moves batter. A judgement, no source. */
 const FIRST_GIRTH = 6;
@@ -49,10 +50,8 @@ export function addWire(
   return { plan: insertLate(plan, wire, afterId), stepId };
 }
 
-const ofWire = (plan: Plan, stepId: StepId, change: (wire: Wire) => Wire): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) => (s.kind === 'wire' && s.id === stepId ? change(s) : s)),
-});
+const ofWire = (plan: Plan, stepId: StepId, change: (wire: Wire) => Wire): Plan =>
+  mapStep(plan, 'wire', stepId, change);
 
 export const updateWire = (plan: Plan, stepId: StepId, change: Partial<Omit<Wire, 'id' | 'kind'>>): Plan =>
   ofWire(plan, stepId, (wire) => ({ ...wire, ...change }));

@@ -30,13 +30,15 @@ function Waited({ at }: { readonly at: OnLine | undefined }) {
   if (!at || at.waitMin < WORTH_MIN) return null;
   return (
     <span
-      className="absolute -top-0.5 right-0 grid justify-items-center"
+      className="absolute -top-0.5 right-0 grid"
       style={{
         left: `calc(4.5rem + (100% - 4.5rem) * ${(1 - at.waitMin / Math.max(at.gapMin, at.waitMin)).toFixed(3)})`,
       }}
     >
       <span className="-mt-[3px] h-1.5 w-full rounded-full bg-warning" />
-      <span className="text-xs whitespace-nowrap">wait {formatMinutes(at.waitMin)}</span>
+      <span className="absolute right-0 bottom-full -mb-px text-xs whitespace-nowrap">
+        wait {formatMinutes(at.waitMin)}
+      </span>
     </span>
   );
 }

@@ -74,7 +74,7 @@ export function BenchCard() {
     const rounds = step.pattern?.rounds.length ?? 1;
     const grams = laid.map(({ layer, use, mould }) => (
       <span key={use.id} className="block">
-        <strong>
+        <strong className="whitespace-nowrap">
           {use.copies > 1 && `${use.copies} × `}
           {show.mass(layer.pouredG)}
         </strong>
@@ -128,7 +128,7 @@ export function BenchCard() {
         {lines.map((line) => (
           <li
             key={line.key}
-            className="rule grid grid-cols-[minmax(1.6em,auto)_minmax(0,1fr)_auto_3.2em] items-center gap-x-[0.5em] border-b break-inside-avoid"
+            className="rule grid grid-cols-[minmax(1.6em,auto)_minmax(min-content,1fr)_minmax(0,auto)_3.2em] items-center gap-x-[0.5em] border-b break-inside-avoid"
           >
             {line.words === undefined ? (
               <>

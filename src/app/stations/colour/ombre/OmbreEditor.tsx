@@ -33,9 +33,11 @@ export function OmbreEditor({ ombre }: { readonly ombre: Ombre }) {
     edit((p) => updateOmbre(p, ombre.id, part), gesture);
   return (
     <section className="grid grid-cols-[minmax(0,1fr)] gap-5" aria-label={`Ombre ${ombre.name}`}>
-      <div className="grid gap-3 sm:grid-cols-2">
-        <EndCard ombre={ombre} end="from" />
-        <EndCard ombre={ombre} end="to" />
+      <div className="@container">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-3 @md:grid-cols-2">
+          <EndCard ombre={ombre} end="from" />
+          <EndCard ombre={ombre} end="to" />
+        </div>
       </div>
       <Button
         icon={ArrowLeftRight}

@@ -16,14 +16,16 @@ export const StripBar = memo(function StripBar({
 }) {
   const count = strip.colours.length;
   return (
-    <div>
+    <div className="@container">
       <div className={`flex overflow-hidden rounded-field ${tall ? 'h-14' : 'h-8'}`}>
         {strip.colours.map((colour, i) => (
           <span key={i} className="flex-1" style={{ background: colour }} title={`${i + 1}: ${colour}`} />
         ))}
       </div>
       {count <= FIGURES_UP_TO && (
-        <div className="quiet relative h-4 text-xs">
+        <div
+          className={`quiet relative hidden h-4 text-xs ${count > 8 ? '@[24rem]:block' : count > 5 ? '@[16rem]:block' : '@[10rem]:block'}`}
+        >
           {strip.differences.map((d, i) => (
             <span
               key={i}

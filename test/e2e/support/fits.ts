@@ -20,12 +20,40 @@ export const STATIONS = [
   'cut',
 ];
 
-/** How much wider than its window, its panel or its fields anything on the page is, px. */
+/**
+ * How much wider than its window, its panel or its fields anything on the page is, px; and what of it can be
+ * pressed or typed in, but lies under something else when it is scrolled to.
+ */
 export const overflow = (page: Page): Promise<Readonly<Record<string, number | string[]>>> =>
   page.evaluate(() => {
     const main = document.querySelector('main');
     const root = document.documentElement;
+    /** what of its middle is cut off by something that scrolls is not seen, and not covered */
+    const cutOff = (it: Element, x: number, y: number): boolean => {
+      for (let p = it.parentElement; p; p = p.parentElement) {
+        const { overflowX, overflowY } = getComputedStyle(p);
+        if (overflowX === 'visible' && overflowY === 'visible') continue;
+        const box = p.getBoundingClientRect();
+        if (x < box.left || x > box.right || y < box.top || y > box.bottom) return true;
+      }
+      return false;
+    };
+    const isCovered = (it: HTMLElement): boolean => {
+      if (main?.contains(it)) it.scrollIntoView({ block: 'center' });
+      const box = it.getBoundingClientRect();
+      const [x, y] = [box.left + box.width / 2, box.top + box.height / 2];
+      const over = document.elementFromPoint(x, y);
+      return over !== null && !it.contains(over) && !over.contains(it) && !cutOff(it, x, y);
+    };
+    const pressed = [
+      ...document.querySelectorAll<HTMLElement>(
+        'button, input:not([type=hidden], .sr-only), select, textarea, summary, a[href]:not(.sr-only)',
+      ),
+    ].filter((it) => it.checkVisibility() && getComputedStyle(it).pointerEvents !== 'none');
+    const covered = pressed.filter(isCovered).map((it) => it.getAttribute('aria-label') ?? it.innerText);
+    main?.scrollTo(0, 0);
     return {
+      covered,
       page: root.scrollWidth - innerWidth,
       // nothing below the fold either: the wheel must not push the page off the screen
       below: root.scrollHeight - innerHeight,
@@ -37,7 +65,7 @@ export const overflow = (page: Page): Promise<Readonly<Record<string, number | s
     };
   });
 
-export const FITS = { page: 0, below: 0, main: 0, clipped: [] };
+export const FITS = { page: 0, below: 0, main: 0, covered: [], clipped: [] };
 
 /** Open whatever is folded in the panel. */
 export const unfoldAll = (page: Page): Promise<void> =>

@@ -19,6 +19,7 @@ import { editHere } from '../../store/editHere.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Introduction } from '../help/Introduction.tsx';
 import { useBench, useMouldUse } from '../parts/usePlan.ts';
+import { useGrowing } from '../parts/useGrowing.ts';
 import { AddMenu, type Asked } from './AddMenu.tsx';
 import { braidOf } from './Braid.tsx';
 import { DropButton, Mark } from './LineThing.tsx';
@@ -42,6 +43,9 @@ function Waited({ at }: { readonly at: OnLine | undefined }) {
     </span>
   );
 }
+
+/** So many things of a long line are drawn before the page has time for more. */
+const AT_ONCE = 40;
 
 /** A shorter wait is not told, minutes. */
 const WORTH_MIN = 0.5;
@@ -146,6 +150,7 @@ export function DripLine() {
         : `${named(active.id)} stays where it was.`,
     onDragCancel: ({ active }) => `${named(active.id)} stays where it was.`,
   };
+  const drawn = useGrowing(plan.steps.length, AT_ONCE);
   let nth = 0;
   return (
     <nav
@@ -165,7 +170,7 @@ export function DripLine() {
                 <AddHere after="" gap={undefined} first asked={asked !== undefined} onAsk={setAsked} />
               </li>
             )}
-            {plan.steps.map((step, i) => {
+            {plan.steps.slice(0, drawn).map((step, i) => {
               const [pot] = step.kind === 'pour' ? potsIn(plan, step) : [];
               const layer = computed.stack.layers.find((l) => l.pour.id === step.id);
               const time = times?.get(step.id);

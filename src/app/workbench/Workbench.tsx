@@ -8,6 +8,7 @@ import { OutlookProvider } from '../clock/OutlookProvider.tsx';
 import { Introduction } from '../help/Introduction.tsx';
 import { DripLine } from '../dripline/DripLine.tsx';
 import { Boundary } from '../parts/Boundary.tsx';
+import { useGrowing } from '../parts/useGrowing.ts';
 import { Loading } from '../parts/Loading.tsx';
 import { FoldedSection } from '../section/FoldedSection.tsx';
 import { MouldTabs } from '../section/MouldTabs.tsx';
@@ -50,6 +51,10 @@ const OPEN: Readonly<Record<string, string>> = {
   false: `flex ${SHOWN}`,
 };
 
+/** A plan of more steps is drawn in parts: its station first, then its loaf, then the line. */
+const LARGE = 60;
+const PARTS = 3;
+
 function OpenPlan() {
   useShortcuts();
   const panel = usePanelScroll();
@@ -58,6 +63,8 @@ function OpenPlan() {
   const away = useAway(panel);
   const station = useLocation().pathname.split('/')[3] ?? 'design';
   const folded = String(asked ?? (station === 'design' ? false : null));
+  const [together] = useState(() => ((store.getState().plan.present?.steps.length ?? 0) > LARGE ? 1 : PARTS));
+  const parts = useGrowing(PARTS, together);
   return (
     <div
       data-away={away ? '' : undefined}
@@ -67,9 +74,7 @@ function OpenPlan() {
       <ConflictBanner />
       {/* drawn at the foot, and come to before the panel */}
       <div className="no-print order-last min-w-0">
-        <PartOfPlan what="The drip line">
-          <DripLine />
-        </PartOfPlan>
+        <PartOfPlan what="The drip line">{parts > 2 && <DripLine />}</PartOfPlan>
       </div>
       <div
         className={`flex min-h-0 flex-1 flex-col bench:grid print:block ${WIDE[station] ?? 'bench:grid-cols-[11.5rem_minmax(0,1fr)_24rem]'}`}
@@ -77,9 +82,7 @@ function OpenPlan() {
         <div className="no-print rule flex shrink-0 border-b max-sm:grid max-sm:grid-cols-4 short:flex away:hidden bench:contents">
           {small && (
             <div className={`rule shrink-0 max-sm:order-last sm:border-r ${FOLDED[folded] ?? ''}`}>
-              <PartOfPlan what="The loaf">
-                <FoldedSection />
-              </PartOfPlan>
+              <PartOfPlan what="The loaf">{parts > 1 && <FoldedSection />}</PartOfPlan>
             </div>
           )}
           <Rail />
@@ -92,7 +95,7 @@ function OpenPlan() {
             className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[folded] ?? ''}`}
           >
             <PartOfPlan what="The loaf">
-              <Views editable={station === 'design'} timed={station === 'clock'} />
+              {parts > 1 && <Views editable={station === 'design'} timed={station === 'clock'} />}
             </PartOfPlan>
           </section>
           <main

@@ -306,19 +306,21 @@ const bodiesIn = (laid: Laid): readonly Body[] => finish(bodiesEach(laid));
 function* bodiesEach({ plan, stack, geometry, hand = 0 }: Laid): Task<never, readonly Body[]> {
   const all: Body[] = [];
   for (const room of geometry.rooms) {
-    yield { done: all.length / Math.max(1, stack.layers.length) };
     const layers = stack.layers.filter((l) => l.room === room).map((l) => standing(plan, l));
     const stretches = stretchesOf(plan.steps, layers);
     const blockIn = (stretch: Stretch): Block | undefined =>
       isMoved(stretch) || isPierced(plan, stretch)
         ? blockOf({ plan, geometry }, room, stretch, hand)
         : undefined;
-    const bodies = stretches.flatMap((stretch): readonly Body[] => {
+    const bodies: Body[] = [];
+    for (const stretch of stretches) {
+      yield { done: (all.length + bodies.length) / Math.max(1, stack.layers.length) };
       const block = blockIn(stretch);
-      return block ? [{ kind: 'block', block }] : stretch.layers.map((layer) => ({ kind: 'layer', layer }));
-    });
+      if (block) bodies.push({ kind: 'block', block });
+      else for (const layer of stretch.layers) bodies.push({ kind: 'layer', layer });
+    }
     const alone = stretches.filter(isAlone);
-    const seen = sculpted(room, withLines(plan, bodies), linesOn(plan), (layer) => {
+    const seen = yield* sculpted(room, withLines(plan, bodies), linesOn(plan), (layer) => {
       const isIt = (l: PouredLayer | undefined): boolean => l?.pour.id === layer.pour.id;
       const still = alone.find((s) => !isMoved(s) && s.layers.some(isIt));
       if (still) return { layer, block: undefined };

@@ -1,3 +1,4 @@
+import type { Task } from '../task/task.ts';
 import type { PouredLayer } from '../fill/layers.ts';
 import { levelOnWalls } from '../fill/onWalls.ts';
 import { heapsOver, type Roughness } from '../fill/roughness.ts';
@@ -144,13 +145,13 @@ function groupsOf(layers: readonly Carved[]): readonly Group[] {
 }
 
 /** One stretch of a room's height as it is scraped and filled again. */
-function sculptedBlock(
+function* sculptedBlock(
   room: Room,
   bodies: readonly Body[],
   lines: ReadonlyMap<StepId, StepId>,
   asPoured: AsPoured,
   { carved, lowestMm, highestMm }: Group,
-): Block | undefined {
+): Task<never, Block | undefined> {
   const solid = clip(clip(room.solid, { normal: UP, offset: highestMm + LAP }).below, {
     normal: UP,
     offset: lowestMm - LAP,
@@ -168,11 +169,13 @@ function sculptedBlock(
   const [first] = carved;
   const under = first && filled(upTo(-Infinity, first));
   if (!first || !under) return undefined;
-  const cuts = carved.map(({ layer, surface }, k): Cut => {
+  const cuts: Cut[] = [];
+  for (const [k, { layer, surface }] of carved.entries()) {
+    yield { done: k / carved.length };
     const next = carved[k + 1];
     const { axis, ground, lowestMm: lowest, highestMm: highest } = surface;
     const line = lines.get(layer.pour.id);
-    return {
+    cuts.push({
       ...(line === undefined ? {} : { line: { deposit: keys.push(line) - 1, mm: LINE_MM } }),
       axis,
       ground,
@@ -182,8 +185,8 @@ function sculptedBlock(
       levels: levelsOver(room, surface),
       over: next ? upTo(layer.nth, next) : bodies.filter((b) => nthOf(b) > layer.nth).map(lyingOf),
       open: next === undefined,
-    };
-  });
+    });
+  }
   const body = { under, cuts };
   const content: Content = { kind: 'scraped', keys, key: JSON.stringify(body), scraped: body };
   return { content, solid, layers: [first.layer, ...carved.slice(1).map((c) => c.layer)], room };
@@ -203,12 +206,12 @@ const partOf = (body: Body, side: 'below' | 'above', heightMm: number): readonly
  * and the highest place of such a surface stands a block of its own, and what lies there is cut off at it.
  * Volumes of layers stay what they are: a scraped layer's is what the scraper leaves of it.
  */
-export function sculpted(
+export function* sculpted(
   room: Room,
   bodies: readonly Body[],
   lines: ReadonlyMap<StepId, StepId>,
   asPoured: AsPoured,
-): readonly Body[] {
+): Task<never, readonly Body[]> {
   const carved = bodies
     .flatMap((b) => (b.kind === 'layer' ? [b.layer] : b.block.layers))
     .flatMap((layer): Carved[] => {
@@ -217,7 +220,7 @@ export function sculpted(
     });
   let seen = bodies;
   for (const group of groupsOf(carved)) {
-    const block = sculptedBlock(room, bodies, lines, asPoured, group);
+    const block = yield* sculptedBlock(room, bodies, lines, asPoured, group);
     const nth = group.carved.at(-1)?.layer.nth ?? 0;
     if (!block) continue;
     const { lowestMm, highestMm } = group;

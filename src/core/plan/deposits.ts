@@ -1,4 +1,5 @@
 import { isAbout, mouldNames, mouldOfStep, usesOf, type MouldUse } from './moulds.ts';
+import { remembered } from '../task/remembered.ts';
 import type { Plan, Pot } from './planSchema.ts';
 import { depositKey, potsIn } from './sources.ts';
 import type { Pour } from './stepSchema.ts';
@@ -41,7 +42,7 @@ export const depositsIn = (
  * What each pour is called, by its id: "pour 3", counted in its mould; where there are several moulds, "pour
  * 2 of Slab" for one that goes into a single one of them.
  */
-export function pourNames(plan: Plan): ReadonlyMap<string, string> {
+export const pourNames = remembered((plan: Plan): ReadonlyMap<string, string> => {
   const names = mouldNames(plan);
   const counts = new Map<string, number>();
   return new Map(
@@ -55,4 +56,4 @@ export function pourNames(plan: Plan): ReadonlyMap<string, string> {
         return [pour.id, one ? `pour ${nth} of ${names.get(mould) ?? ''}` : `pour ${nth}`] as const;
       }),
   );
-}
+});

@@ -5,6 +5,7 @@ import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { formatClock } from '../../../core/units/format.ts';
 import { useOutlook } from '../../clock/outlookContext.ts';
 import { Choice } from '../../kit/Choice.tsx';
+import { useGrowing } from '../../parts/useGrowing.ts';
 import { useTimes } from '../../parts/usePlan.ts';
 import { useSize } from '../../parts/useSize.ts';
 import { HandsRow } from './HandsRow.tsx';
@@ -33,6 +34,9 @@ const RELATED = [
   { value: '15', label: '15 min late' },
 ] as const;
 
+/** So many lanes are drawn before the page has time for more. */
+const LANES_AT_ONCE = 8;
+
 /**
  * One lane a pot, through time; what hands do; and a moment that can be moved, at which the section is shown.
  */
@@ -44,6 +48,7 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
   const fresh = known?.plan === plan ? known.outlook : undefined;
   const [ref, { width }] = useSize<HTMLDivElement>();
   const lanes = useLanes(clock);
+  const drawn = useGrowing(lanes.pots.length, LANES_AT_ONCE);
   const scale = useMemo(
     (): LaneScale => ({
       width: Math.max(120, width - NAMES - GAP - 34),
@@ -108,7 +113,7 @@ export function LanesView({ clock }: { readonly clock: Timetable }) {
               </svg>
             </div>
             <ol className="grid gap-2.5" aria-label="Pots through time">
-              {lanes.pots.map((lane) => (
+              {lanes.pots.slice(0, drawn).map((lane) => (
                 <PotLaneRow
                   key={lane.place}
                   lane={lane}

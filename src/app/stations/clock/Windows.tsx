@@ -8,6 +8,7 @@ import type { TimedAct, Timetable } from '../../../core/clock/timetable.ts';
 import { actName } from '../../../core/clock/words.ts';
 import { stageFigure } from '../../../core/setting/stage.ts';
 import { formatClock, formatMinutes } from '../../../core/units/format.ts';
+import { useGrowing } from '../../parts/useGrowing.ts';
 import { useOdds } from '../../clock/useOdds.ts';
 import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Group } from '../../parts/Station.tsx';
@@ -22,6 +23,9 @@ import { IconButton } from '../../kit/IconButton.tsx';
 const told = ({ act }: TimedAct): boolean =>
   act.window !== undefined || act.carried !== undefined || act.fluid !== undefined;
 
+/** So many rows are drawn before the page has time for more. */
+const ROWS_AT_ONCE = 30;
+
 /**
  * Each pour, and what else depends on how thick batter is: when, from when, until when, and how sure that is.
  */
@@ -30,6 +34,8 @@ export const Windows = memo(function Windows({ clock }: { readonly clock: Timeta
   const shown = useOdds();
   const odds = shown.kind === 'known' && !shown.stale ? shown.odds : undefined;
   const kept = plan.steps.some((s) => s.kind === 'pour' && s.atMin !== undefined);
+  const acts = clock.acts.filter(told);
+  const drawn = useGrowing(acts.length, ROWS_AT_ONCE);
   return (
     <Group
       title="Windows"
@@ -49,7 +55,7 @@ export const Windows = memo(function Windows({ clock }: { readonly clock: Timeta
             </tr>
           </thead>
           <tbody>
-            {clock.acts.filter(told).map((timed) => {
+            {acts.slice(0, drawn).map((timed) => {
               const { step } = timed.about;
               const name = actName(plan, timed);
               const pour = step?.kind === 'pour' ? step : undefined;

@@ -16,6 +16,20 @@ import { LoafLength } from './LoafLength.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
 import { Check } from '../../kit/Check.tsx';
 import { partsOf } from '../../parts/partsOf.ts';
+import { useTask } from '../../parts/useTask.ts';
+import type { BarCut } from '../../../core/cut/bars.ts';
+import type { Task } from '../../../core/task/task.ts';
+import type { Grams } from '../../../core/units/quantity.ts';
+
+/** What each bar weighs, in turns: of thousands that takes its time. */
+function* weighing({ bars }: BarCut): Task<never, readonly Grams[]> {
+  const masses: Grams[] = [];
+  for (const bar of bars) {
+    yield { done: masses.length / bars.length };
+    masses.push(bar.massG);
+  }
+  return masses;
+}
 
 export function CutStation() {
   const { plan, computed, edit, show } = useBench('cut', 'recipe', 'fill');
@@ -26,11 +40,15 @@ export function CutStation() {
   const { way } = plan.cut;
   const put = (change: Partial<CutSettings>, gesture: Gesture) =>
     edit((p) => ({ ...p, cut: { ...p.cut, ...change } }), gesture);
-  const masses = cut.bars.map((b) => b.massG);
-  const least = Math.min(...masses);
-  const most = Math.max(...masses);
+  const masses = useTask(cut, weighing);
+  const least = Math.min(...(masses ?? []));
+  const most = Math.max(...(masses ?? []));
   const range = (f: number): string =>
-    most - least < 0.5 ? show.mass(least * f) : `${show.massFigure(least * f)} to ${show.mass(most * f)}`;
+    masses === undefined
+      ? '…'
+      : most - least < 0.5
+        ? show.mass(least * f)
+        : `${show.massFigure(least * f)} to ${show.mass(most * f)}`;
   const cured = recipe ? 1 - (recipe.water * WATER_LOST_IN_CURE) / recipe.batterPerOil : 1;
   const field = partsOf(plan.cut, put);
   return (
@@ -111,7 +129,7 @@ export function CutStation() {
             {show.length(cut.remainderMm)}
           </Fact>
         )}
-        {masses.length > 0 && (
+        {cut.bars.length > 0 && (
           <>
             <Fact name="A bar at the cut" origin="estimated" strong>
               {range(1)}

@@ -18,6 +18,8 @@ const MOST = 60;
 
 /** So many are drawn at once. */
 const AT_ONCE = 12;
+/** Of a loaf with more layers than so many fewer bars are. */
+const FEW_LAYERS = 12;
 
 /** The place of a face, px. */
 const WIDE = 64;
@@ -32,7 +34,8 @@ export function Gallery() {
   const colours = useColours();
   const all = useMemo(() => singleBars(computed), [computed]);
   const bars = all.slice(0, MOST);
-  const shown = useGrowing(bars.length, AT_ONCE);
+  const layers = Math.max(1, computed.stack.layers.length);
+  const shown = useGrowing(bars.length, Math.max(1, Math.round(AT_ONCE * Math.min(1, FEW_LAYERS / layers))));
   const [first] = bars;
   if (!first) return null;
   const sides = sidesOf(first);

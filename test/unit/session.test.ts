@@ -3,6 +3,10 @@ import { PLAN_VERSION } from '../../src/core/plan/planVersion.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import type { DraftRecord } from '../../src/store/tables/drafts.ts';
 import type { PlanRecord } from '../../src/store/tables/plans.ts';
+import { addMould } from '../../src/core/edit/moulds.ts';
+import { STARTER_MOULDS } from '../../src/core/mould/starterMoulds.ts';
+import { FIRST } from '../../src/core/plan/moulds.ts';
+import { mouldShown } from '../../src/store/deskSlice.ts';
 import { EXTREMES } from '../support/extremes.ts';
 import { tablesOf } from '../support/tables.ts';
 import { basePlan } from '../support/plans.ts';
@@ -249,6 +253,23 @@ describe('something that is dragged', () => {
     expect(save()).to.not.equal('saved');
     s.store.dispatch(s.undone());
     expect(heightMm(s.selectComputed(state()))).to.equal(heightMm(before));
+  });
+
+  it('while what is shown is as before: a mould put on the bench lies there once it is worked out', () => {
+    const gesture = s.dragging();
+    let added = '';
+    const adding = (p: Plan): Plan => {
+      const more = addMould(p, STARTER_MOULDS[1]!);
+      added = more.mouldId;
+      return more.plan;
+    };
+    s.store.dispatch(s.editPlan(adding, gesture));
+    s.store.dispatch(mouldShown(added));
+    expect(s.selectMouldUse(state())!.id).to.equal(FIRST);
+    expect(s.selectDrawn(state())!.stack.layers.length).to.be.above(0);
+    gesture.letGo();
+    expect(s.selectMouldUse(state())!.id).to.equal(added);
+    s.store.dispatch(mouldShown(FIRST));
   });
 
   it('is worked out and kept once it rests, while it is still held', async () => {

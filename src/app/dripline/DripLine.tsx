@@ -37,7 +37,7 @@ function Waited({ at }: { readonly at: OnLine | undefined }) {
       }}
     >
       <span className="-mt-[3px] h-1.5 w-full rounded-full bg-warning" />
-      <span className="absolute right-0 bottom-full -mb-px text-xs whitespace-nowrap">
+      <span className="absolute right-0 bottom-full mb-0.5 text-xs leading-none whitespace-nowrap">
         wait {formatMinutes(at.waitMin)}
       </span>
     </span>

@@ -52,7 +52,7 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
     <>
       <MouldTabs className="hidden bench:flex" />
       <div className="flex flex-wrap items-center gap-1 px-4 pt-3 short:flex-nowrap short:px-1 short:pt-0">
-        <div className="flex min-w-0 items-center overflow-x-auto">
+        <div className="flex min-w-0 items-center overflow-x-auto max-sm:flex-1">
           {views.map((v) => (
             <button
               key={v.view}
@@ -67,65 +67,69 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
         </div>
         <IconButton
           icon={ChevronUp}
-          className="order-last bench:hidden"
+          className="sm:order-last bench:hidden"
           label="Fold the section to a strip"
           title="Fold the section to a strip"
           onClick={() => dispatch(sectionFolded(true))}
         />
-        <select
-          className={`field ml-auto h-8 w-28 px-1.5 text-sm short:hidden ${look.when === 'cured' ? '' : 'border-accent font-bold'}`}
-          aria-label="Colours as they look"
-          value={look.when}
-          onChange={(event) =>
-            dispatch(lookChanged({ when: AGES.find((m) => m === event.target.value) ?? 'cured' }))
-          }
-        >
-          {AGES.map((when) => (
-            <option key={when} value={when}>
-              {WHEN[when]}
-            </option>
-          ))}
-        </select>
-        {hasPatterns(plan) && (
-          <label
-            className="flex items-center gap-1.5 text-sm short:hidden"
-            title="How much a hand wavers. For looks alone: nothing is weighed by it"
+        <div className="ml-auto flex min-w-0 items-center gap-1 p-0.5 max-sm:w-full max-sm:overflow-x-auto">
+          <select
+            className={`field h-8 w-28 px-1.5 text-sm short:hidden ${look.when === 'cured' ? '' : 'border-accent font-bold'}`}
+            aria-label="Colours as they look"
+            value={look.when}
+            onChange={(event) =>
+              dispatch(lookChanged({ when: AGES.find((m) => m === event.target.value) ?? 'cured' }))
+            }
           >
-            <span className="quiet">Wavers</span>
-            <input
-              type="range"
-              min="0"
-              max="1"
-              step="0.25"
-              value={look.hand}
-              aria-valuetext={look.hand === 0 ? 'as drawn' : `wavers, ${Math.round(look.hand * 100)} of 100`}
-              className="w-16 accent-(--color-accent)"
-              onChange={(event) => dispatch(lookChanged({ hand: Number(event.target.value) }))}
-            />
-          </label>
-        )}
-        {look.eyes !== 'all' && (
-          <Button
-            className="border-accent bg-base-100"
-            onClick={() => dispatch(lookChanged({ eyes: 'all' }))}
-          >
-            As seen with {look.eyes}
-            <X className="size-4" aria-label="Show all colours" />
-          </Button>
-        )}
-        {(flat || view === 'plan' || view === 'loaf') && chosen !== null && (
-          <Button
-            className="border-base-300 bg-base-100 short:hidden"
-            aria-pressed={moment === 'pour'}
-            onClick={() => dispatch(momentShown(moment === 'pour' ? 'whole' : 'pour'))}
-          >
-            {moment === 'pour'
-              ? 'Show the whole loaf'
-              : isPour
-                ? 'Show it at this pour'
-                : 'Show it after this'}
-          </Button>
-        )}
+            {AGES.map((when) => (
+              <option key={when} value={when}>
+                {WHEN[when]}
+              </option>
+            ))}
+          </select>
+          {hasPatterns(plan) && (
+            <label
+              className="flex shrink-0 items-center gap-1.5 text-sm short:hidden"
+              title="How much a hand wavers. For looks alone: nothing is weighed by it"
+            >
+              <span className="quiet">Wavers</span>
+              <input
+                type="range"
+                min="0"
+                max="1"
+                step="0.25"
+                value={look.hand}
+                aria-valuetext={
+                  look.hand === 0 ? 'as drawn' : `wavers, ${Math.round(look.hand * 100)} of 100`
+                }
+                className="w-16 accent-(--color-accent)"
+                onChange={(event) => dispatch(lookChanged({ hand: Number(event.target.value) }))}
+              />
+            </label>
+          )}
+          {look.eyes !== 'all' && (
+            <Button
+              className="shrink-0 border-accent bg-base-100"
+              onClick={() => dispatch(lookChanged({ eyes: 'all' }))}
+            >
+              As seen with {look.eyes}
+              <X className="size-4" aria-label="Show all colours" />
+            </Button>
+          )}
+          {(flat || view === 'plan' || view === 'loaf') && chosen !== null && (
+            <Button
+              className="shrink-0 border-base-300 bg-base-100 short:hidden"
+              aria-pressed={moment === 'pour'}
+              onClick={() => dispatch(momentShown(moment === 'pour' ? 'whole' : 'pour'))}
+            >
+              {moment === 'pour'
+                ? 'Show the whole loaf'
+                : isPour
+                  ? 'Show it at this pour'
+                  : 'Show it after this'}
+            </Button>
+          )}
+        </div>
       </div>
       <Introduction of="section" className="mx-4 mt-2" />
       {flat && <FlatView view={view} editable={editable} timed={timed} />}

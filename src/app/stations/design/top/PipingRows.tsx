@@ -68,8 +68,21 @@ function Row({ step, row, at, alone }: RowProps) {
         {row.perBar === undefined ? ' wide and ' : ' across and '}
         <LengthField label="High" {...field('heightMm')} />
         {' high, '}
-        <LengthField label="Right of the middle" {...field('offMm')} />
-        {' right of the middle.'}
+        <LengthField
+          label="Off the middle"
+          value={Math.abs(row.offMm)}
+          onValue={(mm, g) => put({ offMm: row.offMm < 0 ? -mm : mm }, g)}
+        />{' '}
+        <Picker
+          label={`Side of ${name}`}
+          value={row.offMm < 0 ? 'left' : 'right'}
+          options={[
+            { value: 'left', label: 'left' },
+            { value: 'right', label: 'right' },
+          ]}
+          onPick={(side) => put({ offMm: Math.max(1, Math.abs(row.offMm)) * (side === 'left' ? -1 : 1) })}
+        />
+        {' of the middle.'}
       </div>
       <IconButton
         icon={Trash2}

@@ -186,6 +186,8 @@ describe('edits of one gesture', () => {
     const gesture = new s.Gesture();
     expect(superfat(4, gesture)).to.equal(undefined);
     expect(present().batter.superfatPercent).to.equal(4);
+    // what is typed is worked out at once: only what is dragged waits
+    expect(s.selectComputed(s.store.getState())!.plan).to.equal(present());
     await until(async () => (await stored()).plan.batter.superfatPercent === 4);
     expect(superfat(45, gesture)?.at).to.equal('batter.superfatPercent');
     expect(present().batter.superfatPercent).to.equal(5);

@@ -28,29 +28,29 @@ export const overflow = (page: Page): Promise<Readonly<Record<string, number | s
   page.evaluate(() => {
     const main = document.querySelector('main');
     const root = document.documentElement;
-    /** what of its middle is cut off by something that scrolls is not seen, and not covered */
-    const cutOff = (it: Element, x: number, y: number): boolean => {
-      for (let p = it.parentElement; p; p = p.parentElement) {
-        const { overflowX, overflowY } = getComputedStyle(p);
-        if (overflowX === 'visible' && overflowY === 'visible') continue;
-        const box = p.getBoundingClientRect();
-        if (x < box.left || x > box.right || y < box.top || y > box.bottom) return true;
-      }
-      return false;
-    };
-    const isCovered = (it: HTMLElement): boolean => {
-      if (main?.contains(it)) it.scrollIntoView({ block: 'center' });
-      const box = it.getBoundingClientRect();
-      const [x, y] = [box.left + box.width / 2, box.top + box.height / 2];
-      const over = document.elementFromPoint(x, y);
-      return over !== null && !it.contains(over) && !over.contains(it) && !cutOff(it, x, y);
-    };
-    const pressed = [
+    // nothing in here has a name: what is built for Node would call its own helper for each
+    const covered = [
       ...document.querySelectorAll<HTMLElement>(
         'button, input:not([type=hidden], .sr-only), select, textarea, summary, a[href]:not(.sr-only)',
       ),
-    ].filter((it) => it.checkVisibility() && getComputedStyle(it).pointerEvents !== 'none');
-    const covered = pressed.filter(isCovered).map((it) => it.getAttribute('aria-label') ?? it.innerText);
+    ]
+      .filter((it) => it.checkVisibility() && getComputedStyle(it).pointerEvents !== 'none')
+      .filter((it) => {
+        if (main?.contains(it)) it.scrollIntoView({ block: 'center' });
+        const box = it.getBoundingClientRect();
+        const [x, y] = [box.left + box.width / 2, box.top + box.height / 2];
+        const over = document.elementFromPoint(x, y);
+        if (over === null || it.contains(over) || over.contains(it)) return false;
+        // what of its middle is cut off by something that scrolls is not seen, and not covered
+        for (let p = it.parentElement; p; p = p.parentElement) {
+          const { overflowX, overflowY } = getComputedStyle(p);
+          if (overflowX === 'visible' && overflowY === 'visible') continue;
+          const seen = p.getBoundingClientRect();
+          if (x < seen.left || x > seen.right || y < seen.top || y > seen.bottom) return false;
+        }
+        return true;
+      })
+      .map((it) => it.getAttribute('aria-label') ?? it.innerText);
     main?.scrollTo(0, 0);
     return {
       covered,

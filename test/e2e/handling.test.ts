@@ -102,6 +102,8 @@ describe('the sheet under wet hands and on paper', () => {
   it('draws nothing anew for a keystroke in the notes', async () => {
     const page = s.page();
     await s.go('/plan/demo-copper-weir/colour');
+    // its odds come when they come: they are none of it
+    await page.getByRole('link', { name: /^Clock holds \d+ of 100/ }).waitFor();
     await page.getByRole('button', { name: 'Name, notes and units' }).click();
     await page.getByRole('textbox', { name: 'Notes' }).focus();
     await page.evaluate(async () => {

@@ -103,7 +103,7 @@ describe('the sheet under wet hands and on paper', () => {
     const page = s.page();
     await s.go('/plan/demo-copper-weir/colour');
     // its odds come when they come: they are none of it
-    await page.getByRole('link', { name: /^Clock holds \d+ of 100/ }).waitFor();
+    await page.getByRole('link', { name: /Clock holds \d+ of 100/ }).waitFor();
     await page.getByRole('button', { name: 'Name, notes and units' }).click();
     await page.getByRole('textbox', { name: 'Notes' }).focus();
     await page.evaluate(async () => {

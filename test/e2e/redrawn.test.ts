@@ -67,15 +67,17 @@ describe('what is drawn again', () => {
     const first = await line.getAttribute('aria-valuetext');
     // all in one task, so that it does not come to rest between two moves; by the first one undo comes
     const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-    await line.evaluate(async (element, { x, y }) => {
+    const drawn = await line.evaluate(async (element, { x, y }) => {
+      const count = (window as unknown as { redrawn: () => Partial<Record<string, number>> }).redrawn;
       for (let i = 0; i <= 10; i += 1) {
         const moved = { clientX: x, clientY: y - 1 - i, pointerId: 1, bubbles: true };
         element.dispatchEvent(new PointerEvent('pointermove', moved));
         await Promise.resolve();
-        if (i === 0) (window as unknown as { redrawn: () => void }).redrawn();
+        if (i === 0) count();
       }
+      return count();
     }, at);
-    const { section = 0, main, nav, header } = await redrawn(page);
+    const { section = 0, main, nav, header } = drawn;
     expect(section).to.be.at.least(10);
     expect([main, nav, header]).to.deep.equal([undefined, undefined, undefined]);
     expect(await line.getAttribute('aria-valuetext')).to.not.equal(first);

@@ -92,7 +92,7 @@ function OpenPlan() {
         <div className="flex min-h-0 flex-1 flex-col short:flex-row bench:contents print:block">
           <section
             aria-label="Views of the loaf"
-            className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto ${OPEN[folded] ?? ''}`}
+            className={`no-print min-h-0 shrink-0 flex-col bench:flex bench:h-auto crowded:hidden ${OPEN[folded] ?? ''}`}
           >
             <PartOfPlan what="The loaf">
               {parts > 1 && <Views editable={station === 'design'} timed={station === 'clock'} />}

@@ -92,7 +92,7 @@ export const planReducer: Reducer<PlanHistory> = (state = CLOSED, action) => {
   if (rested.match(action)) return state.moving ? { ...state, moving: false } : state;
   const next = worked(state, action);
   const opened = state.opened + (planOpened.match(action) ? 1 : 0);
-  const moving = planEdited.match(action) && action.payload.moving === true;
+  const moving = planEdited.match(action) && !!action.payload.moving;
   return next === state ? state : { ...next, opened, moving, worked: state.worked };
 };
 

@@ -33,7 +33,6 @@ export function StorageBar() {
   return (
     <div
       role="alert"
-      data-bar="storage"
       className="no-print flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-error bg-base-100 px-5 py-2"
     >
       <TriangleAlert className="size-5 shrink-0 text-error" aria-hidden="true" />

@@ -63,7 +63,6 @@ function Decide({ theirs }: { readonly theirs: Parameters<typeof takeTheirs>[0] 
   return (
     <div
       role="alert"
-      data-bar="conflict"
       className="no-print flex flex-wrap items-center gap-3 border-b-2 border-warning bg-base-100 px-5 py-2"
     >
       <span>

@@ -1,10 +1,9 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { dequal } from 'dequal';
-import { factsIn } from '../core/advice/facts.ts';
+import { factsIn, type PlanInBars } from '../core/advice/facts.ts';
 import { asTimed } from '../core/clock/asTimed.ts';
 import { AS_PLANNED, happenedIn, type HappenedByPour } from '../core/batch/happened.ts';
 import { computePlan, type Computed } from '../core/computed/compute.ts';
-import type { PlanInBars } from '../core/computed/inBars.ts';
 import { movingPlan, movingTimes, type Times } from '../core/computed/moving.ts';
 import { seenWith } from '../core/colour/deficiency.ts';
 import { plannedHeat, type SoapState } from '../core/look/state.ts';

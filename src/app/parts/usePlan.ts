@@ -5,7 +5,7 @@ import type { MouldUse } from '../../core/plan/moulds.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import type { Fault, Result } from '../../core/result/result.ts';
 import type { Computed } from '../../core/computed/compute.ts';
-import type { PlanInBars } from '../../core/computed/inBars.ts';
+import type { PlanInBars } from '../../core/advice/facts.ts';
 import type { Times } from '../../core/computed/moving.ts';
 import {
   selectBench,
@@ -14,6 +14,7 @@ import {
   selectDrawn,
   selectMouldUse,
   selectTimes,
+  type OnBench,
 } from '../../store/computed.ts';
 import { editHere } from '../../store/editHere.ts';
 import { editPlan } from '../../store/editPlan.ts';
@@ -35,8 +36,8 @@ interface OpenPlan<C extends { readonly plan: Plan }, Stage extends keyof C> {
   readonly edit: Edit;
 }
 
-type Bench = Computed & { readonly hand?: number };
-type Drawn = PlanInBars & { readonly hand?: number };
+type Bench = Computed & OnBench;
+type Drawn = PlanInBars & OnBench;
 
 /** Inside it the open plan is the batch that is piped on top, where there is one. */
 export const OfSecond = createContext(false);
@@ -122,6 +123,15 @@ export function usePlan<Stage extends keyof Computed = never>(
   return { plan: computed.plan, computed, show, edit: useEdit() };
 }
 
+function useOnBench<C extends PlanInBars, Stage extends keyof C>(
+  of: (state: RootState) => C | undefined,
+  stages: readonly Stage[],
+): OpenPlan<C, Stage> {
+  const computed = useStages(of, stages);
+  const show = useShow(computed.plan.units);
+  return { plan: computed.plan, computed, show, edit: useBenchEdit() };
+}
+
 /**
  * The mould on the bench as a plan by itself: its own sizes, fill, layers and cut. A plan with one mould is
  * what `usePlan` gives. Edits change that mould's part.
@@ -129,9 +139,7 @@ export function usePlan<Stage extends keyof Computed = never>(
 export function useBench<Stage extends keyof Bench = never>(
   ...stages: readonly Stage[]
 ): OpenPlan<Bench, Stage> {
-  const computed = useStages(selectBench, stages);
-  const show = useShow(computed.plan.units);
-  return { plan: computed.plan, computed, show, edit: useBenchEdit() };
+  return useOnBench(selectBench, stages);
 }
 
 /**
@@ -141,9 +149,7 @@ export function useBench<Stage extends keyof Bench = never>(
 export function useDrawn<Stage extends keyof Drawn = never>(
   ...stages: readonly Stage[]
 ): OpenPlan<Drawn, Stage> {
-  const computed = useStages(selectDrawn, stages);
-  const show = useShow(computed.plan.units);
-  return { plan: computed.plan, computed, show, edit: useBenchEdit() };
+  return useOnBench(selectDrawn, stages);
 }
 
 /** The minutes of the day, which follow while a pour is dragged to another one. */

@@ -15,14 +15,18 @@ export interface MouldFacts extends ScaledMould {
   readonly tops: readonly WeighedPart[];
 }
 
-/** What is computed from a plan, before any judgement of it. */
-export interface Facts extends ScaledPlan {
-  /** what was really done otherwise than planned */
-  readonly happened: HappenedByPour;
+/** A whole plan laid, with what every mould gives when it is cut. */
+export interface PlanInBars extends ScaledPlan {
   /** of the first mould */
   readonly cut: BarCut;
   readonly tops: readonly WeighedPart[];
   readonly moulds: readonly [MouldFacts, ...MouldFacts[]];
+}
+
+/** What is computed from a plan, before any judgement of it. */
+export interface Facts extends PlanInBars {
+  /** what was really done otherwise than planned */
+  readonly happened: HappenedByPour;
   /** everything that is done, in order */
   readonly day: Day;
   readonly weights: Weights | undefined;
@@ -37,10 +41,8 @@ export interface Facts extends ScaledPlan {
   readonly clock: Timetable | undefined;
 }
 
-type InMould = Pick<Facts, 'plan' | 'geometry' | 'fill' | 'stack' | 'cut' | 'tops'>;
-
 /** The same facts with one of the moulds in the place of the first: its own plan, fill, layers and cut. */
-export const factsIn = <F extends InMould>(
+export const factsIn = <F extends PlanInBars>(
   facts: F,
   { plan, geometry, fill, stack, cut, tops }: MouldFacts,
 ): F =>

@@ -1,16 +1,9 @@
-import type { MouldFacts } from '../advice/facts.ts';
-import { cutBars, type BarCut } from '../cut/bars.ts';
-import { topDensity, weighedTops, type WeighedPart } from '../fill/topMass.ts';
+import type { MouldFacts, PlanInBars } from '../advice/facts.ts';
+import { cutBars } from '../cut/bars.ts';
+import { topDensity, weighedTops } from '../fill/topMass.ts';
 import type { ScaledMould, ScaledPlan } from '../weigh/scaled.ts';
 
-/** A whole plan laid, with what every mould gives when it is cut. */
-export interface PlanInBars extends ScaledPlan {
-  /** of the first mould */
-  readonly cut: BarCut;
-  readonly tops: readonly WeighedPart[];
-  readonly moulds: readonly [MouldFacts, ...MouldFacts[]];
-}
-
+/** What every mould of a laid plan gives when it is cut. */
 export function inBars(laid: ScaledPlan): PlanInBars {
   const densityOf = topDensity(laid.plan, laid.recipes);
   const inOne = (m: ScaledMould): MouldFacts => {

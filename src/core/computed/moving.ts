@@ -1,3 +1,4 @@
+import type { PlanInBars } from '../advice/facts.ts';
 import { planTimetable } from '../clock/timetable.ts';
 import { pouredOtherwise, type HappenedByPour } from '../batch/happened.ts';
 import { layingPlan } from '../fill/layPlan.ts';
@@ -5,7 +6,7 @@ import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
 import { scaled } from '../weigh/scaled.ts';
 import type { Computed } from './compute.ts';
-import { inBars, type PlanInBars } from './inBars.ts';
+import { inBars } from './inBars.ts';
 
 /**
  * What is drawn of a plan while something of it is dragged: where everything lies, with masses as planned,

@@ -32,8 +32,8 @@ function chapters(
   return groups;
 }
 
-/** So many acts are drawn at once. */
-const AT_ONCE = 40;
+/** So many acts are drawn at once: more than most days have. */
+const AT_ONCE = 80;
 
 /** The whole job as an ordered list to print and to tick off. */
 export function PourSheet() {
@@ -42,9 +42,10 @@ export function PourSheet() {
   const { plan, weights } = computed;
   const show = useShow(plan.units);
   const told = useTask(computed, tellingAll);
-  const marked = useGrowing(computed.moulds.length, 1);
   const shown = useGrowing(told?.length ?? 0, AT_ONCE);
   const acts = (told ?? []).slice(0, shown);
+  const whole = shown === told?.length;
+  const marked = useGrowing(whole ? computed.moulds.length : 0, 1);
   const piping = computed.second?.weights;
   const several = computed.moulds.length > 1;
   usePaper(`${name}: pour sheet`);
@@ -91,7 +92,7 @@ export function PourSheet() {
           </ol>
         </section>
       ))}
-      {!told && <Loading says="The sheet is written…" />}
+      {!whole && <Loading says="The sheet is written…" />}
       {computed.moulds.slice(0, marked).map((m) => (
         <WallMarks key={m.use.id} of={m} />
       ))}

@@ -10,7 +10,7 @@ import { readBatchFile, writeBatchFile } from '../../src/core/exchange/batchFile
 import { more } from './support/line.ts';
 import { storedIn, storedPlan } from './support/stored.ts';
 import { halves } from './support/png.ts';
-import { fieldValue, saved, studio, type, openPot, unfold } from './support/studio.ts';
+import { choose, fieldValue, openPot, saved, studio, type, unfold } from './support/studio.ts';
 
 /** Colours of the layers as the section draws them, in the order they are poured. */
 const drawn = (page: Page): Promise<string[]> =>
@@ -172,7 +172,7 @@ describe('an ombre', () => {
   it('is asked for among slants: along the slope, or level', async () => {
     const page = s.page();
     await s.go('/plan/demo-copper-weir/colour/ombre');
-    await page.getByRole('radio', { name: 'level, set so first' }).check({ force: true });
+    await choose(page.getByRole('radio', { name: 'level, set so first' }));
     await page.getByRole('button', { name: 'the whole loaf, 8 new layers' }).click();
     await s.walk('/plan/demo-copper-weir/design');
     await page.getByRole('button', { name: /^Pour 8:/ }).waitFor();
@@ -193,9 +193,9 @@ describe('an ombre', () => {
     const page = s.page();
     await s.go('/plan/demo-beck-pool/colour/ombre');
     await page.getByRole('table', { name: 'Draws from the stocks' }).waitFor();
-    await page.getByRole('radio', { name: 'separate pots' }).check({ force: true });
+    await choose(page.getByRole('radio', { name: 'separate pots' }));
     await page.getByRole('table', { name: 'Colorant of each pot' }).waitFor();
-    await page.getByRole('radio', { name: 'one pot, darkened' }).check({ force: true });
+    await choose(page.getByRole('radio', { name: 'one pot, darkened' }));
     await page.getByText('cannot').or(page.getByText('would have to lose a colorant')).first().waitFor();
     await page.getByRole('button', { name: 'Use master blends' }).click();
     await page.getByRole('table', { name: 'Draws from the stocks' }).waitFor();

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { fieldValue, studio, type } from './support/studio.ts';
+import { choose, fieldValue, studio, type } from './support/studio.ts';
 
 describe('the mould station', () => {
   const s = studio();
@@ -26,8 +26,8 @@ describe('the mould station', () => {
   it('shows everything in inches and ounces when the plan is set so', async () => {
     const page = s.page();
     await page.getByRole('button', { name: 'Name, notes and units' }).click();
-    await page.getByRole('radio', { name: 'in', exact: true }).check({ force: true });
-    await page.getByRole('radio', { name: 'oz' }).check({ force: true });
+    await choose(page.getByRole('radio', { name: 'in', exact: true }));
+    await choose(page.getByRole('radio', { name: 'oz' }));
     await page.getByRole('button', { name: 'Done' }).click();
     expect(await fieldValue(page, 'Length')).to.equal('9.84 in');
     expect(await fact('To the rim')).to.match(/in³$/);
@@ -58,9 +58,9 @@ describe('the mould station', () => {
 
   it('fills by headspace, by height or by batch size, and each keeps the other’s level', async () => {
     const page = s.page();
-    await page.getByRole('radio', { name: 'height', exact: true }).check({ force: true });
+    await choose(page.getByRole('radio', { name: 'height', exact: true }));
     expect(await fieldValue(page, 'Fill height')).to.equal('70.5 mm');
-    await page.getByRole('radio', { name: 'batch size' }).check({ force: true });
+    await choose(page.getByRole('radio', { name: 'batch size' }));
     await type(page, 'Whole batch of batter', '1.2 kg');
     await page.getByText(/That fills the mould to 4\d(\.\d)? mm/).waitFor();
     await type(page, 'Top allowance, batter held back', '100 g');

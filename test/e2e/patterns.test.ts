@@ -2,7 +2,15 @@ import { expect } from 'chai';
 import type { Locator } from 'playwright-core';
 import { more, put } from './support/line.ts';
 import { pictureOf, sharp } from './support/pictures.ts';
-import { fieldValue, saved, seriousFaults, studio, type as typeIn, unfold } from './support/studio.ts';
+import {
+  type as typeIn,
+  choose,
+  fieldValue,
+  saved,
+  seriousFaults,
+  studio,
+  unfold,
+} from './support/studio.ts';
 
 /** The colours of a canvas, so many pixels of each, most first. */
 const coloursIn = (canvas: Locator): Promise<readonly (readonly [string, number])[]> =>
@@ -329,7 +337,7 @@ describe('scraped layers in the browser', () => {
     await sharp(page);
     const section = page.locator('canvas[data-swirl]').first();
     const waves = await pictureOf(section);
-    await panel.getByRole('radio', { name: 'teeth' }).check({ force: true });
+    await choose(panel.getByRole('radio', { name: 'teeth' }));
     await sharp(page);
     expect(await pictureOf(section)).not.to.equal(waves);
     // a wider pitch and another place by its handles' keys
@@ -395,7 +403,7 @@ describe('scraped layers in the browser', () => {
     const svg = await saving(/^To cut out/);
     expect(svg).to.match(/width="[\d.]+mm"/);
     expect(await saving(/^To print/)).to.match(/^solid scraper\n {2}facet normal/);
-    await panel.getByRole('radio', { name: 'drawn' }).check({ force: true });
+    await choose(panel.getByRole('radio', { name: 'drawn' }));
     const point = page.getByRole('button', { name: /^Point 3 of the edge/ });
     await point.focus();
     await point.press('ArrowUp');

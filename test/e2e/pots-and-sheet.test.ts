@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { seriousFaults, studio, type, openPot, unfold } from './support/studio.ts';
+import { choose, openPot, seriousFaults, studio, type, unfold } from './support/studio.ts';
 
 const grams = (text: string): number => Number(text.replace(/[^\d.]/g, ''));
 
@@ -49,7 +49,7 @@ describe('pots, pour sheet and cut', () => {
     // the batter's column; the last is the superfat
     expect(split.slice(0, -1).reduce((t, r) => t + r.at(-2)!, 0)).to.equal(split.at(-1)!.at(-2));
     await unfold(page, 'Weights');
-    await page.getByRole('radio', { name: 'portions ready before the lye' }).check({ force: true });
+    await choose(page.getByRole('radio', { name: 'portions ready before the lye' }));
     await page.getByText('Weigh each jug’s lye solution').waitFor();
     const portions = await rows();
     for (const column of [0, 1])

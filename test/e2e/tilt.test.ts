@@ -3,7 +3,7 @@ import { decode } from 'fast-png';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { openTilt } from './support/line.ts';
-import { fieldValue, saved, studio, type, unfold } from './support/studio.ts';
+import { choose, fieldValue, saved, studio, type, unfold } from './support/studio.ts';
 
 const drop = (page: Page, nth: number) => page.getByRole('button', { name: new RegExp(`^Pour ${nth}:`) });
 
@@ -172,7 +172,7 @@ describe('slanted layers', () => {
   it('shows that bars differ when the slant runs along the loaf', async () => {
     const page = s.page();
     await page.getByText('Slants', { exact: true }).click();
-    await page.getByRole('radio', { name: 'an end' }).check({ force: true });
+    await choose(page.getByRole('radio', { name: 'an end' }));
     await type(page, 'Angle', '6');
     await page.getByRole('button', { name: 'Zigzag' }).click();
     await page.getByRole('button', { name: 'Bars', exact: true }).click();
@@ -208,7 +208,7 @@ describe('slanted layers', () => {
     const drawn = (): Promise<string | null> =>
       page.getByRole('button', { name: 'Bar 1', exact: true }).locator('path').nth(4).getAttribute('d');
     const near = await drawn();
-    await page.getByRole('radio', { name: 'far' }).check({ force: true });
+    await choose(page.getByRole('radio', { name: 'far' }));
     expect(await drawn()).to.not.equal(near);
     const [picture] = await Promise.all([
       page.waitForEvent('download'),

@@ -1,8 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect } from 'chai';
-import type { Browser, BrowserContext, Locator, Page } from 'playwright-core';
-import { launch } from './browser.ts';
-import { serve, type Served } from './serve.ts';
+import type { BrowserContext, Locator, Page } from 'playwright-core';
+import { closedSoon, givenBack, lent, type Opened, type Profile } from './warmPage.ts';
 
 export interface Studio {
   readonly page: () => Page;
@@ -15,26 +14,10 @@ export interface Studio {
   readonly walk: (path: string) => Promise<void>;
 }
 
-/** Requests that left the machine, and errors the page reported: both must stay empty in every test. */
-function watch(context: BrowserContext, url: string, faults: string[]): void {
-  context.on('request', (request) => {
-    const to = request.url();
-    if (!to.startsWith(url) && !to.startsWith('data:') && !to.startsWith('blob:'))
-      faults.push(`request to ${to}`);
-  });
-  context.on('page', (page) => {
-    page.on('pageerror', (error) => faults.push(`error: ${error.message}`));
-    page.on('console', (message) => {
-      if (message.type() === 'error') faults.push(`console: ${message.text()}`);
-    });
-  });
-}
-
 /**
- * A browser on the served product, a fresh profile for each test, with the demo studio or an empty shelf. A
- * test begins on the shelf with `opens`; without it nothing is open yet, and the shelf was filled before, in
- * another profile that this one begins as. After every test: no request has left the machine, no page error,
- * nothing the security policy refused.
+ * A browser on the served product, an empty profile for each test, with the demo studio or an empty shelf. A
+ * test begins on the shelf with `opens`; without it nothing is open yet. After every test: no request has left
+ * the machine, no page error, nothing the security policy refused.
  */
 export function studio({
   demo = true,
@@ -44,71 +27,46 @@ export function studio({
   opens = false,
   touch = false,
 } = {}): Studio {
-  let served: Served;
-  let browser: Browser;
-  let context: BrowserContext;
-  let page: Page;
-  let faults: string[] = [];
-  /** what a browser keeps once the shelf was seen in it */
-  let kept: Awaited<ReturnType<BrowserContext['storageState']>> | undefined;
+  const profile: Profile = { demo, viewport, introduced, touch };
+  let opened: Opened;
+  /** the test does something with the profile itself: it is not lent again */
+  let changed = false;
 
-  const openShelf = async (on: Page): Promise<void> => {
-    await on.goto(served.url);
-    await on
+  beforeEach(async () => {
+    changed = false;
+    opened = await lent(profile);
+    if (!opens) return;
+    await opened.page.goto(opened.served.url);
+    await opened.page
       .getByText(demo ? 'Slate Beds' : 'An empty shelf')
       .first()
       .waitFor();
-  };
-  before(async () => {
-    served = await serve(demo);
-    browser = await launch();
-    if (opens) return;
-    const first = await browser.newContext({ viewport, serviceWorkers: 'block' });
-    await openShelf(await first.newPage());
-    kept = await first.storageState({ indexedDB: true });
-    await first.close();
   });
-  beforeEach(async () => {
-    faults = [];
-    context = await browser.newContext({
-      viewport,
-      hasTouch: touch,
-      reducedMotion: 'reduce',
-      acceptDownloads: true,
-      // held builds are tried in a test of their own: elsewhere they would only cost time
-      serviceWorkers: 'block',
-      ...(kept ? { storageState: kept } : {}),
-    });
-    if (introduced)
-      await context.addInitScript("try { localStorage.setItem('drip-line/introduced', 'yes'); } catch {}");
-    context.setDefaultTimeout(30_000);
-    watch(context, served.url, faults);
-    page = await context.newPage();
-    if (opens) await openShelf(page);
+  afterEach(async function () {
+    await givenBack(opened, profile, !changed && this.currentTest?.state === 'passed');
+    expect(opened.faults.splice(0)).to.deep.equal([]);
   });
-  afterEach(async () => {
-    await context.close();
-    expect(faults).to.deep.equal([]);
-  });
-  after(async () => {
-    await browser.close();
-    served.stop();
-  });
+  after(closedSoon);
 
   return {
-    page: () => page,
-    context: () => context,
-    url: () => served.url,
+    page: () => opened.page,
+    context: () => {
+      changed = true;
+      return opened.context;
+    },
+    url: () => opened.served.url,
     tab: async (path) => {
-      const other = await context.newPage();
-      await other.goto(served.url + path);
+      const other = await opened.context.newPage();
+      await other.goto(opened.served.url + path);
       return other;
     },
     go: async (path) => {
+      const { page, served } = opened;
       await page.goto(served.url + path);
       await page.locator('main h2').first().waitFor();
     },
     walk: async (path) => {
+      const { page } = opened;
       await page.evaluate(
         `history.pushState(null, '', ${JSON.stringify(path)}); dispatchEvent(new PopStateEvent('popstate', { state: null }))`,
       );
@@ -138,6 +96,12 @@ export async function openPot(page: Page, letter: string): Promise<Locator> {
   const row = pot.getByRole('button').first();
   if ((await row.getAttribute('aria-expanded')) === 'false') await row.click();
   return pot;
+}
+
+/** Press one choice of several, and wait until it is the one: what comes of it may be worked out first. */
+export async function choose(radio: Locator): Promise<void> {
+  await radio.click({ force: true });
+  await radio.and(radio.page().locator(':checked')).waitFor({ state: 'attached' });
 }
 
 /** Type into a labelled field as a maker would, and leave it. */

@@ -34,10 +34,11 @@ async function inTurns(task: Task<unknown, unknown>): Promise<void> {
   while (!isDone(task, TURN_MS)) await new Promise((go) => setTimeout(go));
 }
 
-/** What the loaf is drawn from, where the work could be worked out. */
+/** What the loaf is drawn from and what troubles are told with, where the work could be worked out. */
 async function madeVisible({ plan, happened }: Work): Promise<void> {
   try {
-    const { moulds } = computePlan(plan, happened);
+    const { moulds, warnings } = computePlan(plan, happened);
+    for (const { seeking } of warnings) if (seeking) await inTurns(seeking);
     // only with a plan that is open, not with the shelf
     const { makingBodies } = await import('../core/pattern/blocks.ts');
     await inTurns(makingBodies(moulds[0]));

@@ -146,7 +146,7 @@ describe('blocks that are sliced', () => {
 describe('the way that shows the design best', () => {
   const contrasts = (plan: Plan): ReadonlyMap<string, number> => {
     const computed = computePlan(plan);
-    const ways = cutWays(computed);
+    const ways = finish(cutWays(computed));
     const colours = depositColours(coloursOf(computed.plan, plannedState(computed.plan, 'cured')));
     const shown = finish(contrastsOf(noneReady(), { faces: ways.map((w) => w.faces), colours }));
     return new Map(ways.map((w, i) => [w.way?.by ?? 'across', shown[i]!]));

@@ -8,12 +8,16 @@ const left = new Map<string, number>();
 export function usePanelScroll(): RefObject<HTMLElement | null> {
   const panel = useRef<HTMLElement>(null);
   const { pathname } = useLocation();
+  const now = useRef(0);
   useLayoutEffect(() => {
     const element = panel.current;
     if (!element) return undefined;
-    element.scrollTop = left.get(pathname) ?? 0;
+    const to = left.get(pathname) ?? 0;
+    // asked for only where it changes: the browser then lays out all of the station at once
+    if (to !== now.current) element.scrollTop = to;
     const keep = (): void => {
-      left.set(pathname, element.scrollTop);
+      now.current = element.scrollTop;
+      left.set(pathname, now.current);
     };
     element.addEventListener('scroll', keep, { passive: true });
     return () => {

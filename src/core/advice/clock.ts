@@ -5,9 +5,10 @@ import type { Plan } from '../plan/planSchema.ts';
 import { stageFigure } from '../setting/stage.ts';
 import { formatClock, formatMinutes, formatShort } from '../units/format.ts';
 import type { WarningCode } from '../result/warningCodes.ts';
+import { finish, type Task } from '../task/task.ts';
 import type { Facts } from './facts.ts';
 import type { Remedy, Warning } from './warning.ts';
-import { remedy, warn } from './/warning.ts';
+import { remedy, warn } from './warning.ts';
 
 const stage = (s: number | undefined): string => (s === undefined ? '' : stageFigure(s));
 
@@ -71,10 +72,16 @@ function waysOut(plan: Plan, { about, act }: TimedAct): readonly Remedy[] {
 const MOST_REMEDIES = 2;
 
 /** Those that clear this trouble and bring no other. */
-function remediesFor(facts: Facts, timed: TimedAct, trouble: Trouble, count: number): readonly Remedy[] {
-  const found: Remedy[] = [];
-  for (const remedy of waysOut(facts.plan, timed)) {
+function* seekingRemedies(
+  facts: Facts,
+  timed: TimedAct,
+  trouble: Trouble,
+  count: number,
+  found: Remedy[],
+): Task<never, void> {
+  for (const [i, remedy] of waysOut(facts.plan, timed).entries()) {
     if (found.length === MOST_REMEDIES) break;
+    yield { done: i / (i + 1) };
     const after = planTimetable(remedy.apply(facts.plan), facts);
     const same = after?.acts.find(
       (a) => a.act.key === timed.act.key && a.about.pot?.id === timed.about.pot?.id,
@@ -82,7 +89,6 @@ function remediesFor(facts: Facts, timed: TimedAct, trouble: Trouble, count: num
     const troubles = after?.acts.reduce((s, a) => s + a.troubles.length, 0) ?? count;
     if (same && !same.troubles.includes(trouble) && troubles < count) found.push(remedy);
   }
-  return found;
 }
 
 /** A pour kept at a minute at which hands were not free. */
@@ -116,16 +122,18 @@ export function clockWarnings(facts: Facts): readonly Warning[] {
   const told = bad.slice(0, TOLD).map(({ timed, trouble }, i): Warning => {
     const { step, pot } = timed.about;
     const more = i === TOLD - 1 && bad.length > TOLD ? ` And ${bad.length - TOLD} more after that.` : '';
-    let found: readonly Remedy[] | undefined;
+    const found: Remedy[] = [];
+    const seeking = i === 0 ? seekingRemedies(facts, timed, trouble, bad.length, found) : undefined;
     return {
       ...warn(
         { station: 'clock', ...(step ? { step: step.id } : {}), ...(pot ? { pot: pot.id } : {}) },
         CODES[trouble],
         `${says(plan, timed, trouble)}${more}`,
       ),
+      ...(seeking ? { seeking } : {}),
       // looked for once somebody looks at them
       get remedies(): readonly Remedy[] {
-        found ??= i === 0 ? remediesFor(facts, timed, trouble, bad.length) : [];
+        if (seeking) finish(seeking);
         return found;
       },
     };

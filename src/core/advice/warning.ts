@@ -1,6 +1,7 @@
 import type { MouldId, PotId, StepId } from '../validate/ids.ts';
 import type { WarningCode } from '../result/warningCodes.ts';
 import type { Plan } from '../plan/planSchema.ts';
+import type { Task } from '../task/task.ts';
 
 export type Station = 'mould' | 'design' | 'batter' | 'colour' | 'clock' | 'pour-day' | 'cut';
 
@@ -21,6 +22,8 @@ export interface Warning {
   readonly ofSecond?: true;
   /** one-press remedies; each says what it does */
   readonly remedies?: readonly Remedy[];
+  /** its remedies looked for ahead, where that takes a while: whoever asks for them first ends it */
+  readonly seeking?: Task<never, void>;
 }
 
 export interface Remedy {

@@ -19,7 +19,7 @@ import type { OmbreWeights } from '../weigh/ombre/types.ts';
 import { scaled, staysIn } from '../weigh/scaled.ts';
 import type { Weights } from '../weigh/weights.ts';
 import { inBars } from './inBars.ts';
-import { timedDay, weighedDay } from './stages.ts';
+import { timedDay, weighingDay } from './stages.ts';
 
 /** Everything derived from a plan. Nothing here is ever stored. */
 export interface Computed extends Facts {
@@ -91,7 +91,7 @@ const asPlan =
 function* computingAnew(plan: Plan, happened: HappenedByPour): Task<LaidPlan, Computed> {
   const planned = yield* layingPlan(plan);
   yield { done: 0.2, partial: planned };
-  const { day, weights } = weighedDay(planned, happened);
+  const { day, weights } = yield* weighingDay(planned, happened);
   yield { done: 0.5 };
   const laid = inBars(scaled(asPoured(planned, weights, happened), weights));
   const wanted = weights

@@ -6,7 +6,10 @@ import { dayOfBags } from '../day/order/second.ts';
 import type { LaidPlan } from '../fill/laid.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { isSecond } from '../plan/second.ts';
-import { fieldsOf, keptByInputs } from '../task/kept.ts';
+import { bendOf } from '../look/shifts.ts';
+import { holeMassG } from '../pattern/hole.ts';
+import { fieldsOf, keptByInputs, keptTask } from '../task/kept.ts';
+import type { Task } from '../task/task.ts';
 import { weighPlan, type Weights } from '../weigh/weights.ts';
 
 /**
@@ -35,19 +38,35 @@ interface WeighedDay {
   readonly weights: Weights | undefined;
 }
 
-const weighed = keptByInputs<WeighedDay>();
+const weighed = keptTask<WeighedDay>();
 const timed = keptByInputs<Timetable | undefined>();
 
 /**
  * The acts of a laid plan in order, with everything that they put on the scale: the same objects while
  * nothing changes that counts.
  */
-export const weighedDay = (laid: LaidPlan, happened: HappenedByPour): WeighedDay =>
-  weighed(weighedBy(laid.plan, happened), () => {
+export const weighingDay = (laid: LaidPlan, happened: HappenedByPour): Task<never, WeighedDay> =>
+  weighed(weighedBy(laid.plan, happened), function* () {
     const { plan, recipe, moulds } = laid;
+    yield* measuredEach(laid);
     const day = isSecond(plan) ? dayOfBags(plan) : dayOf(plan, moulds);
+    yield { done: 0.5 };
     return { day, weights: recipe && weighPlan(laid, recipe, day, happened) };
   });
+
+/** What is kept of each colorant and of each hole, one at a time: the day and its weights ask for all of it. */
+function* measuredEach({ plan, moulds }: LaidPlan): Task<never, void> {
+  for (const { nature } of plan.colorants) {
+    if (nature) bendOf(nature);
+    yield { done: 0 };
+  }
+  for (const { stack } of moulds)
+    for (const layer of stack.layers) {
+      if (layer.blocked.length === 0) continue;
+      holeMassG([layer]);
+      yield { done: 0 };
+    }
+}
 
 /** The same acts with their minutes. */
 export const timedDay = (laid: LaidPlan, day: Day, happened: HappenedByPour): Timetable | undefined =>

@@ -24,7 +24,7 @@ export interface CutShown {
 const LOOKED_AT = 3;
 
 /** Straight across, and in blocks sliced either way: those that give bars. */
-export function cutWays(laid: LaidFace): readonly CutShown[] {
+export function* cutWays(laid: LaidFace): Task<never, readonly CutShown[]> {
   const { plan } = laid;
   const across = cutBars(laid, withWay(undefined)(plan));
   const longMm = plan.cut.way?.longMm ?? usualLength(across.loafMm, plan.cut);
@@ -33,19 +33,22 @@ export function cutWays(laid: LaidFace): readonly CutShown[] {
     { by: 'floor', longMm },
     { by: 'lengthwise', longMm },
   ];
-  return ways.flatMap((way): CutShown[] => {
+  const shown: CutShown[] = [];
+  for (const [i, way] of ways.entries()) {
+    yield { done: i / ways.length };
     const cutSo: Plan = withWay(way)(plan);
     const cut = cutBars(laid, cutSo);
     const bars = singleBars({ ...laid, cut }).filter(
       (b) => (b.place.slice !== undefined) === (way !== undefined),
     );
     const middle = bars.find((b) => b.centre) ?? bars[Math.floor(bars.length / 2)];
-    if (!middle) return [];
+    if (!middle) continue;
     const step = bars.length / LOOKED_AT;
     const others = Array.from({ length: LOOKED_AT }, (_, i) => bars[Math.floor((i + 0.5) * step)]);
     const looked = [...new Set([middle, ...others])].flatMap((b) => b ?? []);
-    return [{ way, cut, faces: looked.map((b) => sideOfBar({ ...laid, plan: cutSo }, b, 'far')) }];
-  });
+    shown.push({ way, cut, faces: looked.map((b) => sideOfBar({ ...laid, plan: cutSo }, b, 'far')) });
+  }
+  return shown;
 }
 
 /** Faces to be looked at, in the colours of their deposits. Can be posted. */

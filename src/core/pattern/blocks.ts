@@ -1,13 +1,12 @@
-import { digestOf } from '../task/digest.ts';
 import { finish, type Task } from '../task/task.ts';
-import { remembered, rememberedBy } from '../task/remembered.ts';
+import { rememberedBy } from '../task/remembered.ts';
 import { beforeSettling, type PouredLayer } from '../fill/layers.ts';
 import type { LaidMould } from '../fill/laid.ts';
 import { slopeToLevel, spaceUpTo, type Slope } from '../flow/settle.ts';
 import { runLevel } from '../mould/stack.ts';
 import type { Box } from '../flow/box.ts';
 import { isInStar, starOf } from '../flow/outline.ts';
-import type { BlockSpec, Move, Source, Spot } from '../flow/spec.ts';
+import type { Move, Spot } from '../flow/spec.ts';
 import { clip } from '../geometry/clip.ts';
 import { corners, type Polyhedron } from '../geometry/polyhedron.ts';
 import type { Room } from '../mould/rooms.ts';
@@ -19,7 +18,8 @@ import type { Step, Stroke } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { nthOf, type Block, type Body } from './body.ts';
 import { fillOf, numbering, risesOf, roughOn, wireMove } from './moves.ts';
-import { pathsOf } from './paths.ts';
+import { keyOfBlock } from './blockKey.ts';
+import { pathsOf, waysIn } from './paths.ts';
 import { heapIn, ridgesIn } from './heaped.ts';
 import { LINE_MM, linesOn, withLines } from './lines.ts';
 import { asPouredLayer, sculpted } from './sculpted.ts';
@@ -153,18 +153,18 @@ export const canBeScraped = ({ plan, stack }: Pick<Laid, 'plan' | 'stack'>, laye
  * What went on in a stretch as one block. In a tilted mould it is told as it would lie level: each place of
  * it by its share of the volume. What is drawn through it there goes where its way would then be.
  */
-function blockOf(
+function* blockOf(
   laid: Pick<Laid, 'plan' | 'geometry'>,
   room: Room,
   stretch: Stretch,
   hand: number,
-): Block | undefined {
+): Task<never, Block | undefined> {
   const [first] = stretch.layers;
   const last = stretch.layers.at(-1);
   if (!first || !last) return undefined;
   const sloping = last.settled ?? last;
   if (sloping.up[2] > 1 - 1e-12 || first.blocked.length > 0)
-    return movedBlock(laid, room, stretch, hand, undefined);
+    return yield* movedBlock(laid, room, stretch, hand, undefined);
   const run = last.settled ? undefined : runLevel(stretch.layers, first).layers;
   const level = stretch.layers.map((l, i): PouredLayer => ({ ...l, ...run?.[i] }));
   const head = Math.max(
@@ -172,7 +172,7 @@ function blockOf(
     ...corners(clip(first.space, { normal: sloping.up, offset: sloping.offset }).below).map((p) => p[2]),
   );
   const slope: Slope = { up: sloping.up, offset: sloping.offset, space: spaceUpTo(first.space, head) };
-  const block = movedBlock(laid, room, { ...stretch, layers: level }, hand, slopeToLevel(slope));
+  const block = yield* movedBlock(laid, room, { ...stretch, layers: level }, hand, slopeToLevel(slope));
   if (!block || last.settled || block.content.kind !== 'moved') return block;
   const { keys, spec } = block.content;
   return {
@@ -188,29 +188,13 @@ function blockOf(
   };
 }
 
-/** The same words for the same source. */
-const nameOfSource = remembered((source: Source) => JSON.stringify(source));
-
-/** A block by a short name: turns come by the hundred from few sources. */
-function keyOfBlock(body: Omit<BlockSpec, 'key'>): string {
-  const sources = new Map<string, number>();
-  const numberOf = (source: Source): number => {
-    const name = nameOfSource(source);
-    const number = sources.get(name) ?? sources.size;
-    sources.set(name, number);
-    return number;
-  };
-  const moves = body.moves.map((m) => (m.does === 'rise' ? { ...m, source: numberOf(m.source) } : m));
-  return digestOf(JSON.stringify([{ ...body, moves }, [...sources.keys()]]));
-}
-
-function movedBlock(
+function* movedBlock(
   { plan, geometry: { floor } }: Pick<Laid, 'plan' | 'geometry'>,
   room: Room,
   { layers, steps, holes }: Stretch,
   hand: number,
   toLevel: ToLevel | undefined,
-): Block | undefined {
+): Task<never, Block | undefined> {
   const [first, ...others] = layers;
   const last = layers.at(-1);
   if (!first || !last) return undefined;
@@ -230,7 +214,11 @@ function movedBlock(
   const numbers = numbering();
   const pull = steps.findIndex((s) => s.kind === 'pull');
   const filled = (): readonly Move[] => (columns.length > 0 ? [fillOf(plan, holes, last, numbers)] : []);
-  const moves = steps.flatMap((step, i): readonly Move[] => {
+  const waysOf = waysIn((path, free) => {
+    const paths = pathsOf(path, box, free);
+    return toLevel ? levelledPaths(paths, toLevel, sloping) : paths;
+  });
+  const movesOf = (step: Step, i: number): readonly Move[] => {
     switch (step.kind) {
       case 'pour': {
         const nth = layers.findIndex((l) => l.pour.id === step.id);
@@ -239,11 +227,10 @@ function movedBlock(
         return layer ? risesOf(layer, layers.slice(0, nth), box, over, numbers) : [];
       }
       case 'stroke': {
-        const paths = pathsOf(step.path, box, freeOf(step.path, columns, pull >= 0 && pull < i));
         return [
           {
             does: 'stroke',
-            paths: toLevel ? levelledPaths(paths, toLevel, sloping) : paths,
+            paths: waysOf(step.path, freeOf(step.path, columns, pull >= 0 && pull < i)),
             widthMm: STICK_WIDTH[step.end],
             depthMm: step.depthMm,
           },
@@ -262,9 +249,15 @@ function movedBlock(
       default:
         return [];
     }
-  });
+  };
+  const moves: Move[] = [];
+  for (const [i, step] of steps.entries()) {
+    moves.push(...movesOf(step, i));
+    yield { done: i / steps.length };
+  }
   // a column that is not pulled here is filled by what is held back all the same: the loaf is cut without it
   const all = pull < 0 ? [...moves, ...filled()] : moves;
+  yield { done: 1 };
   const outlines = columns.map(columnOutline);
   const body = { region, blocked, columns: outlines, up: last.up, moves: all, hand };
   return {
@@ -308,14 +301,14 @@ function* bodiesEach({ plan, stack, geometry, hand = 0 }: Laid): Task<never, rea
   for (const room of geometry.rooms) {
     const layers = stack.layers.filter((l) => l.room === room).map((l) => standing(plan, l));
     const stretches = stretchesOf(plan.steps, layers);
-    const blockIn = (stretch: Stretch): Block | undefined =>
-      isMoved(stretch) || isPierced(plan, stretch)
-        ? blockOf({ plan, geometry }, room, stretch, hand)
-        : undefined;
+    const blockIn = function* (stretch: Stretch): Task<never, Block | undefined> {
+      if (!isMoved(stretch) && !isPierced(plan, stretch)) return undefined;
+      return yield* blockOf({ plan, geometry }, room, stretch, hand);
+    };
     const bodies: Body[] = [];
     for (const stretch of stretches) {
       yield { done: (all.length + bodies.length) / Math.max(1, stack.layers.length) };
-      const block = blockIn(stretch);
+      const block = yield* blockIn(stretch);
       if (block) bodies.push({ kind: 'block', block });
       else for (const layer of stretch.layers) bodies.push({ kind: 'layer', layer });
     }
@@ -328,7 +321,10 @@ function* bodiesEach({ plan, stack, geometry, hand = 0 }: Laid): Task<never, rea
       const pressed = layer.rough?.dents !== undefined && layer.rough.lumps === undefined;
       const stretch = (pressed ? stretches : alone).find((s) => isIt(s.layers.at(-1)));
       if (!stretch) return undefined;
-      return { layer, block: blockIn({ ...stretch, layers: [...stretch.layers.slice(0, -1), layer] }) };
+      return {
+        layer,
+        block: finish(blockIn({ ...stretch, layers: [...stretch.layers.slice(0, -1), layer] })),
+      };
     });
     const asBody = (block: Block | undefined): readonly Body[] => (block ? [{ kind: 'block', block }] : []);
     all.push(

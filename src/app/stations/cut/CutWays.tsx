@@ -4,8 +4,10 @@ import { cutWays, type CutShown } from '../../../core/face/cutWays.ts';
 import { depositColours } from '../../../core/ombre/coloursOf.ts';
 import type { CutWay } from '../../../core/plan/planSchema.ts';
 import { plural } from '../../../core/units/words.ts';
+import { Loading } from '../../parts/Loading.tsx';
 import { Group } from '../../parts/Station.tsx';
 import { SEEN, useBench, useColours } from '../../parts/usePlan.ts';
+import { useTask } from '../../parts/useTask.ts';
 import { BarFace } from '../../section/BarFace.tsx';
 import { patternClient } from '../../section/patternClient.ts';
 
@@ -14,6 +16,8 @@ const NAMES: Readonly<Record<CutWay['by'] | 'across', string>> = {
   floor: 'In slices parallel to the floor',
   lengthwise: 'In slices along the loaf',
 };
+
+const NONE: readonly CutShown[] = [];
 
 /** Much the same is no better. */
 const CLEARLY = 1.15;
@@ -26,6 +30,7 @@ function useBest(ways: readonly CutShown[], colours: ReadonlyMap<string, string>
   const key = useId();
   const [best, setBest] = useState<number>();
   useEffect(() => {
+    if (ways.length === 0) return undefined;
     const job = patternClient.ask('contrasts', { faces: ways.map((w) => w.faces), colours }, { key });
     void job.outcome.then((outcome) => {
       if (outcome.kind !== 'done') return;
@@ -42,12 +47,14 @@ function useBest(ways: readonly CutShown[], colours: ReadonlyMap<string, string>
 export function CutWays() {
   const { computed, plan, edit } = useBench(...SEEN);
   const colours = useColours();
-  const ways = useMemo(() => cutWays(computed), [computed]);
+  const told = useTask(computed, cutWays);
+  const ways = told ?? NONE;
   const deposits = useMemo(() => depositColours(colours), [colours]);
   const best = useBest(ways, deposits);
   const now = plan.cut.way?.by ?? 'across';
   return (
     <Group title="Which way">
+      {!told && <Loading says="Each way is cut…" />}
       <ul className="grid grid-cols-3 gap-2">
         {ways.map(({ way, cut, faces }, i) => {
           const by = way?.by ?? 'across';

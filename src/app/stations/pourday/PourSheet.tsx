@@ -32,8 +32,10 @@ function chapters(
   return groups;
 }
 
-/** So many acts are drawn at once: more than most days have. */
+/** So many acts are drawn at once: more than most days have, few of a plan of many steps. */
 const AT_ONCE = 80;
+const FEW = 20;
+const MANY_STEPS = 60;
 
 /** The whole job as an ordered list to print and to tick off. */
 export function PourSheet() {
@@ -42,7 +44,7 @@ export function PourSheet() {
   const { plan, weights } = computed;
   const show = useShow(plan.units);
   const told = useTask(computed, tellingAll);
-  const shown = useGrowing(told?.length ?? 0, AT_ONCE);
+  const shown = useGrowing(told?.length ?? 0, plan.steps.length > MANY_STEPS ? FEW : AT_ONCE);
   const acts = (told ?? []).slice(0, shown);
   const whole = shown === told?.length;
   const marked = useGrowing(whole ? computed.moulds.length : 0, 1);

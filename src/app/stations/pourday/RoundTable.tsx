@@ -4,8 +4,8 @@ import { useSeen } from '../../parts/useSeen.ts';
 import type { PatternDeed } from '../../../core/procedure/deeds.ts';
 import { usePlan } from '../../parts/usePlan.ts';
 
-/** A table of more rounds than this is drawn once it is come to, or printed. */
-const LARGE = 12;
+/** A table of more turns than this is drawn once it is come to, or printed. */
+const LARGE = 72;
 
 /**
  * A pour round by round: what of each pot, and what should be left in its jug after it, for correction by eye
@@ -16,9 +16,9 @@ export function RoundTable({ pattern }: { readonly pattern: PatternDeed }) {
   const place = useRef<HTMLDivElement>(null);
   const seen = useSeen(place);
   const printed = usePrinted();
-  if (pattern.roundCount > LARGE && !seen && !printed)
-    return <div ref={place} className="col-span-full" style={{ height: `${pattern.roundCount * 2.6}rem` }} />;
   const turns = pattern.rounds[0]?.turns ?? [];
+  if (pattern.roundCount * turns.length > LARGE && !seen && !printed)
+    return <div ref={place} className="col-span-full" style={{ height: `${pattern.roundCount * 2.6}rem` }} />;
   return (
     <div className="col-span-full mt-1.5 overflow-x-auto">
       <table aria-label="Rounds" className="w-full text-right text-sm tabular-nums">

@@ -30,7 +30,7 @@ const TABLES = [
   BIN,
 ];
 
-const VERSION = 7;
+const VERSION = 8;
 
 /** IndexedDB's number of a Dexie version. */
 const DEXIE_FACTOR = 10;

@@ -26,7 +26,7 @@ import { setAside } from './tables/aside.ts';
 import { batchesOfPlan } from './tables/batches.ts';
 import { draftsOf, dropDraft, takeOver, type DraftRecord } from './tables/drafts.ts';
 import { histories } from './tables/histories.ts';
-import { planRecord, type Held, type PlanRecord } from './tables/plans.ts';
+import { planRecord, storedRevision, type Held, type PlanRecord } from './tables/plans.ts';
 import { goingOn, readBatches, unfinished } from './tables/storedBatch.ts';
 import { readDraft, readStored } from './tables/storedPlan.ts';
 import { writeTyped } from './writeDown.ts';
@@ -51,6 +51,8 @@ async function looseDrafts(planId: string): Promise<readonly DraftRecord[]> {
 }
 
 async function storedHeld(record: PlanRecord): Promise<Held | readonly Fault[]> {
+  // it was read in one turn, and is checked in another: a large one takes its time for either
+  await new Promise((turn) => setTimeout(turn));
   const read = readStored(record.plan, record.version);
   if (!read.ok) return read.faults;
   const history = await histories(database).get(record.id);
@@ -173,13 +175,18 @@ export const takeTheirs =
 export const followPlan =
   (id: string): Thunk<() => void> =>
   (dispatch, getState) => {
-    const subscription = liveQuery(() => planRecord(database, id)).subscribe({
-      next: (record) => {
-        if (getState().plan.present?.id !== id) return;
-        if (keeper.otherStored(id, record) && record) void dispatch(takeTheirs(record));
+    const isOpen = (): boolean => getState().plan.present?.id === id;
+    // followed again once storage answers
+    const failed = (error: unknown): void => void dispatch(storageFailed(troubleOf(error)));
+    const othersStored = async (): Promise<void> => {
+      const record = await withStorage(database, () => planRecord(database, id));
+      if (isOpen() && keeper.otherStored(id, record) && record) await dispatch(takeTheirs(record));
+    };
+    const subscription = liveQuery(() => storedRevision(database, id)).subscribe({
+      next: (revision) => {
+        if (isOpen() && !keeper.isOfHere(id, revision)) othersStored().catch(failed);
       },
-      // followed again once storage answers
-      error: (error: unknown) => dispatch(storageFailed(troubleOf(error))),
+      error: failed,
     });
     const stop = follow(
       (db) => batchesOfPlan(db, id),

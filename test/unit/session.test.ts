@@ -359,6 +359,23 @@ describe('two tabs and one plan', () => {
     stop();
   });
 
+  it('do not read a plan that nobody has stored since', async () => {
+    let reads = 0;
+    const read = <T>(record: T): T => {
+      reads += 1;
+      return record;
+    };
+    tablesOf(s.database).plans.hook('reading', read);
+    const stop = s.store.dispatch(s.followPlan('test'));
+    await new Promise((next) => setTimeout(next, 60));
+    expect(reads).to.equal(0);
+    await theyStore('From afar', 'r6');
+    await until(() => present().name === 'From afar');
+    expect(reads).to.be.above(0);
+    stop();
+    tablesOf(s.database).plans.hook('reading').unsubscribe(read);
+  });
+
   it('never take a burst of one’s own saves for another tab’s', async () => {
     const stop = s.store.dispatch(s.followPlan('test'));
     for (let i = 0; i < 6; i += 1) {

@@ -1,5 +1,11 @@
 import { startTransition, useEffect, useState } from 'react';
+import type { Plan } from '../../core/plan/planSchema.ts';
 import { usePrinted } from './usePrinted.ts';
+
+/** A plan of more steps is drawn in parts. */
+const MANY_STEPS = 60;
+
+export const isLarge = ({ steps }: Pick<Plan, 'steps'>): boolean => steps.length > MANY_STEPS;
 
 /**
  * How much of a long list is drawn: so many at first, and as many more whenever the page has time, until all

@@ -8,7 +8,7 @@ import { OutlookProvider } from '../clock/OutlookProvider.tsx';
 import { Introduction } from '../help/Introduction.tsx';
 import { DripLine } from '../dripline/DripLine.tsx';
 import { Boundary } from '../parts/Boundary.tsx';
-import { useGrowing } from '../parts/useGrowing.ts';
+import { isLarge, useGrowing } from '../parts/useGrowing.ts';
 import { Loading } from '../parts/Loading.tsx';
 import { FoldedSection } from '../section/FoldedSection.tsx';
 import { MouldTabs } from '../section/MouldTabs.tsx';
@@ -51,8 +51,7 @@ const OPEN: Readonly<Record<string, string>> = {
   false: `flex ${SHOWN}`,
 };
 
-/** A plan of more steps is drawn in parts: its station first, then its loaf, then the line. */
-const LARGE = 60;
+/** A large plan is drawn in parts: its station first, then its loaf, then the line. */
 const PARTS = 3;
 
 function OpenPlan() {
@@ -63,7 +62,7 @@ function OpenPlan() {
   const away = useAway(panel);
   const station = useLocation().pathname.split('/')[3] ?? 'design';
   const folded = String(asked ?? (station === 'design' ? false : null));
-  const [together] = useState(() => ((store.getState().plan.present?.steps.length ?? 0) > LARGE ? 1 : PARTS));
+  const [together] = useState(() => (isLarge(store.getState().plan.present ?? { steps: [] }) ? 1 : PARTS));
   const parts = useGrowing(PARTS, together);
   return (
     <div

@@ -116,6 +116,13 @@ export class Keeper {
     this.#tell(work);
   }
 
+  /** Whether that writing of a plan is what is worked on here, or was asked for here. */
+  isOfHere(planId: string, revision: string | undefined): boolean {
+    const work = this.#works.get(planId);
+    if (!work || work.theirs !== undefined) return false;
+    return revision === (work.base ?? undefined) || (revision !== undefined && this.#own.has(revision));
+  }
+
   /**
    * What another page stored: true where it is to be shown instead of what is here, as nothing here is
    * unstored.

@@ -1,4 +1,4 @@
-import type { Dexie, Table, Transaction } from 'dexie';
+import { Dexie, type Table, type Transaction } from 'dexie';
 import type { Batch } from '../../core/batch/batchSchema.ts';
 import { isRecord } from '../../core/exchange/head.ts';
 import { foundIn, v1to2 } from '../../core/exchange/migrate.ts';
@@ -40,7 +40,7 @@ async function batchesApart(transaction: Transaction): Promise<void> {
 
 export const PLANS: TableHistory = {
   name: 'plans',
-  indexes: { 1: '&id, changed, name' },
+  indexes: { 1: '&id, changed, name', 8: '&id, changed, name, [id+revision]' },
   upgrades: {
     // a damaged record stays as it is: it must not keep the others from being opened
     2: reshaped('plans', (record) =>
@@ -236,6 +236,12 @@ export async function listPlans(db: Dexie): Promise<readonly PlanEntry[]> {
       return name === undefined ? [] : [{ id, name, changed: textOf(moments[i]) }];
     }),
   ];
+}
+
+/** Which writing of a plan is stored, from index keys alone: the plan itself is not read. */
+export async function storedRevision(db: Dexie, id: string): Promise<string | undefined> {
+  const found = await rows(db).where('[id+revision]').between([id, Dexie.minKey], [id, Dexie.maxKey]).keys();
+  return (found as unknown as [string, string][])[0]?.[1];
 }
 
 export const planRecord = (db: Dexie, id: string): Promise<PlanRecord | undefined> => rows(db).get(id);

@@ -16,10 +16,14 @@ import { LoafLength } from './LoafLength.tsx';
 import type { Gesture } from '../../../store/gesture.ts';
 import { Check } from '../../kit/Check.tsx';
 import { partsOf } from '../../parts/partsOf.ts';
+import { isLarge, useGrowing } from '../../parts/useGrowing.ts';
 import { useTask } from '../../parts/useTask.ts';
 import type { BarCut } from '../../../core/cut/bars.ts';
 import type { Task } from '../../../core/task/task.ts';
 import type { Grams } from '../../../core/units/quantity.ts';
+
+/** Of a large plan first what is said, then the ways, then every bar. */
+const PARTS = 3;
 
 /** What each bar weighs, in turns: of thousands that takes its time. */
 function* weighing({ bars }: BarCut): Task<never, readonly Grams[]> {
@@ -41,6 +45,7 @@ export function CutStation() {
   const put = (change: Partial<CutSettings>, gesture: Gesture) =>
     edit((p) => ({ ...p, cut: { ...p.cut, ...change } }), gesture);
   const masses = useTask(cut, weighing);
+  const parts = useGrowing(PARTS, isLarge(plan) ? 1 : PARTS);
   const least = Math.min(...(masses ?? []));
   const most = Math.max(...(masses ?? []));
   const range = (f: number): string =>
@@ -65,7 +70,7 @@ export function CutStation() {
       }
     >
       <LoafLength />
-      {!cavity && !stands && <CutWays />}
+      {!cavity && !stands && parts > 1 && <CutWays />}
       {cavity ? (
         <p className="text-sm">It comes out of its cavity as it is: nothing is cut.</p>
       ) : (
@@ -145,7 +150,7 @@ export function CutStation() {
           </>
         )}
       </dl>
-      <Gallery />
+      {parts > 2 && <Gallery />}
       <p className="quiet text-sm">
         Mass at the cut is from the bar’s own volume, with its share of what lies on top. After cure supposes
         that {formatNumber(WATER_LOST_IN_CURE * 100, 0)} % of the water has gone; weigh a bar to know.

@@ -10,7 +10,7 @@ import { WarningCards } from '../../parts/WarningCards.tsx';
 import { useComputed, usePresent } from '../../parts/usePlan.ts';
 import { useShow } from '../../parts/useShow.ts';
 import { useTask } from '../../parts/useTask.ts';
-import { useGrowing } from '../../parts/useGrowing.ts';
+import { isLarge, useGrowing } from '../../parts/useGrowing.ts';
 import { LoafDrawing } from '../../section/LoafDrawing.tsx';
 import { MouldRow } from './MouldRow.tsx';
 import { PrintButton } from './PrintButton.tsx';
@@ -32,10 +32,9 @@ function chapters(
   return groups;
 }
 
-/** So many acts are drawn at once: more than most days have, few of a plan of many steps. */
+/** So many acts are drawn at once: more than most days have, few of a large plan. */
 const AT_ONCE = 80;
 const FEW = 20;
-const MANY_STEPS = 60;
 
 /** The whole job as an ordered list to print and to tick off. */
 export function PourSheet() {
@@ -44,7 +43,7 @@ export function PourSheet() {
   const { plan, weights } = computed;
   const show = useShow(plan.units);
   const told = useTask(computed, tellingAll);
-  const shown = useGrowing(told?.length ?? 0, plan.steps.length > MANY_STEPS ? FEW : AT_ONCE);
+  const shown = useGrowing(told?.length ?? 0, isLarge(plan) ? FEW : AT_ONCE);
   const acts = (told ?? []).slice(0, shown);
   const whole = shown === told?.length;
   const marked = useGrowing(whole ? computed.moulds.length : 0, 1);

@@ -28,7 +28,7 @@ import { readPlanValue } from '../../src/core/exchange/planValue.ts';
 import { layPlan } from '../../src/core/fill/layPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { sheetJson } from '../../src/core/sheet/sheetJson.ts';
-import { finish } from '../../src/core/task/task.ts';
+import { finish, type Task } from '../../src/core/task/task.ts';
 import { Normals } from '../../src/core/timing/normals.ts';
 import { sampling } from '../../src/core/timing/odds.ts';
 import { Run } from '../../src/core/timing/run.ts';
@@ -260,6 +260,23 @@ describe('a pour kept by the clock', () => {
     expect(from).to.be.above(6);
     const cure = warning?.remedies?.find((r) => /as soon as it can be/.test(r.label));
     expect(codes(cure ? cure.apply(early) : early)).to.not.include('clock-breaks');
+  });
+  it('has the same remedies whether they are looked for ahead, in part, or once they are asked for', () => {
+    const straight = landAll(setClock(FIVE, { blurMm: 0 }), 'stream');
+    const early = keepAt(straight, 's2', 6);
+    const labels = (lookFor: (seeking: Task<never, void>) => void): readonly string[] => {
+      // of the same content, and another object: it is computed by itself
+      const [warning] = computePlan({ ...early, name: `${early.name} ` }, new Map()).warnings.filter(
+        (w) => w.code === 'clock-breaks',
+      );
+      if (!warning?.seeking) throw new Error('nothing is looked for');
+      lookFor(warning.seeking);
+      return (warning.remedies ?? []).map((r) => r.label);
+    };
+    const asked = labels(() => undefined);
+    expect(asked).to.have.length(2);
+    expect(labels((seeking) => finish(seeking))).to.deep.equal(asked);
+    expect(labels((seeking) => void seeking.next())).to.deep.equal(asked);
   });
   it('too late finds its jug too thick', () => {
     const until = at(timed(FIVE), 'pour:s2').pourableUntilMin ?? 0;

@@ -27,7 +27,7 @@ import { pathsOf } from '../../src/core/pattern/paths.ts';
 import { checkPlan } from '../../src/core/plan/checkPlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { potsOf, roundOf } from '../../src/core/plan/sources.ts';
-import type { Pour } from '../../src/core/plan/stepSchema.ts';
+import type { Pour, Step } from '../../src/core/plan/stepSchema.ts';
 import { finish } from '../../src/core/task/task.ts';
 import { createClient } from '../../src/workers/jobs/client.ts';
 import { inThisThread } from '../../src/workers/jobs/twin.ts';
@@ -41,6 +41,39 @@ const pourOf = (plan: Plan): Pour => {
   return found;
 };
 const roundsOf = (plan: Plan): readonly number[] => pourOf(plan).pattern!.rounds;
+
+describe('strokes of one block', () => {
+  const stroke = (id: string, pitchMm: number): Step => ({
+    id,
+    kind: 'stroke',
+    path: { kind: 'spiral', about: { xMm: 0, yMm: 0 }, pitchMm, way: 'out' },
+    end: 'thick',
+    depthMm: 20,
+  });
+  const blockWith = (...strokes: readonly Step[]) => {
+    const plan = addPattern(boxPlan([]), { at: 'wall', wall: 'left' }).plan;
+    const [{ stack, geometry }] = layPlan({ ...plan, steps: [...plan.steps, ...strokes] }).moulds;
+    const [body] = bodiesOf({ plan: { ...plan, steps: [...plan.steps, ...strokes] }, stack, geometry });
+    if (body?.kind !== 'block' || body.block.content.kind !== 'moved') throw new Error('nothing is moved');
+    const { key, moves } = body.block.content.spec;
+    return { key, ways: moves.flatMap((m) => (m.does === 'stroke' ? [m.paths] : [])) };
+  };
+
+  it('are handed on as one way where they go alike, and another way is another picture', () => {
+    const alike = blockWith(stroke('a', 10), stroke('b', 10), stroke('c', 14));
+    expect(alike.ways[1]).to.equal(alike.ways[0]);
+    expect(alike.ways[2]).not.to.deep.equal(alike.ways[0]);
+    const keys = [
+      blockWith(stroke('a', 10), stroke('b', 14)),
+      blockWith(stroke('a', 14), stroke('b', 10)),
+      blockWith(stroke('a', 10), stroke('b', 10)),
+      blockWith(stroke('a', 10)),
+      blockWith(stroke('a', 14)),
+    ].map((b) => b.key);
+    expect(new Set(keys).size).to.equal(keys.length);
+    expect(blockWith(stroke('x', 10)).key).to.equal(keys[3]);
+  });
+});
 
 describe('a round and its rounds', () => {
   const plan = addPattern(boxPlan([]), { at: 'wall', wall: 'left' }).plan;

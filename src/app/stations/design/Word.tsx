@@ -16,6 +16,9 @@ export const Word = ({ open, onMove, label, children }: WordProps) => (
     aria-label={label}
     onClick={() => onMove(!open)}
   >
-    {children} <span aria-hidden="true">▾</span>
+    {children}{' '}
+    <span aria-hidden="true" className="align-middle text-xs text-accent">
+      ▼
+    </span>
   </button>
 );

@@ -54,7 +54,9 @@ export const weighingDay = (laid: LaidPlan, happened: HappenedByPour): Task<neve
     return { day, weights: recipe && weighPlan(laid, recipe, day, happened) };
   });
 
-/** What is kept of each colorant and of each hole, one at a time: the day and its weights ask for all of it. */
+/**
+ * What is kept of each colorant and of each hole, one at a time: the day and its weights ask for all of it.
+ */
 function* measuredEach({ plan, moulds }: LaidPlan): Task<never, void> {
   for (const { nature } of plan.colorants) {
     if (nature) bendOf(nature);

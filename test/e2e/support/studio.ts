@@ -16,8 +16,8 @@ export interface Studio {
 
 /**
  * A browser on the served product, an empty profile for each test, with the demo studio or an empty shelf. A
- * test begins on the shelf with `opens`; without it nothing is open yet. After every test: no request has left
- * the machine, no page error, nothing the security policy refused.
+ * test begins on the shelf with `opens`; without it nothing is open yet. After every test: no request has
+ * left the machine, no page error, nothing the security policy refused.
  */
 export function studio({
   demo = true,

@@ -69,10 +69,13 @@ export async function limits(browser: Browser, url: string, only: string | undef
     await inStore(page, 'plans', `store.put(${JSON.stringify(record)});`);
     for (const station of PAGES) {
       tried += 1;
-      const { ms, faults } = await opened(id, station);
-      let more = Math.round(ms - (plain.get(station) ?? 0));
-      for (let again = 0; again < AGAIN && more > MOST_MS; again += 1)
-        more = Math.min(more, Math.round((await opened(id, station)).ms - (plain.get(station) ?? 0)));
+      let more = Infinity;
+      let faults: readonly string[] = [];
+      for (let time = 0; time <= AGAIN && more > MOST_MS && faults.length === 0; time += 1) {
+        const now = await opened(id, station);
+        ({ faults } = now);
+        more = Math.min(more, Math.round(now.ms - (plain.get(station) ?? 0)));
+      }
       longest = Math.max(longest, more);
       for (const fault of faults) lost.push(`${name}, ${station}: ${fault}`);
       if (more > MOST_MS) lost.push(`${name}, ${station}: held for ${more} ms more than a plain plan`);

@@ -17,9 +17,10 @@ import { isOneJug } from '../ways/ways.ts';
 import type { Step, Stroke } from '../plan/stepSchema.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { nthOf, type Block, type Body } from './body.ts';
-import { fillOf, numbering, risesOf, roughOn, wireMove } from './moves.ts';
+import { fillOf, risesOf, roughOn, wireMove } from './moves.ts';
+import { numbering } from './numbering.ts';
 import { keyOfBlock } from './blockKey.ts';
-import { pathsOf, waysIn } from './paths.ts';
+import { pathsOf } from './paths.ts';
 import { heapIn, ridgesIn } from './heaped.ts';
 import { LINE_MM, linesOn, withLines } from './lines.ts';
 import { asPouredLayer, sculpted } from './sculpted.ts';
@@ -211,13 +212,16 @@ function* movedBlock(
     : [];
   const columns = blocked.length > 0 ? room.columns : [];
   const box = planBox(room.solid);
-  const numbers = numbering();
+  const numbers = numbering<string>();
   const pull = steps.findIndex((s) => s.kind === 'pull');
   const filled = (): readonly Move[] => (columns.length > 0 ? [fillOf(plan, holes, last, numbers)] : []);
-  const waysOf = waysIn((path, free) => {
-    const paths = pathsOf(path, box, free);
-    return toLevel ? levelledPaths(paths, toLevel, sloping) : paths;
-  });
+  // strokes that go alike are handed on with one way
+  const alike = rememberedBy<readonly (readonly Spot[])[]>();
+  const waysOf = (path: Stroke['path'], free: number): readonly (readonly Spot[])[] =>
+    alike(steps, JSON.stringify([path, free]), () => {
+      const paths = pathsOf(path, box, free);
+      return toLevel ? levelledPaths(paths, toLevel, sloping) : paths;
+    });
   const movesOf = (step: Step, i: number): readonly Move[] => {
     switch (step.kind) {
       case 'pour': {

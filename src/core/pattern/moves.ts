@@ -14,26 +14,10 @@ import { plungeOf } from '../setting/plunge.ts';
 import { sinkOf } from '../setting/spike.ts';
 import type { Millimetres } from '../units/quantity.ts';
 import { holesOf, holeVolumeMl } from './hole.ts';
+import type { Numbered } from './numbering.ts';
 import { wireWay } from './wirePath.ts';
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
-
-/** Names of deposits, by the numbers they get as they come. */
-export interface Numbered {
-  readonly keys: string[];
-  readonly numberOf: (key: string) => number;
-}
-
-export function numbering(): Numbered {
-  const keys: string[] = [];
-  return {
-    keys,
-    numberOf: (key) => {
-      const known = keys.indexOf(key);
-      return known >= 0 ? known : keys.push(key) - 1;
-    },
-  };
-}
 
 /** The volume of a part that one of `times` turns in a round takes. */
 const turnMm3 = (layer: PouredLayer, part: LayerPart, times: number): number =>
@@ -72,7 +56,7 @@ export function risesOf(
   below: readonly PouredLayer[],
   box: Box,
   columns: readonly Column[],
-  { numberOf }: Numbered,
+  { numberOf }: Numbered<string>,
 ): readonly Move[] {
   const { pour } = layer;
   const roughMm = roughOn(layer, below);
@@ -165,7 +149,7 @@ export function fillOf(
   plan: Plan,
   holes: readonly PouredLayer[],
   last: PouredLayer,
-  { numberOf }: Numbered,
+  { numberOf }: Numbered<string>,
 ): Move {
   const holeMm3 = holeVolumeMl(holes) * MM3_PER_ML;
   const density = holes.at(-1)?.densityGMl ?? 1;

@@ -79,17 +79,6 @@ const known = rememberedBy<readonly Path[]>();
 export const pathsOf = (path: StickPath, whole: Box, free: number): readonly Path[] =>
   known(path, JSON.stringify([whole, free]), () => drawnPaths(path, whole, free));
 
-/** The ways of strokes in one block, once for all strokes that go alike: they are handed on as one. */
-export function waysIn(drawn: (path: StickPath, free: number) => readonly Path[]): typeof drawn {
-  const known = new Map<string, readonly Path[]>();
-  return (path, free) => {
-    const alike = JSON.stringify([path, free]);
-    const ways = known.get(alike) ?? drawn(path, free);
-    known.set(alike, ways);
-    return ways;
-  };
-}
-
 function drawnPaths(path: StickPath, whole: Box, free: number): readonly Path[] {
   const box: Box = {
     x0: whole.x0 + OFF_WALL,

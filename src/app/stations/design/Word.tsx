@@ -16,9 +16,6 @@ export const Word = ({ open, onMove, label, children }: WordProps) => (
     aria-label={label}
     onClick={() => onMove(!open)}
   >
-    {children}{' '}
-    <span aria-hidden="true" className="align-middle text-xs text-accent">
-      ▼
-    </span>
+    {children}
   </button>
 );

@@ -382,6 +382,27 @@ describe('moulds of every kind', () => {
       .waitFor();
   });
 
+  it('keeps what is typed also where it is still being worked out', async () => {
+    const page = s.page();
+    await unfold(page, 'My moulds');
+    const session = await page.context().newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 20 });
+    const keep = page.getByRole('button', { name: 'Keep this mould' });
+    await keep.evaluate((it) => {
+      const length = [...document.querySelectorAll('label')].find((l) => l.textContent === 'Length')!.control!;
+      length.focus();
+      (length as HTMLInputElement).select();
+      document.execCommand('insertText', false, '300 mm');
+      it.click();
+    });
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: /^Export/ }).click(),
+    ]);
+    expect(readFileSync(await download.path(), 'utf8')).to.match(/"lengthMm": ?300/);
+  });
+
   it('fills several moulds alike from one batch', async () => {
     const page = s.page();
     await type(page, 'Moulds filled alike from this batch', '2');

@@ -112,11 +112,14 @@ export async function type(page: Page, label: string | RegExp, text: string): Pr
   await field.blur();
 }
 
-export const fieldValue = (page: Page, label: string | RegExp): Promise<string> =>
-  page
+/** What a field says once the page shows the plan as it is: a slow machine works it out in turns. */
+export async function fieldValue(page: Page, label: string | RegExp): Promise<string> {
+  await page.getByText('working it out…').waitFor({ state: 'detached' });
+  return page
     .getByRole('textbox', { name: label, exact: typeof label === 'string' })
     .first()
     .inputValue();
+}
 
 /**
  * Which of axe-core's rules are asked for: contrast costs most of the time and depends on the theme alone.

@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { afterwards } from '../../../core/clock/afterwards.ts';
 import { calendarOf, later, type LocalTime } from '../../../core/exchange/calendar.ts';
 import { formatMinutes } from '../../../core/units/format.ts';
+import { ButtonOfNow } from '../../parts/ButtonOfNow.tsx';
 import { Fact } from '../../parts/Fact.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
 import { Group } from '../../parts/Station.tsx';
 import { usePlan, usePresent } from '../../parts/usePlan.ts';
 import { FinishChoices } from '../design/FinishChoices.tsx';
-import { Button } from '../../kit/Button.tsx';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
@@ -94,9 +94,9 @@ export function AfterPage() {
           drags, too late it cracks. Gloves until it is cured.
         </p>
         <div>
-          <Button tone="primary" disabled={!start} onClick={save}>
+          <ButtonOfNow tone="primary" disabled={!start} onPress={save}>
             Save as a calendar, with reminders
-          </Button>
+          </ButtonOfNow>
         </div>
         {fault !== undefined && (
           <p role="alert" className="text-sm text-error">

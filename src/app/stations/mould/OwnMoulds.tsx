@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { mouldFileName, readMouldFile, writeMouldFile } from '../../../core/exchange/mouldFile.ts';
 import type { Mould } from '../../../core/mould/schema.ts';
 import { mouldKeeper } from '../../../store/keeping/library.ts';
+import { ButtonOfNow } from '../../parts/ButtonOfNow.tsx';
 import { AskReplace } from '../../parts/AskReplace.tsx';
 import { FilePicker } from '../../parts/FilePicker.tsx';
 import { Refused } from '../../parts/Refused.tsx';
@@ -10,7 +11,6 @@ import { useFileTaken } from '../../parts/useFileTaken.ts';
 import { saveFile } from '../../parts/saveFile.ts';
 import { useBench } from '../../parts/usePlan.ts';
 import { useOwnMoulds } from './useOwnMoulds.ts';
-import { Button } from '../../kit/Button.tsx';
 import { IconButton } from '../../kit/IconButton.tsx';
 
 /** The library of one's own moulds: keep this one, take in and give out mould files. */
@@ -30,9 +30,9 @@ export function OwnMoulds() {
   return (
     <>
       <div className="flex flex-wrap gap-2">
-        <Button onClick={() => keep(plan.mould)}>
+        <ButtonOfNow onPress={() => keep(plan.mould)}>
           {known ? `Keep the change to “${plan.mould.name}”` : 'Keep this mould'}
-        </Button>
+        </ButtonOfNow>
         <FilePicker label="Mould file" accept=".json,application/json" onFile={bring}>
           Import a mould
         </FilePicker>

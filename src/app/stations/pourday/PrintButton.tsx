@@ -1,14 +1,10 @@
 import { Printer } from 'lucide-react';
-import { selectBehind } from '../../../store/computed.ts';
-import { useAppSelector } from '../../../store/store.ts';
-import { Button } from '../../kit/Button.tsx';
+import { ButtonOfNow } from '../../parts/ButtonOfNow.tsx';
 
-/** What is older than the plan is not put on paper. */
 export function PrintButton() {
-  const behind = useAppSelector(selectBehind);
   return (
-    <Button icon={Printer} size="full" className="no-print" disabled={behind} onClick={() => print()}>
+    <ButtonOfNow icon={Printer} size="full" className="no-print" onPress={() => print()}>
       Print
-    </Button>
+    </ButtonOfNow>
   );
 }

@@ -3,9 +3,9 @@ import type { MouldFacts } from '../../../core/advice/facts.ts';
 import { mouldNames } from '../../../core/plan/moulds.ts';
 import { wallMarksSvg } from '../../../core/exchange/wallMarks.ts';
 import { fileStem, planFileName } from '../../../core/exchange/writePlan.ts';
+import { ButtonOfNow } from '../../parts/ButtonOfNow.tsx';
 import { usePresent } from '../../parts/usePlan.ts';
 import { saveFile } from '../../parts/saveFile.ts';
-import { Button } from '../../kit/Button.tsx';
 
 /** Strips to tape to the walls, in true size on paper, with the mark that each pour comes up to. */
 export function WallMarks({ of }: { readonly of: MouldFacts }) {
@@ -18,13 +18,13 @@ export function WallMarks({ of }: { readonly of: MouldFacts }) {
     <section aria-label={title} className="grid gap-2 break-inside-avoid">
       <div className="flex items-center justify-between gap-3">
         <h3 className="text-base text-accent print:text-black">{title}</h3>
-        <Button
+        <ButtonOfNow
           icon={Download}
           className="no-print"
-          onClick={() => saveFile(planFileName(plan).replace('.dripline.json', file), svg, 'image/svg+xml')}
+          onPress={() => saveFile(planFileName(plan).replace('.dripline.json', file), svg, 'image/svg+xml')}
         >
           Save as SVG
-        </Button>
+        </ButtonOfNow>
       </div>
       <p className="quiet text-sm print:text-black">
         Print at 100 %, cut out, and tape each strip to the middle of its wall, its foot on the lined floor.

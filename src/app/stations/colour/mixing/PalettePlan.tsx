@@ -3,11 +3,11 @@ import { fileStem } from '../../../../core/exchange/writePlan.ts';
 import { writeGpl, writePaletteFile, type Palette } from '../../../../core/exchange/palette.ts';
 import { isFrom } from '../../../../core/plan/sources.ts';
 import { NO_COLOUR } from '../../../parts/ink.ts';
+import { ButtonOfNow } from '../../../parts/ButtonOfNow.tsx';
 import { PaletteImport } from '../../../parts/colour/PaletteImport.tsx';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { Group } from '../../../parts/Station.tsx';
 import { useColours, usePlan, usePresent } from '../../../parts/usePlan.ts';
-import { Button } from '../../../kit/Button.tsx';
 
 /** The colours of this plan as a palette for other programs, and palettes taken in. */
 export function PalettePlan() {
@@ -28,17 +28,17 @@ export function PalettePlan() {
   return (
     <Group title="Palette">
       <div className="flex flex-wrap items-center gap-2">
-        <Button icon={Download} onClick={() => saveFile(`${stem}.gpl`, writeGpl(palette), 'text/plain')}>
+        <ButtonOfNow icon={Download} onPress={() => saveFile(`${stem}.gpl`, writeGpl(palette), 'text/plain')}>
           Palette, .gpl
-        </Button>
-        <Button
+        </ButtonOfNow>
+        <ButtonOfNow
           icon={Download}
-          onClick={() =>
+          onPress={() =>
             saveFile(`${stem}.dripline-palette.json`, writePaletteFile(palette), 'application/json')
           }
         >
           JSON
-        </Button>
+        </ButtonOfNow>
         <PaletteImport />
       </div>
     </Group>

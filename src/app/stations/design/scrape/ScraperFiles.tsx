@@ -8,12 +8,12 @@ import { scraperSvg } from '../../../../core/exchange/scraper/writeSvg.ts';
 import { planFileName } from '../../../../core/exchange/writePlan.ts';
 import type { ScaledLayer } from '../../../../core/weigh/scaled.ts';
 import type { Scrape } from '../../../../core/plan/stepSchema.ts';
+import { ButtonOfNow } from '../../../parts/ButtonOfNow.tsx';
 import { FilePicker } from '../../../parts/FilePicker.tsx';
 import { Refused } from '../../../parts/Refused.tsx';
 import { useFileTaken } from '../../../parts/useFileTaken.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { useBench, usePresent } from '../../../parts/usePlan.ts';
-import { Button } from '../../../kit/Button.tsx';
 
 interface ScraperFilesProps {
   readonly scrape: Scrape;
@@ -47,9 +47,9 @@ export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: Scraper
         </FilePicker>
         {plate && (
           <>
-            <Button
+            <ButtonOfNow
               icon={Download}
-              onClick={() =>
+              onPress={() =>
                 saveFile(
                   fileName('svg'),
                   scraperSvg(plate, `${plan.name}, scraper of pour ${nth + 1}`),
@@ -58,10 +58,13 @@ export function ScraperFiles({ scrape, layer: { room, scraping, nth } }: Scraper
               }
             >
               To cut out, SVG
-            </Button>
-            <Button icon={Download} onClick={() => saveFile(fileName('stl'), scraperStl(plate), 'model/stl')}>
+            </ButtonOfNow>
+            <ButtonOfNow
+              icon={Download}
+              onPress={() => saveFile(fileName('stl'), scraperStl(plate), 'model/stl')}
+            >
               To print, STL
-            </Button>
+            </ButtonOfNow>
           </>
         )}
       </div>

@@ -386,14 +386,13 @@ describe('moulds of every kind', () => {
     const page = s.page();
     await unfold(page, 'My moulds');
     const session = await page.context().newCDPSession(page);
-    await session.send('Emulation.setCPUThrottlingRate', { rate: 20 });
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 80 });
     const keep = page.getByRole('button', { name: 'Keep this mould' });
     await keep.evaluate((it) => {
       const length = [...document.querySelectorAll('label')].find((l) => l.textContent === 'Length')!.control!;
-      length.focus();
-      (length as HTMLInputElement).select();
-      document.execCommand('insertText', false, '300 mm');
-      it.click();
+      Reflect.set(HTMLInputElement.prototype, 'value', '300 mm', length);
+      length.dispatchEvent(new Event('input', { bubbles: true }));
+      (it as HTMLElement).click();
     });
     await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
     const [download] = await Promise.all([

@@ -155,7 +155,7 @@ export function DripLine() {
   return (
     <nav
       aria-label="Drip line: the pours in order"
-      className="no-print rule relative overflow-x-auto overflow-y-hidden border-t bg-base-100 px-8 pt-6 max-sm:pt-5 short:pt-4 away:hidden"
+      className="no-print rule relative overflow-x-auto overflow-y-hidden border-t bg-base-100 px-8 pt-6 max-sm:pt-5 short:pt-2.5 away:hidden"
     >
       <Introduction of="drops" className="-mt-3 mb-4" />
       <DndContext
@@ -164,7 +164,7 @@ export function DripLine() {
         accessibility={{ screenReaderInstructions: { draggable: '' }, announcements }}
       >
         <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
-          <ol className="relative flex min-h-30 min-w-max max-sm:min-h-17 short:min-h-10 items-start gap-4 border-t-2 border-base-content">
+          <ol className="relative flex min-h-30 min-w-max max-sm:min-h-17 short:min-h-9 items-start gap-4 border-t-2 border-base-content">
             {plan.steps.length === 0 && !follows && (
               <li className="relative flex-1">
                 <AddHere after="" gap={undefined} first asked={asked !== undefined} onAsk={setAsked} />

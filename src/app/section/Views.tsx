@@ -58,7 +58,7 @@ export function Views({ editable, timed }: { readonly editable: boolean; readonl
               key={v.view}
               type="button"
               aria-pressed={v.view === view}
-              className={`cursor-pointer shrink-0 rounded-field px-2.5 py-1 ${v.view === view ? 'font-heading text-lg font-bold' : 'quiet text-sm hover:underline'}`}
+              className={`cursor-pointer shrink-0 rounded-field px-2.5 py-1 short:px-1.5 ${v.view === view ? 'font-heading text-lg font-bold' : 'quiet text-sm hover:underline'}`}
               onClick={() => dispatch(viewShown(v.view))}
             >
               {v.label}

@@ -1,9 +1,11 @@
 import { settled } from '../core/edit/settled.ts';
 import { readPlanValue } from '../core/exchange/planValue.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
-import type { Fault, Result } from '../core/result/result.ts';
+import { ontoNow } from '../core/edit/ontoNow.ts';
+import { ok, type Fault, type Result } from '../core/result/result.ts';
 import type { Gesture } from './gesture.ts';
-import { gestureTakenBack, planEdited, rested, startOf } from './planSlice.ts';
+import { selectWork } from './computed.ts';
+import { gestureTakenBack, isFromBefore, planEdited, rested, startOf } from './planSlice.ts';
 import type { AppDispatch, RootState } from './store.ts';
 
 /** So long what is dragged stands still before everything is worked out, ms. */
@@ -21,8 +23,14 @@ function restsSoon(gesture: Gesture, dispatch: AppDispatch): void {
   standing = setTimeout(rest, STANDS_MS);
 }
 
+function madeTo(plan: Plan, edit: (plan: Plan) => Plan | Result<Plan>): Result<Plan> {
+  const outcome = edit(plan);
+  return 'ok' in outcome ? outcome : ok(outcome);
+}
+
 /**
- * Apply an edit to the open plan. An edit that says why it cannot be, or that would make an invalid plan,
+ * Apply an edit to the open plan. Where the page shows it as it was some edits ago, because it is still being
+ * worked out, what was changed since is kept. An edit that says why it cannot be, or that would make an invalid plan,
  * comes back as its first fault, for the field to show, and changes nothing. With a gesture it starts from
  * the plan as it was when that gesture began; refused, the gesture's earlier edits are taken back too.
  */
@@ -36,12 +44,16 @@ export const editPlan =
     const takeBack = (): void => {
       if (id !== null && gesture?.builds === 'from-start') dispatch(gestureTakenBack(id));
     };
-    const outcome = edit(plan);
-    if ('ok' in outcome && !outcome.ok) {
+    const shown = selectWork(getState());
+    const meant = shown && isFromBefore(history, id, shown) ? madeTo(shown, edit) : undefined;
+    const outcome = madeTo(plan, edit);
+    if (!outcome.ok) {
       takeBack();
       return outcome.fault;
     }
-    const edited = 'ok' in outcome ? outcome.value : outcome;
+    const madeToNow = outcome.value;
+    const edited =
+      shown && meant?.ok ? ontoNow({ shown, madeToShown: meant.value, now: plan, madeToNow }) : madeToNow;
     if (edited === plan) {
       takeBack();
       return undefined;

@@ -117,5 +117,13 @@ function worked(state: Work, action: UnknownAction): Work {
 }
 
 /** The plan that an edit of this gesture starts from: as it was when the gesture began. */
-export const startOf = (state: Work, gesture: string | null): Plan | null =>
-  gesture !== null && state.gesture?.id === gesture ? state.gesture.before.present : state.present;
+export const startOf = (state: Work, gesture: string | null): Plan | null => beforeOf(state, gesture).present;
+
+const beforeOf = (state: Work, gesture: string | null): Moment =>
+  gesture !== null && state.gesture?.id === gesture ? state.gesture.before : state;
+
+/** A plan that was on screen before this gesture, or this single edit, began, and is not where it began. */
+export function isFromBefore(state: Work, gesture: string | null, plan: Plan): boolean {
+  const { past, present, future } = beforeOf(state, gesture);
+  return plan !== present && (past.includes(plan) || future.includes(plan));
+}

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
-import { saved, studio, type, unfold, openPot } from './support/studio.ts';
+import { openPot, saved, studio, type, unfold, workedOut } from './support/studio.ts';
 
 /** The card of one thing that is stirred in. */
 const card = (page: Page, name: string): Locator => page.getByRole('listitem', { name, exact: true });
@@ -35,6 +35,7 @@ describe('what goes into some pots alone', () => {
     await page.getByRole('button', { name: 'Add another' }).click();
     const second = card(page, 'Fragrance');
     await second.getByLabel('into').selectOption({ label: 'some pots' });
+    await workedOut(page);
     // named pots get it once they are apart
     expect(await second.getByLabel('when').inputValue()).to.equal('trace');
     await second.getByLabel('Certificate limit, of the bar').fill('1');
@@ -76,6 +77,7 @@ describe('what goes into some pots alone', () => {
     const clay = card(page, 'Kaolin clay');
     expect(await clay.getByLabel('when').inputValue()).to.equal('oils');
     await clay.getByLabel('into').selectOption({ label: 'some pots' });
+    await workedOut(page);
     expect(await clay.getByLabel('when').inputValue()).to.equal('colour');
     await unfold(page, 'Lye and water');
     await type(page, 'Superfat', '5');

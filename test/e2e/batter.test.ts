@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { fieldValue, studio, type, unfold } from './support/studio.ts';
+import { factOf, fieldValue, studio, type, unfold } from './support/studio.ts';
 
 describe('the batter station', () => {
   const s = studio();
@@ -41,8 +41,7 @@ describe('the batter station', () => {
 
   it('says the same water in all three schools', async () => {
     const page = s.page();
-    const facts = (name: string) =>
-      page.locator('dl > div').filter({ hasText: name }).locator('dd').innerText();
+    const facts = (name: string) => factOf(page, name);
     expect(await facts('as water : lye')).to.equal('2.33 : 1');
     expect(await facts('as % of oils')).to.equal('33.1 %');
     await page.getByLabel('Water said as').first().selectOption('water-to-lye');

@@ -5,7 +5,7 @@ import { writePlanFile } from '../../src/core/exchange/writePlan.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { ombrePlan, starter } from '../support/colours.ts';
 import { boxPlan, rest } from '../support/plans.ts';
-import { saved, studio, type } from './support/studio.ts';
+import { saved, studio, type, workedOut } from './support/studio.ts';
 
 /** Deep colours, each gram in 8 ml of oil. */
 const { id, name, nature } = starter('heather');
@@ -86,6 +86,7 @@ describe('what would be caustic', () => {
       .getByRole('combobox', { name: 'Add an oil' })
       .selectOption({ label: 'Olive oil, another lot' });
     const rows = page.getByRole('row', { name: /^Olive oil/ });
+    await workedOut(page);
     expect(await rows.count()).to.equal(2);
     await rows.nth(1).getByRole('textbox', { name: 'Share of Olive oil' }).fill('15');
     await rows.nth(1).getByRole('textbox', { name: 'Saponification value of Olive oil' }).fill('195');

@@ -2,7 +2,15 @@ import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import ICAL from 'ical.js';
 import type { Page } from 'playwright-core';
-import { fieldValue, saved, seriousFaults, studio, type as typeIn, unfold } from './support/studio.ts';
+import {
+  fieldValue,
+  saved,
+  seriousFaults,
+  studio,
+  type as typeIn,
+  unfold,
+  workedOut,
+} from './support/studio.ts';
 
 const clockTo = async (page: Page, name: string): Promise<void> => {
   await page.getByRole('navigation', { name: 'Clock' }).getByRole('link', { name }).click();
@@ -10,6 +18,7 @@ const clockTo = async (page: Page, name: string): Promise<void> => {
 
 /** Of a hundred times, how often it holds, once that is worked out for the plan as it is. */
 const holds = async (page: Page): Promise<number> => {
+  await workedOut(page);
   await page.locator('main p.text-3xl:not(.opacity-50)', { hasText: 'of 100' }).waitFor();
   const words = (await page.locator('main p.text-3xl').innerText()).replace('holds ', '');
   if (words.startsWith('under')) return 0;
@@ -19,8 +28,10 @@ const holds = async (page: Page): Promise<number> => {
 const pourOf = (page: Page, nth: number) =>
   page.getByRole('slider', { name: new RegExp(`^Pour ${nth} \\(`) });
 
-const minuteOf = async (page: Page, nth: number): Promise<number> =>
-  Number(await pourOf(page, nth).getAttribute('aria-valuenow'));
+const minuteOf = async (page: Page, nth: number): Promise<number> => {
+  await workedOut(page);
+  return Number(await pourOf(page, nth).getAttribute('aria-valuenow'));
+};
 
 describe('the clock in the browser', () => {
   const at = studio();

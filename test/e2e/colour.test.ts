@@ -10,13 +10,15 @@ import { readBatchFile, writeBatchFile } from '../../src/core/exchange/batchFile
 import { more } from './support/line.ts';
 import { storedIn, storedPlan } from './support/stored.ts';
 import { halves } from './support/png.ts';
-import { choose, fieldValue, openPot, saved, studio, type, unfold } from './support/studio.ts';
+import { choose, fieldValue, openPot, saved, studio, type, unfold, workedOut } from './support/studio.ts';
 
 /** Colours of the layers as the section draws them, in the order they are poured. */
-const drawn = (page: Page): Promise<string[]> =>
-  page
+async function drawn(page: Page): Promise<string[]> {
+  await workedOut(page);
+  return page
     .locator('svg[role=group] g.cursor-pointer > path:first-child')
     .evaluateAll((list) => list.map((p) => p.getAttribute('fill') ?? '').filter((f) => f.startsWith('#')));
+}
 
 const stepsOf = (hexes: readonly string[]): number[] =>
   hexes.slice(1).map((hex, i) => difference(labOfHex(hexes[i]!), labOfHex(hex)));
@@ -325,6 +327,7 @@ describe('an ombre', () => {
   it('is on the pour sheet: what to stir in before each pass', async () => {
     const page = s.page();
     await s.go('/plan/demo-heather-on-peat/pour-day');
+    await workedOut(page);
     expect(await page.getByText(/^Stir into pot B, Heather, which holds/).count()).to.be.at.least(4);
     await page
       .getByText(/Heather mica, dispersed \(0\.\d+ g of powder\)/)

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { pictureOf, sharp } from './support/pictures.ts';
-import { saved, seriousFaults, studio, type as typeIn, unfold } from './support/studio.ts';
+import { saved, seriousFaults, studio, type as typeIn, unfold, workedOut } from './support/studio.ts';
 
 const fieldIn = (page: Page, column: string, label: string) =>
   page.getByRole('group', { name: column, exact: true }).getByLabel(label, { exact: true });
@@ -10,6 +10,7 @@ async function enter(page: Page, column: string, label: string, text: string): P
   const field = fieldIn(page, column, label);
   await field.fill(text);
   await field.press('Enter');
+  await workedOut(page);
 }
 
 describe('several columns in the browser', () => {
@@ -40,6 +41,7 @@ describe('several columns in the browser', () => {
     await turn.focus();
     await turn.press('Shift+ArrowLeft');
     await page.getByRole('button', { name: 'Column 2 is turned 10°: arrow keys turn it' }).waitFor();
+    await workedOut(page);
     expect(await fieldIn(page, 'Column 2', 'Turned').inputValue()).to.equal('10 °');
     const arm = (await turn.locator('circle').last().boundingBox())!;
     await page.mouse.move(arm.x + arm.width / 2, arm.y + arm.height / 2);

@@ -1,14 +1,14 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { more, put } from './support/line.ts';
-import { fieldValue, studio, type } from './support/studio.ts';
+import { fieldValue, studio, type, workedOut } from './support/studio.ts';
 
 const drops = (page: Page) =>
   page.getByRole('navigation', { name: /Drip line/ }).getByRole('button', { name: /^Pour / });
-const dropNames = async (page: Page): Promise<string[]> =>
-  (await drops(page).all()).length === 0
-    ? []
-    : drops(page).evaluateAll((list) => list.map((b) => b.getAttribute('aria-label') ?? ''));
+const dropNames = async (page: Page): Promise<string[]> => {
+  await workedOut(page);
+  return drops(page).evaluateAll((list) => list.map((b) => b.getAttribute('aria-label') ?? ''));
+};
 const letters = async (page: Page): Promise<string> =>
   (await dropNames(page)).map((n) => /: ([A-Z]\d?),/.exec(n)?.[1] ?? '?').join('');
 

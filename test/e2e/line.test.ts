@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
 import { put } from './support/line.ts';
-import { saved, seriousFaults, studio } from './support/studio.ts';
+import { saved, seriousFaults, studio, workedOut } from './support/studio.ts';
 
 /** What can be put on the line, and the card that is then open: everything that the panel once offered. */
 const ACTS: readonly (readonly [thing: string, way: string | undefined, card: RegExp])[] = [
@@ -21,8 +21,12 @@ const ACTS: readonly (readonly [thing: string, way: string | undefined, card: Re
 
 const onLine = (page: Page): Locator => page.locator('[data-on-line]');
 
-const words = (page: Page): Promise<readonly string[]> =>
-  onLine(page).evaluateAll((those) => those.map((t) => (t.getAttribute('aria-label') ?? '').split(':')[0]!));
+const words = async (page: Page): Promise<readonly string[]> => {
+  await workedOut(page);
+  return onLine(page).evaluateAll((those) =>
+    those.map((t) => (t.getAttribute('aria-label') ?? '').split(':')[0]!),
+  );
+};
 
 /** Something is dragged until it lies over something else, and let go. */
 async function drag(page: Page, what: Locator, over: Locator): Promise<void> {
@@ -65,6 +69,7 @@ async function addByKeys(page: Page, after: string, acts: typeof ACTS): Promise<
     await page.getByRole('main').getByRole('region', { name: card }).waitFor();
     expect(await onLine(page).count(), thing).to.be.above(before);
     await page.getByRole('button', { name: 'Undo' }).click();
+    await workedOut(page);
     expect(await onLine(page).count(), thing).to.equal(before);
   }
 }

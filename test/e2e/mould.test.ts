@@ -1,11 +1,10 @@
 import { expect } from 'chai';
-import { choose, fieldValue, studio, type } from './support/studio.ts';
+import { choose, factOf, fieldValue, studio, type } from './support/studio.ts';
 
 describe('the mould station', () => {
   const s = studio();
   beforeEach(() => s.go('/plan/demo-slate-beds/mould'));
-  const fact = (name: string | RegExp) =>
-    s.page().locator('dl > div').filter({ hasText: name }).locator('dd').first().innerText();
+  const fact = (name: string | RegExp) => factOf(s.page(), name);
 
   it('takes a starter mould and shows its volume beside the rule of thumb', async () => {
     const page = s.page();

@@ -3,13 +3,14 @@ import type { Locator } from 'playwright-core';
 import { more, put } from './support/line.ts';
 import { pictureOf, sharp } from './support/pictures.ts';
 import {
-  type as typeIn,
   choose,
   fieldValue,
   saved,
   seriousFaults,
   studio,
+  type as typeIn,
   unfold,
+  workedOut,
 } from './support/studio.ts';
 
 /** The colours of a canvas, so many pixels of each, most first. */
@@ -409,6 +410,7 @@ describe('scraped layers in the browser', () => {
     await point.press('ArrowUp');
     const many = await page.getByRole('button', { name: /^Point \d+ of the edge/ }).count();
     await page.getByRole('button', { name: /^Point 3 of the edge/ }).press('Delete');
+    await workedOut(page);
     expect(await page.getByRole('button', { name: /^Point \d+ of the edge/ }).count()).to.equal(many - 1);
     const bring = (name: string, text: string): Promise<void> =>
       page

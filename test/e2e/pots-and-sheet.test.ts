@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { choose, openPot, seriousFaults, studio, type, unfold } from './support/studio.ts';
+import { choose, factOf, openPot, seriousFaults, studio, type, unfold, workedOut } from './support/studio.ts';
 
 const grams = (text: string): number => Number(text.replace(/[^\d.]/g, ''));
 
@@ -30,6 +30,7 @@ describe('pots, pour sheet and cut', () => {
     await unfold(page, 'More');
     await pot.getByLabel('Share poured').fill('30 %');
     await pot.getByLabel('Share poured').blur();
+    await workedOut(page);
     expect(await pot.getByLabel('Share poured').inputValue()).to.equal('30 %');
   });
 
@@ -171,8 +172,7 @@ describe('pots, pour sheet and cut', () => {
   it('counts bars with kerf, trims and remainder, and offers thicknesses that leave nothing over', async () => {
     const page = s.page();
     await s.go('/plan/demo-slate-beds/cut');
-    const fact = (name: string) =>
-      page.locator('dl > div').filter({ hasText: name }).locator('dd').first().innerText();
+    const fact = (name: string) => factOf(page, name);
     expect(await fact('Bars')).to.equal('9 bars');
     await type(page, 'Thickness', '30 mm');
     // 249 - 12 = 237 = 7 x 30 + 6 x 0.5 + 24

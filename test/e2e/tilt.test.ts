@@ -3,7 +3,7 @@ import { decode } from 'fast-png';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { openTilt } from './support/line.ts';
-import { choose, fieldValue, saved, studio, type, unfold } from './support/studio.ts';
+import { choose, factOf, fieldValue, saved, studio, type, unfold, workedOut } from './support/studio.ts';
 
 const drop = (page: Page, nth: number) => page.getByRole('button', { name: new RegExp(`^Pour ${nth}:`) });
 
@@ -45,6 +45,7 @@ describe('slanted layers', () => {
     await drop(page, 2).click();
     expect(await fieldValue(page, 'Stood for')).to.equal('9 min');
     await page.getByLabel('Laid on').selectOption('bears');
+    await workedOut(page);
     expect(await page.getByRole('button', { name: /^wait 9 min/ }).count()).to.equal(0);
     // the last thing that turns the mould is taken out: it ends propped, and that is said at what is last now
     const tilts = page.getByRole('button', { name: /: how the mould stands/ });
@@ -115,6 +116,7 @@ describe('slanted layers', () => {
     const page = s.page();
     await page.getByText('Slants', { exact: true }).click();
     await page.getByRole('button', { name: 'All level' }).click();
+    await workedOut(page);
     expect(await page.getByText('6 pours', { exact: true }).count()).to.equal(1);
     await page.getByRole('button', { name: 'Zigzag' }).click();
     await page.getByText('6 pours, 6 tilts').waitFor();
@@ -312,7 +314,7 @@ describe('prop first', () => {
 describe('moulds of every kind', () => {
   const s = studio();
   beforeEach(() => s.go('/plan/demo-slate-beds/mould'));
-  const rim = () => s.page().locator('dl > div').filter({ hasText: 'To the rim' }).locator('dd').innerText();
+  const rim = () => factOf(s.page(), 'To the rim');
 
   it('draws and measures each shape', async () => {
     const page = s.page();
@@ -389,9 +391,15 @@ describe('moulds of every kind', () => {
     await session.send('Emulation.setCPUThrottlingRate', { rate: 80 });
     const keep = page.getByRole('button', { name: 'Keep this mould' });
     await keep.evaluate((it) => {
-      const length = [...document.querySelectorAll('label')].find((l) => l.textContent === 'Length')!.control!;
-      Reflect.set(HTMLInputElement.prototype, 'value', '300 mm', length);
-      length.dispatchEvent(new Event('input', { bubbles: true }));
+      for (const [name, text] of [
+        ['Length', '300 mm'],
+        ['Width', '85 mm'],
+      ]) {
+        const field = [...document.querySelectorAll('label')].find((l) => l.textContent === name)!.control!;
+        field.focus();
+        Reflect.set(HTMLInputElement.prototype, 'value', text, field);
+        field.dispatchEvent(new Event('input', { bubbles: true }));
+      }
       (it as HTMLElement).click();
     });
     await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
@@ -399,7 +407,9 @@ describe('moulds of every kind', () => {
       page.waitForEvent('download'),
       page.getByRole('button', { name: /^Export/ }).click(),
     ]);
-    expect(readFileSync(await download.path(), 'utf8')).to.match(/"lengthMm": ?300/);
+    expect(readFileSync(await download.path(), 'utf8'))
+      .to.match(/"lengthMm": ?300/)
+      .and.to.match(/"widthMm": ?85/);
   });
 
   it('fills several moulds alike from one batch', async () => {

@@ -6,7 +6,7 @@ import type { ScaledLayer } from '../weigh/scaled.ts';
 import { isIn, edgesOf } from '../flow/outline.ts';
 import { slice } from '../geometry/clip.ts';
 import { formatLength, formatMass, formatShort } from '../units/format.ts';
-import { roundsOf } from '../weigh/rounds.ts';
+import { turnsOf } from '../weigh/rounds.ts';
 import { setAt } from '../pattern/depthAt.ts';
 import { columnsIn } from '../mould/column.ts';
 import { sinkOf, stageToSink } from '../setting/spike.ts';
@@ -72,14 +72,13 @@ function placeWarnings(facts: Facts, layer: PouredLayer): Warning[] {
 function smallTurns({ plan }: Facts, layer: ScaledLayer): Warning[] {
   const { pour } = layer;
   const step = plan.units.scaleStepG;
-  const massOf = new Map(layer.parts.map((p) => [p.pot.id, p.pouredG] as const));
   const parts = pour.pattern?.rounds ?? [];
   const all = parts.reduce((s, p) => s + p, 0);
-  const turns = roundsOf(pour, (pot) => massOf.get(pot) ?? 0, step);
+  const turns = turnsOf(pour);
   const least = parts.reduce((at, p, i) => (p < (parts[at] ?? p) ? i : at), 0);
   const smallest = Math.min(
     ...layer.parts.map(({ pot, pouredG: massG }) => {
-      const times = turns[least]?.filter((t) => t.pot === pot.id).length ?? 1;
+      const times = turns.filter((t) => t === pot.id).length;
       return (massG * (parts[least] ?? 0)) / all / Math.max(1, times);
     }),
   );

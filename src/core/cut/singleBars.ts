@@ -65,13 +65,12 @@ const FAR = 1e6;
 /** Every bar of one mould: piece by piece, from the near end or the foot, each place from the left. */
 export function singleBars(facts: Cutting): readonly SingleBar[] {
   const { cut, geometry, stack } = facts;
-  const planed = planedLayers(stack.layers, cut);
+  const planed = once(() => planedLayers(stack.layers, cut));
   const ofPiece = new Map(cut.pieces.map((piece) => [piece, cut.bars.filter((b) => b.piece === piece)]));
   const all = cut.bars.flatMap((place): Placed[] => {
     const { piece } = place;
     const own = ofPiece.get(piece) ?? [];
     const room = geometry.rooms[piece.room];
-    const layers = planed.filter((l) => l.room === room);
     const { strips, stripMm: widthMm, slice } = place;
     const upright = slice?.by === 'lengthwise' ? slice : undefined;
     const kerfMm = strips > 1 ? (piece.widthMm - strips * widthMm) / (strips - 1) : 0;
@@ -84,6 +83,7 @@ export function singleBars(facts: Cutting): readonly SingleBar[] {
     const tos = lefts.map((left, i) => (i === last && (upright?.last ?? true) ? FAR : left + widthMm));
     const shares = once((): readonly number[] => {
       if (last === 0) return [1];
+      const layers = planed().filter((l) => l.room === room);
       const slices = slicesOf(layers, place);
       const masses = froms.map((from, i) => inStrip(slices, from, tos[i] ?? FAR));
       const sum = masses.reduce((a, b) => a + b, 0);

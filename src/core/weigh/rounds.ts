@@ -16,14 +16,17 @@ export interface Turn {
 
 export type Round = readonly Turn[];
 
+/** The pots of a round, in the order of their turns: into one jug each goes once, with all of its parts. */
+export const turnsOf = (pour: Pour): readonly PotId[] =>
+  pour.pattern && isOneJug(pour.pattern.place) ? potsOf(pour) : roundOf(pour);
+
 /**
  * What a pour takes of each pot, `massOf` g, dealt out over its rounds, at the scale's step. What was poured
  * by the end of each turn is rounded, not the turn: so that nothing is lost or made up, and the last turn
  * ends at all there is.
  */
 export function roundsOf(pour: Pour, massOf: (pot: PotId) => Grams, stepG: Grams): readonly Round[] {
-  // into one jug each pot goes once, with all of its parts
-  const order = pour.pattern && isOneJug(pour.pattern.place) ? potsOf(pour) : roundOf(pour);
+  const order = turnsOf(pour);
   const parts = pour.pattern?.rounds ?? [1];
   const all = parts.reduce((s, p) => s + p, 0);
   const times = new Map<PotId, number>();

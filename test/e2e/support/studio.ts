@@ -83,6 +83,13 @@ export function studio({
 export const saved = (page: Page): Promise<void> =>
   page.getByRole('status').getByText('saved', { exact: true }).waitFor();
 
+/** The page shows the plan as it is, and all of its sheet: a slow machine works them out in turns. */
+export const workedOut = (page: Page): Promise<void> =>
+  page
+    .getByText(/^(working it out…|The sheet is written…)$/)
+    .first()
+    .waitFor({ state: 'detached' });
+
 /** Open a part of a station that is folded. */
 export async function unfold(page: Page, title: string): Promise<void> {
   const summary = page.locator('main summary').filter({ has: page.getByText(title, { exact: true }) });
@@ -102,6 +109,7 @@ export async function openPot(page: Page, letter: string): Promise<Locator> {
 export async function choose(radio: Locator): Promise<void> {
   await radio.click({ force: true });
   await radio.and(radio.page().locator(':checked')).waitFor({ state: 'attached' });
+  await workedOut(radio.page());
 }
 
 /** Type into a labelled field as a maker would, and leave it. */
@@ -110,11 +118,18 @@ export async function type(page: Page, label: string | RegExp, text: string): Pr
   await field.fill(text);
   await field.press('Enter');
   await field.blur();
+  await workedOut(page);
 }
 
-/** What a field says once the page shows the plan as it is: a slow machine works it out in turns. */
+/** A figure of a page, by its name, once it is worked out. */
+export async function factOf(page: Page, name: string | RegExp): Promise<string> {
+  await workedOut(page);
+  return page.locator('dl > div').filter({ hasText: name }).locator('dd').first().innerText();
+}
+
+/** What a field says once it is worked out. */
 export async function fieldValue(page: Page, label: string | RegExp): Promise<string> {
-  await page.getByText('working it out…').waitFor({ state: 'detached' });
+  await workedOut(page);
   return page
     .getByRole('textbox', { name: label, exact: typeof label === 'string' })
     .first()

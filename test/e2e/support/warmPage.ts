@@ -99,23 +99,32 @@ async function emptied({ served, context, page }: Opened, { viewport }: Profile)
   await session.detach();
 }
 
-/** What a test gives back; `asLent`: the profile can be lent again once it is emptied. */
+/**
+ * What a test gives back; `asLent`: the profile can be lent again once it is emptied. One that cannot be
+ * emptied is lent to nobody.
+ */
 export async function givenBack(opened: Opened, profile: Profile, asLent: boolean): Promise<void> {
-  if (asLent && !opened.page.isClosed()) {
-    await emptied(opened, profile);
-    return;
-  }
-  await opened.context.close();
+  const isEmptied =
+    asLent &&
+    !opened.page.isClosed() &&
+    (await emptied(opened, profile).then(
+      () => true,
+      () => false,
+    ));
+  if (isEmptied) return;
   kept = undefined;
+  await opened.context.close();
 }
 
 async function closed(): Promise<void> {
-  await kept?.context.close();
+  const [page, chromium, serving] = [kept, browser, [...servers.values()]];
+  // what is lent while these are being closed is opened anew
   kept = undefined;
-  await (await browser)?.close();
   browser = undefined;
-  for (const served of servers.values()) (await served).stop();
   servers.clear();
+  await page?.context.close();
+  await (await chromium)?.close();
+  for (const served of serving) (await served).stop();
 }
 
 /** All is closed, unless a page is lent soon: the next file may want one. */

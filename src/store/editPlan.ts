@@ -30,9 +30,10 @@ function madeTo(plan: Plan, edit: (plan: Plan) => Plan | Result<Plan>): Result<P
 
 /**
  * Apply an edit to the open plan. Where the page shows it as it was some edits ago, because it is still being
- * worked out, what was changed since is kept. An edit that says why it cannot be, or that would make an invalid plan,
- * comes back as its first fault, for the field to show, and changes nothing. With a gesture it starts from
- * the plan as it was when that gesture began; refused, the gesture's earlier edits are taken back too.
+ * worked out, what was changed since is kept. An edit that says why it cannot be, or that would make an
+ * invalid plan, comes back as its first fault, for the field to show, and changes nothing. With a gesture it
+ * starts from the plan as it was when that gesture began; refused, the gesture's earlier edits are taken back
+ * too.
  */
 export const editPlan =
   (edit: (plan: Plan) => Plan | Result<Plan>, gesture?: Gesture) =>

@@ -85,6 +85,19 @@ export const selectBehind = (state: RootState): boolean => {
   return shown.plan !== workIn(state) || shown.happened !== happenedNow(state);
 };
 
+/** The open plan as the page shows it, where that is older than the plan. */
+export const selectOlder = (state: RootState): Plan | undefined =>
+  selectBehind(state) ? (selectWork(state) ?? undefined) : undefined;
+
+/** A plan with the words of another, which are shown as they are whatever is being worked out. */
+export const withWordsOf = (plan: Plan, { name, notes, created, changed }: Plan): Plan => ({
+  ...plan,
+  name,
+  notes,
+  created,
+  changed,
+});
+
 /** Everything computed from the open plan; computed once for each state of the work. */
 export const selectComputed = createSelector(
   selectWork,

@@ -4,7 +4,7 @@ import type { Plan } from '../core/plan/planSchema.ts';
 import { ontoNow } from '../core/edit/ontoNow.ts';
 import { ok, type Fault, type Result } from '../core/result/result.ts';
 import type { Gesture } from './gesture.ts';
-import { selectWork } from './computed.ts';
+import { selectOlder, withWordsOf } from './computed.ts';
 import { gestureTakenBack, isFromBefore, planEdited, rested, startOf } from './planSlice.ts';
 import type { AppDispatch, RootState } from './store.ts';
 
@@ -45,8 +45,9 @@ export const editPlan =
     const takeBack = (): void => {
       if (id !== null && gesture?.builds === 'from-start') dispatch(gestureTakenBack(id));
     };
-    const shown = selectWork(getState());
-    const meant = shown && isFromBefore(history, id, shown) ? madeTo(shown, edit) : undefined;
+    const older = selectOlder(getState());
+    const shown = older && isFromBefore(history, id, older) ? withWordsOf(older, plan) : undefined;
+    const meant = shown && madeTo(shown, edit);
     const outcome = madeTo(plan, edit);
     if (!outcome.ok) {
       takeBack();

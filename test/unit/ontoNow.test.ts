@@ -59,6 +59,27 @@ describe('an edit of what is shown, made to what there is by now', () => {
     ).to.equal(plan.steps.length);
   });
 
+  it('takes what was given last of two ways of saying one thing, and changes what has become another kind', () => {
+    const given = (amount: object) => (): object => ({ amount });
+    const last = given({ kind: 'percent', percent: 34 });
+    const now = { amount: { kind: 'mass', massG: 430 } };
+    for (const amount of [
+      { kind: 'percent', percent: 36 },
+      { kind: 'rest', parts: 2 },
+      { kind: 'mass', massG: 400 },
+    ])
+      expect(
+        ontoNow<object>({ shown: { amount }, madeToShown: last(), now, madeToNow: last() }),
+      ).to.deep.equal(last());
+    // a trough that was made a tube meanwhile has the diameter too
+    const tube = { amount: { kind: 'tube', diameterMm: 90, lengthMm: 200 } };
+    const trough = { amount: { kind: 'trough', diameterMm: 90 } };
+    const narrower = given({ kind: 'trough', diameterMm: 80 });
+    expect(
+      ontoNow<object>({ shown: trough, madeToShown: narrower(), now: tube, madeToNow: narrower() }),
+    ).to.deep.equal({ amount: { kind: 'tube', diameterMm: 80, lengthMm: 200 } });
+  });
+
   it('tells things in lists by their ids: one is changed, another was meanwhile', () => {
     const shown = {
       pots: [

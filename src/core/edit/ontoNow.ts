@@ -26,8 +26,30 @@ function listOnto({ shown, madeToShown, now, madeToNow }: Made<unknown>): readon
   });
 }
 
+/** A word that says which kind of thing something is: of another kind it has other fields. */
+const tellsKind = ({ now, madeToNow }: Made<Fields>, key: string): boolean =>
+  typeof now[key] === 'string' &&
+  typeof madeToNow[key] === 'string' &&
+  now[key] !== madeToNow[key] &&
+  !dequal(Object.keys(now).toSorted(), Object.keys(madeToNow).toSorted());
+
+/**
+ * It has become another kind of thing since (a share a mass), and the edit makes it a third, or gives what
+ * that kind has not: it is the edit's then, whole.
+ */
+const isOfItsOwnKind = (made: Made<Fields>): boolean => {
+  const { shown, now, madeToNow } = made;
+  const [kind] = Object.keys(now).filter((k) => now[k] !== shown[k] && tellsKind(made, k));
+  return (
+    kind !== undefined &&
+    (madeToNow[kind] !== shown[kind] ||
+      Object.keys(shown).some((k) => !(k in now) && !dequal(madeToNow[k], shown[k])))
+  );
+};
+
 function fieldsOnto(made: Made<Fields>): Fields {
   const { shown, madeToShown, now, madeToNow } = made;
+  if (isOfItsOwnKind(made)) return madeToNow;
   const value: Record<string, unknown> = {};
   for (const key of new Set([...Object.keys(madeToNow), ...Object.keys(now)])) {
     const field = of({

@@ -10,14 +10,12 @@ import { plannedHeat, type SoapState } from '../core/look/state.ts';
 import { coloursOf, type PlanColours } from '../core/ombre/coloursOf.ts';
 import { FIRST, type MouldUse } from '../core/plan/moulds.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
+import { WORDS } from '../core/plan/words.ts';
 import { asShown } from './batchShown.ts';
 import { goneOn } from './turns.ts';
 import { AT_ONCE_MS, WorkedOut, type Work } from './workedOut.ts';
 import type { Look } from './deskSlice.ts';
 import type { RootState } from './store.ts';
-
-/** What nothing is computed from: words, and when they were written. */
-const WORDS = ['name', 'notes', 'created', 'changed'] as const satisfies readonly (keyof Plan)[];
 
 /** Nothing but words differs. Parts that did not change are the same objects, so this costs nothing. */
 const sameWork = (a: Plan, b: Plan): boolean =>
@@ -88,15 +86,6 @@ export const selectBehind = (state: RootState): boolean => {
 /** The open plan as the page shows it, where that is older than the plan. */
 export const selectOlder = (state: RootState): Plan | undefined =>
   selectBehind(state) ? (selectWork(state) ?? undefined) : undefined;
-
-/** A plan with the words of another, which are shown as they are whatever is being worked out. */
-export const withWordsOf = (plan: Plan, { name, notes, created, changed }: Plan): Plan => ({
-  ...plan,
-  name,
-  notes,
-  created,
-  changed,
-});
 
 /** Everything computed from the open plan; computed once for each state of the work. */
 export const selectComputed = createSelector(

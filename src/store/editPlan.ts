@@ -1,10 +1,11 @@
 import { settled } from '../core/edit/settled.ts';
 import { readPlanValue } from '../core/exchange/planValue.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
+import { withWordsOf } from '../core/plan/words.ts';
 import { ontoNow } from '../core/edit/ontoNow.ts';
 import { ok, type Fault, type Result } from '../core/result/result.ts';
 import type { Gesture } from './gesture.ts';
-import { selectOlder, withWordsOf } from './computed.ts';
+import { selectOlder } from './computed.ts';
 import { gestureTakenBack, isFromBefore, planEdited, rested, startOf } from './planSlice.ts';
 import type { AppDispatch, RootState } from './store.ts';
 
@@ -46,6 +47,7 @@ export const editPlan =
       if (id !== null && gesture?.builds === 'from-start') dispatch(gestureTakenBack(id));
     };
     const older = selectOlder(getState());
+    // words are shown as they are, whatever is being worked out
     const shown = older && isFromBefore(history, id, older) ? withWordsOf(older, plan) : undefined;
     const meant = shown && madeTo(shown, edit);
     const outcome = madeTo(plan, edit);

@@ -1,3 +1,4 @@
+import { withWordsOf } from '../../core/plan/words.ts';
 import { useMemo } from 'react';
 import { computePlan } from '../../core/computed/compute.ts';
 import { singleBars, type Cutting } from '../../core/cut/singleBars.ts';
@@ -76,7 +77,7 @@ export function BesideView() {
           disabled={found.length === 0}
           onClick={() => {
             dispatch(besideKept(plan));
-            edit((p) => ({ ...beside, name: p.name, notes: p.notes, created: p.created }));
+            edit((p) => withWordsOf(beside, p));
           }}
         >
           Change places

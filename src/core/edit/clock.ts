@@ -1,3 +1,4 @@
+import { withWordsOf } from '../plan/words.ts';
 import type { Moment } from '../batter/moments.ts';
 import { LANDING_FALL_MM, mapPour } from './pours.ts';
 import { updateFragrance } from './additions.ts';
@@ -138,12 +139,8 @@ export const blendPiping = (plan: Plan, blendTo: Stage): Plan =>
 
 /** Another way of doing the plan, found of it as it is: its words stay. */
 export const takeWay = (plan: Plan, way: Plan): Plan => ({
-  ...way,
+  ...withWordsOf(way, plan),
   id: plan.id,
-  name: plan.name,
-  notes: plan.notes,
-  created: plan.created,
-  changed: plan.changed,
 });
 
 /** So thick a pot was at a minute, or its layer; each has one reading at each minute. */

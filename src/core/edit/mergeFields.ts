@@ -1,9 +1,7 @@
 import { dequal } from 'dequal/lite';
+import { isRecord } from '../validate/isRecord.ts';
 
-export type Fields = Readonly<Record<string, unknown>>;
-
-export const isFields = (value: unknown): value is Fields =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+type Fields = Readonly<Record<string, unknown>>;
 
 export interface Merged<T> {
   readonly value: T;
@@ -26,7 +24,7 @@ export function mergeFields<T extends object>(base: T, mine: T, theirs: T, at = 
     let merged: unknown;
     if (dequal(my, was)) merged = their;
     else if (dequal(their, was) || dequal(my, their)) merged = my;
-    else if (isFields(was) && isFields(my) && isFields(their)) {
+    else if (isRecord(was) && isRecord(my) && isRecord(their)) {
       const inner = mergeFields(was, my, their, path);
       clashes.push(...inner.clashes);
       merged = inner.value;

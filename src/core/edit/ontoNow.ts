@@ -1,5 +1,7 @@
 import { dequal } from 'dequal/lite';
-import { isFields, type Fields } from './mergeFields.ts';
+import { isRecord } from '../validate/isRecord.ts';
+
+type Fields = Readonly<Record<string, unknown>>;
 
 /** One edit, made to what was shown when it was meant and to what there is by now. */
 interface Made<T> {
@@ -9,7 +11,7 @@ interface Made<T> {
   readonly madeToNow: T;
 }
 
-const idOf = (item: unknown): unknown => (isFields(item) ? item['id'] : undefined);
+const idOf = (item: unknown): unknown => (isRecord(item) ? item['id'] : undefined);
 
 const byId = (list: unknown): ReadonlyMap<unknown, unknown> =>
   new Map((Array.isArray(list) ? list : []).map((item) => [idOf(item), item]));
@@ -66,7 +68,7 @@ function fieldsOnto(made: Made<Fields>): Fields {
 function of(made: Made<unknown>): unknown {
   const { shown, madeToShown, now, madeToNow } = made;
   if (now === shown || madeToNow === now) return madeToNow;
-  if (isFields(shown) && isFields(madeToShown) && isFields(now) && isFields(madeToNow))
+  if (isRecord(shown) && isRecord(madeToShown) && isRecord(now) && isRecord(madeToNow))
     return fieldsOnto({ shown, madeToShown, now, madeToNow });
   if (isKeyed(shown) && isKeyed(madeToShown) && isKeyed(now) && isKeyed(madeToNow)) return listOnto(made);
   return dequal(madeToNow, shown) && dequal(madeToShown, shown) ? now : madeToNow;

@@ -2,7 +2,8 @@ import type { Batch } from '../batch/batchSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { fail, ok, type Fault, type Result } from '../result/result.ts';
 import { readBatchFile, writeBatchFile } from './batchFile.ts';
-import { isRecord, readHead } from './head.ts';
+import { isRecord } from '../validate/isRecord.ts';
+import { readHead } from './head.ts';
 import { readPlanFile } from './planFile.ts';
 import { writePlanFile } from './writePlan.ts';
 

@@ -1,6 +1,6 @@
 import { firstBatchId, idOfContent } from '../batch/ids.ts';
 import { PLAN_VERSION } from '../plan/planVersion.ts';
-import { isRecord } from './head.ts';
+import { isRecord } from '../validate/isRecord.ts';
 
 type Body = Record<string, unknown>;
 

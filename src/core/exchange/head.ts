@@ -1,10 +1,8 @@
 import { fail, ok, type Result } from '../result/result.ts';
+import { isRecord } from '../validate/isRecord.ts';
 
 /** Larger files are not ours: a full plan of 200 steps is about 60 kB. */
 export const MOST_CHARACTERS = 2_000_000;
-
-export const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** What is inside is not written out: it may go on for ever. */
 export const shown = (value: unknown): string => {

@@ -1,5 +1,5 @@
 import { takenOut } from './bookOfPlan.ts';
-import { isRecord } from './head.ts';
+import { isRecord } from '../validate/isRecord.ts';
 
 const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? (value as unknown[]) : []);
 

@@ -1,3 +1,4 @@
+import { isRecord } from '../validate/isRecord.ts';
 import { dequal } from 'dequal/lite';
 import type { Plan } from './planSchema.ts';
 
@@ -33,9 +34,6 @@ function wordOf(field: string): string {
   const words = (plain === '' ? field : plain).replaceAll(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
   return words === '' ? field : words;
 }
-
-const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 function say(field: string, value: unknown): string | undefined {
   if (value === undefined) return undefined;

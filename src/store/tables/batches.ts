@@ -2,7 +2,7 @@ import type { Dexie, Table } from 'dexie';
 import type { Batch } from '../../core/batch/batchSchema.ts';
 import { BATCH_VERSION } from '../../core/batch/batchVersion.ts';
 import type { BatchEvent } from '../../core/batch/eventSchema.ts';
-import { isRecord } from '../../core/exchange/head.ts';
+import { isRecord } from '../../core/validate/isRecord.ts';
 import { foundIn } from '../../core/exchange/migrate.ts';
 import { addAside, ASIDE } from './aside.ts';
 import { putInOneBreath } from './inOneBreath.ts';

@@ -1,6 +1,6 @@
 import { Dexie, type Table, type Transaction } from 'dexie';
 import type { Batch } from '../../core/batch/batchSchema.ts';
-import { isRecord } from '../../core/exchange/head.ts';
+import { isRecord } from '../../core/validate/isRecord.ts';
 import { foundIn, v1to2 } from '../../core/exchange/migrate.ts';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { PLAN_VERSION } from '../../core/plan/planVersion.ts';

@@ -94,6 +94,7 @@ const slice = createSlice({
     besideKept: (s, a: PayloadAction<Plan | null>): DeskState => ({ ...s, beside: a.payload }),
     batchShown: (s, a: PayloadAction<DeskState['batch']>): DeskState => ({ ...s, batch: a.payload }),
     potShown: (s, a: PayloadAction<PotId | null>): DeskState => ({ ...s, pot: a.payload }),
+    noticeGiven: (s, a: PayloadAction<string>): DeskState => ({ ...s, notice: a.payload }),
     noticeRead: (s): DeskState => ({ ...s, notice: null }),
   },
 });
@@ -113,6 +114,7 @@ export const {
   lookChanged,
   lateShown,
   sectionFolded,
+  noticeGiven,
   noticeRead,
 } = slice.actions;
 export const deskReducer = slice.reducer;

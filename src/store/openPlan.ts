@@ -9,7 +9,7 @@ import { batchOpened, batchSeen } from './batchSlice.ts';
 import { browserStorage } from './browserStorage.ts';
 import { database } from './database.ts';
 import { firstStart } from './firstStart.ts';
-import { deskOpened } from './deskSlice.ts';
+import { deskOpened, noticeGiven } from './deskSlice.ts';
 import { onWorkedOut } from './computed.ts';
 import { bookKeeper } from './keeping/books.ts';
 import { keeper } from './keeping/keep.ts';
@@ -164,7 +164,8 @@ export const takeTheirs =
     await keeper.giveUp(record.id);
     keeper.begin(record.id, { held, base: record.revision, stored: true });
     dispatch(planOpened(held));
-    dispatch(deskOpened({ notice: 'Brought up to date with the other tab.' }));
+    // what is chosen, and a field that is open, stay as they are
+    dispatch(noticeGiven('Brought up to date with the other tab.'));
     return { kind: 'open' };
   };
 

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import { storedPlan } from './support/stored.ts';
 import { fieldValue, saved, studio, type } from './support/studio.ts';
 
 /**
@@ -49,6 +50,29 @@ describe('nothing is lost', () => {
     await type(other, 'Length', '270 mm');
     await page.getByText('Brought up to date with the other tab').waitFor();
     expect(await fieldValue(page, 'Length')).to.equal('270 mm');
+  });
+
+  it('brings a tab up to date under a field that is open: its card stays, and what is typed on counts', async () => {
+    const page = s.page();
+    await s.go('/plan/demo-slate-beds/design');
+    const other = await s.tab('/plan/demo-slate-beds/mould');
+    await page
+      .getByRole('button', { name: /^Pour 2:/ })
+      .first()
+      .click();
+    const height = page.getByRole('textbox', { name: 'Height', exact: true });
+    await height.fill('9 mm');
+    await saved(page);
+    await other.getByText('Brought up to date with the other tab').waitFor();
+    await type(other, 'Length', '270 mm');
+    await page.getByText('Brought up to date with the other tab').waitFor();
+    expect(await height.evaluate((it) => it === document.activeElement)).to.equal(true);
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('11 mm');
+    await page.keyboard.press('Enter');
+    await saved(page);
+    expect(await fieldValue(page, 'Height')).to.equal('11 mm');
+    expect((await storedPlan(page, 'demo-slate-beds'))!.mould.shape).to.include({ lengthMm: 270 });
   });
 
   it('never overwrites silently when two tabs changed one plan', async () => {

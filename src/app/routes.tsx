@@ -76,14 +76,18 @@ const stations: RouteObject[] = [
       })),
     ],
   ),
-  part('pour-day', async () => ({ Component: (await import('./stations/pourday/PourDay.tsx')).PourDay }), [
-    first('sheet'),
-    part('sheet', async () => ({ Component: (await import('./stations/pourday/PourSheet.tsx')).PourSheet })),
-    part('card', async () => ({ Component: (await import('./stations/pourday/BenchCard.tsx')).BenchCard })),
-    part('jugs', async () => ({
-      Component: (await import('./stations/pourday/JugLedger.tsx')).JugLedger,
-    })),
-  ]),
+  part(
+    'sheet',
+    async () => ({ Component: (await import('./stations/sheet/SheetStation.tsx')).SheetStation }),
+    [
+      first('acts'),
+      part('acts', async () => ({ Component: (await import('./stations/sheet/PourSheet.tsx')).PourSheet })),
+      part('card', async () => ({ Component: (await import('./stations/sheet/BenchCard.tsx')).BenchCard })),
+      part('jugs', async () => ({
+        Component: (await import('./stations/sheet/JugLedger.tsx')).JugLedger,
+      })),
+    ],
+  ),
   part('cut', async () => ({ Component: (await import('./stations/cut/CutStation.tsx')).CutStation })),
 ];
 

@@ -21,7 +21,7 @@ describe('what goes into some pots alone', () => {
     const part = await seed.getByText(/^\d+(\.\d+)? g$/).innerText();
     expect(Number.parseFloat(part)).to.be.below(Number.parseFloat(whole));
     await saved(page);
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     await page.getByText(/What is heavy sinks in batter thinner than medium/).waitFor();
     expect((await sheetOf(page)).match(/Poppy seed/g)).to.have.length(1);
   });
@@ -46,7 +46,7 @@ describe('what goes into some pots alone', () => {
       .click();
     await page.getByText(/"Fragrance" is ≈/).waitFor({ state: 'detached' });
     await saved(page);
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     await page.getByText(/Pour 1:/).waitFor();
     const sheet = await sheetOf(page);
     const pours = sheet.match(/Pour \d+:/g)!.length;
@@ -94,7 +94,7 @@ describe('what goes into some pots alone', () => {
     await pot.getByLabel('Share of Olive oil').fill('5');
     await page.getByText(/oils of pot A add up to/).waitFor();
     await saved(page);
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     await page.getByText(/Make ready pot A.*its own oils, melted/).waitFor();
   });
 });

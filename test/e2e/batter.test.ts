@@ -59,7 +59,7 @@ describe('the batter station', () => {
     await warnings()
       .getByText(/Only 0\.6\d? of water to 1 of lye/)
       .waitFor();
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     await page.getByText('There is no sheet while something is refused').waitFor();
     await page.getByRole('button', { name: 'Use two parts water to one of lye' }).click();
     await page.getByRole('heading', { name: /pour sheet/ }).waitFor();

@@ -34,7 +34,7 @@ describe('what would be caustic', () => {
       colorants: [deep],
       pots: box.pots.map((p) => ({ ...p, colorants: [{ colorant: id, doseGPerKg: 10 }] })),
     });
-    await page.goto(`${s.url()}/plan/lean/pour-day`);
+    await page.goto(`${s.url()}/plan/lean/sheet`);
     const act = page.getByRole('listitem').filter({ hasText: 'Pour the cooled lye solution into the oils' });
     await act
       .getByText(
@@ -73,7 +73,7 @@ describe('what would be caustic', () => {
     await page.keyboard.type('.01');
     expect(await added.inputValue()).to.equal('0.01');
     await page.getByRole('button', { name: 'Back to the plan' }).click();
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText('Weigh the sodium hydroxide').waitFor();
   });
 
@@ -96,7 +96,7 @@ describe('what would be caustic', () => {
     const grams = async (n: number): Promise<number> =>
       Number.parseFloat((await rows.nth(n).getByRole('cell').nth(3).innerText()).replace(/\s/g, ''));
     expect((await grams(0)) / (await grams(1))).to.be.closeTo(2, 0.1);
-    await page.goto(`${s.url()}/plan/lots/pour-day`);
+    await page.goto(`${s.url()}/plan/lots/sheet`);
     await page.getByText('Olive oil, 195 mg KOH/g').waitFor();
   });
 

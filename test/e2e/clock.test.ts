@@ -127,7 +127,7 @@ describe('the clock in the browser', () => {
     await page.getByRole('link', { name: /Clock/ }).click();
     expect(await minuteOf(page, 3)).to.be.below(waited);
     await page.getByText(/on fluid: border ± \d+ mm/).waitFor();
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText(/At once, while what is below is fluid: their border is rough by/).waitFor();
     for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Undo' }).click();
     await page.getByText(/At once, while what is below is fluid/).waitFor({ state: 'detached' });

@@ -326,14 +326,14 @@ describe('an ombre', () => {
 
   it('is on the pour sheet: what to stir in before each pass', async () => {
     const page = s.page();
-    await s.go('/plan/demo-heather-on-peat/pour-day');
+    await s.go('/plan/demo-heather-on-peat/sheet');
     await workedOut(page);
     expect(await page.getByText(/^Stir into pot B, Heather, which holds/).count()).to.be.at.least(4);
     await page
       .getByText(/Heather mica, dispersed \(0\.\d+ g of powder\)/)
       .first()
       .waitFor();
-    await s.go('/plan/demo-beck-pool/pour-day');
+    await s.go('/plan/demo-beck-pool/sheet');
     await page.getByText(/weigh out the pool green mica stock/).waitFor();
     await page.getByText('Blend pot C').waitFor();
   });

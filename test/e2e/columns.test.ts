@@ -103,7 +103,7 @@ describe('several columns in the browser', () => {
     await page.getByLabel('Over', { exact: true }).selectOption({ label: 'column 2 alone' });
     await sharp(page);
     expect(await pictureOf(canvas)).not.to.equal(both);
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText(/over column 2, so that it runs down all its sides/).waitFor();
     await page
       .getByText(/2 columns: 1 square, 40 mm across, in the middle; 2 square, 20 mm across/)

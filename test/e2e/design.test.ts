@@ -161,7 +161,7 @@ describe('the design station', () => {
     await page.getByRole('button', { name: 'Close this pour' }).click();
     await page.getByText('Held back for the top').click();
     await type(page, 'Held back from pot B', '45');
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     await page.getByText('Held back in pot B').waitFor();
   });
 

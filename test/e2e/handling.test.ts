@@ -56,8 +56,8 @@ describe('plans that can be told apart', () => {
     await page.getByRole('link', { name: 'New plan' }).first().click();
     await page.getByRole('button', { name: 'Weir copper', pressed: true }).click();
     await page.getByRole('button', { name: 'Straight layers', exact: true }).click();
-    await page.getByRole('link', { name: /^.*Pour day/ }).click();
-    await page.getByText('sheet without colour').waitFor();
+    await page.getByRole('link', { name: /^.*Sheet/ }).click();
+    await page.getByText('without colour').waitFor();
     await page.getByRole('link', { name: /^.*Colour/ }).click();
     await page.getByText(/drawn in a colour given by hand but takes? no colorant/).waitFor();
     await page.getByRole('button', { name: /^Colour (it|them) from the colorants at hand$/ }).click();
@@ -85,7 +85,7 @@ describe('the sheet under wet hands and on paper', () => {
 
   it('only what is drawn as a control takes a press', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     const row = page.getByText(/^Pour 2: pot B/);
     await row.click();
     expect(await page.getByRole('button', { name: /^Pour 2: B/ }).getAttribute('aria-pressed')).to.equal(
@@ -134,7 +134,7 @@ describe('the sheet under wet hands and on paper', () => {
 
   it('draws boxes to tick on paper only, where they can be ticked', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     const boxes = (): Promise<number> =>
       page.evaluate(
         () =>
@@ -150,7 +150,7 @@ describe('the sheet under wet hands and on paper', () => {
   it('prints no button, the loaf, legible letters and boxes, in the evening too', async () => {
     const page = s.page();
     await page.getByRole('button', { name: 'Evening colours' }).click();
-    await s.go('/plan/demo-bracken-bank/pour-day');
+    await s.go('/plan/demo-bracken-bank/sheet');
     await page.emulateMedia({ media: 'print' });
     expect(await visibleButtons(page)).to.deep.equal([]);
     const paper = await page.evaluate(() => {
@@ -176,7 +176,7 @@ describe('the sheet under wet hands and on paper', () => {
 
   it('has the plan’s name and the page number on every page, and no page that is nearly empty', async () => {
     const page = s.page();
-    await s.go('/plan/demo-bracken-bank/pour-day');
+    await s.go('/plan/demo-bracken-bank/sheet');
     const rules = await page.evaluate(() =>
       document.adoptedStyleSheets.flatMap((sheet) => [...sheet.cssRules].map((r) => r.cssText)).join(' '),
     );
@@ -201,7 +201,7 @@ for (const [name, viewport] of [
     it('shows every station with its mark, and the plan’s name', async () => {
       const page = s.page();
       await s.go('/plan/demo-slate-beds/design');
-      for (const station of ['Mould', 'Design', 'Batter', 'Colour', 'Pour day', 'Cut']) {
+      for (const station of ['Mould', 'Design', 'Batter', 'Colour', 'Sheet', 'Cut']) {
         const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: station });
         const box = (await link.boundingBox())!;
         expect(box.x, station).to.be.at.least(0);
@@ -304,7 +304,7 @@ describe('what a mould gives', () => {
     await page.getByRole('heading', { name: 'Cut into discs' }).waitFor();
     await page.getByRole('button', { name: 'Bars', exact: true }).click();
     await page.getByText(/^Bar 1 of (9|10)$/).waitFor();
-    await page.getByRole('link', { name: /^.*Pour day/ }).click();
+    await page.getByRole('link', { name: /^.*Sheet/ }).click();
     await page.getByText(/^Cut (9|10) discs of/).waitFor();
   });
 
@@ -317,7 +317,7 @@ describe('what a mould gives', () => {
     const lye = page.getByText('Sodium hydroxide, rounded down').locator('..');
     await lye.getByText(/[5-9]\d\d g/).waitFor();
     expect(Number((await lye.innerText()).replaceAll(/[^\d]/g, ''))).to.be.above(500);
-    await page.getByRole('link', { name: /^.*Pour day/ }).click();
+    await page.getByRole('link', { name: /^.*Sheet/ }).click();
     await page.getByText('There is no sheet while something is refused').waitFor();
   });
 
@@ -329,7 +329,7 @@ describe('what a mould gives', () => {
     await page.getByText(/the milk going in later: the lye cannot dissolve/).waitFor();
     await page.getByRole('button', { name: 'Dissolve it slowly in frozen milk, on ice' }).click();
     await page.getByText(/The lye is dissolved in frozen milk/).waitFor();
-    await page.getByRole('link', { name: /^.*Pour day/ }).click();
+    await page.getByRole('link', { name: /^.*Sheet/ }).click();
     await page.getByText(/Stand the jug in a bowl of ice/).waitFor();
   });
 });

@@ -61,7 +61,7 @@ describe('several moulds from one batch', () => {
     }
     await saved(page);
 
-    await station(page, 'Pour day');
+    await station(page, 'Sheet');
     await page.getByText(/Pour 1:/).waitFor();
     await page.emulateMedia({ media: 'print' });
     const sheet = page.locator('main');

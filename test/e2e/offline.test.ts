@@ -79,7 +79,7 @@ describe('the build, held in the browser', () => {
     for (const [link, heading] of [
       [/Batter/, 'Batter'],
       [/Colour/, 'Colour'],
-      [/Pour day/, 'Pour sheet'],
+      [/Sheet/, 'Pour sheet'],
       [/Cut/, 'Cut'],
     ] as const) {
       await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: link }).click();

@@ -90,7 +90,7 @@ describe('patterns in the browser', () => {
       'fan',
     ]);
     // the sheet, round by round
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText(/6 rounds of B, A, C, A/).waitFor();
     const rows = page.getByRole('table', { name: 'Rounds' }).getByRole('row');
     expect(await rows.count()).to.equal(1 + 6);
@@ -268,7 +268,7 @@ describe('a wire and pointed layers in the browser', () => {
     await sharp(page);
     await page.getByRole('button', { name: 'Undo' }).click();
     // it is seen without it as it stood before, and is on the sheet
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText(/With a wire 6 mm thick and 245 mm long, held from end to end/).waitFor();
     await page.getByText(/draw it straight up, not towards you/).waitFor();
     expect(await seriousFaults(page, 'all', 'main')).to.deep.equal([]);
@@ -378,7 +378,7 @@ describe('scraped layers in the browser', () => {
     await panel.getByText(/as it is mixed, and with the scrapings in it/).waitFor();
     await next.first().waitFor();
     await saved(page);
-    await at.walk('/plan/demo-slate-beds/pour-day');
+    await at.walk('/plan/demo-slate-beds/sheet');
     await page.getByText(/Pull the scraper \(teeth [\d.]+ mm deep and 25.4 mm apart\)/).waitFor();
     await page.getByText(/Put the scrapings into jug [A-Z] and stir/).waitFor();
   });
@@ -501,7 +501,7 @@ describe('rough layers, lines, and a propped mould in the browser', () => {
     await page.getByRole('alert').first().waitFor();
     await typeIn(page, 'Planed off', '2 mm');
     await page.waitForFunction((was) => !document.body.innerText.includes(was), before);
-    await at.walk('/plan/demo-slate-beds/pour-day');
+    await at.walk('/plan/demo-slate-beds/sheet');
     await page.getByText(/left rough: 6 mm from hollow to peak/).waitFor();
     await page
       .getByText(/Stir activated charcoal into about [\d.]+ ml of a liquid oil and trail it/)
@@ -532,7 +532,7 @@ describe('rough layers, lines, and a propped mould in the browser', () => {
     await level.waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Undo' }).click();
     await level.waitFor();
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText(/set the mould level at once, slowly, while all of it is fluid/).waitFor();
   });
 });

@@ -59,7 +59,7 @@ describe('pots, pour sheet and cut', () => {
 
   it('gives the whole job in order, with cautions, weights and the running total', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     await page.getByRole('heading', { name: 'Wall marks' }).waitFor();
     const titles = await page.locator('main h3').allInnerTexts();
     expect(titles).to.deep.equal([
@@ -87,7 +87,7 @@ describe('pots, pour sheet and cut', () => {
 
   it('writes the other school of dividing: portions first, then lye into each jug', async () => {
     const page = s.page();
-    await s.go('/plan/demo-bracken-bank/pour-day');
+    await s.go('/plan/demo-bracken-bank/sheet');
     const text = await page.locator('main').innerText();
     const ready = text.indexOf('Make ready pot A');
     const lye = text.indexOf('Stir the lye into the water');
@@ -104,15 +104,15 @@ describe('pots, pour sheet and cut', () => {
       (await page.pdf({ format: 'A4', preferCSSPageSize: true }))
         .toString('latin1')
         .match(/\/Type\s*\/Page\b/g)!.length;
-    await s.go('/plan/demo-thrift-ledge/pour-day/sheet');
+    await s.go('/plan/demo-thrift-ledge/sheet/acts');
     await page.getByText('Before anything').waitFor();
     expect(await pages()).to.be.within(3, 4);
     for (const plan of ['thrift-ledge', 'copper-weir', 'heather-on-peat', 'basalt-columns']) {
-      await s.go(`/plan/demo-${plan}/pour-day/card`);
+      await s.go(`/plan/demo-${plan}/sheet/card`);
       await page.getByRole('list', { name: 'The order of the day' }).waitFor();
       expect(await pages(), plan).to.equal(1);
     }
-    await s.go('/plan/demo-copper-weir/pour-day/card');
+    await s.go('/plan/demo-copper-weir/sheet/card');
     const rows = await page
       .getByRole('list', { name: 'The order of the day' })
       .getByRole('listitem')
@@ -132,7 +132,7 @@ describe('pots, pour sheet and cut', () => {
 
   it('prints the sheet alone, black on white', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     await page.emulateMedia({ media: 'print' });
     for (const gone of ['Stations', 'Drip line: the pours in order'])
       expect(await page.getByRole('navigation', { name: gone }).count()).to.equal(0);
@@ -144,7 +144,7 @@ describe('pots, pour sheet and cut', () => {
 
   it('says what is in every jug, act by act, with the numbers of the sheet', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     const steps = page.locator('main ol > li');
     const lye = steps.filter({ hasText: 'Weigh the sodium hydroxide' });
     const number = (await lye.locator('span').first().innerText()).trim();
@@ -207,14 +207,14 @@ describe('which way a loaf is cut', () => {
     await page.getByText('near end, foot').first().waitFor();
     await page.getByText('upper', { exact: true }).click();
     expect(await seriousFaults(page)).to.deep.equal([]);
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page
       .getByText(/Cut across into 3 blocks of 88 mm, and slice each parallel to the floor into 2 of 29 mm/)
       .waitFor();
     await page.getByRole('link', { name: /^.*Cut/ }).click();
     await page.getByRole('button', { name: /^Straight across/ }).click();
     await page.getByText('Laid on its side', { exact: false }).click();
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText(/Lay the loaf on its side, so that nothing drags/).waitFor();
   });
 });

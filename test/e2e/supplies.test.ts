@@ -65,7 +65,7 @@ describe('supplies of one’s own', () => {
     await s.go('/plan/demo-heather-on-peat/colour/mixing');
     await page.getByLabel(/Where Heather mica comes from/).selectOption({ label: 'jar: Heather in oil' });
     await page.getByText(/of stock; [\d.]+ g stays in it|only 100 g in the jar/).waitFor();
-    await s.go('/plan/demo-heather-on-peat/pour-day');
+    await s.go('/plan/demo-heather-on-peat/sheet');
     await page.getByText(/Shake up the jar "Heather in oil"/).waitFor();
     await s.go('/plan/demo-slate-beds/cut');
     await page.getByLabel('Cut with').selectOption({ label: 'Wires, every 25.4 mm' });

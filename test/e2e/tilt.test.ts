@@ -231,7 +231,7 @@ describe('slanted layers', () => {
 
   it('puts props and wall marks on the pour sheet, and saves the marks as SVG', async () => {
     const page = s.page();
-    await s.go('/plan/demo-copper-weir/pour-day');
+    await s.go('/plan/demo-copper-weir/sheet');
     await page.getByText(/Prop the mould: 24\.1 mm \(0\.95 in\) under the right edge, 12°/).waitFor();
     await page
       .getByText(/on the left wall and/)
@@ -278,7 +278,7 @@ describe('prop first', () => {
     await page.getByText(/300 mm is higher than the mould is wide/).waitFor();
     await props.getByLabel('High').first().press('Escape');
     await saved(page);
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     await page
       .getByText(
         /Prop the mould: spoon handle, 15 mm \(0\.59 in\), across under the right far corner, 60 mm from it/,
@@ -415,7 +415,7 @@ describe('moulds of every kind', () => {
   it('fills several moulds alike from one batch', async () => {
     const page = s.page();
     await type(page, 'Moulds filled alike from this batch', '2');
-    await s.go('/plan/demo-slate-beds/pour-day');
+    await s.go('/plan/demo-slate-beds/sheet');
     await page.getByText('Batter into each of 2 moulds').first().waitFor();
   });
 });

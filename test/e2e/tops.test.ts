@@ -42,7 +42,7 @@ describe('tops in the browser', () => {
     await page.getByText(/the ridge of the mound is 400 mm off the middle/i).waitFor();
     await page.getByRole('button', { name: 'Along the middle' }).click();
     expect(await fieldValue(page, 'Right of the middle')).to.equal('0 mm');
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText(/Heap pot [A-Z], .* on top by the spoon: a mound 20 mm high/).waitFor();
   });
 
@@ -91,7 +91,7 @@ describe('tops in the browser', () => {
     await page.getByRole('listitem', { name: 'Pot A' }).waitFor();
     expect(await page.getByRole('listitem', { name: 'Pot E' }).count()).to.equal(0);
     // the sheet
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText(/^For piping, apart from that: .* of batter · .* lye · .* water$/).waitFor();
     const apart = page.getByRole('region', { name: 'The batch for piping' });
     await apart.getByText(/make the batch for piping of the lye .* superfat/).waitFor();
@@ -140,7 +140,7 @@ describe('tops in the browser', () => {
     await typeIn(page, 'How deep', '12');
     await page.getByText(/Meant for the top, the stick goes 12 mm deep: below 6 mm/).waitFor();
     await page.getByRole('button', { name: '6 mm deep' }).click();
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page
       .getByText(/Press 8 of lapwing into the top, 1 to a bar, clear of the cuts \(16(.0+)? g in all\)/)
       .waitFor();
@@ -184,7 +184,7 @@ describe('tops in the browser', () => {
     await sharp(page);
     await page.getByRole('button', { name: 'Bars', exact: true }).click();
     await sharp(page);
-    await page.getByRole('link', { name: /Pour day/ }).click();
+    await page.getByRole('link', { name: /Sheet/ }).click();
     await page.getByText(/Texture mat on the floor, its relief up/).waitFor();
     await page.getByText(/Fill the hollows of the mat with pot A, Chalk: they are 4 mm deep/).waitFor();
     await page.getByText(/Turn it over: what lay on the mat is its top/).waitFor();

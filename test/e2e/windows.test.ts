@@ -60,7 +60,7 @@ describe('any window', () => {
     it(`in the hand, ${viewport.width} x ${viewport.height}: what is round the work is small, and goes as one reads on`, async () => {
       const page = s.page();
       await page.setViewportSize(viewport);
-      await s.go('/plan/demo-slate-beds/pour-day/sheet');
+      await s.go('/plan/demo-slate-beds/sheet/acts');
       const round = async (): Promise<number> => {
         const parts = ['header', 'nav[aria-label="Stations"]', 'nav[aria-label^="Drip line"]'];
         const heights = await Promise.all(parts.map((part) => heightOf(page, part)));

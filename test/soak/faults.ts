@@ -7,7 +7,7 @@ import { FAULTS, faultScript, type FaultName } from './storageFaults.ts';
 
 const NAMES = Object.keys(FAULTS) as FaultName[];
 /** Stations that draw, compute and simulate in workers while storage fails. */
-const STATIONS = ['mould', 'design', 'batter', 'colour/ombre', 'clock/ways', 'pour-day', 'cut'] as const;
+const STATIONS = ['mould', 'design', 'batter', 'colour/ombre', 'clock/ways', 'sheet', 'cut'] as const;
 
 /** A part that cannot be shown, or a picture that never comes. */
 const broken = (page: Page) => page.getByText(/could not be (loaded|shown|worked out|looked for)/);

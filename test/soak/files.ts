@@ -168,7 +168,7 @@ export async function files(browser: Browser, url: string, count: number, seed: 
       const ids = await open.evaluateAll((links) => links.map((l) => l.getAttribute('href') ?? ''));
       const id = ids.find((h) => !/\/plan\/demo-[a-z-]+\//.test(h)) ?? ids[0] ?? '';
       const base = url + id.replace(/\/design$/, '');
-      for (const station of ['mould', 'design', 'batter', 'colour/pots', 'pour-day', 'cut']) {
+      for (const station of ['mould', 'design', 'batter', 'colour/pots', 'sheet', 'cut']) {
         await page.goto(`${base}/${station}`);
         await page.locator('main h2, main h1').first().waitFor();
         const broken = page.getByText(/cannot be shown\.|could not be shown/);

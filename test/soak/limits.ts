@@ -5,7 +5,7 @@ import { inStore } from '../e2e/support/stored.ts';
 import type { Row } from './row.ts';
 
 /** Where every plan is opened. */
-const PAGES = ['design', 'mould', 'batter', 'colour', 'clock', 'pour-day', 'pour-day/card', 'cut'];
+const PAGES = ['design', 'mould', 'batter', 'colour', 'clock', 'sheet', 'sheet/card', 'cut'];
 
 /** A plan of a few pours. */
 const PLAIN = 'demo-slate-beds';

@@ -34,7 +34,7 @@ function stationState(
 ): StationState {
   const own = stateOf(warnings.filter((w) => w.station === station));
   if (station === 'clock') return clock ? graver(own, oddsState(odds)) : own;
-  if (station !== 'pour-day') return own;
+  if (station !== 'sheet') return own;
   if (!weights) return 'trouble';
   const doubtful = oddsState(odds) === 'care' ? 'care' : 'settled';
   return clock ? graver(own, doubtful) : own;

@@ -30,7 +30,7 @@ const WIDE: Readonly<Record<string, string>> = {
   batter: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_36rem]',
   colour: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_40rem]',
   clock: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_46rem]',
-  'pour-day': 'bench:grid-cols-[11.5rem_minmax(0,1fr)_42rem]',
+  sheet: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_42rem]',
   cut: 'bench:grid-cols-[11.5rem_minmax(0,1fr)_32rem]',
 };
 

@@ -75,15 +75,15 @@ export const STATIONS: readonly StationEntry[] = [
     },
   },
   {
-    station: 'pour-day',
-    name: 'Pour day',
+    station: 'sheet',
+    name: 'Sheet',
     line: (c, _show, odds) => {
       if (!c.weights) return 'refused for now';
-      if (c.warnings.some((w) => w.code === 'painted-only')) return 'sheet without colour';
-      if (!c.clock) return 'sheet ready';
+      if (c.warnings.some((w) => w.code === 'painted-only')) return 'without colour';
+      if (!c.clock) return 'ready';
       return odds.kind === 'known' && odds.odds.whole < DOUBTFUL
-        ? `sheet; holds ${ofHundred(odds.odds.whole)}`
-        : 'sheet ready';
+        ? `holds ${ofHundred(odds.odds.whole)}`
+        : 'ready';
     },
   },
   {

@@ -11,7 +11,7 @@ export function bookWarnings({ plan, weights }: Facts): readonly Warning[] {
   const say = (g: number): string => formatMass(g, plan.units.mass, 0.01);
   return [
     refuse(
-      { station: 'pour-day' },
+      { station: 'sheet' },
       'book-unbalanced',
       `${say(fault.suppliedG)} would be weighed in, and ${say(fault.heldG)} would be in the vessels: a fault of this program. Nobody should pour by this sheet; export the plan and ask.`,
     ),

@@ -3,7 +3,7 @@ import type { WarningCode } from '../result/warningCodes.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Task } from '../task/task.ts';
 
-export type Station = 'mould' | 'design' | 'batter' | 'colour' | 'clock' | 'pour-day' | 'cut';
+export type Station = 'mould' | 'design' | 'batter' | 'colour' | 'clock' | 'sheet' | 'cut';
 
 /**
  * Something the maker should know, where it is. `refuse` means no weights are given until it is put right.

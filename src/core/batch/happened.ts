@@ -2,8 +2,8 @@ import type { Plan } from '../plan/planSchema.ts';
 import { pourActId } from '../day/act.ts';
 import { rememberedLast } from '../task/remembered.ts';
 import type { Batch } from './batchSchema.ts';
-import { inOrder } from './book.ts';
-import { isKnown, type Added } from './eventSchema.ts';
+import type { Added } from './eventSchema.ts';
+import { stateOf } from './state.ts';
 
 /** What was really done at a pour, where it differed from the plan. */
 export interface Happened {
@@ -19,18 +19,15 @@ export const AS_PLANNED: HappenedByPour = new Map();
 
 /** What was written down of what each act moves, as it stands after the last event. */
 export function writtenIn(batch: Batch): ReadonlyMap<string, Happened> {
-  const now = new Map<string, Happened>();
-  for (const event of inOrder(batch)) {
-    if (!isKnown(event)) continue;
-    if (event.does === 'weighed' && event.line === undefined)
-      now.set(event.act, { ...now.get(event.act), pouredG: event.massG });
-    if (event.does === 'added') now.set(event.act, { ...now.get(event.act), added: event.added });
-    if (event.does === 'as-planned') {
-      const { [event.what === 'weighed' ? 'pouredG' : 'added']: _back, ...rest } = now.get(event.act) ?? {};
-      now.set(event.act, rest);
-    }
-  }
-  return now;
+  const { weighed, added } = stateOf(batch);
+  const acts = new Set([...weighed.keys(), ...added.keys()]);
+  return new Map(
+    [...acts].map((act): [string, Happened] => {
+      const pouredG = weighed.get(act)?.whole?.massG;
+      const all = added.get(act);
+      return [act, { ...(pouredG === undefined ? {} : { pouredG }), ...(all ? { added: all } : {}) }];
+    }),
+  );
 }
 
 /**

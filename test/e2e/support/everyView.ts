@@ -56,7 +56,7 @@ export function everyView(
         await s.walk(`/plan/demo-slate-beds/${station}`);
         await unfoldAll(page);
         // the other theme has other colours in the same places: where most kinds of place are
-        const both = ['design', 'colour/pots', 'pour-day/sheet'].includes(station);
+        const both = ['design', 'colour/pots', 'sheet/acts'].includes(station);
         // the workbench round it is the same in all of them
         const within = station === 'mould' ? {} : { within: 'main' };
         await audit(page, station, { themes, ...within, ...(both ? {} : { onlyThis: true }) });
@@ -159,7 +159,7 @@ export function everyView(
 
     it('the wheel moves a panel, never the page, and a panel opens at its top', async () => {
       const page = s.page();
-      for (const station of ['mould', 'pour-day/sheet', 'pour-day/jugs']) {
+      for (const station of ['mould', 'sheet/acts', 'sheet/jugs']) {
         await s.go(`/plan/demo-slate-beds/${station}`);
         await page.mouse.move(viewport.width - 80, viewport.height - 260);
         await page.mouse.wheel(0, 4000);

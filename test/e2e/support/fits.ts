@@ -14,9 +14,9 @@ export const STATIONS = [
   'clock/teach',
   'clock/stages',
   'clock/after',
-  'pour-day/sheet',
-  'pour-day/card',
-  'pour-day/jugs',
+  'sheet/acts',
+  'sheet/card',
+  'sheet/jugs',
   'cut',
 ];
 

@@ -2,17 +2,17 @@ import { Outlet } from 'react-router';
 import { StationPages } from '../../parts/StationPages.tsx';
 
 const PAGES = [
-  { path: 'sheet', name: 'Pour sheet' },
+  { path: 'acts', name: 'Pour sheet' },
   { path: 'card', name: 'Card for the bench' },
   { path: 'jugs', name: 'What is in every jug' },
 ] as const;
 
 /** The day on paper: what to do, and what every vessel holds at any moment. */
-export function PourDay() {
+export function SheetStation() {
   return (
     <>
       <div className="no-print px-6 pt-5">
-        <StationPages label="Pour day" pages={PAGES} />
+        <StationPages label="Sheet" pages={PAGES} />
       </div>
       <Outlet />
     </>

@@ -7,18 +7,23 @@ export const onStandardError = (line: string): void => {
   process.stderr.write(`${line}\n`);
 };
 
+/** The text of a file; otherwise why it cannot be read is said, and undefined. */
+export function readText(path: string, say: (line: string) => void): string | undefined {
+  try {
+    return readFileSync(path, 'utf8');
+  } catch (error) {
+    say(`${path}: ${error instanceof Error ? error.message : 'cannot be read'}`);
+    return undefined;
+  }
+}
+
 /**
  * The plan in a file computed, with what was really done of it where the file says so; otherwise a fault a
  * line is said, and undefined.
  */
 export function readComputed(path: string, say: (line: string) => void): Computed | undefined {
-  let text: string;
-  try {
-    text = readFileSync(path, 'utf8');
-  } catch (error) {
-    say(`${path}: ${error instanceof Error ? error.message : 'cannot be read'}`);
-    return undefined;
-  }
+  const text = readText(path, say);
+  if (text === undefined) return undefined;
   const read = readShelfFile(text);
   if (read.ok) {
     const plan = read.plan ?? read.batch?.plan;

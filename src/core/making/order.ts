@@ -1,0 +1,52 @@
+import type { BatchState } from '../batch/state.ts';
+import type { Chapter } from '../day/act.ts';
+import { isOutside, VESSEL } from '../day/vessel.ts';
+import type { Act } from '../procedure/act.ts';
+
+/** What is read and laid out before anything is weighed. */
+const READY: ReadonlySet<Chapter> = new Set(['safety', 'lay-out']);
+
+/** What is to be made ready, in order. */
+export const toMakeReady = (acts: readonly Act[]): readonly Act[] => acts.filter((a) => READY.has(a.chapter));
+
+/** What is done on the day itself, in order: from the lye to what is done to the top. */
+export const toCarryOut = (acts: readonly Act[]): readonly Act[] =>
+  acts.filter((a) => !READY.has(a.chapter) && a.chapter !== 'cut');
+
+/** What is done next, as planned; undefined: all of it is done. */
+export const nextOf = (acts: readonly Act[], { done }: Pick<BatchState, 'done'>): Act | undefined =>
+  toCarryOut(acts).find((a) => !done.has(a.id));
+
+/** Everything that is done in the moulds, one thing for all of them: their order is the design. */
+const IN_MOULDS = 'moulds';
+
+/** What an act has in its hands: vessels by their keys, and the moulds. */
+function handles(act: Act): ReadonlySet<string> {
+  const of = new Set<string>();
+  for (const { from, to } of act.lines)
+    for (const vessel of [from, to])
+      if (vessel.kind !== 'supply')
+        of.add(isOutside(vessel) && vessel.kind !== 'cup' ? IN_MOULDS : vessel.key);
+  if (act.lines.length > 0) return of;
+  if (act.chapter === 'lye') of.add(VESSEL.lye.key);
+  else if (act.pot !== undefined) of.add(VESSEL.pot(act.pot).key);
+  // a pot's jug is blended for a pour of it, and is no pour: what stands in neither is kept where it is
+  if (act.chapter !== 'lye') of.add(IN_MOULDS);
+  return of;
+}
+
+/**
+ * What has to be done before an act, as it has the same vessel in its hands: the first of it that is not done
+ * yet. Undefined: nothing, the act can come now.
+ */
+export function comesAfter(
+  acts: readonly Act[],
+  { done }: Pick<BatchState, 'done'>,
+  act: Act,
+): Act | undefined {
+  const own = handles(act);
+  const all = toCarryOut(acts);
+  return all
+    .slice(0, all.indexOf(act))
+    .find((before) => !done.has(before.id) && [...handles(before)].some((v) => own.has(v)));
+}

@@ -38,6 +38,7 @@ const CORE_ORDER = [
   'advice',
   'computed',
   'procedure',
+  'making',
   'sheet',
   'exchange',
 ];

@@ -16,6 +16,12 @@ import { written } from '../support/written.ts';
 const PLAN = demoPlans().find((p) => p.name === 'Copper Weir')!;
 const ACTS = toCarryOut(procedureOf(computePlan(PLAN)));
 
+const PALER = {
+  ...PLAN,
+  name: 'Copper Weir, paler',
+  pots: PLAN.pots.map((p, i) => (i === 0 ? { ...p, name: 'Bone' } : p)),
+};
+
 interface Printed {
   readonly acts: number;
   readonly done: readonly { readonly act: string }[];
@@ -82,11 +88,13 @@ describe('the headless batch', () => {
     const over = batchJson(
       written(
         PLAN,
-        { does: 'amended', planVersion: PLAN_VERSION, plan: { ...PLAN, name: 'Copper Weir, paler' } },
+        ...doneUpTo('emulsify'),
+        { does: 'amended', planVersion: PLAN_VERSION, plan: PALER },
         { does: 'finished', left: [{ vessel: 'pot:p1', massG: 4 }] },
       ),
     );
     expect(over).to.have.nested.property('plan.name', 'Copper Weir, paler');
+    expect(over).to.have.nested.property('next.text').that.contains('Bone');
     expect(over).to.have.nested.property('ending.how', 'finished');
     expect(over).to.have.deep.nested.property('ending.left_g', { 'pot:p1': 4 });
   });

@@ -94,6 +94,16 @@ describe('how a batch stands', () => {
     expect(stateOf(written(PLAN, ...divided, back, ...divided)).zero?.utcMs).to.equal(240_000);
   });
 
+  it('what is done twice was done the first time, and a timer runs until it is stopped', () => {
+    const done: Said = { does: 'done', act: 'emulsify' };
+    const started: Said = { does: 'timer', name: 'look', is: 'started' };
+    const state = stateOf(written(PLAN, done, done, started, { ...started, name: 'oils' }));
+    expect(state.done.get('emulsify')!.utcMs).to.equal(0);
+    expect([...state.timers.keys()]).to.deep.equal(['look', 'oils']);
+    const stopped = stateOf(written(PLAN, started, { ...started, is: 'stopped' }));
+    expect(stopped.timers.size).to.equal(0);
+  });
+
   it('of two weights from two devices the later stands, and the other is shown', () => {
     const base = begunBatch(PLAN, 'batch', { utcMs: 0 });
     const weighs = (batch: Batch, device: string, g: number): Batch =>
@@ -157,6 +167,9 @@ describe('the time between two moments', () => {
   it('is told as the least where the wall clock was set back while the page was closed', () => {
     const day = [on('a', 1000, 5_000_000), on('a', 61_000, 5_060_000), on('b', 300, 5_200_000 - HOUR)];
     expect(elapsed(day)).to.deep.equal({ ms: 60_000, atLeast: true });
+    // what comes after it does not make up for it
+    const on2 = [...day, on('b', 900, 5_200_600 - HOUR), on('c', 5, 5_300_600 - HOUR)];
+    expect(elapsed(on2)).to.deep.equal({ ms: 60_000 + 600 + 100_000, atLeast: true });
   });
 
   it('of moments without a running clock is the wall’s, across midnight and a change of zone', () => {

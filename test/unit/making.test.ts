@@ -58,6 +58,7 @@ describe('a batch as it is made', () => {
         batch = noted(batch, { does: 'done', act: next.id }, stamp);
       }
       expect(done).to.deep.equal(toCarryOut(acts).map((a) => a.id));
+      expect(toCarryOut(acts).some((a) => a.chapter === 'cut')).to.equal(false);
       const apart = new Set([...toMakeReady(acts), ...toCarryOut(acts)].map((a) => a.id));
       expect(acts.filter((a) => !apart.has(a.id)).every((a) => a.chapter === 'cut')).to.equal(true);
     }
@@ -73,11 +74,32 @@ describe('a batch as it is made', () => {
         for (let n = 0; n <= order.length; n += 1)
           for (const [vessel, massG] of heldNow(computed, acts, ended(order.slice(0, n))))
             expect(massG, `${vessel} after ${order[n - 1]?.id ?? ''}`).to.be.above(-1e-3);
-        const inMould = (a: Act): boolean => a.chapter === 'pour' && /^pour:/.test(a.id);
-        expect(order.filter(inMould)).to.deep.equal(acts.filter(inMould));
+        const all = toCarryOut(acts);
+        // pours, and what is done in the mould without a scale: propped, waited, drawn, misted
+        const inMould = (a: Act): boolean =>
+          /^pour:/.test(a.id) || (a.lines.length === 0 && a.chapter !== 'lye');
+        expect(order.filter(inMould)).to.deep.equal(all.filter(inMould));
+        // nothing is drawn of a lye that is not dissolved, nor lye weighed to water that is not there
+        const lye = (a: Act): boolean =>
+          a.chapter === 'lye' || a.lines.some((l) => l.from.key === 'lye' && a.pot === undefined);
+        expect(order.filter(lye)).to.deep.equal(all.filter(lye));
       }),
       { seed: 2712, numRuns: 40 },
     );
+  });
+
+  it('what is in a cup or a jug of its own can be made ready while the mould waits', () => {
+    const acts = procedureOf(computePlan(demoPlans().find((p) => p.name === 'Copper Weir')!));
+    const upTo = (id: string) => ended(acts.slice(0, acts.findIndex((a) => a.id === id) + 1));
+    const act = (id: string): Act => acts.find((a) => a.id === id)!;
+    // the mould is not propped yet
+    expect(comesAfter(acts, upTo('pot:p5'), act('pot-colour:p1'))).to.equal(undefined);
+    expect(comesAfter(acts, upTo('pot:p5'), act('stir:s1'))?.id).to.equal('pot-colour:p1');
+    const coloured = upTo('pot:p5');
+    const done = new Map([...coloured.done, ['pot-colour:p1', { utcMs: 0 }]]);
+    expect(comesAfter(acts, { done }, act('stir:s1'))).to.equal(undefined);
+    expect(comesAfter(acts, upTo('pot:p5'), act('pour:s2'))?.id).to.equal('t1');
+    expect(comesAfter(acts, ended([]), act('emulsify'))?.id).to.equal('water');
   });
 
   it('more scraped off leaves so much less lying there', () => {

@@ -27,13 +27,18 @@ function between(a: When, b: When): Elapsed {
  */
 export function elapsed(moments: readonly When[]): Elapsed {
   let whole = NOTHING;
-  for (let i = 0; i + 1 < moments.length;) {
-    const here = moments[i]!;
-    const far = moments.findLastIndex((m, j) => j > i && sameClock(here, m));
-    const next = far > i ? far : i + 1;
-    const part = between(here, moments[next]!);
+  let [here, ...rest] = moments;
+  while (here) {
+    const from = here;
+    const next = Math.max(
+      0,
+      rest.findLastIndex((m) => sameClock(from, m)),
+    );
+    here = rest[next];
+    rest = rest.slice(next + 1);
+    if (!here) break;
+    const part = between(from, here);
     whole = { ms: whole.ms + part.ms, atLeast: whole.atLeast || part.atLeast };
-    i = next;
   }
   return whole;
 }

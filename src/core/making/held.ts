@@ -1,7 +1,6 @@
 import type { BatchState, Weighed } from '../batch/state.ts';
 import type { Computed } from '../computed/compute.ts';
-import type { ActId } from '../day/act.ts';
-import { ofSecond, type Vessel, type VesselKey } from '../day/vessel.ts';
+import type { Vessel, VesselKey } from '../day/vessel.ts';
 import { transfersOf } from '../ledger/ledger.ts';
 import type { Act } from '../procedure/act.ts';
 import type { Grams } from '../units/quantity.ts';
@@ -16,16 +15,6 @@ interface Went {
 /** What a line of an act is known by in a batch: its place among them, from 1. */
 export const lineKey = (index: number): string => String(index + 1);
 
-/** All that goes in an act, as the book has it. */
-function inBook(computed: Computed, id: ActId): readonly Went[] {
-  const act = computed.day.find((a) => a.id === id);
-  if (act?.does === 'of-second')
-    return computed.second
-      ? inBook(computed.second, act.act.id).map((w) => ({ ...w, from: ofSecond(w.from), to: ofSecond(w.to) }))
-      : [];
-  return computed.weights ? transfersOf(computed.weights.ledger, id) : [];
-}
-
 /**
  * What really went in an act: each line as it was weighed by itself; else its part of what the whole act was
  * weighed at; else as planned. What nobody weighs, batter that a scraper leaves lying, is what is left.
@@ -39,7 +28,9 @@ function wentIn(computed: Computed, { id, lines }: Act, weighed: Weighed | undef
     to,
     massG: weighed?.lines.get(lineKey(i))?.massG ?? (planned[i] ?? 0) * part,
   }));
-  const rest = inBook(computed, id).filter(
+  const { weights } = computed;
+  const book = weights ? transfersOf(weights.ledger, id) : [];
+  const rest = book.filter(
     ({ from, to }) => !lines.some((l) => l.from.key === from.key && l.to.key === to.key),
   );
   const moreOf = ({ key }: Vessel): Grams =>

@@ -19,6 +19,7 @@ const ACTS = toCarryOut(procedureOf(computePlan(PLAN)));
 const PALER = {
   ...PLAN,
   name: 'Copper Weir, paler',
+  steps: PLAN.steps.filter((s) => s.kind !== 'finish'),
   pots: PLAN.pots.map((p, i) => (i === 0 ? { ...p, name: 'Bone' } : p)),
 };
 
@@ -94,6 +95,7 @@ describe('the headless batch', () => {
       ),
     );
     expect(over).to.have.nested.property('plan.name', 'Copper Weir, paler');
+    expect(over).to.have.property('acts', ACTS.length - 1);
     expect(over).to.have.nested.property('next.text').that.contains('Bone');
     expect(over).to.have.nested.property('ending.how', 'finished');
     expect(over).to.have.deep.nested.property('ending.left_g', { 'pot:p1': 4 });

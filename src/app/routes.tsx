@@ -88,6 +88,8 @@ const stations: RouteObject[] = [
       })),
     ],
   ),
+  // what the sheet was called: addresses are kept
+  { path: 'pour-day/*', loader: ({ params }) => redirect(`/plan/${params['planId'] ?? ''}/sheet`) },
   part('cut', async () => ({ Component: (await import('./stations/cut/CutStation.tsx')).CutStation })),
 ];
 

@@ -59,7 +59,9 @@ describe('pots, pour sheet and cut', () => {
 
   it('gives the whole job in order, with cautions, weights and the running total', async () => {
     const page = s.page();
-    await s.go('/plan/demo-slate-beds/sheet');
+    // an address of before
+    await s.go('/plan/demo-slate-beds/pour-day/sheet');
+    expect(page.url()).to.match(/\/plan\/demo-slate-beds\/sheet\/acts$/);
     await page.getByRole('heading', { name: 'Wall marks' }).waitFor();
     const titles = await page.locator('main h3').allInnerTexts();
     expect(titles).to.deep.equal([

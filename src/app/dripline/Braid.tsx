@@ -38,7 +38,7 @@ export function Braid({ braid, chosen }: { readonly braid: string; readonly chos
   const wide = (pots.length - 1) * apart + 26;
   const width = shown * (wide + 10);
   return (
-    <svg viewBox={`0 0 ${width} ${HIGH}`} className="h-16.5 max-sm:h-12 short:h-8" aria-hidden="true">
+    <svg viewBox={`0 0 ${width} ${HIGH}`} className="h-16.5 max-sm:h-12 short:h-7.5" aria-hidden="true">
       {Array.from({ length: shown }, (_, r) => (
         <g key={r} transform={`translate(${r * (wide + 10) + 13} 0)`}>
           <path

@@ -164,7 +164,7 @@ export function DripLine() {
         accessibility={{ screenReaderInstructions: { draggable: '' }, announcements }}
       >
         <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
-          <ol className="relative flex min-h-30 min-w-max max-sm:min-h-17 short:min-h-9 items-start gap-4 border-t-2 border-base-content">
+          <ol className="relative flex min-h-30 min-w-max max-sm:min-h-17 short:min-h-8 items-start gap-4 border-t-2 border-base-content">
             {plan.steps.length === 0 && !follows && (
               <li className="relative flex-1">
                 <AddHere after="" gap={undefined} first asked={asked !== undefined} onAsk={setAsked} />

@@ -14,7 +14,7 @@ interface DropProps {
 export function Drop({ pot, pour, chosen }: DropProps) {
   const colour = useAppSelector((state) => selectColours(state)?.pours.get(pour) ?? NO_COLOUR);
   return (
-    <svg viewBox="0 0 38 66" className="h-16.5 max-sm:h-12 short:h-8" aria-hidden="true">
+    <svg viewBox="0 0 38 66" className="h-16.5 max-sm:h-12 short:h-7.5" aria-hidden="true">
       <path
         d="M19 0C19.6 22 34.5 30 34.5 45.5a15.5 15.5 0 0 1-31 0C3.5 30 18.4 22 19 0Z"
         fill={colour}

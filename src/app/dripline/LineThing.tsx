@@ -75,7 +75,7 @@ export const Mark = memo(function Mark({ step: one, chosen, onShift }: MarkProps
       id={one.id}
       says={`${word}: ${says}`}
       chosen={chosen}
-      className="gap-1 px-2 pb-1"
+      className="gap-1 px-2 pb-1 short:gap-0 short:pb-0"
       onShift={onShift}
     >
       <MarkDrawing step={one} chosen={chosen} />
@@ -105,7 +105,7 @@ export const DropButton = memo(function DropButton(props: DropButtonProps) {
       id={id}
       says={`Pour ${nth}: ${what}, ${mass}${at === undefined ? '' : `, at ${at} min`}`}
       chosen={chosen}
-      className="rounded-b-box px-1 pb-1"
+      className="rounded-b-box px-1 pb-1 short:pb-0"
       onShift={onShift}
     >
       {braid === undefined ? (

@@ -232,15 +232,24 @@ describe('tabs that live', () => {
     const spoon = (p: Page) => p.getByRole('textbox', { name: 'A level teaspoon weighs' });
     await Promise.all([stock(page).fill('40'), spoon(other).fill('1.9')]);
     await Promise.all([stock(page).press('Enter'), spoon(other).press('Enter')]);
+    // each has what the other stored, without being loaded anew
+    const both = async (p: Page): Promise<void> => {
+      for (const value of ['40 g', '1.9 g'])
+        await p.waitForFunction(
+          (shown) => [...document.querySelectorAll('input')].some((i) => i.value === shown),
+          value,
+        );
+    };
+    await both(page);
+    await both(other);
     for (const p of [page, other]) {
       await p.reload();
       await p
         .getByRole('button', { name: /Heather violet|Heather/ })
         .first()
         .click();
-      await stock(p).waitFor();
-      await p.waitForFunction(() => [...document.querySelectorAll('input')].some((i) => i.value === '40 g'));
-      expect(await spoon(p).inputValue()).to.equal('1.9 g');
+      await both(p);
+      expect([await stock(p).inputValue(), await spoon(p).inputValue()]).to.deep.equal(['40 g', '1.9 g']);
     }
   });
 });

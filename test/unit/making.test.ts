@@ -77,15 +77,33 @@ describe('a batch as it is made', () => {
         const all = toCarryOut(acts);
         // pours, and what is done in the mould without a scale: propped, waited, drawn, misted
         const inMould = (a: Act): boolean =>
-          /^pour:/.test(a.id) || (a.lines.length === 0 && a.chapter !== 'lye');
+          /^pour:/.test(a.id) || (a.lines.length === 0 && !/lye$/.test(a.deed.does));
         expect(order.filter(inMould)).to.deep.equal(all.filter(inMould));
         // nothing is drawn of a lye that is not dissolved, nor lye weighed to water that is not there
-        const lye = (a: Act): boolean =>
-          a.chapter === 'lye' || a.lines.some((l) => l.from.key === 'lye' && a.pot === undefined);
-        expect(order.filter(lye)).to.deep.equal(all.filter(lye));
+        for (const jug of ['lye', 'second:lye']) {
+          const lye = (a: Act): boolean =>
+            (a.ofSecond === true) === (jug !== 'lye') &&
+            (/lye$/.test(a.deed.does) || a.lines.some((l) => l.from.key === jug && a.pot === undefined));
+          expect(order.filter(lye)).to.deep.equal(all.filter(lye));
+        }
       }),
       { seed: 2712, numRuns: 40 },
     );
+  });
+
+  it('of a lye that is not dissolved nothing is drawn, of the batch for piping neither', () => {
+    for (const plan of demoPlans()) {
+      const acts = toCarryOut(procedureOf(computePlan(plan)));
+      for (const dissolve of acts.filter((a) => a.deed.does === 'dissolve-lye')) {
+        const key = dissolve.ofSecond ? 'second:lye' : 'lye';
+        const drawn = acts.filter((a) => a.lines.some((l) => l.from.key === key));
+        expect(drawn, plan.name).to.not.be.empty;
+        const others = ended(acts.filter((a) => a !== dissolve));
+        const done = new Map([...others.done].filter(([id]) => !drawn.some((a) => a.id === id)));
+        for (const act of drawn) expect(comesAfter(acts, { done }, act), plan.name).to.not.equal(undefined);
+        expect(comesAfter(acts, { done }, drawn[0]!), plan.name).to.equal(dissolve);
+      }
+    }
   });
 
   it('what is in a cup or a jug of its own can be made ready while the mould waits', () => {

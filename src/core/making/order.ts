@@ -1,6 +1,6 @@
 import type { BatchState } from '../batch/state.ts';
 import type { Chapter } from '../day/act.ts';
-import { isOutside, VESSEL } from '../day/vessel.ts';
+import { isOutside, ofSecond, VESSEL, type Vessel } from '../day/vessel.ts';
 import type { Act } from '../procedure/act.ts';
 
 /** What is read and laid out before anything is weighed. */
@@ -20,6 +20,9 @@ export const nextOf = (acts: readonly Act[], { done }: Pick<BatchState, 'done'>)
 /** Everything that is done in the moulds, one thing for all of them: their order is the design. */
 const IN_MOULDS = 'moulds';
 
+/** Done to the lye in its jug, without a scale: in either batch nothing is drawn of it before. */
+const TO_LYE: ReadonlySet<Act['deed']['does']> = new Set(['dissolve-lye', 'strain-lye']);
+
 /** What an act has in its hands: vessels by their keys, and the moulds. */
 function handles(act: Act): ReadonlySet<string> {
   const of = new Set<string>();
@@ -28,11 +31,11 @@ function handles(act: Act): ReadonlySet<string> {
       if (vessel.kind !== 'supply')
         of.add(isOutside(vessel) && vessel.kind !== 'cup' ? IN_MOULDS : vessel.key);
   if (act.lines.length > 0) return of;
-  if (act.chapter === 'lye') of.add(VESSEL.lye.key);
-  else if (act.pot !== undefined) of.add(VESSEL.pot(act.pot).key);
+  const own = (vessel: Vessel): string => (act.ofSecond ? ofSecond(vessel) : vessel).key;
+  if (TO_LYE.has(act.deed.does)) return of.add(own(VESSEL.lye));
   // a pot's jug is blended for a pour of it, and is no pour: what stands in neither is kept where it is
-  if (act.chapter !== 'lye') of.add(IN_MOULDS);
-  return of;
+  if (act.pot !== undefined) of.add(own(VESSEL.pot(act.pot)));
+  return of.add(IN_MOULDS);
 }
 
 /**

@@ -25,10 +25,14 @@ export interface PlanHistory extends Moment {
   /** how often a plan that took longer has been worked out: what is shown of it is newer since */
   readonly worked: number;
   readonly gesture?: { readonly id: string; readonly before: Moment };
+  /** it is the plan of a batch that is made: nothing of it is changed, and nothing stored */
+  readonly frozen: boolean;
 }
 
 export interface Opened extends Partial<PastAndFuture> {
   readonly plan: Plan;
+  /** it is the plan of a batch that is made */
+  readonly frozen?: boolean;
 }
 
 export interface Edited {
@@ -54,11 +58,11 @@ export const planClosed = createAction('plan/closed');
 
 const MOST_STEPS_BACK = 300;
 
-type Work = Omit<PlanHistory, 'opened' | 'worked' | 'moving'>;
+type Work = Omit<PlanHistory, 'opened' | 'worked' | 'moving' | 'frozen'>;
 
 const NOTHING: Work = { past: [], present: null, future: [] };
 
-const CLOSED: PlanHistory = { ...NOTHING, opened: 0, worked: 0, moving: false };
+const CLOSED: PlanHistory = { ...NOTHING, opened: 0, worked: 0, moving: false, frozen: false };
 
 const edited = ({ past, present }: Moment, plan: Plan): Moment => ({
   past: present ? [...past, present].slice(-MOST_STEPS_BACK) : past,
@@ -90,10 +94,13 @@ function takenBack(state: Work, id: string): Work {
 export const planReducer: Reducer<PlanHistory> = (state = CLOSED, action) => {
   if (workedOut.match(action)) return { ...state, worked: state.worked + 1 };
   if (rested.match(action)) return state.moving ? { ...state, moving: false } : state;
+  const isOpening = planOpened.match(action);
+  if (state.frozen && !isOpening && !planClosed.match(action)) return state;
   const next = worked(state, action);
-  const opened = state.opened + (planOpened.match(action) ? 1 : 0);
+  const opened = state.opened + (isOpening ? 1 : 0);
+  const frozen = isOpening && action.payload.frozen === true;
   const moving = planEdited.match(action) && !!action.payload.moving;
-  return next === state ? state : { ...next, opened, moving, worked: state.worked };
+  return next === state ? state : { ...next, opened, moving, frozen, worked: state.worked };
 };
 
 function worked(state: Work, action: UnknownAction): Work {

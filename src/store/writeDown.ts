@@ -2,7 +2,6 @@ import * as v from 'valibot';
 import type { Batch } from '../core/batch/batchSchema.ts';
 import { eventSchema } from '../core/batch/eventSchema.ts';
 import { restoring, type Said } from '../core/batch/note.ts';
-import type { When } from '../core/batch/when.ts';
 import { faultOf } from '../core/exchange/schemaFaults.ts';
 import type { Plan } from '../core/plan/planSchema.ts';
 import type { Fault } from '../core/result/result.ts';
@@ -10,17 +9,11 @@ import { batchOf, stamped } from './batchShown.ts';
 import { batchSeen, typedShown } from './batchSlice.ts';
 import type { Gesture } from './gesture.ts';
 import { bookKeeper } from './keeping/books.ts';
-import { PAGE_ID } from './page.ts';
 import { store, type AppDispatch, type RootState } from './store.ts';
+import { now } from './when.ts';
 
 /** What stays in a field so long without a key is written down, ms. */
 const WRITE_MS = 250;
-
-const now = (): When => ({
-  utcMs: Date.now(),
-  zoneMin: -new Date().getTimezoneOffset() || 0,
-  running: { clock: PAGE_ID, ms: performance.now() },
-});
 
 /** A visit to a field whose typing is not written down yet, or has been: what the batch was before it. */
 interface Visit {

@@ -271,7 +271,7 @@ describe('a batch file', () => {
         events: [event({ does: 'amended', planVersion: PLAN_VERSION, plan: { ...PLAN, steps: nowhere } }, 0)],
       }),
     ).to.match(/^events\.0\.plan\.steps/);
-    expect(at({ version: 2 })).to.equal('version');
+    expect(at({ version: 3 })).to.equal('version');
   });
 
   it('is told from a plan file by what it says it is', () => {

@@ -1,8 +1,8 @@
-import type { Fault, Result } from '../../core/result/result.ts';
-import { fail } from '../../core/result/result.ts';
+import type { Fault } from '../../core/result/result.ts';
 import { unitWritten, type UnitRecord } from '../../core/units/factors.ts';
 import { formatShort } from '../../core/units/format.ts';
 import { parseAs, parseFigure } from '../../core/units/parseQuantity.ts';
+import { parseTemperature } from '../../core/units/parseTemperature.ts';
 import { QuantityField } from './QuantityField.tsx';
 import { usePlan } from './usePlan.ts';
 import type { Gesture } from '../../store/gesture.ts';
@@ -73,14 +73,11 @@ export function FigureField({ value, suffix, ...rest }: FieldProps & { readonly 
 /** A temperature in the plan's unit; "90 F" and "32 C" are both understood. Base unit: degrees Celsius. */
 export function TemperatureField({ value, ...rest }: FieldProps) {
   const { plan, show } = usePlan();
-  const parse = (text: string): Result<number> => {
-    const match = /^\s*(-?\d+(?:[.,]\d+)?)\s*°?\s*([cf])?\s*$/i.exec(text.replace('−', '-'));
-    if (!match?.[1]) return fail('not-a-temperature', `"${text.trim()}" is not a temperature`);
-    const figure = Number(match[1].replace(',', '.'));
-    return {
-      ok: true,
-      value: (match[2] ?? plan.units.temperature).toUpperCase() === 'F' ? (figure - 32) / 1.8 : figure,
-    };
-  };
-  return <QuantityField {...rest} shown={show.temperature(value)} parse={parse} />;
+  return (
+    <QuantityField
+      {...rest}
+      shown={show.temperature(value)}
+      parse={(text) => parseTemperature(text, plan.units.temperature)}
+    />
+  );
 }

@@ -1,5 +1,5 @@
 import { Copy, Download, Trash2 } from 'lucide-react';
-import { memo } from 'react';
+import { lazy, memo, Suspense } from 'react';
 import { Link } from 'react-router';
 import type { Plan } from '../../core/plan/planSchema.ts';
 import { useAppSelector } from '../../store/store.ts';
@@ -8,6 +8,7 @@ import { PlanThumb } from './PlanThumb.tsx';
 import { IconButton } from '../kit/IconButton.tsx';
 
 /** Not needed to show the shelf. */
+const Hanging = lazy(async () => ({ default: (await import('./Hanging.tsx')).Hanging }));
 const acts = () => import('./cardActs.ts');
 
 export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }) {
@@ -53,6 +54,9 @@ export const PlanCard = memo(function PlanCard({ plan }: { readonly plan: Plan }
         ) : (
           <CardLines plan={plan} />
         )}
+        <Suspense fallback={null}>
+          <Hanging planId={plan.id} />
+        </Suspense>
       </div>
     </article>
   );

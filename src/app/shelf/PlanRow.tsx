@@ -7,7 +7,7 @@ import type { Shown } from './useShelf.ts';
 // a whole shelf has none
 const DamagedCard = lazy(async () => ({ default: (await import('./DamagedCard.tsx')).DamagedCard }));
 
-export const CARD = { width: 240, height: 296 };
+export const CARD = { width: 240, height: 324 };
 
 /** One that cannot be drawn is damaged too, and does not take the others with it. */
 function Card({ entry, shown }: { readonly entry: PlanEntry; readonly shown: Shown }) {

@@ -23,7 +23,7 @@ const CODES: Readonly<Record<Trouble, WarningCode>> = {
 };
 
 /** What goes wrong with an act, and by how much. */
-function says(plan: Plan, timed: TimedAct, trouble: Trouble): string {
+export function troubleText(plan: Plan, timed: TimedAct, trouble: Trouble): string {
   const { act, startMin, belowStage, carriedFromMin, pourableUntilMin } = timed;
   const name = `${actName(plan, timed)} at ${formatClock(startMin)} min`;
   switch (trouble) {
@@ -128,7 +128,7 @@ export function clockWarnings(facts: Facts): readonly Warning[] {
       ...warn(
         { station: 'clock', ...(step ? { step: step.id } : {}), ...(pot ? { pot: pot.id } : {}) },
         CODES[trouble],
-        `${says(plan, timed, trouble)}${more}`,
+        `${troubleText(plan, timed, trouble)}${more}`,
       ),
       ...(seeking ? { seeking } : {}),
       // looked for once somebody looks at them

@@ -1,2 +1,2 @@
 export const BATCH_FORMAT = 'drip-line/batch';
-export const BATCH_VERSION = 1;
+export const BATCH_VERSION = 2;

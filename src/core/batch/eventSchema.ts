@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { planSchema } from '../plan/planSchema.ts';
 import { PLAN_VERSION } from '../plan/planVersion.ts';
 import { colorantId, potId } from '../validate/ids.ts';
-import { celsius, id, listOf, massG, name, stage, text } from '../validate/fields.ts';
+import { celsius, id, listOf, massG, minutes, name, stage, text } from '../validate/fields.ts';
 import { whenSchema } from './when.ts';
 
 const key = (what: string) =>
@@ -94,6 +94,8 @@ const KNOWN_EVENTS = [
     does: v.literal('timer'),
     name: name(60),
     is: v.picklist(['started', 'stopped']),
+    /** it is over after so long; absent: it only counts */
+    minutes: v.optional(minutes(0, 1440)),
   }),
   /** the plan as it goes on */
   v.strictObject({ ...event, does: v.literal('amended'), ...wholePlan }),

@@ -1,7 +1,7 @@
 import type { ActId } from '../day/act.ts';
 import type { VesselKey } from '../day/vessel.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import type { Celsius, Grams } from '../units/quantity.ts';
+import type { Celsius, Grams, Minutes } from '../units/quantity.ts';
 import type { Batch } from './batchSchema.ts';
 import { inOrder } from './book.ts';
 import { isKnown, type Added, type KnownEvent } from './eventSchema.ts';
@@ -31,6 +31,18 @@ export interface Contradicted extends WeighedAt {
   readonly line?: string;
 }
 
+/** What a thermometer showed. */
+export interface Measured {
+  readonly celsius: Celsius;
+  readonly at: When;
+}
+
+/** A timer that runs; without minutes it only counts. */
+export interface Timer {
+  readonly at: When;
+  readonly minutes: Minutes | undefined;
+}
+
 /** How it ended. */
 export type Ending =
   | { readonly how: 'finished'; readonly left: ReadonlyMap<VesselKey, Grams>; readonly at: When }
@@ -42,6 +54,8 @@ export interface BatchState {
   readonly plan: Plan;
   /** what was laid out or passed over, by its name */
   readonly ready: ReadonlyMap<string, Ready>;
+  /** acts that are begun: what is asked before them was looked at */
+  readonly begun: ReadonlySet<ActId>;
   /** acts that are done, in the order in which they were */
   readonly done: ReadonlyMap<ActId, When>;
   /** what acts moved */
@@ -52,10 +66,11 @@ export interface BatchState {
   readonly contradicted: readonly Contradicted[];
   /** when the batter was divided: minute 0 */
   readonly zero: When | undefined;
-  readonly temperatures: ReadonlyMap<VesselKey, { readonly celsius: Celsius; readonly at: When }>;
+  /** what a thermometer showed in a vessel, the last of it last */
+  readonly temperatures: ReadonlyMap<VesselKey, readonly Measured[]>;
   readonly readings: readonly Extract<KnownEvent, { does: 'stage' }>[];
-  /** timers that run, and since when */
-  readonly timers: ReadonlyMap<string, When>;
+  /** timers that run, since when, and how long each is to */
+  readonly timers: ReadonlyMap<string, Timer>;
   readonly ending: Ending | undefined;
   /** written by a newer version: kept, and nothing is made of them */
   readonly unknown: number;
@@ -65,6 +80,7 @@ export interface BatchState {
 interface Folding {
   plan: Plan;
   readonly ready: Map<string, Ready>;
+  readonly begun: Set<ActId>;
   readonly done: Map<ActId, When>;
   readonly weighed: Map<ActId, Weighed>;
   readonly added: Map<ActId, Added>;
@@ -72,9 +88,9 @@ interface Folding {
   zero: When | undefined;
   /** the act that minute 0 came with: taken back, it takes that with it */
   zeroOf: ActId | undefined;
-  readonly temperatures: Map<VesselKey, { readonly celsius: Celsius; readonly at: When }>;
+  readonly temperatures: Map<VesselKey, readonly Measured[]>;
   readonly readings: Extract<KnownEvent, { does: 'stage' }>[];
-  readonly timers: Map<string, When>;
+  readonly timers: Map<string, Timer>;
   ending: Ending | undefined;
   unknown: number;
 }
@@ -100,11 +116,15 @@ function fold(s: Folding, event: KnownEvent): void {
     case 'ready':
       s.ready.set(event.what, event.skipped === undefined ? { at } : { at, skipped: event.skipped });
       return;
+    case 'begun':
+      s.begun.add(event.act);
+      return;
     case 'done':
       if (!s.done.has(event.act)) s.done.set(event.act, at);
       return;
     case 'undone':
       s.done.delete(event.act);
+      s.begun.delete(event.act);
       if (s.zeroOf === event.act) s.zero = s.zeroOf = undefined;
       return;
     case 'divided':
@@ -122,13 +142,16 @@ function fold(s: Folding, event: KnownEvent): void {
       s.added.set(event.act, event.added);
       return;
     case 'temperature':
-      s.temperatures.set(event.vessel, { celsius: event.celsius, at });
+      s.temperatures.set(event.vessel, [
+        ...(s.temperatures.get(event.vessel) ?? []),
+        { celsius: event.celsius, at },
+      ]);
       return;
     case 'stage':
       s.readings.push(event);
       return;
     case 'timer':
-      if (event.is === 'started') s.timers.set(event.name, at);
+      if (event.is === 'started') s.timers.set(event.name, { at, minutes: event.minutes });
       else s.timers.delete(event.name);
       return;
     case 'amended':
@@ -152,6 +175,7 @@ export function stateOf(batch: Batch): BatchState {
   const s: Folding = {
     plan: batch.plan,
     ready: new Map(),
+    begun: new Set(),
     done: new Map(),
     weighed: new Map(),
     added: new Map(),

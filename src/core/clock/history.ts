@@ -2,7 +2,7 @@ import { MOST_SPELLS, type PlanClock, type PotHistory, type Reading } from '../p
 import type { Plan } from '../plan/planSchema.ts';
 import { batterIn } from '../plan/recipes.ts';
 import { lagOf, looseness, type ThickeningBatter } from '../timing/batter.ts';
-import { Run } from '../timing/run.ts';
+import { Run, type Turns } from '../timing/run.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Laid } from './course/draft.ts';
 import type { PlanCourse } from './planCourse.ts';
@@ -22,10 +22,13 @@ const figures = (x: number): number => Number(x.toPrecision(8));
 type States = readonly ThickeningBatter[];
 
 /** The states of each pot, and of each layer: its jug's until it is poured, its own from then on. */
-function statesOf({ course }: PlanCourse): (doubts: readonly number[]) => Record<Seen, readonly States[]> {
+function statesOf(
+  { course }: PlanCourse,
+  went: Turns,
+): (doubts: readonly number[]) => Record<Seen, readonly States[]> {
   const run = new Run(course, { keeps: true });
   return (doubts) => {
-    run.go({ doubts });
+    run.go({ ...went, doubts });
     const copied = (all: readonly States[] = []): readonly States[] =>
       all.map((states) => states.map((s) => ({ ...s })));
     return { pots: copied(run.kept?.pots), layers: copied(run.kept?.layers) };
@@ -38,16 +41,17 @@ type Seen = 'pots' | 'layers';
 export type Looked = Pick<Reading, 'pot' | 'min' | 'lying'>;
 
 /**
- * What is done to each pot of a plan until it is looked at, as it is taken to go before anything is learned;
- * undefined while it is not there.
+ * What is done to each pot of a plan until it is looked at, as it is taken to go before anything is learned,
+ * or as far as it went already; undefined while it is not there.
  */
 export function histories(
   plan: Plan,
   laid: Laid,
   of: PlanCourse,
+  went: Turns = {},
 ): (looked: Looked) => PotHistory | undefined {
   const { course, pots } = of;
-  const statesFor = statesOf(of);
+  const statesFor = statesOf(of, went);
   const none = course.doubts.map(() => 0);
   const plain = statesFor(none);
   const scents = course.doubts.flatMap(({ name }, j) => {

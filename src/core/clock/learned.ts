@@ -3,6 +3,7 @@ import type { Plan } from '../plan/planSchema.ts';
 import { stiffening, stiffeningLess } from '../setting/rest.ts';
 import type { Course, Quickens } from '../timing/course.ts';
 import { REST } from '../timing/estimates.ts';
+import type { Turns } from '../timing/run.ts';
 import { independent, observed, spreadOf, type Belief } from '../timing/learn.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { PotId } from '../validate/ids.ts';
@@ -77,10 +78,10 @@ function toldLying(
  * What the readings of a plan tell, reading by reading: from one to the next in the same pot, of what was
  * done to it between.
  */
-function tellings(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
+function tellings(plan: Plan, laid: Laid, prior: PlanCourse, went: Turns): readonly Told[] {
   const { clock, batter } = plan;
   const readings = (clock.readings ?? []).toSorted((a, b) => a.min - b.min);
-  const asPlanned = readings.some((r) => !r.history) ? histories(plan, laid, prior) : undefined;
+  const asPlanned = readings.some((r) => !r.history) ? histories(plan, laid, prior, went) : undefined;
   const factors = new Map(batter.fragrances.map((f) => [f.id, scentSpeed(f).factor]));
   const tcMin = prior.course.rest?.tcMin ?? Infinity;
   const last = new Map<PotId, { readonly min: Minutes; readonly stage: Stage; readonly thinner: Stage }>();
@@ -116,9 +117,17 @@ function tellings(plan: Plan, laid: Laid, prior: PlanCourse): readonly Told[] {
   });
 }
 
-/** What the readings of a plan make of its rates: normal prior, normal likelihood, in closed form. */
-export function learnedOf(plan: Plan, laid: Laid, prior: PlanCourse): readonly LearnedRate[] {
-  const told = tellings(plan, laid, prior);
+/**
+ * What the readings of a plan make of its rates: normal prior, normal likelihood, in closed form. `went`: how
+ * the day went already on which those without a history were taken.
+ */
+export function learnedOf(
+  plan: Plan,
+  laid: Laid,
+  prior: PlanCourse,
+  went: Turns = {},
+): readonly LearnedRate[] {
+  const told = tellings(plan, laid, prior, went);
   const { doubts } = prior.course;
   // one that is not put in any more is still told of by what was read when it was
   const gone = plan.batter.fragrances

@@ -60,17 +60,19 @@ export function batchJson(batch: Batch): object {
     holds_g: Object.fromEntries(
       [...heldNow(computed, acts, state)].map(([vessel, massG]) => [vessel, clean(massG)]),
     ),
-    temperatures: [...state.temperatures].map(([vessel, t]) => ({
-      vessel,
-      celsius: t.celsius,
-      at: iso(t.at),
-    })),
+    temperatures: [...state.temperatures].flatMap(([vessel, all]) =>
+      all.map((t) => ({ vessel, celsius: t.celsius, at: iso(t.at) })),
+    ),
     readings: state.readings.map((r) => ({
       of: r.of.is === 'jug' ? { jug: r.of.pot } : { layer: r.of.act },
       stage: r.stage,
       at: iso(r.at),
     })),
-    timers: [...state.timers].map(([name, at]) => ({ name, since: iso(at) })),
+    timers: [...state.timers].map(([name, t]) => ({
+      name,
+      since: iso(t.at),
+      minutes: t.minutes ?? null,
+    })),
     ending: endingJson(state),
     unknown_events: state.unknown,
   };

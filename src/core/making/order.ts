@@ -2,6 +2,7 @@ import type { BatchState } from '../batch/state.ts';
 import type { Chapter } from '../day/act.ts';
 import { isOutside, ofSecond, VESSEL, type Vessel } from '../day/vessel.ts';
 import type { Act } from '../procedure/act.ts';
+import type { StepId } from '../validate/ids.ts';
 
 /** What is read and laid out before anything is weighed. */
 const READY: ReadonlySet<Chapter> = new Set(['safety', 'lay-out']);
@@ -52,4 +53,25 @@ export function comesAfter(
   return all
     .slice(0, all.indexOf(act))
     .find((before) => !done.has(before.id) && [...handles(before)].some((v) => own.has(v)));
+}
+
+/**
+ * What was done on top of an act, with the same vessel in its hands: while it is done, the act cannot be
+ * taken back. The last of it. Undefined: nothing.
+ */
+export function builtOn(acts: readonly Act[], { done }: Pick<BatchState, 'done'>, act: Act): Act | undefined {
+  const own = handles(act);
+  const all = toCarryOut(acts);
+  return all
+    .slice(all.indexOf(act) + 1)
+    .findLast((after) => done.has(after.id) && [...handles(after)].some((v) => own.has(v)));
+}
+
+/** Steps of the plan of which every act is done. */
+export function stepsDone(
+  acts: readonly Act[],
+  done: { readonly has: (act: Act['id']) => boolean },
+): ReadonlySet<StepId> {
+  const open = new Set(acts.flatMap((a) => (a.step !== undefined && !done.has(a.id) ? [a.step] : [])));
+  return new Set(acts.flatMap((a) => (a.step !== undefined && !open.has(a.step) ? [a.step] : [])));
 }

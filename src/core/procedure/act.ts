@@ -55,6 +55,8 @@ export interface Timing {
   readonly atMin: Minutes;
   /** a wait is over then */
   readonly untilMin?: Minutes;
+  /** hands have nothing to do before it until then: what it comes on, or its pots, are too thin */
+  readonly notBeforeMin?: Minutes;
   /** what lies below carries it from then on */
   readonly carriedFromMin?: Minutes;
   /** its pots are right for it until then */

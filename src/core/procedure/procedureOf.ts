@@ -1,9 +1,12 @@
 import { finish, type Task } from '../task/task.ts';
 import { cureWords } from '../advice/lyeHeavy.ts';
 import { minutesOf, type ActMinute } from '../clock/minutesOf.ts';
+import type { Timetable } from '../clock/timetable.ts';
+import type { Minutes } from '../units/quantity.ts';
 import type { Computed } from '../computed/compute.ts';
 import { potOfAct, secondId, stepOfAct, type ActId, type DayAct } from '../day/act.ts';
 import { ofSecond } from '../day/vessel.ts';
+import type { Plan } from '../plan/planSchema.ts';
 import { leadPot } from '../plan/sources.ts';
 import type { PotId } from '../validate/ids.ts';
 import type { Act, LyeHeavyNow, Timing, Told } from './act.ts';
@@ -89,8 +92,11 @@ const apart = (act: Act, { id, chapter }: DayAct): Act => ({
     : {}),
 });
 
+/** A shorter wait is none. */
+const WORTH_MIN: Minutes = 0.05;
+
 /** The minute of an act in its figures: windows of what the clock times by itself. */
-function timingOf({ computed: { plan } }: Telling, act: DayAct, { startMin, timed }: ActMinute): Timing {
+function timingOf(plan: Plan, act: DayAct, { startMin, timed }: ActMinute): Timing {
   const atMin = startMin;
   if (!timed) return { atMin };
   const { carriedFromMin, pourableUntilMin, fluidUntilMin } = timed;
@@ -99,11 +105,26 @@ function timingOf({ computed: { plan } }: Telling, act: DayAct, { startMin, time
   return {
     atMin,
     ...(act.does === 'wait' ? { untilMin: timed.endMin } : {}),
+    ...(act.does !== 'wait' && timed.waitMin > WORTH_MIN ? { notBeforeMin: startMin } : {}),
     ...(carriedFromMin === undefined ? {} : { carriedFromMin }),
     ...(pourableUntilMin === undefined ? {} : { pourableUntilMin }),
     ...(fluidUntilMin === undefined ? {} : { fluidUntilMin }),
     ...(warm ? { warm } : {}),
   };
+}
+
+/** The same acts at the minutes of another clock of their day. */
+export function retimed(
+  computed: Pick<Computed, 'plan' | 'day' | 'recipe'>,
+  acts: readonly Act[],
+  clock: Timetable,
+): readonly Act[] {
+  const minutes = minutesOf(computed, clock);
+  const own = new Map(computed.day.map((act) => [act.id, act] as const));
+  return acts.map((act) => {
+    const [of, minute] = [own.get(act.id), minutes.get(act.id)];
+    return of && minute ? { ...act, timed: timingOf(computed.plan, of, minute) } : act;
+  });
 }
 
 const known = new WeakMap<Computed, readonly Act[]>();
@@ -128,7 +149,7 @@ function* tellingAnew(computed: Computed): Task<never, readonly Act[]> {
   for (const [i, act] of day.entries()) {
     const told = actOf(telling, act);
     const minute = minutes?.get(act.id);
-    if (told) all.push(minute ? { ...told, timed: timingOf(telling, act, minute) } : told);
+    if (told) all.push(minute ? { ...told, timed: timingOf(computed.plan, act, minute) } : told);
     yield { done: i / day.length };
   }
   return all;

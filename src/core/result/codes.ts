@@ -63,6 +63,7 @@ export type FaultCode =
   | 'superfat-negative'
   | 'too-large'
   | 'too-long'
+  | 'too-much-lye'
   | 'too-many'
   | 'too-steep'
   | 'unreadable'

@@ -7,12 +7,14 @@ import {
   beginAt,
   copy,
   inCup,
+  looseness,
   quicker,
   reaches,
   stageAt,
   type ThickeningBatter,
 } from './batter.ts';
 import type { Course, CourseAct, Prepares } from './course.ts';
+import { stiffening } from '../setting/rest.ts';
 import { BLEND_MIN, BLENDED_FACTOR, LOOSENED, SOFT } from './estimates.ts';
 
 /** What can be wrong with an act, as bits. */
@@ -43,7 +45,24 @@ export interface Turns {
   readonly pace?: number;
   /** every act begins at this minute, kept by the clock, or when hands are free */
   readonly kept?: ArrayLike<number>;
+  /** hands were done with an act at this minute, by its place; NaN where it is still to come */
+  readonly ended?: ArrayLike<number>;
+  /** what is still to come begins no sooner */
+  readonly now?: Minutes;
+  /** how thick batter was seen to be: from then on it goes on from there; in the order of their minutes */
+  readonly seen?: readonly Seen[];
 }
+
+/** A pot, or a layer as it bears, by its number: so thick at a minute. */
+export interface Seen {
+  readonly of: 'pots' | 'layers';
+  readonly nth: number;
+  readonly min: Minutes;
+  readonly stage: Stage;
+}
+
+/** Of two sums of minutes, what rounding makes. */
+const ROUNDING_MIN: Minutes = 1e-6;
 
 /**
  * A course carried out, act by act, as often as is wanted: one forward pass each time. Left alone, batter
@@ -84,6 +103,8 @@ export class Run {
   private readonly thick: readonly ThickeningBatter[];
   /** in which what lies still doubles its strength, this time */
   private tcMin: Minutes = Infinity;
+  /** how many of what was seen have been taken, this time */
+  private looked = 0;
 
   constructor(course: Course, { keeps = false } = {}) {
     this.course = course;
@@ -131,6 +152,7 @@ export class Run {
         (main ? (turns.faster ?? 1) : 1);
       if (own.there) this.note(p);
     }
+    this.looked = 0;
     let free = 0;
     let holds = true;
     for (let i = 0; i < course.acts.length; i += 1) {
@@ -138,6 +160,21 @@ export class Run {
       holds &&= this.fails[i] === 0;
     }
     return holds;
+  }
+
+  /** What was seen before a minute is so from then on. */
+  private look(until: Minutes, { seen = [] }: Turns): void {
+    for (let next = seen[this.looked]; next && next.min < until; next = seen[this.looked]) {
+      this.looked += 1;
+      const { of, nth, min, stage } = next;
+      for (const b of of === 'pots' ? [this.pots[nth]] : [this.thin[nth], this.thick[nth]]) {
+        // what came into its jug or its mould only later was not seen
+        if (!b || b.since > min) continue;
+        advance(b, min);
+        b.stage = of === 'pots' ? stage + looseness(b, min) : stage - stiffening(min - b.rested, this.tcMin);
+        b.seen = b.stage;
+      }
+    }
   }
 
   private note(p: number): void {
@@ -152,9 +189,13 @@ export class Run {
   /** One act, begun as soon as it can be after hands are free; when they are free again. */
   private act(i: number, act: CourseAct, free: Minutes, turns: Turns): Minutes {
     const pace = turns.pace ?? 1;
+    const ended = turns.ended?.[i] ?? NaN;
+    this.look(Number.isNaN(ended) ? Infinity : ended, turns);
     this.carriedFrom[i] = this.carriedAt(act, 0);
     this.pourableUntil[i] = this.latest(act, pace);
     this.fluidUntil[i] = this.setsAt(act);
+    if (!Number.isNaN(ended)) return this.happened(i, act, free, ended, turns);
+    free = Math.max(free, turns.now ?? 0);
     const wanted = this.wanted(i, act, free, turns);
     const soonest = this.readyFrom(act, free, pace);
     const first = wanted > soonest ? Math.max(free, this.begunFor(act, wanted, pace)) : free;
@@ -165,18 +206,42 @@ export class Run {
     this.prepared[i] = first;
     this.starts[i] = start;
     this.waited[i] = first - free;
-    const end = start + act.minutes * pace;
+    return this.carryOut(i, act, start, start + act.minutes * pace, turns);
+  }
+
+  private carryOut(i: number, act: CourseAct, start: Minutes, end: Minutes, turns: Turns): Minutes {
     this.ends[i] = end;
     this.judge(i, act, start, end, turns);
     this.change(act, start, end, turns);
     return end;
   }
 
-  /** How long a pot is blended on that would be at a stage by itself at this minute. */
-  private blendMin({ pot: p, blendTo }: Prepares, at: Minutes, pace: number): Minutes {
-    return blendTo !== undefined && stageAt(this.pots[p] as ThickeningBatter, at) < blendTo
-      ? BLEND_MIN * pace
-      : 0;
+  /**
+   * One that is done, as it was: hands took what they take for it as far as there was time, and what prepares
+   * it was done by then. When hands are free after it: one done before another in the list frees none sooner.
+   */
+  private happened(i: number, act: CourseAct, free: Minutes, end: Minutes, turns: Turns): Minutes {
+    const { pace = 1 } = turns;
+    const usual = end - act.minutes * pace;
+    const start = free > end ? usual : Math.max(usual, free);
+    const begun = this.begunFor(act, start, pace);
+    const inTime = begun > Math.min(free, start) - ROUNDING_MIN;
+    let ready = inTime ? begun : start;
+    for (const p of act.prepares ?? [])
+      ready = this.prepare(i, p, ready, inTime ? turns : { ...turns, pace: 0 });
+    this.soonest[i] = this.prepared[i] = this.starts[i] = start;
+    this.waited[i] = Math.max(0, start - free);
+    return Math.max(free, this.carryOut(i, act, start, end, turns));
+  }
+
+  /** A pot is blended on that would not be at a stage by itself at this minute. */
+  private blends({ pot: p, blendTo }: Prepares, at: Minutes): boolean {
+    return blendTo !== undefined && stageAt(this.pots[p] as ThickeningBatter, at) < blendTo;
+  }
+
+  /** How long that takes. */
+  private blendMin(prepares: Prepares, at: Minutes, pace: number): Minutes {
+    return this.blends(prepares, at) ? BLEND_MIN * pace : 0;
   }
 
   /** When what prepares an act is done, begun at a minute. */
@@ -263,11 +328,11 @@ export class Run {
   private prepare(i: number, prepares: Prepares, from: Minutes, turns: Turns): Minutes {
     const { pot: p, minutes, adds, quickens, blendTo = 0, loosens, makes } = prepares;
     const { doubts, blended, pace = 1 } = turns;
-    const blends = this.blendMin(prepares, from, pace);
-    let ready = from + blends;
+    const blends = this.blends(prepares, from);
+    let ready = from + (blends ? BLEND_MIN * pace : 0);
     const pot = this.pots[p] as ThickeningBatter;
     // blended on first: what is stirred in after that is not torn by the stick, and a scent goes in last
-    if (blends > 0) {
+    if (blends) {
       advance(pot, ready);
       pot.stage = Math.max(pot.stage, blendTo + (blended?.[i] ?? 0));
       pot.perMinute *= BLENDED_FACTOR;

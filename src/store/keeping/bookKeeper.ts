@@ -52,6 +52,11 @@ export class BookKeeper {
     return [...this.#unstored.values()].find((u) => u.batch.plan.id === planId)?.batch;
   }
 
+  /** Whether something of a batch is not stored yet. */
+  hasUnstored(batchId: string): boolean {
+    return this.#unstored.has(batchId);
+  }
+
   /** Store now what is unstored. */
   flush(): Promise<void> {
     clearTimeout(this.#timer);

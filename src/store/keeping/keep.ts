@@ -31,10 +31,10 @@ export const keeper = new Keeper(database, {
   },
 });
 
-/** The open plan with its history; undefined while none is open. */
+/** The open plan with its history; undefined while none is open, or that of a batch is shown. */
 export function heldNow(): Held | undefined {
-  const { present, past, future } = store.getState().plan;
-  return present ? { plan: present, past, future } : undefined;
+  const { present, past, future, frozen } = store.getState().plan;
+  return present && !frozen ? { plan: present, past, future } : undefined;
 }
 
 database.on('versionchange', (event) => {

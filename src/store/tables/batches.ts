@@ -100,8 +100,23 @@ const withEvents = async (db: Dexie, { id, version, value }: BatchRecord): Promi
 export const batchesOfPlan = async (db: Dexie, planId: string): Promise<readonly StoredBatch[]> =>
   Promise.all((await heads(db).where({ planId }).toArray()).map((head) => withEvents(db, head)));
 
+/** One batch; undefined where none of that id is stored. */
+export const batchById = async (db: Dexie, id: string): Promise<StoredBatch | undefined> => {
+  const head = await heads(db).get(id);
+  return head && withEvents(db, head);
+};
+
 export const allBatches = async (db: Dexie): Promise<readonly StoredBatch[]> =>
   Promise.all((await heads(db).toArray()).map((head) => withEvents(db, head)));
+
+/** Batches that were begun since a moment, ms since 1970. */
+export const batchesSince = async (db: Dexie, sinceMs: number): Promise<readonly StoredBatch[]> => {
+  const begun = ({ value }: BatchRecord): boolean => {
+    const started = value['started'];
+    return isRecord(started) && Number(started['utcMs']) >= sinceMs;
+  };
+  return Promise.all((await heads(db).filter(begun).toArray()).map((head) => withEvents(db, head)));
+};
 
 /** Take a damaged batch with all of its events out of the way, as it is. */
 export const setBatchAside = (db: Dexie, batch: StoredBatch): Promise<void> =>

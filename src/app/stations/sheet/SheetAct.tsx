@@ -8,7 +8,7 @@ import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { pourChosen } from '../../../store/deskSlice.ts';
 import { PotBadge } from '../../parts/PotBadge.tsx';
 import { usePlan } from '../../parts/usePlan.ts';
-import { FromAboveDrawing } from './FromAboveDrawing.tsx';
+import { FromAboveDrawing } from '../../parts/FromAboveDrawing.tsx';
 import { RoundTable } from './RoundTable.tsx';
 
 /** What is to be seen from above: ways of a stick, lines and places. */

@@ -1,4 +1,5 @@
 import { Outlet } from 'react-router';
+import { StartBatch } from './StartBatch.tsx';
 import { StationPages } from '../../parts/StationPages.tsx';
 
 const PAGES = [
@@ -11,7 +12,8 @@ const PAGES = [
 export function SheetStation() {
   return (
     <>
-      <div className="no-print px-6 pt-5">
+      <div className="no-print grid gap-4 px-6 pt-5">
+        <StartBatch />
         <StationPages label="Sheet" pages={PAGES} />
       </div>
       <Outlet />

@@ -41,7 +41,7 @@ const PLAIN: Readonly<Record<PlainTool, string>> = {
 };
 
 /** One thing to lay out. */
-function toolText(t: Tool, say: Saying): string {
+export function toolText(t: Tool, say: Saying): string {
   switch (t.tool) {
     case 'stick':
       return t.ends.length > 1
@@ -68,6 +68,13 @@ function toolText(t: Tool, say: Saying): string {
   }
 }
 
+/** Three things that protect whoever makes it, each to be seen to. */
+export const PROTECTS = {
+  wear: 'Goggles, gloves, long sleeves on.',
+  room: 'Room aired. No children, no pets.',
+  spill: 'Running water within reach, and known where a spill goes.',
+} as const;
+
 export const beforeWords: WordsFor<
   | 'protect'
   | 'read-data-sheets'
@@ -81,7 +88,7 @@ export const beforeWords: WordsFor<
   | 'lay-out-fragrance'
 > = {
   protect: () => ({
-    text: 'Goggles, gloves, long sleeves on. Room aired. No children, no pets. Running water within reach.',
+    text: Object.values(PROTECTS).join(' '),
     caution:
       'Sodium hydroxide burns skin and eyes, and raw batter is caustic too: keep the gloves on to the cut. On skin or in eyes: rinse at once with plenty of running water and get medical help.',
   }),

@@ -23,20 +23,24 @@ export interface Saying {
   readonly temperature: (c: number) => string;
   /** "pot A, Chalk"; empty for an act of no pot */
   readonly pot: string;
+  /** the same without the word: "A, Chalk" */
+  readonly jug: string;
   readonly letterOf: (pot: string | undefined) => string | undefined;
 }
 
-const potName = (pot: Pot | undefined): string => (pot ? `pot ${pot.letter}, ${pot.name}` : '');
+const jugName = (pot: Pot | undefined): string => (pot ? `${pot.letter}, ${pot.name}` : '');
 
 export function sayingOf({ units, pots: own, second }: Plan, potId: PotId | undefined): Saying {
   const pots = [...own, ...(second?.pots ?? [])];
+  const jug = jugName(pots.find((p) => p.id === potId));
   return {
     units,
     mass: (g) => formatMass(g, units.mass, units.scaleStepG),
     fine: (g) => formatFine(g, units.mass, units.fineStepG),
     length: (mm) => formatLength(mm, units.length),
     temperature: (c) => formatTemperature(c, units.temperature),
-    pot: potName(pots.find((p) => p.id === potId)),
+    pot: jug === '' ? '' : `pot ${jug}`,
+    jug,
     letterOf: (id) => pots.find((p) => p.id === id)?.letter,
   };
 }

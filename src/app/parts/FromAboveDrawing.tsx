@@ -1,21 +1,27 @@
-import { long, wide } from '../../../core/flow/box.ts';
-import type { Spot } from '../../../core/flow/spec.ts';
-import type { FromAbove } from '../../../core/ways/fromAbove.ts';
+import { long, wide } from '../../core/flow/box.ts';
+import type { Spot } from '../../core/flow/spec.ts';
+import type { FromAbove } from '../../core/ways/fromAbove.ts';
 
-/** So large at most, px. */
+/** So large at most on the sheet, px. */
 const SIZE = { wide: 120, high: 150 } as const;
 const MARGIN = 6;
 
 /** More starts than this are not numbered: they would cover one another. */
 const MOST_NUMBERED = 8;
 
+interface FromAboveProps {
+  readonly above: FromAbove;
+  /** so large at most, px */
+  readonly size?: { readonly wide: number; readonly high: number };
+}
+
 /**
  * The mould from above, near end below: ways of a stick, lines and places that are poured into, the first
  * marked where it begins.
  */
-export function FromAboveDrawing({ above }: { readonly above: FromAbove }) {
+export function FromAboveDrawing({ above, size = SIZE }: FromAboveProps) {
   const { floor, paths, spots } = above;
-  const scale = Math.min(SIZE.wide / wide(floor), SIZE.high / long(floor));
+  const scale = Math.min(size.wide / wide(floor), size.high / long(floor));
   const [width, height] = [wide(floor) * scale, long(floor) * scale];
   const at = ([x, y]: Spot): string =>
     `${((x - floor.x0) * scale).toFixed(1)} ${((floor.y1 - y) * scale).toFixed(1)}`;

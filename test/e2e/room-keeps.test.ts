@@ -31,7 +31,7 @@ describe('pour day: nothing is lost', () => {
 
   it(`the browser killed at ${KILLS} moments: what was shown as done is there, and it stands at the same act`, async function () {
     this.timeout(120_000);
-    const lost = await killRun({ plan: 'scree-steps', kills: KILLS, seed: 27 });
+    const lost = await killRun(s.url(), { plan: 'scree-steps', kills: KILLS, seed: 27 });
     expect(lost).to.deep.equal([]);
   });
 

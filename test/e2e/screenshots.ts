@@ -1,5 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import type { Page } from 'playwright-core';
+import { begun, goUntil } from './support/day.ts';
 import { launch } from './support/browser.ts';
 import { serve } from './support/serve.ts';
 import { inStore } from './support/stored.ts';
@@ -27,7 +28,14 @@ const VIEWS: readonly View[] = [
   { name: 'mixing', path: '/plan/demo-copper-weir/colour/mixing' },
   { name: 'colorants', path: '/colorants' },
   { name: 'pour-sheet', path: '/plan/demo-slate-beds/sheet/acts' },
-  { name: 'jugs', path: '/plan/demo-slate-beds/sheet/jugs' },
+  {
+    name: 'pour-day',
+    path: '/plan/demo-copper-weir/sheet/acts',
+    first: async (on) => {
+      await begun(on);
+      await goUntil(on, ({ head }) => head.startsWith('Pour 4'));
+    },
+  },
   { name: 'tilted', path: '/plan/demo-copper-weir/design', press: [/^Pour 4:/, /Show it at/] },
   { name: 'tops', path: '/plan/demo-cotton-grass/design', press: [/^piping:/, /^Loaf$/] },
   { name: 'bars', path: '/plan/demo-basalt-columns/cut', press: [/^Loaf$/] },

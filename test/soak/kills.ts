@@ -1,9 +1,8 @@
-import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type BrowserContext, type Page } from 'playwright-core';
-import { CHROMIUM_ARGS, chromiumPath } from '../e2e/support/browser.ts';
+import type { Page } from 'playwright-core';
+import { kill, openProfile } from '../e2e/support/profile.ts';
 import { Random } from './random.ts';
 import type { Row } from './row.ts';
 
@@ -20,23 +19,6 @@ interface Typed {
 interface Figure {
   readonly mm: number;
   readonly at: number;
-}
-
-const open = (profile: string): Promise<BrowserContext> =>
-  chromium.launchPersistentContext(profile, {
-    executablePath: chromiumPath(),
-    args: [...CHROMIUM_ARGS],
-    viewport: { width: 1280, height: 800 },
-    serviceWorkers: 'block',
-  });
-
-/** All processes of the browser of this profile, at once and without a word: as when the power goes. */
-function kill(profile: string): void {
-  try {
-    execFileSync('pkill', ['-9', '-f', profile]);
-  } catch {
-    // it was gone already
-  }
 }
 
 async function notes(page: Page, url: string) {
@@ -91,7 +73,7 @@ export async function kills(url: string, count: number, seed: number): Promise<R
   const profile = mkdtempSync(join(tmpdir(), `drip-line-soak-${seed}-`));
   const lost: string[] = [];
   let most = 0;
-  let context = await open(profile);
+  let context = await openProfile(profile);
   let page = context.pages()[0] ?? (await context.newPage());
   await page.goto(url);
   await page.getByText('Slate Beds').first().waitFor();
@@ -101,7 +83,7 @@ export async function kills(url: string, count: number, seed: number): Promise<R
       const killedAt = performance.now();
       kill(profile);
       await context.close().catch(() => undefined);
-      context = await open(profile);
+      context = await openProfile(profile);
       page = context.pages()[0] ?? (await context.newPage());
       return killedAt;
     };

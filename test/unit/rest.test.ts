@@ -26,7 +26,8 @@ import {
 } from '../../src/core/timing/estimates.ts';
 import { Normals } from '../../src/core/timing/normals.ts';
 import { sampling } from '../../src/core/timing/odds.ts';
-import { FAILS, Run } from '../../src/core/timing/run.ts';
+import { Run } from '../../src/core/timing/run.ts';
+import { FAILS } from '../../src/core/timing/turns.ts';
 import { layersOf, type LayersOf } from '../support/courses.ts';
 import { seeded } from '../support/random.ts';
 

@@ -5,7 +5,8 @@ import type { Course, CourseAct } from '../../src/core/timing/course.ts';
 import { BACK_AFTER_MIN, BLEND_MIN, LOOSENED, SOFT } from '../../src/core/timing/estimates.ts';
 import { Normals } from '../../src/core/timing/normals.ts';
 import { sampling } from '../../src/core/timing/odds.ts';
-import { FAILS, Run, type Turns } from '../../src/core/timing/run.ts';
+import { Run } from '../../src/core/timing/run.ts';
+import { FAILS, type Turns } from '../../src/core/timing/turns.ts';
 import { layersOf, type LayersOf } from '../support/courses.ts';
 
 const anyLayers = fc.record({

@@ -35,7 +35,10 @@ export function ReadyList() {
   const short = useShort(all);
   return (
     <>
-      <main tabIndex={0} className="grid min-h-0 flex-1 auto-rows-max content-start gap-5 overflow-y-auto px-4 py-4 sm:px-8">
+      <main
+        tabIndex={0}
+        className="grid min-h-0 flex-1 auto-rows-max content-start gap-5 overflow-y-auto px-4 py-4 sm:px-8"
+      >
         <Heading
           of="ready"
           over={open.length === 0 ? 'All of it is ready' : `${plural(open.length, 'thing')} to see to`}

@@ -2,7 +2,8 @@ import { MOST_SPELLS, type PlanClock, type PotHistory, type Reading } from '../p
 import type { Plan } from '../plan/planSchema.ts';
 import { batterIn } from '../plan/recipes.ts';
 import { lagOf, looseness, type ThickeningBatter } from '../timing/batter.ts';
-import { Run, type Turns } from '../timing/run.ts';
+import { Run } from '../timing/run.ts';
+import type { Turns } from '../timing/turns.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Laid } from './course/draft.ts';
 import type { PlanCourse } from './planCourse.ts';

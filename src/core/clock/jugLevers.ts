@@ -2,7 +2,8 @@ import { blendAll, landPours, layOnFluid, loosenPot, lyingOn } from '../edit/clo
 import { pourNames } from '../plan/deposits.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import type { Landing } from '../setting/landing.ts';
-import { FAILS, Run } from '../timing/run.ts';
+import { Run } from '../timing/run.ts';
+import { FAILS } from '../timing/turns.ts';
 import type { Millimetres, Minutes, Stage } from '../units/quantity.ts';
 import { listed } from '../units/words.ts';
 import type { PotId } from '../validate/ids.ts';

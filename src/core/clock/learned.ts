@@ -3,7 +3,7 @@ import type { Plan } from '../plan/planSchema.ts';
 import { stiffening, stiffeningLess } from '../setting/rest.ts';
 import type { Course, Quickens } from '../timing/course.ts';
 import { REST } from '../timing/estimates.ts';
-import type { Turns } from '../timing/run.ts';
+import type { Turns } from '../timing/turns.ts';
 import { independent, observed, spreadOf, type Belief } from '../timing/learn.ts';
 import type { Minutes, Stage } from '../units/quantity.ts';
 import type { PotId } from '../validate/ids.ts';

@@ -1,7 +1,8 @@
 import type { LaidPlan } from '../fill/laid.ts';
 import type { Day } from '../day/act.ts';
 import type { Plan } from '../plan/planSchema.ts';
-import { FAILS, Run, type Turns } from '../timing/run.ts';
+import { Run } from '../timing/run.ts';
+import { FAILS, type Turns } from '../timing/turns.ts';
 import type { CourseAct } from '../timing/course.ts';
 import { blurOn } from '../setting/blur.ts';
 import type { Millimetres, Minutes, Stage } from '../units/quantity.ts';

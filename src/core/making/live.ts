@@ -10,7 +10,7 @@ import { pourActId, type ActId } from '../day/act.ts';
 import type { Reading } from '../plan/clockSchema.ts';
 import type { Plan } from '../plan/planSchema.ts';
 import { potsOf } from '../plan/sources.ts';
-import type { Seen, Turns } from '../timing/run.ts';
+import type { Seen, Turns } from '../timing/turns.ts';
 import type { Minutes } from '../units/quantity.ts';
 import type { PotId } from '../validate/ids.ts';
 

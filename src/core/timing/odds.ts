@@ -4,7 +4,8 @@ import type { Minutes, Stage } from '../units/quantity.ts';
 import type { Course } from './course.ts';
 import { BLEND_SD, HANDS_SD, JUDGED_SD, JUG_SD, LANDS_SD, START_SD } from './estimates.ts';
 import type { Normals } from './normals.ts';
-import { FAILS, Run, type Turns } from './run.ts';
+import { Run } from './run.ts';
+import { FAILS, type Turns } from './turns.ts';
 
 /**
  * Kept by feel, each act waits until what is below carries it; by the clock, each begins at the minute that

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import type { Batch } from '../core/batch/batchSchema.ts';
-import { isOver } from '../core/batch/book.ts';
+import { isOver, merged } from '../core/batch/book.ts';
 import { eventSchema } from '../core/batch/eventSchema.ts';
 import { happenedIn } from '../core/batch/happened.ts';
 import { begunBatch, type Said } from '../core/batch/note.ts';
@@ -50,7 +50,9 @@ export const openBatch =
     let batch: Batch | undefined;
     try {
       const stored = await ask((db) => batchById(db, id));
-      batch = stored && readStoredBatch(stored);
+      const read = stored && readStoredBatch(stored);
+      const unstored = bookKeeper.unstored(id);
+      batch = read && unstored ? merged(read, unstored) : (read ?? unstored);
       if (!batch) return { kind: stored ? 'damaged' : 'missing' };
     } catch (error) {
       const trouble = troubleOf(error);

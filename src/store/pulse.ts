@@ -31,8 +31,8 @@ export function beatsSince(batchId: string, after: string): readonly When[] {
 export function beat(batchId: string, after: string, at: When): void {
   const before = beatsSince(batchId, after);
   const own = before.filter((m) => m.running?.clock === at.running?.clock);
-  const [first] = own;
-  const moments = [...before.filter((m) => !own.includes(m)), ...(first ? [first] : []), at].slice(-MOST);
+  const last = own.length > 1 ? own.at(-1) : undefined;
+  const moments = [...before.filter((m) => m !== last), at].slice(-MOST);
   try {
     localStorage.setItem(nameOf(batchId), JSON.stringify({ after, moments }));
   } catch {

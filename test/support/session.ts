@@ -23,6 +23,8 @@ export async function loadSession() {
     books,
     brought,
     batch,
+    day,
+    pulse,
   ] = await Promise.all([
     import('../../src/store/store.ts'),
     import('../../src/store/database.ts'),
@@ -40,6 +42,8 @@ export async function loadSession() {
     import('../../src/store/keeping/books.ts'),
     import('../../src/store/keeping/newPlans.ts'),
     import('../../src/store/batchSlice.ts'),
+    import('../../src/store/day.ts'),
+    import('../../src/store/pulse.ts'),
   ]);
   return {
     locks,
@@ -59,6 +63,8 @@ export async function loadSession() {
     ...books,
     ...brought,
     ...batch,
+    ...day,
+    ...pulse,
   };
 }
 

@@ -274,6 +274,31 @@ describe('a batch file', () => {
     expect(at({ version: 3 })).to.equal('version');
   });
 
+  it('that is cut in half, foreign, or hostile is refused with a word, and never throws', () => {
+    const text = writeBatchFile(withEvents(EVERY_KIND.map(event)));
+    for (let cut = 0; cut < text.length - 2; cut += 97) {
+      const read = readBatchFile(text.slice(0, cut));
+      expect(read.ok, `cut at ${cut}`).to.equal(false);
+    }
+    const deep = `{"format":"drip-line/batch","version":1,"events":${'['.repeat(5000)}${']'.repeat(5000)}}`;
+    const hostile = [
+      deep,
+      '{"format":"drip-line/batch","version":1,"__proto__":{"id":"x"}}',
+      text.replace('"does": "done"', '"does": ["done"]'),
+      text.replace(/"seq": \d+/, '"seq": 1e999'),
+      text.replace(/"utcMs": \d+/, '"utcMs": "soon"'),
+      '[]',
+      'null',
+      '\u0000',
+    ];
+    for (const bad of hostile) {
+      const read = readBatchFile(bad);
+      expect(read.ok, bad.slice(0, 80)).to.equal(false);
+      expect(read.ok || read.fault.message).to.match(/\w/);
+    }
+    expect(({} as { readonly id?: string }).id).to.equal(undefined);
+  });
+
   it('is told from a plan file by what it says it is', () => {
     const batch = withEvents([]);
     expect(readShelfFile(writeBatchFile(batch))).to.deep.equal({ ok: true, batch });

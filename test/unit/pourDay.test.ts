@@ -36,6 +36,7 @@ import { doneWith, isDone, screensOf, takenBack } from '../../src/core/making/sc
 import { nextIn, whoseTurn } from '../../src/core/making/turnOf.ts';
 import { verdictOf } from '../../src/core/making/verdict.ts';
 import { askedBefore, doneWord, signsOf, titleOf } from '../../src/core/making/words.ts';
+import { pouredTooSoon } from '../../src/core/pattern/tooSoon.ts';
 import { standingAfter } from '../../src/core/pattern/standingAfter.ts';
 import type { Plan } from '../../src/core/plan/planSchema.ts';
 import { procedureOf, retimed } from '../../src/core/procedure/procedureOf.ts';
@@ -582,6 +583,22 @@ describe('the mould while it is filled', () => {
       }
       expect(before).to.equal(mould.stack.layers.length);
     }
+  });
+
+  it('poured too soon, a layer runs into what lies below it; with all else as it would stand', () => {
+    const computed = computePlan(demo('Copper Weir'));
+    const [mould] = computed.moulds;
+    const pours = computed.plan.steps.filter((s) => s.kind === 'pour');
+    const [first, second] = pours;
+    if (!first || !second) throw new Error('too few');
+    const done = (id: string): boolean =>
+      computed.plan.steps.findIndex((s) => s.id === id) <= computed.plan.steps.indexOf(first);
+    const soon = pouredTooSoon(mould, (s) => done(s.id), second.id);
+    const right = standingAfter(mould, (s) => done(s.id) || s.id === second.id);
+    expect(soon.layers.map((l) => l.pour.id)).to.deep.equal(right.layers.map((l) => l.pour.id));
+    expect(right.bodies.every((b) => b.kind === 'layer')).to.equal(true);
+    expect(soon.bodies.some((b) => b.kind === 'block')).to.equal(true);
+    expect(soon.tilt).to.deep.equal(right.tilt);
   });
 
   it('what is left over is what vessels hold by the book, moulds not among them', () => {

@@ -1,8 +1,10 @@
 import type { ReactNode } from 'react';
+import type { Vessel } from '../../core/day/vessel.ts';
 import type { Screen } from '../../core/making/screens.ts';
 import type { Line } from '../../core/procedure/act.ts';
 import { UNDER_WORDS } from '../../core/mould/propWords.ts';
 import { formatLength } from '../../core/units/format.ts';
+import { PotBadge } from '../parts/PotBadge.tsx';
 import { useShow } from '../parts/useShow.ts';
 import { useDay } from './dayContext.ts';
 import { useVesselName } from './useVessel.ts';
@@ -59,13 +61,29 @@ export function Amounts({ screen: { act, turn } }: { readonly screen: Screen }) 
 }
 
 /** What it is, and where it goes. */
-function Way({ line: { name, to } }: { readonly line: Line }) {
+function Way({ line: { name, from, to } }: { readonly line: Line }) {
   const vessel = useVesselName();
   return (
     <>
-      <strong>{name}</strong> <span className="quiet">into {vessel(to)}</span>
+      <strong>{name}</strong>{' '}
+      <span className="quiet">
+        {from.kind !== 'supply' && (
+          <>
+            out of <VesselBadge vessel={from} /> {vessel(from)}{' '}
+          </>
+        )}
+        into <VesselBadge vessel={to} /> {vessel(to)}
+      </span>
     </>
   );
+}
+
+/** Of a jug its letter on its colour, in the line. */
+function VesselBadge({ vessel }: { readonly vessel: Vessel }) {
+  const { plan } = useDay().state;
+  const pots = vessel.ofSecond ? (plan.second?.pots ?? []) : plan.pots;
+  const pot = vessel.kind === 'pot' ? pots.find((p) => p.id === vessel.pot) : undefined;
+  return pot ? <PotBadge pot={pot} size="1.35em" /> : null;
 }
 
 function Figure({ text, says }: { readonly text: string; readonly says: ReactNode }) {

@@ -1,6 +1,8 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import type { Timer } from '../../core/batch/state.ts';
+import type { BatchState, Timer } from '../../core/batch/state.ts';
+import type { When } from '../../core/batch/when.ts';
+import type { Act } from '../../core/procedure/act.ts';
 import { sayOnDay } from '../../store/day.ts';
 import { Press } from './Press.tsx';
 import { IconButton } from '../kit/IconButton.tsx';
@@ -11,16 +13,25 @@ import { useAgo } from './useNow.ts';
 
 const LENGTHS = [1, 3, 5, 10] as const;
 
+/** Since when batter is in its bags; undefined before, and once it is piped. */
+function bagsSince(acts: readonly Act[], { done }: BatchState): When | undefined {
+  const filled = acts.find((a) => a.deed.does === 'fill-bags');
+  const piped = acts.filter((a) => a.deed.does === 'pipe').every((a) => done.has(a.id));
+  return filled && !piped ? done.get(filled.id) : undefined;
+}
+
 /** Timers of the day: as many as are wanted at once, each with what is left of it. */
 export function Timers() {
-  const { state, runs } = useDay();
+  const { state, acts, runs } = useDay();
   const [sets, setSets] = useState(false);
+  const filled = bagsSince(acts, state);
   const free = (minutes: number): string => {
     const names = [`${minutes} min`, `${minutes} min, another`];
     return names.find((n) => !state.timers.has(n)) ?? `${minutes} min, one more`;
   };
   return (
     <section aria-label="Timers" className="grid gap-2">
+      {filled && <Running name="In the bag, where it sets too" timer={{ at: filled, minutes: undefined }} />}
       {[...state.timers].map(([name, timer]) => (
         <Running key={name} name={name} timer={timer} />
       ))}
@@ -64,7 +75,7 @@ function Running({ name, timer: { at, minutes } }: { readonly name: string; read
       <strong className="text-xl tabular-nums">
         {left === undefined ? spanText(since) : over ? `over since ${spanText(0 - left)}` : spanText(left)}
       </strong>
-      {day.runs && (
+      {day.runs && minutes !== undefined && (
         <IconButton
           icon={X}
           label={`Stop: ${name}`}

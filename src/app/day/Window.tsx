@@ -9,6 +9,7 @@ import { Press } from './Press.tsx';
 import { NO_COLOUR } from '../parts/ink.ts';
 import { useColours } from '../parts/usePlan.ts';
 import { spanText } from './spanText.ts';
+import { TooSoon } from './TooSoon.tsx';
 import { SignDrawing } from './SignDrawing.tsx';
 import { useDay } from './dayContext.ts';
 import { useAlarm } from './useAlarm.ts';
@@ -112,6 +113,7 @@ function Seen({
           </li>
         ))}
       </ul>
+      {expected === 'early' && signs.of === 'on-layer' && <TooSoon act={act} />}
       <p className="leading-snug">
         {all.find((s) => s.when === expected)?.says}
         {expected !== 'now' && <strong> Right: {lowerFirst(signs.now)}</strong>}

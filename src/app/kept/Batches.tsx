@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { batchFileName, writeBatchFile } from '../../core/exchange/batchFile.ts';
 import { allBatches, setBatchAside } from '../../store/tables/batches.ts';
 import { readBatches } from '../../store/tables/storedBatch.ts';
@@ -35,7 +36,9 @@ export function Batches() {
         {batches.map((b) => (
           <li key={b.id} className="rule flex flex-wrap items-center gap-2 border-b py-1.5">
             <span className="min-w-0 flex-1 truncate">
-              “{b.name}”, {day.format(b.started.utcMs)}
+              <Link className="underline" to={`/batch/${b.id}`}>
+                “{b.name}”, {day.format(b.started.utcMs)}
+              </Link>
             </span>
             <span className="quiet text-sm">
               {b.events.length} {b.events.length === 1 ? 'entry' : 'entries'}

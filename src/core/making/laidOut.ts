@@ -79,6 +79,24 @@ function tools(plan: Plan, { deed, id }: Act): readonly ToLayOut[] {
   });
 }
 
+/** Slanted pours are poured up to marks on the walls. */
+function marks(acts: readonly Act[]): readonly ToLayOut[] {
+  const slanted = acts.some(
+    ({ deed }) =>
+      deed.does === 'pour' &&
+      deed.surfaces.some(
+        ({ heightsMm: h }) =>
+          Math.max(h.left, h.right, h.near, h.far) - Math.min(h.left, h.right, h.near, h.far) > SAME_MM,
+      ),
+  );
+  if (!slanted) return [];
+  const text = 'Marks on the walls of the mould for each slanted pour: the sheet has their heights.';
+  return [{ id: 'lay-out:marks', group: 'mould', text }];
+}
+
+/** Nearer than this, mm, and a surface is level. */
+const SAME_MM = 0.5;
+
 /** Everything that is weighed out of the stores on the day, each thing once with all of it. */
 function stores(acts: readonly Act[]): readonly ToLayOut[] {
   const all = new Map<string, ToLayOut & { readonly massG: Grams }>();
@@ -121,5 +139,5 @@ export function layingOut(plan: Plan, ready: readonly Act[], acts: readonly Act[
     if (act.deed.does === 'lay-out-tools') return tools(plan, act);
     return group ? [{ id: act.id, group, text, ...more }] : [];
   });
-  return [...told, ...stores(acts)];
+  return [...told, ...marks(acts), ...stores(acts)];
 }

@@ -6,7 +6,7 @@ import { bodiesOf, standing } from './blocks.ts';
 import type { Body } from './body.ts';
 
 /** A mould with its layers, and how much of a hand's waver they are drawn with, 0 to 1. */
-type Laid<L extends PouredLayer> = Pick<LaidMould, 'plan' | 'geometry'> & {
+export type Laid<L extends PouredLayer> = Pick<LaidMould, 'plan' | 'geometry'> & {
   readonly stack: Omit<LaidMould['stack'], 'layers'> & { readonly layers: readonly L[] };
   readonly hand?: number;
 };

@@ -52,9 +52,9 @@ export class BookKeeper {
     return [...this.#unstored.values()].find((u) => u.batch.plan.id === planId)?.batch;
   }
 
-  /** Whether something of a batch is not stored yet. */
-  hasUnstored(batchId: string): boolean {
-    return this.#unstored.has(batchId);
+  /** A batch of which this page has something that storage has not. */
+  unstored(batchId: string): Batch | undefined {
+    return this.#unstored.get(batchId)?.batch;
   }
 
   /** Store now what is unstored. */

@@ -61,3 +61,12 @@ export async function goUntil(page: Page, there: (now: OnScreen) => boolean): Pr
 }
 
 export const isEnd = ({ head }: OnScreen): boolean => head === 'What is left over?';
+
+/** A touch on the lower third, and what stands there then: one that comes sooner after it is wet glass. */
+export async function touched(page: Page): Promise<OnScreen> {
+  const before = await onScreen(page);
+  await page.locator('footer button').last().tap();
+  const now = await changed(page, before);
+  await page.waitForTimeout(310);
+  return now;
+}

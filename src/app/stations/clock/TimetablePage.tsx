@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { Loading } from '../../parts/Loading.tsx';
 import { usePlan, useTimes } from '../../parts/usePlan.ts';
+import { Demands } from './Demands.tsx';
 import { FurtherBatches } from './FurtherBatches.tsx';
 import { Holds } from './Holds.tsx';
 import { LanesView } from './LanesView.tsx';
@@ -22,6 +23,7 @@ export function TimetablePage() {
   return (
     <>
       <Holds />
+      <Demands />
       <LanesView clock={moving} />
       <Needs clock={clock} />
       <Windows clock={clock} />

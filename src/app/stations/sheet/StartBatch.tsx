@@ -38,6 +38,7 @@ export function StartBatch() {
         icon={Play}
         tone="accent"
         size="full"
+        className="justify-self-start"
         disabled={busy}
         onClick={() => (told.length > 0 ? setOpen(true) : void start())}
       >

@@ -1,6 +1,6 @@
-// npm run soak [-- kills=200 days=60 tabs=200 open=60 faults=60 files=1000 limits=1 seed=1]: what the product must
-// bear, in the real browser. Apart from npm test: the whole of it takes about an hour. The same seed tries
-// the same.
+// npm run soak [-- kills=200 days=60 tabs=200 open=60 faults=60 files=1000 limits=1 seed=1]: what the
+// product must bear, in the real browser. Apart from npm test: the whole of it takes about an hour. The same
+// seed tries the same.
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
